@@ -1,0 +1,113 @@
+import { Day, type ClockTime, type Episode, type Id, type Records, type Show, type Step } from '../model'
+import { ClockTime as Clock } from '../model'
+import { fine, refused, type Result } from '../result'
+import { scriptFrom, stepsToAdd } from '../recipe/apply'
+import { sayDay } from '../rhythm/days'
+import { datesOf } from '../rhythm/rule'
+import { filledSlots, openSlots, releaseOf, slotOn } from '../rhythm/slots'
+import { momentAt } from '../rhythm/zone'
+import { momentOf, putting, type Change, type Command, type Context } from './change'
+
+/** The steps of one episode among the records. */
+export function stepsOf(records: Records, episode: Id): Step[] {
+  return [...records.steps.values()].filter((s) => s.episode === episode)
+}
+
+function found(records: Records, id: Id): Result<{ episode: Episode; show: Show }> {
+  const episode = records.episodes.get(id)
+  const show = episode && records.shows.get(episode.show)
+  return episode && show ? fine({ episode, show }) : refused('This episode is no longer there.', 'episodes')
+}
+
+/** The changes that put an episode to work: its recipe's steps and script outline, those missing alone. */
+function begun(records: Records, episode: Episode, show: Show, context: Context): Change[] {
+  const recipe = records.recipes.get(show.recipe)
+  if (!recipe) return []
+  const at = momentOf(context)
+  const steps = stepsToAdd(recipe, episode.id, stepsOf(records, episode.id), at)
+  const script = records.scripts.has(episode.id) ? [] : [putting(records, 'scripts', scriptFrom(recipe, episode, at))]
+  return [...steps.map((s) => putting(records, 'steps', s)), ...script]
+}
+
+function working(episode: Episode, context: Context): Episode {
+  const at = momentOf(context)
+  return { ...episode, phase: episode.phase.name === 'work' ? episode.phase : { name: 'work', since: at }, updatedAt: at }
+}
+
+/** Puts an episode on a slot of its show and to work, with its recipe's steps. Refused when the slot is skipped, taken or none of the rhythm's. */
+export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episode: id, day }, context) => {
+  const read = found(records, id)
+  if (!read.ok) return read
+  const { episode, show } = read.value
+  if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
+  if (!Day.safeParse(day).success) return refused('This is not a date that exists. Choose one of the open slots.', 'episodes.place.day')
+  if (!datesOf(show.rhythm, day, day).includes(day)) return refused(`${show.title} has no slot on ${sayDay(day)}. Choose one of the open slots.`, 'episodes.place.day')
+  const slot = slotOn(show, day)
+  if (slot.skipped) return refused(`The slot on ${sayDay(slot.day)} is skipped. Take it back first, or choose another.`, 'episodes.place.day')
+  if (slot.at <= context.now) return refused(`The slot on ${sayDay(slot.day)} has passed. Choose one that is still to come.`, 'episodes.place.day')
+  const there = filledSlots(show, records.episodes.values()).get(day)
+  if (there && there.id !== id) return refused(`“${there.title}” is on ${sayDay(slot.day)} already. Move it first, or choose an open slot.`, 'episodes.place.day')
+  const placed: Episode = { ...working(episode, context), place: { on: 'slot', day }, spare: false }
+  return fine({ changes: [putting(records, 'episodes', placed), ...begun(records, episode, show, context)], sentence: `Put “${episode.title}” on ${sayDay(slot.day)}, ${slot.time}`, about: [id] })
+}
+
+/** Gives an episode a release moment of its own, off the rhythm. Refused for an impossible date or one that has passed. */
+export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (records, { episode: id, day, time }, context) => {
+  const read = found(records, id)
+  if (!read.ok) return read
+  const { episode, show } = read.value
+  const date = Day.safeParse(day)
+  if (!date.success) return refused(date.error.issues[0]?.message ?? '', 'episodes.place.day')
+  const clock = Clock.safeParse(time)
+  if (!clock.success) return refused(clock.error.issues[0]?.message ?? '', 'episodes.place.time')
+  if (momentAt(day, time, show.zone) <= context.now) return refused(`${sayDay(day)} ${time} has passed. Choose a moment still to come.`, 'episodes.place.day')
+  return fine({ changes: [putting(records, 'episodes', { ...working(episode, context), place: { on: 'own', day, time }, spare: false }), ...begun(records, episode, show, context)], sentence: `Put “${episode.title}” on ${sayDay(day)}, ${time}`, about: [id] })
+}
+
+/** Starts an episode without a slot: it gets its steps, undated. */
+export const startWork: Command<{ episode: Id }> = (records, { episode: id }, context) => {
+  const read = found(records, id)
+  if (!read.ok) return read
+  const { episode, show } = read.value
+  if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
+  return fine({ changes: [putting(records, 'episodes', working(episode, context)), ...begun(records, episode, show, context)], sentence: `Started “${episode.title}”`, about: [id] })
+}
+
+/** Takes an episode off its slot; it stays in work, its steps undated. */
+export const takeOff: Command<{ episode: Id }> = (records, { episode: id }, context) => {
+  const read = found(records, id)
+  if (!read.ok) return read
+  const { episode } = read.value
+  if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
+  return fine({ changes: [putting(records, 'episodes', { ...episode, place: { on: 'nothing' }, updatedAt: momentOf(context) })], sentence: `Took “${episode.title}” off the schedule`, about: [id] })
+}
+
+/** Skips an open slot once, or takes the skip back. Refused while an episode stands on it. */
+export const skipSlot: Command<{ show: Id; day: Day; skip: boolean }> = (records, { show: id, day, skip }, context) => {
+  const show = records.shows.get(id)
+  if (!show) return refused('This show is no longer there.', 'shows')
+  const there = filledSlots(show, records.episodes.values()).get(day)
+  if (skip && there) return refused(`“${there.title}” stands on it. Move it first, then skip the slot.`, 'shows.skipped')
+  const skipped = skip ? [...new Set([...show.skipped, day])].sort() : show.skipped.filter((d) => d !== day)
+  return fine({ changes: [putting(records, 'shows', { ...show, skipped, updatedAt: momentOf(context) })], sentence: `${skip ? 'Skipped' : 'Took back the skip of'} ${show.title} on ${sayDay(day)}`, about: [] })
+}
+
+/** Moves an unreleased episode that was not released in time onto the next open slot. */
+export const moveToNextOpen: Command<{ episode: Id }> = (records, { episode: id }, context) => {
+  const read = found(records, id)
+  if (!read.ok) return read
+  const { show } = read.value
+  const next = openSlots(show, records.episodes.values(), context.now, 1)[0]
+  return next ? placeOnSlot(records, { episode: id, day: next.original }, context) : refused(`${show.title} has no open slot in the next ten years.`, 'episodes.place')
+}
+
+/** Places displaced episodes, in order of release, on the nearest open slots of a changed show. */
+export function replaced(records: Records, show: Show, displaced: readonly Episode[], context: Context): Change[] {
+  const rest = [...records.episodes.values()].filter((e) => !displaced.includes(e))
+  const open = openSlots(show, rest, context.now, displaced.length)
+  return [...displaced].sort((a, b) => (releaseOf(a, show)?.at ?? 0) - (releaseOf(b, show)?.at ?? 0)).flatMap((e, i) => {
+    const slot = open[i]
+    return [putting(records, 'episodes', { ...e, place: slot ? { on: 'slot', day: slot.original } : { on: 'nothing' }, updatedAt: momentOf(context) })]
+  })
+}
+

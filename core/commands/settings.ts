@@ -1,0 +1,16 @@
+import type { Settings } from '../model'
+import { fine } from '../result'
+import { momentOf, putting, type Command } from './change'
+
+/** The settings of one who has set nothing: ten hours a week, on weekday evenings and Saturday. */
+export function freshSettings(at: string): Settings {
+  return { id: 'settings', hours: [90, 90, 90, 90, 90, 150, 0], daysOff: [], theme: 'system', createdAt: at, updatedAt: at }
+}
+
+/** Changes hours, days off or the theme. */
+export const editSettings: Command<Partial<Pick<Settings, 'hours' | 'daysOff' | 'theme'>>> = (records, fields, context) => {
+  const at = momentOf(context)
+  const settings = records.settings.get('settings') ?? freshSettings(at)
+  const what = fields.theme !== undefined ? 'the theme' : fields.daysOff !== undefined ? 'the days off' : 'the hours of the week'
+  return fine({ changes: [putting(records, 'settings', { ...settings, ...fields, updatedAt: at })], sentence: `Changed ${what}`, about: [], merge: `settings ${Object.keys(fields).join()}` })
+}

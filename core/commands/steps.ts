@@ -1,0 +1,43 @@
+import type { Day, Id, Records, Step } from '../model'
+import { fine, refused, type Result } from '../result'
+import { momentOf, putting, removing, type Command, type Context, type Done } from './change'
+import { stepsOf } from './schedule'
+
+function over(records: Records, id: Id, to: (step: Step) => Step, context: Context, sentence: (step: Step) => string): Result<Done> {
+  const step = records.steps.get(id)
+  if (!step) return refused('This step is no longer there.', 'steps')
+  return fine({ changes: [putting(records, 'steps', { ...to(step), updatedAt: momentOf(context) })], sentence: sentence(step), about: [step.episode] })
+}
+
+/** Ticks a step done now, or takes the tick back. Logs nothing; who waited no longer waits. */
+export const tickStep: Command<{ step: Id; done: boolean }> = (records, { step, done }, context) =>
+  over(records, step, (s) => ({ ...s, doneAt: done ? momentOf(context) : undefined, waiting: done ? undefined : s.waiting }), context, (s) => `${done ? 'Done' : 'Not done after all'}: ${s.name}`)
+
+/** Lets a step wait on someone from a date, or ends the waiting. */
+export const waitStep: Command<{ step: Id; waiting: { who: string; what: string; since: Day } | undefined }> = (records, { step, waiting }, context) =>
+  over(records, step, (s) => ({ ...s, waiting }), context, (s) => (waiting ? `${s.name} waits on ${waiting.who}` : `${s.name} waits no longer`))
+
+/** Changes a step's own estimate in minutes. */
+export const estimateStep: Command<{ step: Id; minutes: number }> = (records, { step, minutes }, context) =>
+  over(records, step, (s) => ({ ...s, minutes }), context, (s) => `${s.name}: ${minutes} min`)
+
+/** Adds a step of the episode's own to a stage, due with the release unless said otherwise. */
+export const addStep: Command<{ episode: Id; stage: Id; name: string; minutes: number }> = (records, { episode, stage, name, minutes }, context) => {
+  if (!records.episodes.has(episode)) return refused('This episode is no longer there.', 'episodes')
+  const at = momentOf(context)
+  const order = Math.max(0, ...stepsOf(records, episode).map((s) => s.order + 1))
+  const step: Step = { id: `${episode}/${context.id()}`, episode, stage, name, kind: 'admin', minutes, logged: 0, lead: { by: 'before', days: 1 }, needs: [], owner: 'me', required: true, order, createdAt: at, updatedAt: at }
+  return fine({ changes: [putting(records, 'steps', step)], sentence: `Added the step “${name}”`, about: [episode] })
+}
+
+/** Takes a step away from its episode, and with it what other steps needed of it. */
+export const removeStep: Command<{ step: Id }> = (records, { step: id }, context) => {
+  const step = records.steps.get(id)
+  if (!step) return refused('This step is no longer there.', 'steps')
+  const others = stepsOf(records, step.episode).filter((s) => s.needs.includes(id))
+  return fine({
+    changes: [removing(records, 'steps', id), ...others.map((s) => putting(records, 'steps', { ...s, needs: s.needs.filter((n) => n !== id), updatedAt: momentOf(context) }))],
+    sentence: `Removed the step “${step.name}”`,
+    about: [step.episode],
+  })
+}

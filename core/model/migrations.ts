@@ -1,0 +1,29 @@
+import { fine, refused, type Result } from '../result'
+
+/** The version of the records' schema that this program writes. */
+export const schemaVersion = 1
+
+/** Tables as they were read, before anything is known of them. */
+export type RawTables = Record<string, unknown[]>
+
+/** Turns tables of version `n` into those of `n + 1`. Pure: makes new rows, never mutates. */
+export type Migration = (tables: RawTables) => RawTables
+
+/** The way from each version to the next, by the version it starts from. The same run in the browser's store and on a back-up. */
+export const migrations: Readonly<Record<number, Migration>> = {}
+
+/**
+ * Brings tables from version `from` up to `to`. Refused where they are newer than this program
+ * or where a way is missing.
+ */
+export function migrate(tables: RawTables, from: number, ways = migrations, to = schemaVersion): Result<RawTables> {
+  if (!Number.isInteger(from) || from < 1) return refused(`The version “${String(from)}” is not one this program ever wrote.`, 'version')
+  if (from > to) return refused(`It was written by a newer Lamp Reel (records of version ${from}; this one knows up to ${to}). Update this one first, then try again.`, 'version')
+  let now = tables
+  for (let version = from; version < to; version++) {
+    const way = ways[version]
+    if (!way) return refused(`There is no way from records of version ${version} to ${version + 1}.`, 'version')
+    now = way(now)
+  }
+  return fine(now)
+}

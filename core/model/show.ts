@@ -1,0 +1,57 @@
+import { z } from 'zod'
+import { ClockTime, Day, Id, Part, Zone, stamps } from './basics'
+
+/** What a show recurs by: an RFC 5545 recurrence rule in local time, its first date and its time of day. */
+export const Rhythm = z.object({
+  rule: z.string().regex(/^FREQ=/, 'A rhythm needs a recurrence rule that begins with FREQ=.'),
+  start: Day,
+  time: ClockTime,
+})
+export type Rhythm = z.infer<typeof Rhythm>
+
+/** A place that episodes are released to, with its own limits and required parts. */
+export const Outlet = z.object({
+  id: Id,
+  name: z.string().trim().min(1, 'An outlet needs a name.'),
+  required: z.array(Part),
+  titleLimit: z.number().int().min(1),
+  descriptionLimit: z.number().int().min(1),
+  /** Characters of the description that show before a viewer unfolds it. */
+  fold: z.number().int().min(0),
+  /** Characters that all tags together may take: each tag, a separator between two, quotes round a tag with a space. */
+  tagLimit: z.number().int().min(0),
+  chapters: z.object({ least: z.number().int().min(0), gap: z.number().min(0) }),
+  /** Most bytes a thumbnail may have. */
+  pictureBytes: z.number().int().min(1),
+  ...stamps,
+})
+export type Outlet = z.infer<typeof Outlet>
+
+/** A series with one rhythm and one recipe. */
+export const Show = z.object({
+  id: Id,
+  title: z.string().trim().min(1, 'A show needs a name. Type one, for example the name your viewers know.').max(80, 'A show name has at most 80 characters.'),
+  kind: z.enum(['video', 'audio']),
+  zone: Zone,
+  /** What stands before an episode's number: `#`, `HH `. */
+  prefix: z.string().max(6, 'The mark before a number has at most six characters.'),
+  /** The least number that a next release may get. */
+  nextNumber: z.number().int().min(1, 'Numbers start at 1.'),
+  rhythm: Rhythm,
+  /** Original local dates of slots that are left out. */
+  skipped: z.array(Day),
+  /** Slots moved to another moment, by their original local date. */
+  moved: z.record(Day, z.object({ day: Day, time: ClockTime })),
+  recipe: Id,
+  outlets: z.array(Id),
+  /** Aimed running time in minutes. */
+  aim: z.object({ from: z.number().min(0), to: z.number().min(0) }).refine((a) => a.from <= a.to, 'The shorter aim comes first: from 8 to 11, say.'),
+  /** Words a minute by delivery. */
+  pace: z.object({ camera: z.number().min(40, 'Speech is at least 40 words a minute.').max(400, 'Speech is at most 400 words a minute.'), voice: z.number().min(40, 'Speech is at least 40 words a minute.').max(400, 'Speech is at most 400 words a minute.') }),
+  /** How many of the next slots the creator wishes to have ready. */
+  readyAhead: z.number().int().min(0),
+  topics: z.array(z.object({ name: z.string().min(1), share: z.number().min(0).max(1) })),
+  notes: z.string(),
+  ...stamps,
+})
+export type Show = z.infer<typeof Show>

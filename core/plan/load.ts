@@ -1,0 +1,80 @@
+import type { Day, Id, Settings } from '../model'
+import { dayNumber, dayOf, weekday } from '../rhythm/days'
+
+/** Minutes the creator has on a date. */
+export function minutesOn(settings: Pick<Settings, 'hours' | 'daysOff'>, day: Day): number {
+  return settings.daysOff.includes(day) ? 0 : (settings.hours[weekday(day)] ?? 0)
+}
+
+/** One open step to be laid on days. */
+export interface Work {
+  id: Id
+  minutes: number
+  due: Day
+  needs: readonly Id[]
+}
+
+export interface Block {
+  id: Id
+  day: Day
+  minutes: number
+}
+
+/** Open work laid on days: its blocks, the day each piece of work ends, and what does not end by its due date. */
+export interface Load {
+  blocks: Block[]
+  ends: Map<Id, Day>
+  over: Map<Day, number>
+}
+
+/** Least minutes of a block that is part of a longer piece of work. */
+const chunk = 30
+
+/** How much of a piece of work fits in the room left of a day: all, a chunk of it, or nothing. */
+function pieceOf(minutes: number, room: number, dayIsFresh: boolean): number {
+  if (minutes <= room) return minutes
+  const piece = Math.min(room, minutes - chunk)
+  if (piece >= chunk) return piece
+  return dayIsFresh ? room : 0
+}
+
+/**
+ * Lays work on days, earliest due first, after what it needs, never more on a day than there is, splitting into chunks of
+ * at least 30 minutes (less only where a whole day has less). A plain forward schedule (earliest due date, Jackson's rule),
+ * at worst quadratic in the work of a day; the planner that improves on it is another computation. `days` is how far it looks.
+ */
+export function layWork(work: readonly Work[], settings: Pick<Settings, 'hours' | 'daysOff'>, today: Day, days = 180): Load {
+  const load: Load = { blocks: [], ends: new Map(), over: new Map() }
+  const left = new Map(work.map((w) => [w.id, w.minutes]))
+  const row = [...work].sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0))
+  const first = dayNumber(today)
+  for (let n = first; n < first + days && left.size > 0; n++) {
+    const day = dayOf(n)
+    const whole = minutesOn(settings, day)
+    let room = whole
+    const touched = new Set<Id>()
+    while (room > 0) {
+      const next = row.find((w) => left.has(w.id) && !touched.has(w.id) && !w.needs.some((need) => left.has(need)) && pieceOf(left.get(w.id) ?? 0, room, room === whole) > 0)
+      if (!next) break
+      const minutes = left.get(next.id) ?? 0
+      const piece = pieceOf(minutes, room, room === whole)
+      touched.add(next.id)
+      load.blocks.push({ id: next.id, day, minutes: piece })
+      room -= piece
+      if (piece === minutes) { left.delete(next.id); load.ends.set(next.id, day) } else left.set(next.id, minutes - piece)
+    }
+    for (const w of row) if (left.get(w.id) === 0) { left.delete(w.id); load.ends.set(w.id, day) }
+  }
+  for (const w of row) {
+    const end = load.ends.get(w.id)
+    if (w.due >= today && (end === undefined || end > w.due)) load.over.set(w.due, (load.over.get(w.due) ?? 0) + w.minutes)
+  }
+  return load
+}
+
+/** Minutes laid on each date. */
+export function minutesByDay(load: Load): Map<Day, number> {
+  const sum = new Map<Day, number>()
+  for (const b of load.blocks) sum.set(b.day, (sum.get(b.day) ?? 0) + b.minutes)
+  return sum
+}

@@ -1,0 +1,70 @@
+import type { Day, Id, Lead, Settings } from '../model'
+import { dayNumber, dayOf, weekday } from '../rhythm/days'
+import { inOrder, type Needing } from './needs'
+
+/** Tells whether a day number is a working day. */
+export type WorkingDays = (day: number) => boolean
+
+/** The days with hours in the creator's week, minus days off. A week without any hours counts every day, so that counting back ends. */
+export function workingDays(settings: Pick<Settings, 'hours' | 'daysOff'>): WorkingDays {
+  const off = new Set(settings.daysOff.map(dayNumber))
+  const any = settings.hours.some((h) => h > 0)
+  return (day) => !off.has(day) && (!any || (settings.hours[weekday(day)] ?? 0) > 0)
+}
+
+/** The latest working day on or before a day number; after a year without one, the day itself. */
+export function workingDayBefore(day: number, works: WorkingDays): number {
+  for (let d = day; d > day - 366; d--) if (works(d)) return d
+  return day
+}
+
+/** The earliest working day on or after a day number; after a year without one, the day itself. */
+export function workingDayAfter(day: number, works: WorkingDays): number {
+  for (let d = day; d < day + 366; d++) if (works(d)) return d
+  return day
+}
+
+/** What counting back needs to know of a step. */
+export interface Dated extends Needing {
+  lead: Lead
+}
+
+/**
+ * Due dates by step id, counted back from the release's local date (`engine` 2): a lead is in calendar days, a due date the
+ * latest working day on or before it; steps after release go the other way; a lead may refer to another step; then, in
+ * reverse order of needs, a step is due no later than any that depends on it. Steps after release press on nobody before it.
+ * A lead on another step that is missing, or that refers in a circle, counts from the release itself.
+ */
+export function dueDates(steps: readonly Dated[], release: Day, works: WorkingDays): Map<Id, Day> {
+  const order = inOrder(steps)
+  const row = order.ok ? order.value : steps
+  const byId = new Map(steps.map((s) => [s.id, s]))
+  const out = dayNumber(release)
+  const own = new Map<Id, number>()
+  const ownDue = (step: Dated, depth: number): number => {
+    const known = own.get(step.id)
+    if (known !== undefined) return known
+    const { lead } = step
+    let due: number
+    if (lead.by === 'after') due = workingDayAfter(out + lead.days, works)
+    else if (lead.by === 'before') due = workingDayBefore(out - lead.days, works)
+    else {
+      const other = byId.get(lead.step)
+      const from = other && other.lead.by !== 'after' && depth < steps.length ? ownDue(other, depth + 1) : out
+      due = workingDayBefore(from - lead.days, works)
+    }
+    own.set(step.id, due)
+    return due
+  }
+  for (const step of row) ownDue(step, 0)
+  const due = new Map(own)
+  for (const step of [...row].reverse()) {
+    if (step.lead.by === 'after') continue
+    const mine = due.get(step.id) ?? out
+    for (const need of step.needs) {
+      const before = due.get(need)
+      if (before !== undefined && byId.get(need)?.lead.by !== 'after' && mine < before) due.set(need, mine)
+    }
+  }
+  return new Map([...due].map(([id, n]) => [id, dayOf(n)]))
+}

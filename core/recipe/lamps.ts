@@ -1,0 +1,176 @@
+import type { Day, Id, Outlet, Part, Stage, Step } from '../model'
+import { daysBetween } from '../rhythm/days'
+import { releaseOf } from '../rhythm/slots'
+import { partState, requiredParts, type PartsOf, type PartState } from '../release/parts'
+import { dueDates, type WorkingDays } from './due'
+import { inOrder } from './needs'
+
+/** The state of one stage of one episode, always derived (`engine` 3). `share` is of its minutes (or parts) done, 0 to 1. */
+export interface Lamp {
+  state: 'dark' | 'open' | 'working' | 'waiting' | 'lit'
+  share: number
+  /** Days that its most overdue required step is late; nothing when none is. */
+  late?: number
+}
+
+/** One step with what is derived of it. */
+export interface StepState {
+  step: Step
+  done: boolean
+  /** Everything it needs is done. */
+  free: boolean
+  due?: Day
+  /** Days late: due is past and it isn't done. */
+  late?: number
+  minutesLeft: number
+}
+
+export interface StageState {
+  stage: Stage
+  lamp: Lamp
+  steps: StepState[]
+  parts: PartState[]
+}
+
+/** One thing that stands between an episode and ready, with the action that mends it. */
+export type Missing =
+  | { kind: 'part'; part: Part; name: string; sentence: string; mend: PartState['mend'] }
+  | { kind: 'step'; step: Step; name: string; sentence: string; stage: Id }
+
+/** Where an episode stands. */
+export interface Standing {
+  release?: { day: Day; at: number; time: string }
+  stages: StageState[]
+  steps: StepState[]
+  /** The next undone step in order, free ones first; none when all are done. */
+  next?: StepState
+  /** First stage in order that isn't lit. */
+  where?: StageState
+  ready: boolean
+  missing: Missing[]
+  /** Days late of the most overdue required step before release. */
+  late?: number
+  /** How many of the parts required by outlets pass, and how many there are. */
+  parts: { there: number; needed: number }
+}
+
+/** All that a standing is derived from. `steps` are the episode's own, in any order. */
+export interface StandingOf extends PartsOf {
+  steps: readonly Step[]
+  today: Day
+  works: WorkingDays
+}
+
+/** Derives an episode's due dates, lamps, readiness and list of what is missing. Linear in steps, needs and script. */
+export function standingOf(of: StandingOf): Standing {
+  const { episode, show, recipe, outlets, today } = of
+  const release = releaseOf(episode, show)
+  const sorted = [...of.steps].sort((a, b) => a.order - b.order)
+  const ordered = inOrder(sorted)
+  const row = ordered.ok ? ordered.value : sorted
+  const due = release ? dueDates(row, release.day, of.works) : new Map<Id, Day>()
+  const seen = new Map<Part, PartState>()
+  const part = (p: Part): PartState => {
+    let state = seen.get(p)
+    if (!state) seen.set(p, (state = partState(p, of)))
+    return state
+  }
+  const gone = episode.phase.name === 'released'
+  const done = new Map(row.map((s) => [s.id, s.doneAt !== undefined || (s.part !== undefined && part(s.part).state === 'there')]))
+  const steps = row.map((step): StepState => {
+    const isDone = done.get(step.id) ?? false
+    const day = due.get(step.id)
+    const late = day !== undefined && !isDone && !gone ? daysBetween(day, today) : 0
+    return {
+      step,
+      done: isDone,
+      free: step.needs.every((n) => done.get(n) ?? true),
+      minutesLeft: isDone ? 0 : Math.max(0, step.minutes - step.logged),
+      ...(day === undefined ? {} : { due: day }),
+      ...(late > 0 ? { late } : {}),
+    }
+  })
+  const lit = new Map<Id, boolean>()
+  const stages = recipe.stages.map((stage): StageState => {
+    const mine = steps.filter((s) => s.step.stage === stage.id)
+    const parts = stage.parts.map(part)
+    const begun = stage.after.every((id) => lit.get(id) ?? true)
+    const lamp = gone && stage.kind !== 'after' ? { state: 'lit' as const, share: 1 } : lampOf(mine, parts, begun)
+    lit.set(stage.id, lamp.state === 'lit')
+    return { stage, lamp, steps: mine, parts }
+  })
+  const before = stages.filter((s) => s.stage.kind !== 'after')
+  const required = requiredParts(outlets).map(part)
+  const missing = missingOf(before, required)
+  const undone = steps.filter((s) => !s.done)
+  const next = undone.find((s) => s.free && !s.step.waiting) ?? undone.find((s) => s.free) ?? undone[0]
+  const where = stages.find((s) => s.lamp.state !== 'lit')
+  const late = Math.max(0, ...before.flatMap((s) => s.lamp.late ?? 0))
+  return {
+    stages,
+    steps,
+    ready: before.every((s) => s.lamp.state === 'lit') && required.every((p) => p.state === 'there'),
+    missing,
+    parts: { there: required.filter((p) => p.state === 'there').length, needed: required.length },
+    ...(release ? { release } : {}),
+    ...(next ? { next } : {}),
+    ...(where ? { where } : {}),
+    ...(late > 0 ? { late } : {}),
+  }
+}
+
+/** One stage's lamp, from its steps, its parts, and whether the stages it builds on are lit. */
+export function lampOf(steps: readonly StepState[], parts: readonly PartState[], begun: boolean): Lamp {
+  const required = steps.filter((s) => s.step.required)
+  const late = Math.max(0, ...required.map((s) => s.late ?? 0))
+  const flag = late > 0 ? { late } : {}
+  if (required.every((s) => s.done) && parts.every((p) => p.state === 'there')) return { state: 'lit', share: 1 }
+  const next = steps.find((s) => !s.done && s.free) ?? steps.find((s) => !s.done)
+  const share = shareOf(required, parts)
+  if (next?.step.waiting) return { state: 'waiting', share, ...flag }
+  if (share > 0) return { state: 'working', share, ...flag }
+  const open = required.length > 0 ? required.some((s) => !s.done && s.free) : begun
+  return { state: open ? 'open' : 'dark', share, ...flag }
+}
+
+/** Share done: by minutes of the required steps, and for parts that no step of the stage carries, a part counting as a step. */
+function shareOf(steps: readonly StepState[], parts: readonly PartState[]): number {
+  const carried = new Set(steps.map((s) => s.step.part))
+  const loose = parts.filter((p) => !carried.has(p.part))
+  const each = steps.length > 0 ? steps.reduce((sum, s) => sum + s.step.minutes, 0) / steps.length || 1 : 1
+  const whole = steps.reduce((sum, s) => sum + (s.step.minutes || each), 0) + loose.length * each
+  const gone = steps.reduce((sum, s) => sum + (s.done ? s.step.minutes || each : Math.min(s.step.logged, s.step.minutes * 0.95)), 0) + loose.filter((p) => p.state === 'there').length * each
+  return whole === 0 ? 0 : Math.min(gone / whole, 0.99)
+}
+
+function missingOf(before: readonly StageState[], required: readonly PartState[]): Missing[] {
+  const parts = new Map<Part, PartState>()
+  for (const p of [...before.flatMap((s) => s.parts), ...required]) if (p.state !== 'there') parts.set(p.part, p)
+  const list: Missing[] = []
+  for (const { stage, steps } of before)
+    for (const { step, done } of steps)
+      if (!done && step.required && (step.part === undefined || !parts.has(step.part)))
+        list.push({ kind: 'step', step, name: step.name, sentence: step.waiting ? `waits on ${step.waiting.who}` : 'not done', stage: stage.id })
+  for (const p of parts.values()) list.push({ kind: 'part', part: p.part, name: p.name, sentence: p.sentence, mend: p.mend })
+  return list
+}
+
+/** The six lamps of the glyph and of the matrix, by the trade's order; a stage that the recipe leaves out has none. */
+export function sixLamps(standing: Standing): (Lamp | undefined)[] {
+  return (['brief', 'script', 'film', 'edit', 'thumbnail', 'release'] as const).map((kind) => standing.stages.find((s) => s.stage.kind === kind)?.lamp)
+}
+
+/** How many of a show's next slots in a row hold a ready episode (`engine` 6), spares apart. `slots` are those to come, in order. */
+export function readyAhead(slots: readonly { ready: boolean }[]): number {
+  const first = slots.findIndex((s) => !s.ready)
+  return first === -1 ? slots.length : first
+}
+
+/** Limits of all outlets taken together, the strictest of each. */
+export function strictest(outlets: readonly Outlet[]): { title: number; description: number; tags: number } {
+  return {
+    title: Math.min(...outlets.map((o) => o.titleLimit), 500),
+    description: Math.min(...outlets.map((o) => o.descriptionLimit), 100_000),
+    tags: Math.min(...outlets.map((o) => o.tagLimit), 100_000),
+  }
+}

@@ -1,0 +1,95 @@
+import type { Lead, Moment, Part, Recipe, RecipeLine, Show, Stage, StepKind } from '../model'
+
+function stage(id: Stage['kind'], name: string, parts: Part[], after: string[]): Stage {
+  return { id, kind: id, name, parts, after }
+}
+
+function line(id: string, inStage: string, name: string, kind: StepKind, minutes: number, lead: Lead, needs: string[], part?: Part): RecipeLine {
+  return { id, stage: inStage, name, kind, minutes, lead, needs, required: true, ...(part ? { part } : {}) }
+}
+
+const before = (days: number): Lead => ({ by: 'before', days })
+
+const pattern = '{description}\n\n{chapters}\n\n{links}\n\n{sponsor}\n\n{call}'
+
+function stages(kind: Show['kind'], full: boolean): Stage[] {
+  const audio = kind === 'audio'
+  return [
+    stage('brief', 'Brief', full ? ['brief', 'title'] : ['title'], []),
+    stage('script', 'Script', ['script'], ['brief']),
+    stage('film', audio ? 'Record' : 'Film', [], ['script']),
+    stage('edit', 'Edit', ['length'], ['film']),
+    stage('thumbnail', audio ? 'Cover' : 'Thumbnail', ['thumbnail'], full ? ['film'] : ['brief']),
+    stage('release', 'Release', ['description', 'tags', 'chapters'], ['edit', 'thumbnail']),
+    ...(full ? [stage('after', 'After', [], ['release'])] : []),
+  ]
+}
+
+function outline(kind: Show['kind']): Recipe['outline'] {
+  return kind === 'audio'
+    ? [
+        { id: 'opening', title: 'Opening', guidance: 'Who it is, and why today.' },
+        { id: 'work', title: 'The work', guidance: 'What a day of it looks like.' },
+        { id: 'story', title: 'The story', guidance: 'The one that everybody asks for.' },
+        { id: 'questions', title: 'Questions', guidance: 'What listeners wanted to know.' },
+        { id: 'close', title: 'Close', guidance: 'What to take away, and what is next.' },
+      ]
+    : [
+        { id: 'hook', title: 'Hook', guidance: 'The end result or the trouble, in one breath.' },
+        { id: 'need', title: 'What you will need', guidance: 'Materials and tools, with a word on each.' },
+        { id: 'making', title: 'How it is done', guidance: 'The work, in its order.' },
+        { id: 'wrong', title: 'What I got wrong', guidance: 'The mistake, and how to avoid it.' },
+        { id: 'signoff', title: 'Ask and sign-off', guidance: 'One question to viewers, then what comes next.' },
+      ]
+}
+
+/** The recipe that everyone starts with: three steps (write, film or record, edit) over the six stages of the trade. */
+export function smallRecipe(id: string, kind: Show['kind'], at: Moment): Recipe {
+  const audio = kind === 'audio'
+  return {
+    id,
+    name: 'Three steps',
+    stages: stages(kind, false),
+    lines: [
+      line('script', 'script', 'Write', 'write', 120, before(7), [], 'script'),
+      line('film', 'film', audio ? 'Record' : 'Film', audio ? 'record' : 'film', 120, before(4), ['script']),
+      line('rough', 'edit', 'Edit', 'edit', 180, before(1), ['film'], 'length'),
+    ],
+    outline: outline(kind),
+    pattern,
+    call: '',
+    folders: ['Media', 'Release'],
+    createdAt: at,
+    updatedAt: at,
+  }
+}
+
+/** The fuller recipe, offered in Shows: every stage with its own steps and due dates. */
+export function fullRecipe(id: string, kind: Show['kind'], at: Moment): Recipe {
+  const audio = kind === 'audio'
+  return {
+    id,
+    name: audio ? 'A talk, in full' : 'The whole workshop',
+    stages: stages(kind, true),
+    lines: [
+      line('brief', 'brief', 'Settle the brief', 'write', 40, before(21), [], 'brief'),
+      line('titles', 'brief', 'Choose the title', 'write', 20, before(20), ['brief'], 'title'),
+      line('script', 'script', audio ? 'Write the questions' : 'Write the script', 'write', audio ? 75 : 150, before(14), ['brief'], 'script'),
+      line('prepare', 'film', audio ? 'Test the line and the room' : 'Lay out the bench', 'prepare', 30, before(12), ['script']),
+      line('film', 'film', audio ? 'Record the talk' : 'Film the shots', audio ? 'record' : 'film', audio ? 90 : 120, before(11), ['script', 'prepare'], audio ? undefined : 'shots'),
+      line('rough', 'edit', 'First cut', 'edit', audio ? 90 : 180, before(6), ['film']),
+      line('sound', 'edit', audio ? 'Sound and levels' : 'Sound and colour', 'edit', 60, before(4), ['rough'], 'length'),
+      line('pictures', 'thumbnail', audio ? 'Make the cover' : 'Make the pictures', 'design', 45, before(3), ['film'], 'picture'),
+      line('choose', 'thumbnail', audio ? 'Choose the cover' : 'Choose the thumbnail', 'design', 15, before(2), ['pictures'], 'thumbnail'),
+      line('describe', 'release', 'Write the description', 'write', 25, before(1), ['script'], 'description'),
+      line('check', 'release', 'Watch it once, whole', 'admin', 30, before(1), ['sound', 'choose']),
+      line('letters', 'after', 'Answer the first letters', 'admin', 30, { by: 'after', days: 2 }, []),
+    ],
+    outline: outline(kind),
+    pattern,
+    call: '',
+    folders: ['Media', 'Release'],
+    createdAt: at,
+    updatedAt: at,
+  }
+}

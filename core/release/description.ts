@@ -1,0 +1,41 @@
+import type { Episode, Recipe } from '../model'
+import { chaptersText } from '../formats/chapters-text'
+import type { Chapter } from '../script/chapters'
+
+/** What a pattern may hold in braces, and what stands there. */
+export const patternWords = {
+  title: 'the chosen title',
+  description: 'the words of the brief',
+  chapters: 'the chapters, a line each',
+  links: 'the links, a line each',
+  guests: 'who took part',
+  sponsor: 'the sponsor’s line',
+  call: 'the recipe’s closing lines',
+} as const
+
+/** The words a pattern uses in braces that mean nothing, in their order. */
+export function unknownWords(pattern: string): string[] {
+  return [...pattern.matchAll(/\{([^{}\n]*)\}/g)].map((m) => m[1] ?? '').filter((w) => !(w in patternWords))
+}
+
+/**
+ * The description made from a pattern: words in braces filled in, lines whose words are all empty dropped,
+ * and never more than one blank line in a row. Unknown words stay as they are, so that the fault can be seen.
+ */
+export function descriptionOf(recipe: Pick<Recipe, 'pattern' | 'call'>, episode: Episode, title: string, chapters: readonly Chapter[]): string {
+  const values: Record<string, string> = {
+    title,
+    description: episode.brief.description.trim(),
+    chapters: chaptersText(chapters).trimEnd(),
+    links: episode.links.map((l) => [l.label.trim(), l.url.trim()].filter(Boolean).join(': ')).join('\n'),
+    guests: episode.guests.join(', '),
+    sponsor: episode.sponsor ? `This episode is supported by ${episode.sponsor}.` : '',
+    call: recipe.call.trim(),
+  }
+  const lines = recipe.pattern.split('\n').flatMap((line) => {
+    const words = [...line.matchAll(/\{(\w+)\}/g)].map((m) => values[m[1] ?? ''])
+    const filled = line.replace(/\{(\w+)\}/g, (whole, word: string) => values[word] ?? whole)
+    return words.length > 0 && words.every((w) => w === '') ? [] : [filled]
+  })
+  return lines.join('\n').replace(/\n{3,}/g, '\n\n').trim()
+}

@@ -1,0 +1,116 @@
+import type { Episode, Outlet, Part, Recipe, Script, Show } from '../model'
+import { chapterFaults, chaptersOf, type Chapters } from '../script/chapters'
+import { sayTime } from '../script/timecode'
+import { scriptFigures, scriptWritten } from '../script/timing'
+import { descriptionOf } from './description'
+import { fitTags, tagLength } from './tags'
+
+/** All that an episode's parts are read from. */
+export interface PartsOf {
+  episode: Episode
+  show: Show
+  recipe: Recipe
+  script: Script | undefined
+  outlets: readonly Outlet[]
+}
+
+/** How one part stands: there, not there yet, or there but refused by an outlet. */
+export interface PartState {
+  part: Part
+  name: string
+  state: 'there' | 'missing' | 'failing'
+  /** What stands there or what is wrong, a few words. */
+  sentence: string
+  /** What mends it: the words on the button, and the stage whose workspace has it. */
+  mend: { label: string; stage: 'brief' | 'script' | 'film' | 'edit' | 'thumbnail' | 'release'; focus: string }
+}
+
+/** The chosen title's text, or nothing. */
+export function chosenTitle(episode: Episode): string | undefined {
+  const text = episode.titles.find((t) => t.id === episode.chosenTitle)?.text.trim()
+  return text === '' ? undefined : text
+}
+
+/** The title to show: the chosen one, or the working title. */
+export function titleOf(episode: Episode): string {
+  return chosenTitle(episode) ?? episode.title
+}
+
+/** The chapters of an episode as its show times them. */
+export function episodeChapters({ episode, show, script }: Pick<PartsOf, 'episode' | 'show' | 'script'>): Chapters {
+  return chaptersOf(script, episode.cut, show.pace)
+}
+
+/** The description that goes out. */
+export function episodeDescription(of: PartsOf): string {
+  return descriptionOf(of.recipe, of.episode, titleOf(of.episode), episodeChapters(of).list)
+}
+
+/** How one part of an episode stands, against every outlet of its show. Linear in the script's length at worst. */
+export function partState(part: Part, of: PartsOf): PartState {
+  const { episode, show, script, outlets } = of
+  const cover = show.kind === 'audio' ? 'cover' : 'thumbnail'
+  const say = (name: string, state: PartState['state'], sentence: string, label: string, stage: PartState['mend']['stage'], focus: string = part): PartState => ({ part, name, state, sentence, mend: { label, stage, focus } })
+  const there = (yes: boolean): PartState['state'] => (yes ? 'there' : 'missing')
+  switch (part) {
+    case 'brief': {
+      const points = episode.brief.points.filter((p) => p.trim() !== '').length
+      const whole = episode.brief.takeaway.trim() !== '' && points === 3
+      return say('Brief', there(whole), whole ? 'settled' : episode.brief.takeaway.trim() === '' ? 'nothing to take away yet' : `${points} of 3 points`, 'Settle it', 'brief', 'takeaway')
+    }
+    case 'title': {
+      const title = chosenTitle(episode)
+      const limit = Math.min(...outlets.map((o) => o.titleLimit), 500)
+      if (title === undefined) return say('Title', 'missing', episode.titles.length > 0 ? `${episode.titles.length} candidates, none chosen` : 'none chosen', episode.titles.length > 0 ? 'Choose one' : 'Write some', 'brief')
+      const length = [...title].length
+      return length > limit ? say('Title', 'failing', `${length} of ${limit} characters`, 'Shorten it', 'brief') : say('Title', 'there', title, 'Change', 'brief')
+    }
+    case 'script': {
+      const figures = scriptFigures(script, show.pace)
+      const empty = script?.sections.filter((s) => s.beats.every((b) => b.text.trim() === '')).length ?? 0
+      return say('Script', there(scriptWritten(script)), figures.words === 0 ? 'not begun' : empty > 0 ? `${empty} ${empty === 1 ? 'section' : 'sections'} unwritten` : `${sayTime(figures.seconds)}, ${figures.words} words`, figures.words === 0 ? 'Begin it' : 'Write on', 'script')
+    }
+    case 'shots': {
+      const { got, needed } = scriptFigures(script, show.pace).shots
+      return say('Shots', there(needed > 0 && got === needed), needed === 0 ? 'none noted' : `${got} of ${needed} got`, 'Get them', 'film')
+    }
+    case 'length':
+      return say('Length', there(episode.cut.length !== undefined), episode.cut.length === undefined ? 'not typed yet' : sayTime(episode.cut.length), 'Type it', 'edit')
+    case 'picture':
+      return say('Pictures', there(episode.pictures.length > 0), episode.pictures.length === 0 ? 'none yet' : `${episode.pictures.length} there`, 'Add one', 'thumbnail')
+    case 'thumbnail': {
+      const name = cover === 'cover' ? 'Cover' : 'Thumbnail'
+      const picture = episode.pictures.find((p) => p.id === episode.chosenPicture)
+      if (!picture) return say(name, 'missing', episode.pictures.length === 0 ? 'no picture yet' : `${episode.pictures.length} ${episode.pictures.length === 1 ? 'picture' : 'pictures'}, none chosen`, episode.pictures.length === 0 ? 'Add one' : 'Choose one', 'thumbnail')
+      return say(name, 'there', `${picture.width} × ${picture.height}`, 'Change', 'thumbnail')
+    }
+    case 'description': {
+      const written = episode.brief.description.trim() !== ''
+      const limit = Math.min(...outlets.map((o) => o.descriptionLimit), 100_000)
+      const length = [...episodeDescription(of)].length
+      if (!written) return say('Description', 'missing', 'not written', 'Write it', 'brief')
+      return length > limit ? say('Description', 'failing', `${length} of ${limit} characters`, 'Shorten it', 'brief') : say('Description', 'there', `${length} characters`, 'Change', 'brief')
+    }
+    case 'tags': {
+      const limit = Math.min(...outlets.map((o) => o.tagLimit), 100_000)
+      const length = tagLength(episode.tags)
+      if (length > limit) return say('Tags', 'failing', `${length} of ${limit} characters`, `Drop the last ${fitTags(episode.tags, limit).left.length}`, 'release', 'fit-tags')
+      return say('Tags', there(episode.tags.length > 0), episode.tags.length === 0 ? 'none yet' : limit < 100_000 ? `${length} of ${limit} characters` : `${episode.tags.length} tags`, 'Add some', 'brief')
+    }
+    case 'chapters': {
+      const chapters = episodeChapters(of)
+      const faults = outlets.flatMap((o) => chapterFaults(chapters.list, o.chapters, episode.cut.length))
+      if (chapters.list.length === 0) return say('Chapters', 'missing', 'none yet', 'Make them from the script', 'script', 'script')
+      if (faults[0] !== undefined) return say('Chapters', 'failing', faults[0], 'Mend the times', 'edit')
+      return say('Chapters', 'there', chapters.from === 'edit' ? `${chapters.list.length}, timed at the edit` : `${chapters.list.length}, times estimated`, 'Type the times', 'edit')
+    }
+    case 'links':
+      return say('Links', there(episode.links.length > 0), episode.links.length === 0 ? 'none' : `${episode.links.length} listed`, 'Add one', 'release')
+  }
+}
+
+/** The parts that the show's outlets require, each once, in the trade's order. */
+export function requiredParts(outlets: readonly Outlet[]): Part[] {
+  const order: Part[] = ['title', 'description', 'chapters', 'tags', 'thumbnail', 'length', 'links', 'brief', 'script', 'shots', 'picture']
+  return order.filter((p) => outlets.some((o) => o.required.includes(p)))
+}

@@ -1,0 +1,41 @@
+import { Temporal } from 'temporal-polyfill'
+import type { ClockTime, Day, Zone } from '../model'
+
+const instants = new Map<string, number>()
+
+/**
+ * The moment, in ms since 1970, at which a clock in `zone` shows this date and time.
+ * A time skipped by a clock change is taken as that much later, a doubled one as its first (RFC 5545, 3.3.5).
+ */
+export function momentAt(day: Day, time: ClockTime, zone: Zone): number {
+  const key = `${day}T${time}[${zone}]`
+  let at = instants.get(key)
+  if (at === undefined) {
+    at = Temporal.ZonedDateTime.from(key).epochMilliseconds
+    if (instants.size > 20_000) instants.clear()
+    instants.set(key, at)
+  }
+  return at
+}
+
+/** The date and time that a clock in `zone` shows at a moment (ms since 1970). */
+export function localAt(ms: number, zone: Zone): { day: Day; time: ClockTime } {
+  const local = Temporal.Instant.fromEpochMilliseconds(ms).toZonedDateTimeISO(zone)
+  return { day: local.toPlainDate().toString(), time: local.toPlainTime().toString({ smallestUnit: 'minute' }) }
+}
+
+/** The date in `zone` at a moment. */
+export function dayAt(ms: number, zone: Zone): Day {
+  return localAt(ms, zone).day
+}
+
+/** What is left until a moment: `2 d 8 h`, `5 h 10`, `12 min`; past moments say `3 h ago`. */
+export function sayLeft(from: number, to: number): string {
+  const past = to < from
+  const minutes = Math.round(Math.abs(to - from) / 60_000)
+  const d = Math.floor(minutes / 1440)
+  const h = Math.floor((minutes % 1440) / 60)
+  const m = minutes % 60
+  const text = d >= 3 ? `${d} d` : d > 0 ? `${d} d${h ? ` ${h} h` : ''}` : h > 0 ? `${h} h${m ? ` ${String(m).padStart(2, '0')}` : ''}` : `${m} min`
+  return past ? `${text} ago` : text
+}

@@ -1,0 +1,49 @@
+import tseslint, { type ConfigWithExtends } from 'typescript-eslint'
+import vue from 'eslint-plugin-vue'
+import vueParser from 'vue-eslint-parser'
+
+/** The arrows of the house: which folders a file may not reach into, and why. */
+function closed(files: string[], groups: { group: string[]; message: string }[]): ConfigWithExtends {
+  return { files, rules: { 'no-restricted-imports': ['error', { patterns: groups }] } }
+}
+const noInterface = { group: ['vue', 'vue-*', 'pinia', 'dexie', 'node:*', '@app/*', '@demo/*', '@headlessui/*'], message: 'core knows no interface, storage or Node API.' }
+
+export default tseslint.config(
+  { ignores: ['dist/**', 'node_modules/**', 'test-results/**', 'playwright-report/**', 'coverage/**'] },
+  ...tseslint.configs.strict,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'] } },
+  },
+  {
+    rules: {
+      'vue/multi-word-component-names': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/html-indent': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/attributes-order': 'off',
+      'vue/first-attribute-linebreak': 'off',
+      'vue/require-default-prop': 'off',
+      'no-undef': 'off',
+      'no-console': ['error', { allow: ['warn', 'error'] }],
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-assertions': ['error', { assertionStyle: 'never' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': 'off',
+    },
+  },
+  closed(['core/**/*.ts'], [noInterface]),
+  { files: ['core/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-syntax': ['error',
+    { selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'core has no clock: take now as an argument.' },
+    { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'core has no chance without a seed.' },
+    { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core has no clock: take now as an argument.' }] } },
+  closed(['app/data/**/*.ts', 'app/workers/**/*.ts'], [{ group: ['@app/stores/*', '@app/screens/*', '@app/ui/*', 'pinia'], message: 'data knows nobody above it.' }]),
+  closed(['app/stores/**/*.ts'], [{ group: ['@app/screens/*', '@app/ui/*', 'dexie'], message: 'stores know data and core alone.' }]),
+  closed(['app/ui/**/*'], [{ group: ['@app/stores/*', '@app/screens/*', '@app/data/*', '@core/commands/*', 'dexie', 'pinia'], message: 'ui parts know no records.' }]),
+  closed(['app/screens/**/*'], [{ group: ['@app/data/*', 'dexie'], message: 'screens reach data through the stores.' }]),
+  { files: ['scripts/**', 'server/**', 'bench/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+)

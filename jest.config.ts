@@ -1,0 +1,16 @@
+import type { Config } from 'jest'
+
+const config: Config = {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/demo', '<rootDir>/server'],
+  testMatch: ['**/*.test.ts'],
+  moduleNameMapper: {
+    '^@core/(.*)$': '<rootDir>/core/$1',
+    '^@app/(.*)$': '<rootDir>/app/$1',
+    '^@demo/(.*)$': '<rootDir>/demo/$1',
+  },
+  transform: { '^.+\\.(t|m|c)?[jt]s$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } }] },
+  transformIgnorePatterns: ['/node_modules/(?!(temporal-polyfill|temporal-utils|ical.js|dexie)/)'],
+}
+
+export default config
