@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, nextTick, onMounted, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useBoard } from './stores/board'
+import { useDesk } from './stores/desk'
+import { useLibrary } from './stores/library'
+import { usePictures } from './stores/pictures'
+import { typingIn, useKeys } from './ui/keys'
+import Opening from './screens/shell/Opening.vue'
+import Strip from './screens/shell/Strip.vue'
+import TopBar from './screens/shell/TopBar.vue'
+import Trouble from './screens/shell/Trouble.vue'
+
+const Sayings = defineAsyncComponent(() => import('./screens/shell/Sayings.vue'))
+const Finder = defineAsyncComponent(() => import('./screens/shell/Finder.vue'))
+const Shortcuts = defineAsyncComponent(() => import('./screens/shell/Shortcuts.vue'))
+const PlaceIdea = defineAsyncComponent(() => import('./screens/schedule/PlaceIdea.vue'))
+const FillSlot = defineAsyncComponent(() => import('./screens/schedule/FillSlot.vue'))
+
+const library = useLibrary()
+const board = useBoard()
+const desk = useDesk()
+const pictures = usePictures()
+const route = useRoute()
+const router = useRouter()
+
+onMounted(() => { void library.open() })
+
+const welcoming = computed(() => route.name === 'welcome')
+watch([() => library.isNew, () => route.name], ([isNew, name]) => {
+  if (isNew && name && name !== 'welcome') void router.replace('/welcome')
+  if (!isNew && library.state === 'open' && name === 'welcome') void router.replace('/today')
+})
+watch(() => library.world, () => { pictures.forget() })
+
+watch(() => library.settings.theme, (theme) => {
+  const kept = library.state === 'open' && !library.isNew ? theme : undefined
+  if (!kept) return
+  try { localStorage.setItem('lamp-reel.theme', kept) } catch { /* the theme then lasts as long as the page */ }
+  applyTheme(kept)
+}, { immediate: true })
+watch(() => library.state, () => { if (library.state === 'open' && !library.isNew) applyTheme(library.settings.theme) })
+function applyTheme(theme: 'booth' | 'daylight' | 'system') {
+  document.documentElement.dataset['theme'] = theme === 'system' ? (matchMedia('(prefers-color-scheme: light)').matches ? 'daylight' : 'booth') : theme
+}
+
+watch(() => route.fullPath, async (to, from) => {
+  if (route.name !== 'episode') document.title = `${route.meta.title} · Lamp Reel`
+  if (from === undefined || to.split(/[?#]/)[0] === from.split(/[?#]/)[0]) return
+  await nextTick()
+  setTimeout(() => { if (document.activeElement === document.body || document.activeElement?.closest('nav')) document.getElementById('screen')?.focus({ preventScroll: true }) }, 60)
+}, { immediate: true })
+
+const screens = ['today', 'ideas', 'schedule', 'catalogue', 'shows', 'settings']
+useKeys({
+  i: () => { desk.toCapture++ },
+  '/': () => { desk.finder = true },
+  '?': () => { desk.shortcuts = true },
+  '0': () => { desk.toNow++ },
+  ...Object.fromEntries(screens.map((name, i) => [String(i + 1), () => { if (!library.isNew) void router.push({ name }) }])),
+})
+onMounted(() => {
+  window.addEventListener('keydown', (event) => {
+    if (!(event.ctrlKey || event.metaKey) || event.altKey || event.key.toLowerCase() !== 'z' || typingIn(event.target)) return
+    event.preventDefault()
+    void library.turn(event.shiftKey ? 'redo' : 'undo')
+  })
+})
+</script>
+
+<template>
+  <a href="#screen" class="unseen focus:not-unseen focus:fixed focus:left-3 focus:top-2 focus:z-50 focus:btn focus:btn-main">Skip to the screen</a>
+  <Opening v-if="library.state === 'opening'" />
+  <template v-else>
+    <Trouble v-if="library.trouble" />
+    <template v-if="library.state === 'open'">
+      <TopBar v-if="!welcoming && !library.isNew" />
+      <Strip v-if="!route.meta.bare && board.shows.length > 0" />
+      <main id="screen" tabindex="-1" class="outline-none">
+        <RouterView />
+      </main>
+      <Sayings />
+      <Finder v-if="desk.finder" />
+      <Shortcuts v-if="desk.shortcuts" />
+      <PlaceIdea v-if="desk.placing" />
+      <FillSlot v-if="desk.filling" />
+    </template>
+  </template>
+</template>

@@ -1,0 +1,44 @@
+import Dexie, { type Table } from 'dexie'
+import type { FileRecord } from '@core/commands/change'
+import type { JournalLine, RecordOf, TableName } from '@core/model'
+
+/** A remark about the store itself, such as the schema's version. */
+export interface Meta {
+  key: string
+  value: string | number
+}
+
+/** The browser's store of one world. Tables hold records of `core/model` as they are; `files` the bytes of pictures. */
+export class Store extends Dexie {
+  declare shows: Table<RecordOf<'shows'>, string>
+  declare outlets: Table<RecordOf<'outlets'>, string>
+  declare recipes: Table<RecordOf<'recipes'>, string>
+  declare episodes: Table<RecordOf<'episodes'>, string>
+  declare steps: Table<RecordOf<'steps'>, string>
+  declare scripts: Table<RecordOf<'scripts'>, string>
+  declare settings: Table<RecordOf<'settings'>, string>
+  declare journal: Table<JournalLine, number>
+  declare files: Table<FileRecord, string>
+  declare meta: Table<Meta, string>
+
+  constructor(name: string) {
+    super(name, { chromeTransactionDurability: 'relaxed' })
+    this.version(1).stores({
+      shows: 'id',
+      outlets: 'id',
+      recipes: 'id',
+      episodes: 'id, phase.name',
+      steps: 'id, episode',
+      scripts: 'id',
+      settings: 'id',
+      journal: 'seq, *about',
+      files: 'id',
+      meta: 'key',
+    })
+  }
+
+  /** The table of a record type, for code that goes over all of them. */
+  rows(name: TableName): Table<unknown, string> {
+    return this.table(name)
+  }
+}

@@ -1,0 +1,27 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+/** What a screen is called, in the top bar and in the browser's tab. */
+declare module 'vue-router' {
+  interface RouteMeta {
+    title: string
+    /** The strip is not shown here. */
+    bare?: boolean
+  }
+}
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/today' },
+    { path: '/welcome', name: 'welcome', component: () => import('./screens/welcome/Welcome.vue'), meta: { title: 'Begin', bare: true } },
+    { path: '/today', name: 'today', component: () => import('./screens/today/Today.vue'), meta: { title: 'Today' } },
+    { path: '/ideas', name: 'ideas', component: () => import('./screens/ideas/Ideas.vue'), meta: { title: 'Ideas' } },
+    { path: '/schedule', name: 'schedule', component: () => import('./screens/schedule/Schedule.vue'), meta: { title: 'Schedule' } },
+    { path: '/episode/:code/:stage?', name: 'episode', component: () => import('./screens/episode/Episode.vue'), meta: { title: 'Episode', bare: true }, props: true },
+    { path: '/catalogue', name: 'catalogue', component: () => import('./screens/catalogue/Catalogue.vue'), meta: { title: 'Catalogue' } },
+    { path: '/shows/:show?', name: 'shows', component: () => import('./screens/shows/Shows.vue'), meta: { title: 'Shows' }, props: true },
+    { path: '/settings', name: 'settings', component: () => import('./screens/settings/Settings.vue'), meta: { title: 'Settings' } },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./screens/shell/Nowhere.vue'), meta: { title: 'Not found' } },
+  ],
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+})

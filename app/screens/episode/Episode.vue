@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { History } from '@lucide/vue'
+import { startWork } from '@core/commands/schedule'
+import { sayAway, sayDay } from '@core/rhythm/days'
+import { sayLeft } from '@core/rhythm/zone'
+import { useBoard } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
+import { useLibrary } from '@app/stores/library'
+import { useKeys } from '@app/ui/keys'
+import Flag from '@app/ui/Flag.vue'
+import LampMark from '@app/ui/LampMark.vue'
+import HistoryPanel from './HistoryPanel.vue'
+
+const { code, stage = '' } = defineProps<{ code: string; stage?: string }>()
+const library = useLibrary()
+const board = useBoard()
+const desk = useDesk()
+const router = useRouter()
+
+const workspaces = {
+  brief: defineAsyncComponent(() => import('./BriefStage.vue')),
+  script: defineAsyncComponent(() => import('./ScriptStage.vue')),
+  film: defineAsyncComponent(() => import('./FilmStage.vue')),
+  edit: defineAsyncComponent(() => import('./EditStage.vue')),
+  thumbnail: defineAsyncComponent(() => import('./ThumbnailStage.vue')),
+  release: defineAsyncComponent(() => import('./ReleaseStage.vue')),
+  after: defineAsyncComponent(() => import('./StepsStage.vue')),
+  own: defineAsyncComponent(() => import('./StepsStage.vue')),
+}
+
+const found = computed(() => [...library.records.episodes.values()].find((e) => e.code === code))
+const ready = ref(false)
+watch(() => found.value?.id, async (id) => {
+  if (id) await library.ensure([id])
+  ready.value = true
+}, { immediate: true })
+const card = computed(() => (ready.value && found.value ? board.cardOf(found.value) : undefined))
+const stages = computed(() => card.value?.standing.stages ?? [])
+const here = computed(() => stages.value.find((s) => s.stage.id === stage) ?? card.value?.standing.where ?? stages.value[0])
+const due = computed(() => here.value?.steps.filter((s) => !s.done && s.due).sort((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1))[0])
+watch([here, card], () => { if (card.value && here.value) document.title = `${card.value.number} ${here.value.stage.name}: ${card.value.title} · Lamp Reel` }, { immediate: true })
+
+function to(step: number) {
+  const at = stages.value.findIndex((s) => s.stage.id === here.value?.stage.id) + step
+  const goal = stages.value[at]
+  if (goal) void router.push({ name: 'episode', params: { code, stage: goal.stage.id } })
+}
+useKeys({
+  '[': () => { to(-1) },
+  ']': () => { to(1) },
+  h: () => { desk.history = desk.history ? undefined : found.value?.id },
+})
+const joined = (i: number) => stages.value[i]?.lamp.state === 'lit' && stages.value[i + 1]?.lamp.state === 'lit'
+</script>
+
+<template>
+  <div v-if="card && here">
+    <header class="border-b border-faint flex flex-wrap items-center gap-x-4 gap-y-2 px-5 min-h-[64px] py-2">
+      <span class="num">{{ card.number }}</span>
+      <div class="flex-1 min-w-[220px]">
+        <h1 class="text-20 leading-6 truncate">{{ card.title }}</h1>
+        <p class="sub">
+          {{ card.show.title }}
+          <template v-if="card.episode.phase.name === 'released'"> · released {{ sayDay(card.standing.release?.day ?? '', board.today) }}, {{ sayAway(card.standing.release?.day ?? board.today, board.today) }}</template>
+          <template v-else-if="card.standing.release"> · goes out <button class="underline decoration-dotted underline-offset-2" @click="desk.placing = card.episode.id">{{ sayDay(card.standing.release.day, board.today) }} {{ card.standing.release.time }}</button>, {{ sayLeft(board.now, card.standing.release.at) }}</template>
+          <template v-else> · no slot yet, <button class="underline decoration-dotted underline-offset-2" @click="desk.placing = card.episode.id">put it on one</button></template>
+          <template v-if="due?.due"> · {{ due.step.name.toLowerCase() }} <template v-if="due.late"><Flag /><span class="late">late {{ due.late }} d</span></template><template v-else>due {{ sayDay(due.due) }}, {{ sayAway(due.due, board.today) }}</template></template>
+        </p>
+      </div>
+      <nav aria-label="Stages of the episode" class="flex flex-wrap items-center">
+        <template v-for="(s, i) in stages" :key="s.stage.id">
+          <RouterLink :to="{ name: 'episode', params: { code, stage: s.stage.id } }" class="stage" :class="{ here: s.stage.id === here.stage.id }" :aria-current="s.stage.id === here.stage.id ? 'step' : undefined"><LampMark :lamp="s.lamp" :size="20" :name="s.stage.name" /><span aria-hidden="true">{{ s.stage.name }}<span v-if="s.stage.kind === 'release' && s.lamp.state !== 'lit'" class="num text-11 ml-1">{{ card.standing.parts.there }}/{{ card.standing.parts.needed }}</span></span></RouterLink>
+          <span v-if="joined(i)" class="w-2.5 h-[2px] bg-lamp-line -mx-0.5" aria-hidden="true" />
+        </template>
+        <button class="btn btn-bare px-2 ml-1" aria-label="History" title="History (H)" @click="desk.history = card.episode.id"><History :size="17" /></button>
+      </nav>
+    </header>
+    <p v-if="card.episode.phase.name === 'idea'" class="mx-5 mt-4 panel p-4 flex items-center gap-4"><span class="flex-1">This is still an idea. Start it, and it gets the steps and the script’s sections of its recipe.</span><button class="btn" @click="desk.placing = card.episode.id">Put on a slot</button><button class="btn btn-main" @click="library.perform(startWork, { episode: card.episode.id }, 'aloud')">Start it</button></p>
+    <component :is="workspaces[here.stage.kind]" :key="`${card.episode.id} ${here.stage.id}`" :card="card" :here="here" />
+    <HistoryPanel v-if="desk.history" :episode="desk.history" @close="desk.history = undefined" />
+  </div>
+  <section v-else-if="ready" class="mx-auto max-w-[520px] p-10 text-center">
+    <h1>No episode has the code {{ code }}</h1>
+    <p class="sub mt-2 mb-5">It may have been erased, or be in the other set of data.</p>
+    <RouterLink to="/schedule" class="btn btn-main">To the schedule</RouterLink>
+  </section>
+</template>
+
+<style scoped>
+.stage { display: inline-flex; align-items: center; gap: 6px; padding: 5px 9px; border-radius: 6px; color: var(--ink-2); text-decoration: none; font-weight: 500; }
+.stage:hover { color: var(--ink); }
+.stage.here { background: var(--raised); color: var(--ink); }
+</style>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { Hourglass } from '@lucide/vue'
+import { estimateStep, tickStep, waitStep } from '@core/commands/steps'
+import type { StageState, StepState } from '@core/recipe/lamps'
+import { sayAway, sayDay } from '@core/rhythm/days'
+import { sayMinutes } from '@core/script/timecode'
+import { useBoard, type Card } from '@app/stores/board'
+import { useLibrary } from '@app/stores/library'
+import Flag from '@app/ui/Flag.vue'
+import Sheet from '@app/ui/Sheet.vue'
+import { completedBy, stepTicks } from './steps'
+
+/** The steps of one stage: physical acts are ticked, the others complete themselves. */
+const { card, here } = defineProps<{ card: Card; here: StageState }>()
+const library = useLibrary()
+const board = useBoard()
+const asking = ref<StepState>()
+const who = ref('')
+const what = ref('')
+const fault = ref('')
+
+function tick(s: StepState, event: Event) {
+  if (event.target instanceof HTMLInputElement) void library.perform(tickStep, { step: s.step.id, done: event.target.checked })
+}
+function ask(s: StepState) {
+  if (s.step.waiting) { void library.perform(waitStep, { step: s.step.id, waiting: undefined }, 'aloud'); return }
+  asking.value = s
+  who.value = card.episode.guests[0] ?? ''
+  what.value = ''
+  fault.value = ''
+}
+async function wait() {
+  if (!asking.value) return
+  const done = await library.perform(waitStep, { step: asking.value.step.id, waiting: { who: who.value.trim(), what: what.value.trim(), since: board.today } }, 'aloud')
+  fault.value = done.ok ? '' : done.problem.sentence
+  if (done.ok) asking.value = undefined
+}
+function minutes(s: StepState, event: Event) {
+  if (event.target instanceof HTMLInputElement) void library.perform(estimateStep, { step: s.step.id, minutes: Math.max(0, Math.round(Number(event.target.value) || 0)) })
+}
+</script>
+
+<template>
+  <section v-if="here.steps.length > 0" :aria-label="`Steps of ${here.stage.name}`">
+    <h2 class="mb-2">Steps</h2>
+    <ul class="grid">
+      <li v-for="s in here.steps" :key="s.step.id" class="py-2.5 border-t border-faint">
+        <div class="flex items-start gap-2.5">
+          <input v-if="stepTicks(s.step)" type="checkbox" class="tick mt-px" :checked="s.done" :disabled="s.done && s.step.doneAt === undefined" :aria-label="`${s.step.name} is done`" @change="tick(s, $event)" />
+          <span v-else class="w-[18px] text-center text-ink-2 flex-none" :aria-label="s.done ? 'done' : 'not done'">{{ s.done ? '✓' : '·' }}</span>
+          <div class="flex-1 min-w-0">
+            <p class="font-medium" :class="s.done ? 'text-ink-2' : ''">{{ s.step.name }}</p>
+            <p class="sub">
+              <template v-if="s.late"><Flag /><span class="late">late {{ s.late }} d</span>, was due {{ sayDay(s.due ?? '') }}</template>
+              <template v-else-if="s.due && !s.done">due {{ sayDay(s.due) }}, {{ sayAway(s.due, board.today) }}</template>
+              <template v-else-if="!s.done">no date yet</template>
+              <template v-if="!s.done && completedBy(s.step)">{{ s.due || s.late ? '; ' : ', ' }}{{ completedBy(s.step) }}</template>
+              <template v-if="s.done && s.step.logged">took {{ sayMinutes(s.step.logged) }}</template>
+            </p>
+            <p v-if="s.step.waiting && !s.done" class="text-12 text-sea font-medium">waits on {{ s.step.waiting.who }}{{ s.step.waiting.what ? ` for ${s.step.waiting.what}` : '' }}, since {{ sayDay(s.step.waiting.since) }}</p>
+          </div>
+          <label v-if="!s.done" class="flex items-center gap-1 text-12 text-ink-2"><input class="w-[46px] bg-clear border border-clear hover:border-ring rounded-control px-1 text-right font-mono text-12 text-ink" type="number" min="0" step="5" :value="s.step.minutes" :aria-label="`Minutes of ${s.step.name}`" @change="minutes(s, $event)" />min</label>
+          <button v-if="!s.done" class="btn btn-bare btn-small px-1" :aria-label="s.step.waiting ? `${s.step.name} waits no longer` : `${s.step.name} waits on someone`" :title="s.step.waiting ? 'It waits no longer' : 'It waits on someone'" @click="ask(s)"><Hourglass :size="15" :class="s.step.waiting ? 'text-sea' : 'text-ink-2'" /></button>
+        </div>
+      </li>
+    </ul>
+    <Sheet :open="asking !== undefined" title="Who does it wait on?" @close="asking = undefined">
+      <form class="grid gap-3" @submit.prevent="wait"><label><span class="label">Who</span><input v-model="who" class="field" /></label><label><span class="label">For what</span><input v-model="what" class="field" placeholder="a portrait, an answer" /></label><p v-if="fault" role="alert" class="late">{{ fault }}</p><button class="btn btn-main justify-self-start">It waits from today</button></form>
+    </Sheet>
+  </section>
+</template>

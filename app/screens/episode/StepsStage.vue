@@ -1,0 +1,12 @@
+<script setup lang="ts">
+import type { StageState } from '@core/recipe/lamps'
+import type { Card } from '@app/stores/board'
+import StepList from './StepList.vue'
+
+/** A stage that has steps alone. */
+const { card, here } = defineProps<{ card: Card; here: StageState }>()
+</script>
+
+<template>
+  <div class="mx-auto max-w-[640px] p-5"><StepList :card="card" :here="here" /><p v-if="here.steps.length === 0" class="sub">The recipe has no steps here.</p></div>
+</template>

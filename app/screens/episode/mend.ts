@@ -1,0 +1,24 @@
+import type { Router } from 'vue-router'
+import type { Missing } from '@core/recipe/lamps'
+import { strictest } from '@core/recipe/lamps'
+import { dropTags } from '@core/commands/episode'
+import { tickStep } from '@core/commands/steps'
+import type { Card } from '@app/stores/board'
+import type { useLibrary } from '@app/stores/library'
+import { stepGoal, stepTicks } from './steps'
+
+/** The words on the button that mends something missing. */
+export function mendLabel(missing: Missing): string {
+  if (missing.kind === 'part') return missing.mend.label
+  return missing.step.waiting ? 'See it' : stepTicks(missing.step) && missing.step.kind === 'admin' ? 'Tick it' : 'Go to it'
+}
+
+/** Mends what is missing: at once where that can be, else by going to where it is done. */
+export function mend(card: Card, missing: Missing, library: ReturnType<typeof useLibrary>, router: Router): void {
+  const go = (stage: string, focus?: string) => { void router.push({ name: 'episode', params: { code: card.episode.code, stage }, query: focus ? { at: focus } : {} }) }
+  if (missing.kind === 'part') {
+    if (missing.mend.focus === 'fit-tags') void library.perform(dropTags, { episode: card.episode.id, limit: strictest(card.outlets).tags }, 'aloud')
+    else go(card.recipe.stages.find((s) => s.kind === missing.mend.stage)?.id ?? missing.mend.stage, missing.mend.focus)
+  } else if (mendLabel(missing) === 'Tick it') void library.perform(tickStep, { step: missing.step.id, done: true }, 'aloud')
+  else go(stepGoal(card, missing.step))
+}

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref } from 'vue'
+import { placeOnOwn, placeOnSlot } from '@core/commands/schedule'
+import { sayAway, sayDay } from '@core/rhythm/days'
+import { useBoard } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
+import { useLibrary } from '@app/stores/library'
+import Sheet from '@app/ui/Sheet.vue'
+
+/** The menu of open slots for one idea or episode, with dates and days away; or a date of its own. */
+const library = useLibrary()
+const board = useBoard()
+const desk = useDesk()
+const episode = computed(() => library.records.episodes.get(desk.placing ?? ''))
+const show = computed(() => (episode.value ? library.records.shows.get(episode.value.show) : undefined))
+const slots = computed(() => (show.value ? board.openOf(show.value, 8) : []))
+const numbers = computed(() => (show.value ? board.numbers.get(show.value.id)?.open : undefined))
+const own = ref(false)
+const day = ref(board.today)
+const time = ref('17:00')
+const list = ref<HTMLElement>()
+
+onMounted(() => { void nextTick(() => list.value?.querySelector('button')?.focus()) })
+function close() {
+  desk.placing = undefined
+}
+async function place(original: string) {
+  const id = desk.placing
+  close()
+  if (id) await library.perform(placeOnSlot, { episode: id, day: original }, 'aloud')
+}
+async function placeOwn() {
+  if (!desk.placing) return
+  const done = await library.perform(placeOnOwn, { episode: desk.placing, day: day.value, time: time.value }, 'aloud')
+  if (done.ok) close()
+}
+function move(event: KeyboardEvent) {
+  const all = [...(list.value?.querySelectorAll('button') ?? [])]
+  const at = all.findIndex((b) => b === document.activeElement)
+  const goal = event.key === 'ArrowDown' ? all[at + 1] : event.key === 'ArrowUp' ? all[at - 1] : undefined
+  if (!goal) return
+  event.preventDefault()
+  goal.focus()
+}
+</script>
+
+<template>
+  <Sheet :open="true" title="Put it on a slot" @close="close">
+    <p class="sub mb-3">{{ episode?.title }}</p>
+    <ul ref="list" class="grid gap-1" :aria-label="`Open slots of ${show?.title}`" @keydown="move">
+      <li v-for="(slot, i) in slots" :key="slot.key">
+        <button class="slot" @click="place(slot.original)">
+          <span class="num w-[52px]">{{ show?.prefix }}{{ numbers?.get(slot.original) }}</span>
+          <strong class="font-semibold w-[110px]">{{ sayDay(slot.day, board.today) }}</strong>
+          <span class="num">{{ slot.time }}</span>
+          <span class="ml-auto text-ink-2 text-12">{{ sayAway(slot.day, board.today) }}<template v-if="i === 0">, the next open one</template></span>
+        </button>
+      </li>
+    </ul>
+    <button v-if="!own" class="btn btn-small btn-bare mt-3 underline underline-offset-2" @click="own = true">On a date off the rhythm</button>
+    <form v-else class="mt-4 flex items-end gap-2" @submit.prevent="placeOwn">
+      <label class="flex-1"><span class="label">Date</span><input v-model="day" type="date" class="field" required /></label>
+      <label class="w-[110px]"><span class="label">Time</span><input v-model="time" type="time" class="field" required /></label>
+      <button class="btn btn-main">Put it there</button>
+    </form>
+  </Sheet>
+</template>
+
+<style scoped>
+.slot { display: flex; align-items: center; gap: 12px; width: 100%; padding: 7px 12px; text-align: left; border: 1px dashed var(--ring); border-left: 3px dashed var(--ink-2); border-radius: 6px; }
+.slot:hover, .slot:focus-visible { background: var(--raised); border-style: solid; }
+</style>

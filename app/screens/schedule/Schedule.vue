@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { CalendarArrowDown, MoreHorizontal } from '@lucide/vue'
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { backToIdeas } from '@core/commands/ideas'
+import { skipSlot, takeOff } from '@core/commands/schedule'
+import { sixLamps } from '@core/recipe/lamps'
+import { calendarEntries } from '@core/plan/calendar'
+import { sayAway, sayDay } from '@core/rhythm/days'
+import { sayLeft } from '@core/rhythm/zone'
+import { useBoard, type Card, type SlotRow } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
+import { useLibrary } from '@app/stores/library'
+import { usePictures } from '@app/stores/pictures'
+import { download } from '@app/ui/download'
+import Chalk from '@app/ui/Chalk.vue'
+import Flag from '@app/ui/Flag.vue'
+import Glyph from '@app/ui/Glyph.vue'
+import LampMark from '@app/ui/LampMark.vue'
+
+const library = useLibrary()
+const board = useBoard()
+const desk = useDesk()
+const pictures = usePictures()
+const router = useRouter()
+const only = ref('')
+const rows = computed(() => board.rows.filter((r) => only.value === '' || r.show.id === only.value))
+const show = computed(() => board.shows.find((s) => s.id === only.value) ?? board.shows[0])
+const ahead = computed(() => (show.value ? board.readyRun(show.value) : undefined))
+const nextId = computed(() => board.coming[0]?.episode.id)
+const kinds = ['brief', 'script', 'film', 'edit', 'thumbnail', 'release'] as const
+
+function stages(card: Card) {
+  const lamps = sixLamps(card.standing)
+  return kinds.map((kind, i) => ({ kind, lamp: lamps[i], stage: card.standing.stages.find((s) => s.stage.kind === kind), joined: lamps[i]?.state === 'lit' && lamps[i + 1]?.state === 'lit' }))
+}
+function open(card: Card, stage?: string) {
+  void router.push({ name: 'episode', params: { code: card.episode.code, stage } })
+}
+const number = (row: SlotRow) => (row.number === undefined ? '' : `${row.show.prefix}${row.number}`)
+async function calendar() {
+  const { icalendar } = await import('@core/formats/icalendar')
+  const entries = calendarEntries(board.coming.map((c) => ({ id: c.episode.id, title: c.title, number: c.number, show: c.show, standing: c.standing })))
+  download('lamp-reel.ics', icalendar(entries, 'Lamp Reel', board.now), 'text/calendar')
+  library.say('Releases and due dates are in lamp-reel.ics. A later file updates the same entries.')
+}
+</script>
+
+<template>
+  <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
+    <header class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
+      <h1>Schedule</h1>
+      <select v-if="board.shows.length > 1" v-model="only" class="field w-auto" aria-label="Which show"><option value="">Every show</option><option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option></select>
+      <button class="btn" @click="calendar"><CalendarArrowDown :size="16" aria-hidden="true" /> Calendar file</button>
+      <p v-if="ahead && show" class="ml-auto flex items-center gap-2 text-ink-2"><span>{{ show.title }}, ready ahead</span><Glyph v-for="(c, i) in ahead.next" :key="i" :size="24" :open="!c" :lamps="c ? sixLamps(c.standing) : undefined" :name="c?.number ?? ''" /><span><strong class="text-ink">{{ ahead.run }}</strong> of {{ show.readyAhead }} wanted</span></p>
+      <p v-if="board.spares.length > 0" class="flex items-center gap-2 text-ink-2 border-l border-line pl-5">Spares <button v-for="c in board.spares" :key="c.episode.id" :aria-label="`Open the spare ${c.title}`" :title="c.title" @click="open(c)"><Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /></button><strong class="text-ink">{{ board.spares.length }}</strong></p>
+    </header>
+    <div class="panel overflow-x-auto">
+      <table class="w-full border-collapse slots">
+        <caption class="unseen">Slots to come, with the lamps of their episodes</caption>
+        <thead>
+          <tr><th scope="col" class="w-[112px]">Goes out</th><th scope="col" class="w-[96px]"><span class="unseen">Picture</span></th><th scope="col">Episode</th><th v-for="s in ['Brief', 'Script', 'Film, Record', 'Edit', 'Thumbnail, Cover', 'Release']" :key="s" scope="col" class="w-[54px] text-center lampcol">{{ s }}</th><th scope="col" class="w-[196px] pl-4">Next step</th><th scope="col" class="w-[116px]">Slack</th><th scope="col" class="w-[44px]"><span class="unseen">More</span></th></tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.key" :class="{ next: row.card?.episode.id === nextId, vacant: !row.card }">
+            <th scope="row" class="text-left align-middle font-normal"><span class="block font-semibold" :class="row.card?.episode.id === nextId ? 'text-lamp-text' : ''">{{ sayDay(row.day, board.today) }}</span><span class="sub">{{ row.time }} · {{ row.at > board.now ? sayLeft(board.now, row.at) : 'has passed' }}</span></th>
+            <template v-if="row.card">
+              <td><button class="thumb" :class="row.show.kind" :aria-label="`Pictures of ${row.card.title}`" @click="open(row.card, 'thumbnail')"><img v-if="pictures.url(row.card.episode.chosenPicture ?? row.card.episode.pictures[0]?.id)" :src="pictures.url(row.card.episode.chosenPicture ?? row.card.episode.pictures[0]?.id)" alt="" /><Chalk v-else :seed="row.card.episode.code" /></button></td>
+              <td><RouterLink :to="{ name: 'episode', params: { code: row.card.episode.code } }" class="no-underline block"><span class="block font-semibold leading-[18px] line-clamp-2">{{ row.card.title }}</span><span class="sub"><span class="num">{{ row.card.number }}</span> {{ row.show.title }}</span></RouterLink></td>
+              <td v-for="s in stages(row.card)" :key="s.kind" class="text-center lamp">
+                <span v-if="s.joined" class="join" aria-hidden="true" />
+                <button v-if="s.lamp && s.stage" class="relative inline-grid place-items-center rounded-full" :aria-label="`${row.card.number} ${s.stage.stage.name}: ${s.lamp.state}${s.lamp.late ? `, late ${s.lamp.late} d` : ''}`" @click="open(row.card, s.stage.stage.id)"><LampMark :lamp="s.lamp" :size="27" hidden /></button>
+                <span v-if="s.lamp?.late" class="note late">late {{ s.lamp.late }} d</span>
+                <span v-else-if="s.kind === 'release' && s.lamp && s.lamp.state === 'working'" class="note">{{ row.card.standing.parts.there }}/{{ row.card.standing.parts.needed }}</span>
+                <span v-else-if="s.lamp?.state === 'waiting'" class="note text-sea">waits</span>
+              </td>
+              <td class="pl-4"><template v-if="row.card.standing.next"><span class="block font-medium leading-[18px]">{{ row.card.standing.next.step.name }}</span><span class="sub"><template v-if="row.card.standing.next.late"><Flag />was due {{ sayDay(row.card.standing.next.due ?? '') }}</template><template v-else-if="row.card.standing.next.due">due {{ sayDay(row.card.standing.next.due) }}, {{ sayAway(row.card.standing.next.due, board.today) }}</template></span></template><span v-else-if="row.card.standing.ready" class="font-medium">ready</span><span v-else class="sub">{{ row.card.standing.missing.length }} parts open</span></td>
+              <td><template v-if="board.slackOf(row.card)"><span class="block font-medium">{{ (board.slackOf(row.card)?.days ?? 0) >= 0 ? `${board.slackOf(row.card)?.days} d slack` : `${-(board.slackOf(row.card)?.days ?? 0)} d short` }}</span><span class="sub whitespace-nowrap">{{ row.card.standing.ready ? 'ready now' : `ready ${sayDay(board.slackOf(row.card)?.ready ?? '')}` }}</span></template><span v-else class="sub">more than the hours</span></td>
+            </template>
+            <template v-else>
+              <td><span class="thumb open num" :class="row.show.kind">{{ number(row) }}</span></td>
+              <td><span class="block font-semibold">{{ row.slot?.skipped ? 'Skipped' : 'Open' }}</span><span class="sub">{{ row.show.title }}</span></td>
+              <td colspan="6" class="sub">{{ row.slot?.skipped ? 'Nothing goes out on this date.' : 'Nothing is on it yet.' }}</td>
+              <td colspan="2" class="text-right"><span class="inline-flex gap-2"><button v-if="row.slot?.skipped" class="btn btn-small" @click="library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: false }, 'aloud')">Take the skip back</button><template v-else><button class="btn btn-small" @click="row.slot && library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: true }, 'aloud')">Skip once</button><button class="btn btn-small" @click="desk.filling = row.slot">Choose</button></template></span></td>
+            </template>
+            <td class="relative">
+              <Menu v-if="row.card" as="div" class="relative">
+                <MenuButton class="btn btn-bare btn-small px-1.5" :aria-label="`More for ${row.card.title}`"><MoreHorizontal :size="16" /></MenuButton>
+                <MenuItems class="panel absolute right-0 top-8 z-20 w-[210px] border-line bg-raised p-1 grid">
+                  <MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="desk.placing = row.card.episode.id">Put on another slot</button></MenuItem>
+                  <MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="library.perform(takeOff, { episode: row.card.episode.id }, 'aloud')">Take off the schedule</button></MenuItem>
+                  <MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="library.perform(backToIdeas, { episode: row.card.episode.id }, 'aloud')">Back to Ideas</button></MenuItem>
+                </MenuItems>
+              </Menu>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <section v-if="board.unplaced.length > 0" class="mt-5">
+      <h2 class="mb-2">Started, no slot yet</h2>
+      <ul class="panel divide-y divide-faint"><li v-for="c in board.unplaced" :key="c.episode.id" class="flex items-center gap-4 px-4 py-2"><Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><RouterLink :to="{ name: 'episode', params: { code: c.episode.code } }" class="flex-1 no-underline"><strong class="font-semibold">{{ c.title }}</strong> <span class="sub">{{ c.show.title }}</span></RouterLink><button class="btn btn-small" @click="desk.placing = c.episode.id">Put on a slot</button></li></ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.slots th[scope='col'] { padding: 10px 6px 6px; font: 400 11px/13px var(--font-sans); color: var(--ink-2); text-align: left; vertical-align: bottom; border-bottom: 1px solid var(--line); }
+.slots th.lampcol { text-align: center; }
+.slots td, .slots th[scope='row'] { padding: 8px 6px; height: 62px; border-bottom: 1px solid var(--faint); vertical-align: middle; }
+.slots th:first-child { padding-left: 14px !important; }
+.slots tr.next th[scope='row'] { box-shadow: inset 3px 0 var(--lamp-line); }
+.slots tr.vacant td, .slots tr.vacant th { border-block: 1px dashed var(--ring); }
+.slots tbody tr:last-child td, .slots tbody tr:last-child th { border-bottom: 0; }
+.lamp { position: relative; }
+.join { position: absolute; left: 50%; top: 50%; width: 100%; height: 2px; margin-top: -1px; background: var(--lamp-line); }
+.note { position: absolute; inset: auto 0 5px; font-size: 11px; line-height: 12px; color: var(--ink-2); white-space: nowrap; }
+.note.late { color: var(--rose); }
+.note.text-sea { color: var(--sea); }
+.thumb { display: block; width: 80px; height: 45px; overflow: hidden; border-radius: 4px; }
+.thumb.audio { width: 45px; margin-inline: auto; }
+.thumb img { width: 100%; height: 100%; object-fit: cover; }
+.thumb.open { display: grid; place-items: center; border: 1px dashed var(--ring); font-size: 11px; }
+.item { padding: 6px 10px; text-align: left; border-radius: 6px; }
+.item.active { background: var(--panel); }
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { editSettings } from '@core/commands/settings'
+import { Day } from '@core/model'
+import { sayDay } from '@core/rhythm/days'
+import { sayMinutes } from '@core/script/timecode'
+import { useBoard } from '@app/stores/board'
+import { useLibrary } from '@app/stores/library'
+import { download } from '@app/ui/download'
+import Flag from '@app/ui/Flag.vue'
+import Sheet from '@app/ui/Sheet.vue'
+import HoursFields from './HoursFields.vue'
+import RestoreBackup from './RestoreBackup.vue'
+
+const library = useLibrary()
+const board = useBoard()
+const hours = computed({ get: () => library.settings.hours, set: (value) => { void library.perform(editSettings, { hours: value }) } })
+const total = computed(() => hours.value.reduce((a, b) => a + b, 0))
+const off = ref('')
+const fault = ref('')
+const asking = ref(false)
+const busy = ref(false)
+const persistent = ref<'kept' | 'refused' | 'unknown'>()
+
+onMounted(async () => { persistent.value = navigator.storage?.persisted ? ((await navigator.storage.persisted()) ? 'kept' : 'refused') : 'unknown' })
+
+async function addOff() {
+  const day = Day.safeParse(off.value)
+  fault.value = day.success ? '' : (day.error.issues[0]?.message ?? '')
+  if (!day.success) return
+  await library.perform(editSettings, { daysOff: [...new Set([...library.settings.daysOff, day.data])].sort() })
+  off.value = ''
+}
+async function save() {
+  busy.value = true
+  download(`lamp-reel-${board.today}.zip`, await library.backup(), 'application/zip')
+  busy.value = false
+}
+async function erase() {
+  await library.erase()
+  asking.value = false
+}
+async function keep() {
+  persistent.value = await library.askToKeep()
+}
+</script>
+
+<template>
+  <div class="mx-auto max-w-[860px] px-5 py-6 grid gap-5">
+    <h1>Settings</h1>
+    <section class="panel p-5" aria-labelledby="hours">
+      <div class="flex items-baseline gap-3 mb-3"><h2 id="hours">Hours of a week</h2><p class="sub">{{ sayMinutes(total) }}. Due dates fall on days that have hours.</p></div>
+      <HoursFields v-model="hours" />
+      <h3 class="text-14 mt-5 mb-2">Days off</h3>
+      <form class="flex flex-wrap gap-2 items-center" @submit.prevent="addOff">
+        <span v-for="d in library.settings.daysOff" :key="d" class="btn btn-small">{{ sayDay(d, board.today) }}<button type="button" class="text-ink-2" :aria-label="`Take ${sayDay(d)} back`" @click="library.perform(editSettings, { daysOff: library.settings.daysOff.filter((x) => x !== d) })">×</button></span>
+        <input v-model="off" type="date" class="field w-[160px]" aria-label="A day off" /><button class="btn">Add the day</button>
+      </form>
+      <p v-if="fault" role="alert" class="late mt-2">{{ fault }}</p>
+    </section>
+    <section class="panel p-5" aria-labelledby="theme">
+      <h2 id="theme" class="mb-3">Theme</h2>
+      <div class="flex gap-2" role="radiogroup" aria-label="Theme">
+        <button v-for="[value, name] in ([['booth', 'Booth, dark'], ['daylight', 'Daylight'], ['system', 'As the system']] as const)" :key="value" role="radio" class="btn" :class="library.settings.theme === value ? 'border-ink bg-raised' : ''" :aria-checked="library.settings.theme === value" @click="library.perform(editSettings, { theme: value })">{{ name }}</button>
+      </div>
+    </section>
+    <section class="panel p-5" aria-labelledby="backups">
+      <h2 id="backups" class="mb-1">Back-ups</h2>
+      <p class="sub mb-4">Everything is kept in this browser alone. A back-up is a zip with all records, history and pictures, in open formats.</p>
+      <div class="flex flex-wrap gap-2 items-start">
+        <button class="btn btn-main" :disabled="busy" @click="save">{{ busy ? 'Packing it…' : 'Download a back-up' }}</button>
+        <RestoreBackup label="Restore a back-up" />
+        <button class="btn ml-auto" @click="asking = true">Erase everything</button>
+      </div>
+      <p v-if="persistent === 'refused'" class="mt-4 text-12 text-ink-2"><Flag />This browser may clear its storage when the disk is full. <button class="underline underline-offset-2" @click="keep">Ask it to keep this data</button></p>
+      <p v-else-if="persistent === 'kept'" class="mt-4 text-12 text-ink-2">The browser keeps this data until you erase it.</p>
+    </section>
+    <section v-if="library.world === 'demo'" class="panel p-5"><h2 class="mb-1">The demo</h2><p class="sub mb-4">It is laid anew each day, relative to today.</p><div class="flex gap-2"><button class="btn" @click="library.relay()">Lay it anew now</button><button class="btn" @click="library.enter('own')">Leave the demo</button></div></section>
+    <section v-else class="panel p-5"><h2 class="mb-1">The demo</h2><p class="sub mb-4">A year of two invented shows. Your data stays as it is.</p><button class="btn" @click="library.enter('demo')">Look round in the demo</button></section>
+    <Sheet :open="asking" title="Erase everything?" @close="asking = false">
+      <p class="mb-4">All shows, ideas, episodes, pictures and their history are erased from this browser. Only a back-up can bring them back.</p>
+      <div class="flex flex-wrap gap-2"><button class="btn" @click="save">Download a back-up first</button><button class="btn border-rose text-rose ml-auto" @click="erase">Erase everything</button></div>
+    </Sheet>
+  </div>
+</template>

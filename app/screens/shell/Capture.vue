@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { Check, CornerDownLeft } from '@lucide/vue'
+import { jotIdea } from '@core/commands/ideas'
+import { useBoard } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
+import { useLibrary } from '@app/stores/library'
+
+/** Keeps ideas line by line: `I` comes here from any screen, Enter keeps a line, Esc goes back to where one was. */
+const library = useLibrary()
+const board = useBoard()
+const desk = useDesk()
+const field = ref<HTMLInputElement>()
+const line = ref('')
+const open = ref(false)
+const kept = ref<string[]>([])
+let before: HTMLElement | undefined
+
+const show = computed(() => board.shows.find((s) => s.id === desk.captureShow) ?? board.shows[0])
+
+watch(() => desk.toCapture, () => { field.value?.focus() })
+
+function arrived(event: FocusEvent) {
+  if (event.relatedTarget instanceof HTMLElement) before = event.relatedTarget
+  open.value = true
+  kept.value = []
+}
+function left(event: FocusEvent) {
+  if (event.relatedTarget instanceof HTMLElement && event.relatedTarget.closest('.capture')) return
+  open.value = false
+}
+function back() {
+  open.value = false
+  const target = before?.isConnected ? before : document.getElementById('screen')
+  before = undefined
+  if (target) target.focus({ preventScroll: true })
+  else field.value?.blur()
+}
+async function keep() {
+  if (!show.value || line.value.trim() === '') return
+  const text = line.value
+  line.value = ''
+  const result = await library.perform(jotIdea, { show: show.value.id, line: text })
+  if (result.ok) kept.value = [text.trim(), ...kept.value].slice(0, 5)
+  else line.value = text
+}
+function other(event: KeyboardEvent) {
+  if (board.shows.length < 2) return
+  event.preventDefault()
+  const at = board.shows.findIndex((s) => s.id === show.value?.id)
+  desk.captureShow = board.shows[(at + (event.key === 'ArrowUp' ? board.shows.length - 1 : 1)) % board.shows.length]?.id
+}
+</script>
+
+<template>
+  <div class="capture relative w-[268px] max-sm:flex-1 max-sm:w-auto" @focusout="left">
+    <input ref="field" v-model="line" class="field pr-9 bg-ground" placeholder="Jot an idea…" aria-label="Jot an idea" aria-keyshortcuts="I" autocomplete="off" maxlength="300"
+      @focus="arrived" @keydown.enter.prevent="keep" @keydown.esc.stop.prevent="back" @keydown.down="other" @keydown.up="other" />
+    <span v-if="!open" class="key absolute right-2 top-[8px] max-sm:hidden" aria-hidden="true">I</span>
+    <button v-else class="absolute right-1.5 top-[5px] p-1 rounded-control text-ink-2" aria-label="Keep the idea" @click="keep"><CornerDownLeft :size="15" /></button>
+    <div v-if="open" class="panel absolute right-0 top-[40px] z-30 w-full min-w-[268px] border-line p-3 text-12">
+      <div v-if="board.shows.length > 1" class="flex flex-wrap gap-1.5 mb-2" role="radiogroup" aria-label="For which show">
+        <button v-for="s in board.shows" :key="s.id" type="button" role="radio" :aria-checked="s.id === show?.id" class="btn btn-small" :class="s.id === show?.id ? 'border-ink bg-raised' : ''" @click="desk.captureShow = s.id; field?.focus()">{{ s.title }}</button>
+      </div>
+      <ul aria-live="polite" class="grid gap-1">
+        <li v-for="(text, i) in kept" :key="text + i" class="flex gap-2 items-start"><Check :size="14" class="mt-0.5 flex-none text-ink-2" aria-label="Kept" /><span class="min-w-0 break-words">{{ text }}</span></li>
+      </ul>
+      <p class="text-ink-2" :class="kept.length > 0 ? 'mt-2' : ''"><span class="key">Enter</span> keeps it, <span class="key">Esc</span> goes back<template v-if="board.shows.length > 1">, <span class="key">↓</span> the other show</template></p>
+    </div>
+  </div>
+</template>

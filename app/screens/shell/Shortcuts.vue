@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { useDesk } from '@app/stores/desk'
+import Sheet from '@app/ui/Sheet.vue'
+
+const desk = useDesk()
+const groups = [
+  { name: 'Everywhere', keys: [['I', 'jot an idea'], ['/', 'find or do'], ['1 to 6', 'Today, Ideas, Schedule, Catalogue, Shows, Settings'], ['0', 'the strip back to now'], ['Ctrl Z', 'undo'], ['Ctrl Shift Z', 'do again'], ['?', 'this sheet']] },
+  { name: 'Strip', keys: [['← →', 'from frame to frame'], ['↑ ↓', 'to the other show'], ['Enter', 'open it, or choose an idea for it'], ['Home', 'back to now']] },
+  { name: 'Today', keys: [['Enter', 'go to the next step'], ['Y', 'yes, it is out']] },
+  { name: 'Ideas', keys: [['↑ ↓', 'from idea to idea'], ['P', 'put it on a slot'], ['S', 'start it without a slot'], ['Delete', 'let it go']] },
+  { name: 'Episode', keys: [['[ and ]', 'the stage before, the stage after'], ['H', 'its history']] },
+  { name: 'Script', keys: [['Enter', 'a new beat'], ['Alt V', 'to camera or voice-over'], ['Alt S', 'note a shot'], ['Alt ↑ ↓', 'move the beat']] },
+]
+</script>
+
+<template>
+  <Sheet :open="true" title="Shortcuts" wide @close="desk.shortcuts = false">
+    <div class="grid gap-x-8 gap-y-5 sm:grid-cols-2">
+      <section v-for="g in groups" :key="g.name">
+        <h3 class="text-14 mb-1.5">{{ g.name }}</h3>
+        <dl class="grid grid-cols-[120px_1fr] gap-y-1.5 text-12">
+          <template v-for="[key, what] in g.keys" :key="key"><dt><span class="key">{{ key }}</span></dt><dd class="text-ink-2">{{ what }}</dd></template>
+        </dl>
+      </section>
+    </div>
+  </Sheet>
+</template>

@@ -1,0 +1,154 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { placeOnSlot } from '@core/commands/schedule'
+import { skipSlot } from '@core/commands/schedule'
+import type { Show } from '@core/model'
+import { minutesOn } from '@core/plan/load'
+import { dayNumber, dayOf, monthName, sayDay } from '@core/rhythm/days'
+import type { Frame } from '@core/rhythm/film'
+import { sayLeft } from '@core/rhythm/zone'
+import { sayMinutes } from '@core/script/timecode'
+import { useBoard } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
+import { useLibrary } from '@app/stores/library'
+import StripFrame from './StripFrame.vue'
+import StripUpright from './StripUpright.vue'
+
+/** The strip: the releases to come (and past) on film that is true to time, a day being 26 px. */
+const DAY = 26
+const library = useLibrary()
+const board = useBoard()
+const desk = useDesk()
+const router = useRouter()
+const film = ref<HTMLElement>()
+const left = ref(0)
+const width = ref(1280)
+const over = ref<string>()
+
+const first = computed(() => board.firstDay)
+const todayN = computed(() => dayNumber(board.today))
+const lastN = computed(() => todayN.value + 400)
+const x = (n: number) => (n - first.value) * DAY
+/** The window of days that is drawn, in steps so that scrolling does not draw at every pixel. */
+const from = computed(() => first.value + Math.floor(left.value / DAY / 14) * 14 - 21)
+const to = computed(() => from.value + Math.ceil(width.value / DAY) + 56)
+const days = computed(() => {
+  const list = []
+  for (let n = Math.max(first.value, from.value); n <= Math.min(to.value, lastN.value); n++) {
+    const day = dayOf(n)
+    const room = minutesOn(board.settings, day)
+    const planned = board.planned.get(day) ?? 0
+    const isOver = board.load.over.has(day)
+    list.push({ n, day, date: +day.slice(8), month: day.endsWith('-01') ? monthName(day).slice(0, 3) : '', room, fill: room ? Math.min(1, planned / room) : 0, over: isOver, past: n < todayN.value, title: `${sayDay(day, board.today)}: ${n < todayN.value ? 'past' : room === 0 ? 'no hours' : `${sayMinutes(planned)} of ${sayMinutes(room)} taken`}${isOver ? ', more is due than fits' : ''}` })
+  }
+  return list
+})
+const lanes = computed(() => board.shows.slice(0, 3).map((show) => ({ show, frames: board.frames(show, dayOf(from.value - 30), dayOf(Math.min(to.value, lastN.value))).filter((f) => f.to >= from.value && f.from <= to.value) })))
+const slim = computed(() => lanes.value.length > 2)
+const nextKey = computed(() => board.coming[0]?.episode.id)
+const away = computed(() => Math.abs(left.value - home()) > 260)
+
+function home(): number {
+  return x(todayN.value) - Math.min(137, width.value * 0.12)
+}
+function toNow(smooth = true) {
+  film.value?.scrollTo({ left: home(), behavior: smooth && !matchMedia('(prefers-reduced-motion: reduce)').matches ? 'smooth' : 'auto' })
+}
+onMounted(() => {
+  width.value = film.value?.clientWidth ?? 1280
+  toNow(false)
+  left.value = home()
+  new ResizeObserver(() => { width.value = film.value?.clientWidth ?? 1280 }).observe(film.value ?? document.body)
+})
+watch(() => desk.toNow, () => { toNow() })
+watch(first, () => { void nextTick(() => { toNow(false) }) })
+
+function wheel(event: WheelEvent) {
+  if (!film.value || event.ctrlKey || Math.abs(event.deltaX) > Math.abs(event.deltaY)) return
+  event.preventDefault()
+  film.value.scrollLeft += event.deltaY
+}
+let pan: { x: number; left: number; moved: boolean } | undefined
+function grab(event: PointerEvent) {
+  if (event.pointerType !== 'mouse' || event.button !== 0) return
+  pan = { x: event.clientX, left: film.value?.scrollLeft ?? 0, moved: false }
+}
+function drag(event: PointerEvent) {
+  if (!pan || !film.value || event.buttons === 0) { pan = undefined; return }
+  if (Math.abs(event.clientX - pan.x) > 5) pan.moved = true
+  if (pan.moved) film.value.scrollLeft = pan.left - (event.clientX - pan.x)
+}
+function click(event: MouseEvent) {
+  if (pan?.moved) { event.preventDefault(); event.stopPropagation() }
+  pan = undefined
+}
+function keys(event: KeyboardEvent) {
+  const frames = [...(film.value?.querySelectorAll<HTMLElement>('[data-frame]') ?? [])]
+  const at = frames.findIndex((f) => f === document.activeElement)
+  const lane = frames.filter((f) => f.dataset['lane'] === frames[at]?.dataset['lane'])
+  const inLane = lane.findIndex((f) => f === document.activeElement)
+  const goal = event.key === 'ArrowRight' ? lane[inLane + 1] : event.key === 'ArrowLeft' ? lane[inLane - 1] : event.key === 'ArrowDown' || event.key === 'ArrowUp' ? frames.find((f) => f.dataset['lane'] !== frames[at]?.dataset['lane'] && Number(f.dataset['to']) >= Number(frames[at]?.dataset['to'])) : undefined
+  if (event.key === 'Home') { event.preventDefault(); toNow() }
+  if (!goal) return
+  event.preventDefault()
+  goal.focus({ preventScroll: true })
+  goal.scrollIntoView({ inline: 'center', block: 'nearest' })
+}
+function choose(frame: Frame) {
+  if (frame.episode) void router.push({ name: 'episode', params: { code: frame.episode.code } })
+  else if (frame.kind === 'skipped' && frame.slot) void library.perform(skipSlot, { show: frame.slot.show, day: frame.slot.original, skip: false }, 'aloud')
+  else desk.filling = frame.slot
+}
+function carried(event: DragEvent, frame: Frame, show: Show) {
+  if (frame.kind !== 'open' || !event.dataTransfer?.types.includes(`text/lamp-${show.id}`)) return
+  event.preventDefault()
+  over.value = frame.key
+}
+function dropped(event: DragEvent, frame: Frame) {
+  over.value = undefined
+  const id = event.dataTransfer?.getData('text/lamp-idea')
+  if (id && frame.slot) void library.perform(placeOnSlot, { episode: id, day: frame.slot.original }, 'aloud')
+}
+const firstTab = computed(() => lanes.value[0]?.frames.find((f) => f.kind !== 'exposed')?.key)
+const says = (f: Frame) => `${f.at > board.now ? sayLeft(board.now, f.at) : ''}`
+</script>
+
+<template>
+  <section class="film bg-base text-ink border-b border-faint relative" aria-label="The strip: releases on film">
+    <div ref="film" class="reel max-sm:hidden" :class="{ slim }" @scroll.passive="left = film?.scrollLeft ?? 0" @wheel="wheel" @pointerdown="grab" @pointermove="drag" @click.capture="click" @keydown="keys" @dragstart.prevent>
+      <div class="relative h-full" :style="{ width: `${x(lastN + 1)}px` }">
+        <div v-for="(lane, l) in lanes" :key="lane.show.id" class="lane" :class="`lane-${l}`" role="list" :aria-label="lane.show.title">
+          <StripFrame v-for="f in lane.frames" :key="f.key" role="listitem" :frame="f" :lane="l" :show="lane.show" :left="x(f.from)" :width="(f.to - f.from + 1) * DAY - 2" :next="f.key === nextKey" :over="over === f.key" :slim="slim" :tab="f.key === firstTab" :when="says(f)"
+            @choose="choose(f)" @dragover="carried($event, f, lane.show)" @dragleave="over = undefined" @drop.prevent="dropped($event, f)" />
+        </div>
+        <div class="days" aria-hidden="true">
+          <span v-for="d in days" :key="d.n" class="day" :class="{ today: d.n === todayN, off: d.room === 0, over: d.over, past: d.past, month: d.month }" :style="{ left: `${x(d.n)}px`, '--fill': `${d.past ? 0 : d.fill * 100}%` }" :title="d.title">{{ d.month || d.date }}</span>
+        </div>
+        <div class="now" :style="{ left: `${x(todayN) + DAY / 2}px` }" aria-hidden="true" />
+      </div>
+    </div>
+    <StripUpright class="sm:hidden" @choose="choose" />
+    <button v-if="away" class="btn btn-small absolute right-4 bottom-2 bg-raised border-ring max-sm:hidden" @click="toNow()">Now <span class="key">0</span></button>
+  </section>
+</template>
+
+<style scoped>
+.reel { position: relative; height: 96px; overflow-x: scroll; overflow-y: hidden; scrollbar-width: none; }
+.reel::-webkit-scrollbar { display: none; }
+.lane { position: absolute; height: 35px; }
+.lane-0 { top: 3px; }
+.lane-1 { top: 58px; }
+.days { position: absolute; top: 41px; }
+.slim .lane { height: 22px; }
+.slim .lane-1 { top: 27px; }
+.slim .days { top: 52px; }
+.slim .lane-2 { top: 70px; }
+.day { position: absolute; width: 21px; margin-left: 2.5px; height: 14px; border-radius: 3px; overflow: hidden; text-align: center; font: 500 11px/14px var(--font-mono); color: var(--ink-2); background: linear-gradient(to top, oklch(0.45 0.03 70) var(--fill), oklch(0.27 0.018 70) 0); }
+.day.past { color: var(--ink-3); background: oklch(0.22 0.014 70); }
+.day.off { background: transparent; box-shadow: inset 0 0 0 1px oklch(0.3 0.018 70); color: var(--ink-3); }
+.day.month { color: var(--ink); font-weight: 700; }
+.day.over { box-shadow: inset 0 0 0 1.5px var(--rose); color: var(--ink); }
+.day.today { background: var(--lamp); color: var(--on-lamp); font-weight: 700; }
+.now { position: absolute; top: 0; bottom: 0; width: 1.5px; margin-left: -0.75px; background: var(--lamp); opacity: 0.55; pointer-events: none; }
+</style>

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { changeRhythm, editShow, withRhythm } from '@core/commands/shows'
+import type { Show } from '@core/model'
+import { sayDay } from '@core/rhythm/days'
+import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
+import { displacedBy, releaseOf } from '@core/rhythm/slots'
+import { useBoard } from '@app/stores/board'
+import { useLibrary } from '@app/stores/library'
+import RhythmFields from './RhythmFields.vue'
+
+/** A show's rhythm. A change that takes slots from episodes says so before anything is written. */
+const { show } = defineProps<{ show: Show }>()
+const library = useLibrary()
+const board = useBoard()
+const wish = ref<RhythmWish>(wishOf(show.rhythm.rule) ?? { each: 'week', every: 1, weekdays: [3] })
+const time = ref(show.rhythm.time)
+const start = ref(show.rhythm.start)
+const zone = ref(show.zone)
+const rule = computed(() => ruleOf(wish.value))
+const changed = computed(() => !rule.value.ok || rule.value.value !== show.rhythm.rule || time.value !== show.rhythm.time || start.value !== show.rhythm.start || zone.value !== show.zone)
+const next = computed(() => withRhythm(show, wish.value, time.value, start.value))
+const displaced = computed(() => (next.value.ok && changed.value ? displacedBy(show, next.value.value, library.records.episodes.values()) : []))
+async function save(how: 'nearest' | 'off') {
+  if (zone.value !== show.zone) await library.perform(editShow, { show: show.id, fields: { zone: zone.value } })
+  await library.perform(changeRhythm, { show: show.id, rhythm: wish.value, time: time.value, start: start.value, displaced: how }, 'aloud')
+}
+</script>
+
+<template>
+  <section class="panel p-5" aria-labelledby="rhythm">
+    <h2 id="rhythm" class="mb-3">Rhythm <span class="sub font-sans font-normal ml-1">{{ sayRhythm(show.rhythm) }}</span></h2>
+    <RhythmFields v-model:wish="wish" v-model:time="time" v-model:start="start" v-model:zone="zone" :count="5" />
+    <div v-if="changed" class="mt-4 border-t border-faint pt-4">
+      <p v-if="!next.ok" role="alert" class="late">{{ next.problem.sentence }}</p>
+      <template v-else-if="displaced.length > 0">
+        <p class="mb-2"><strong>{{ displaced.length }} {{ displaced.length === 1 ? 'episode loses its slot' : 'episodes lose their slots' }}:</strong> {{ displaced.map((e) => `${e.title} (${sayDay(releaseOf(e, show)?.day ?? '', board.today)})`).join(', ') }}.</p>
+        <div class="flex flex-wrap gap-2"><button class="btn btn-main" @click="save('nearest')">Move them to the nearest open slots, in order</button><button class="btn" @click="save('off')">Take them off the schedule</button></div>
+      </template>
+      <button v-else class="btn btn-main" @click="save('nearest')">Change the rhythm</button>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { sayRhythm } from '@core/rhythm/rule'
+import { useBoard } from '@app/stores/board'
+import AddShow from './AddShow.vue'
+import OutletCard from './OutletCard.vue'
+import RecipeCard from './RecipeCard.vue'
+import RhythmCard from './RhythmCard.vue'
+import ShowCard from './ShowCard.vue'
+
+const { show: id = '' } = defineProps<{ show?: string }>()
+const board = useBoard()
+const router = useRouter()
+const show = computed(() => board.shows.find((s) => s.id === id) ?? board.shows[0])
+const adding = ref(false)
+</script>
+
+<template>
+  <div class="mx-auto max-w-[1200px] px-5 py-4 max-sm:px-3">
+    <header class="flex flex-wrap items-center gap-3 mb-4">
+      <h1>Shows</h1>
+      <div class="flex gap-1.5" role="group" aria-label="Which show">
+        <button v-for="s in board.shows" :key="s.id" class="btn" :class="s.id === show?.id ? 'border-ink bg-raised' : ''" :aria-pressed="s.id === show?.id" @click="router.push({ name: 'shows', params: { show: s.id } })">{{ s.title }}</button>
+      </div>
+      <p v-if="show" class="sub flex-1">{{ sayRhythm(show.rhythm) }}</p>
+      <button class="btn" @click="adding = true">Add a show</button>
+    </header>
+    <div v-if="show" :key="show.id" class="grid gap-5 lg:grid-cols-2 items-start">
+      <RhythmCard :show="show" />
+      <ShowCard :show="show" />
+      <RecipeCard :show="show" class="lg:col-span-2" />
+      <OutletCard v-for="o in show.outlets" :key="o" :outlet="o" class="lg:col-span-2" />
+    </div>
+    <AddShow v-if="adding" @close="adding = false" />
+  </div>
+</template>

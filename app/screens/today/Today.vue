@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { markReleased } from '@core/commands/release'
+import { moveToNextOpen } from '@core/commands/schedule'
+import { tickStep } from '@core/commands/steps'
+import { minutesOn } from '@core/plan/load'
+import { sayAway, sayDay, sayDayLong } from '@core/rhythm/days'
+import { sayLeft } from '@core/rhythm/zone'
+import { sayMinutes, sayTime } from '@core/script/timecode'
+import { scriptFigures } from '@core/script/timing'
+import { useBoard, type Card } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
+import { useLibrary } from '@app/stores/library'
+import { useKeys } from '@app/ui/keys'
+import Flag from '@app/ui/Flag.vue'
+import LampMark from '@app/ui/LampMark.vue'
+import NextOut from './NextOut.vue'
+import { stepGoal, stepTicks } from '../episode/steps'
+
+const library = useLibrary()
+const board = useBoard()
+const desk = useDesk()
+const router = useRouter()
+
+const room = computed(() => minutesOn(board.settings, board.today))
+const blocks = computed(() => board.load.blocks.filter((b) => b.day === board.today).flatMap((b) => {
+  const found = board.stepIn.get(b.id)
+  return found ? [{ ...found, minutes: b.minutes, whole: b.minutes === found.state.minutesLeft }] : []
+}))
+const planned = computed(() => blocks.value.reduce((sum, b) => sum + b.minutes, 0))
+const undated = computed(() => board.unplaced.flatMap((card) => (card.standing.next ? [{ card, state: card.standing.next, minutes: card.standing.next.minutesLeft, whole: true }] : [])))
+/** The one thing to do now: first what is laid on today; on a day without hours, what is due first; else something undated. */
+const soonest = computed(() => board.placed.flatMap((card) => (card.standing.next && !card.standing.next.step.waiting ? [{ card, state: card.standing.next, minutes: card.standing.next.minutesLeft, whole: true }] : [])).sort((a, b) => ((a.state.due ?? '') < (b.state.due ?? '') ? -1 : 1))[0])
+const first = computed(() => blocks.value[0] ?? soonest.value ?? undated.value[0])
+const rest = computed(() => blocks.value.slice(1))
+const late = computed(() => board.placed.flatMap((card) => card.standing.steps.filter((s) => s.late && s.step.required && s.free && s.step.id !== first.value?.state.step.id && !rest.value.some((r) => r.state.step.id === s.step.id)).map((state) => ({ card, state }))).sort((a, b) => (b.state.late ?? 0) - (a.state.late ?? 0)))
+const waiting = computed(() => board.working.flatMap((card) => card.standing.steps.flatMap((s) => (s.step.waiting && !s.done ? [{ card, state: s, waiting: s.step.waiting }] : []))))
+const scripts = computed(() => board.working.filter((c) => c.standing.stages.some((s) => s.stage.kind === 'script' && s.lamp.state !== 'lit') && !c.episode.spare).slice(0, 4).map((card) => ({ card, figures: scriptFigures(card.script, card.show.pace), due: card.standing.steps.find((s) => s.step.part === 'script')?.due })))
+const next = computed(() => board.coming[0])
+const overdue = computed(() => board.overdue[0])
+const nothing = computed(() => board.working.length === 0)
+
+function stageName(card: Card, id: string): string {
+  return card.standing.stages.find((s) => s.stage.id === id)?.stage.name ?? ''
+}
+function open(card: Card, stepId?: string) {
+  const state = card.standing.steps.find((s) => s.step.id === stepId)
+  void router.push({ name: 'episode', params: { code: card.episode.code, stage: state ? stepGoal(card, state.step) : undefined } })
+}
+function out() {
+  if (overdue.value) void library.perform(markReleased, { episode: overdue.value.episode.id }, 'aloud')
+}
+function done(id: string) {
+  void library.perform(tickStep, { step: id, done: true }, 'aloud')
+}
+useKeys({
+  y: out,
+  Enter: (event) => { if (first.value && (event.target === document.body || (event.target instanceof HTMLElement && event.target.id === 'screen'))) open(first.value.card, first.value.state.step.id) },
+})
+</script>
+
+<template>
+  <div class="mx-auto max-w-[1360px] px-5 py-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_416px] max-sm:px-3">
+    <div class="grid gap-4 content-start min-w-0">
+      <header class="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <h1 class="flex-1 whitespace-nowrap">{{ sayDayLong(board.today) }}</h1>
+        <div v-if="!nothing" class="w-[306px] max-sm:w-full">
+          <div class="h-[15px] flex gap-[2px] border border-dashed border-ring rounded-[4px] p-[1px] overflow-hidden" role="img" :aria-label="`${sayMinutes(planned)} planned of ${sayMinutes(room)}`">
+            <span v-for="(b, i) in blocks" :key="b.state.step.id" class="h-full rounded-[2px] border" :class="i === 0 ? 'bg-lamp border-lamp-line' : 'bg-raised border-line'" :style="{ width: `${room ? (b.minutes / room) * 100 : 0}%` }" />
+          </div>
+          <p class="flex justify-between text-12 text-ink-2 mt-1"><span><strong class="text-ink font-semibold">{{ sayMinutes(planned) }}</strong> planned of {{ sayMinutes(room) }}</span><span>{{ room > planned ? `${sayMinutes(room - planned)} free` : room === 0 ? 'a day off' : 'full' }}</span></p>
+        </div>
+      </header>
+
+      <section v-if="overdue" class="panel border-lamp-line p-4 flex flex-wrap items-center gap-4" aria-labelledby="isout">
+        <div class="flex-1 min-w-[220px]">
+          <h2 id="isout" class="text-20 leading-7">Is it out?</h2>
+          <p><span class="num">{{ overdue.number }}</span> {{ overdue.title }}</p>
+          <p class="sub">was to go out {{ sayDay(overdue.standing.release?.day ?? board.today) }}, {{ sayLeft(board.now, overdue.standing.release?.at ?? 0) }}<template v-if="!overdue.standing.ready"> · <Flag />{{ overdue.standing.missing.length }} still open</template></p>
+        </div>
+        <button class="btn" @click="library.perform(moveToNextOpen, { episode: overdue.episode.id }, 'aloud')">Not yet, next open slot</button>
+        <button class="btn btn-main" @click="out">Yes, it is out <span class="key">Y</span></button>
+      </section>
+
+      <section v-if="first" class="panel p-4 flex flex-wrap items-center gap-4" :class="overdue ? '' : 'border-lamp-line'" aria-label="Next step">
+        <LampMark :lamp="first.state.step.logged > 0 ? { state: 'working', share: first.state.step.logged / first.state.step.minutes } : { state: 'open', share: 0, late: first.state.late }" :size="30" hidden />
+        <div class="flex-1 min-w-[200px]">
+          <p class="sub">{{ stageName(first.card, first.state.step.stage) }}<template v-if="first.state.due">, <template v-if="first.state.late"><Flag /><span class="late">late {{ first.state.late }} d</span>, was due {{ sayDay(first.state.due) }}</template><template v-else>due {{ sayDay(first.state.due) }}, {{ sayAway(first.state.due, board.today) }}</template></template><template v-else>, no date yet</template></p>
+          <h2 class="text-20 leading-7">{{ first.state.step.name }}</h2>
+          <p class="text-ink-2"><span class="num">{{ first.card.number }}</span> {{ first.card.title }}</p>
+        </div>
+        <p class="num text-20 text-ink">{{ sayMinutes(first.minutes) }}</p>
+        <button v-if="stepTicks(first.state.step)" class="btn" @click="done(first.state.step.id)">Done</button>
+        <button class="btn" :class="overdue ? '' : 'btn-main'" @click="open(first.card, first.state.step.id)">Go to it <span class="key">Enter</span></button>
+      </section>
+
+      <section v-for="l in late.slice(0, 3)" :key="l.state.step.id" class="panel border-rose px-4 py-3 flex items-center gap-4" aria-label="Late">
+        <LampMark :lamp="{ state: 'open', share: 0, late: l.state.late }" :size="26" hidden />
+        <div class="flex-1 min-w-0">
+          <p><strong class="font-semibold">{{ l.state.step.name }}</strong> <Flag /><span class="late">late {{ l.state.late }} d</span> <span class="sub">was due {{ l.state.due ? sayDay(l.state.due) : '' }}</span></p>
+          <p class="sub truncate"><span class="num">{{ l.card.number }}</span> {{ l.card.title }}, out {{ l.card.standing.release ? `${sayDay(l.card.standing.release.day)}, ${sayAway(l.card.standing.release.day, board.today)}` : '' }}</p>
+        </div>
+        <button class="btn" @click="open(l.card, l.state.step.id)">Go to it</button>
+      </section>
+
+      <section v-if="rest.length > 0" aria-labelledby="plannedtoday">
+        <h2 id="plannedtoday" class="mb-2">Then today <span class="sub font-sans font-normal ml-1">{{ rest.length }} more {{ rest.length === 1 ? 'step' : 'steps' }}, {{ sayMinutes(planned - (blocks[0]?.minutes ?? 0)) }}</span></h2>
+        <ul class="panel divide-y divide-faint">
+          <li v-for="b in rest" :key="b.state.step.id" class="flex items-center gap-4 px-4 py-2.5">
+            <LampMark :lamp="b.state.step.logged > 0 ? { state: 'working', share: b.state.step.logged / b.state.step.minutes } : { state: 'open', share: 0, late: b.state.late }" :size="24" hidden />
+            <div class="flex-1 min-w-0"><p class="font-semibold truncate">{{ b.state.step.name }}<span v-if="!b.whole" class="sub font-normal"> a part of it</span></p><p class="sub truncate"><span class="num">{{ b.card.number }}</span> {{ b.card.title }} · {{ stageName(b.card, b.state.step.stage) }}</p></div>
+            <p class="sub max-sm:hidden">{{ b.state.due ? (b.state.late ? '' : `due ${sayDay(b.state.due)}, ${sayAway(b.state.due, board.today)}`) : '' }}<template v-if="b.state.late"><Flag /><span class="late">late {{ b.state.late }} d</span></template></p>
+            <p class="num w-[64px] text-right">{{ sayMinutes(b.minutes) }}</p>
+            <button class="btn btn-small" @click="open(b.card, b.state.step.id)">Go to it</button>
+          </li>
+        </ul>
+      </section>
+
+      <section v-if="nothing" class="panel p-6" aria-labelledby="start">
+        <h2 id="start" class="text-20 mb-1">{{ board.ideas.length === 0 ? 'Nothing is in work yet' : `${board.ideas.length} ${board.ideas.length === 1 ? 'idea waits' : 'ideas wait'} for a slot` }}</h2>
+        <p class="sub mb-4">{{ board.ideas.length === 0 ? 'The steps that are due will stand here, with their minutes. Jot a first idea, then put it on a frame of the strip.' : 'Put one on a frame of the strip, and its steps get their due dates.' }}</p>
+        <button v-if="board.ideas.length === 0" class="btn btn-main" @click="desk.toCapture++">Jot an idea <span class="key">I</span></button>
+        <RouterLink v-else to="/ideas" class="btn btn-main">Choose one</RouterLink>
+      </section>
+
+      <div class="grid gap-5 md:grid-cols-2">
+        <section v-if="undated.length > 0" aria-labelledby="undated">
+          <h2 id="undated" class="mb-2">Started, no slot yet</h2>
+          <ul class="panel divide-y divide-faint"><li v-for="u in undated" :key="u.card.episode.id" class="flex items-center gap-3 px-4 py-2"><div class="flex-1 min-w-0"><p class="font-semibold truncate">{{ u.card.title }}</p><p class="sub truncate">next: {{ u.state.step.name }}, {{ sayMinutes(u.minutes) }}</p></div><button class="btn btn-small" @click="desk.placing = u.card.episode.id">Place</button></li></ul>
+        </section>
+        <section v-if="waiting.length > 0" aria-labelledby="waits">
+          <h2 id="waits" class="mb-2">Waiting on others</h2>
+          <ul class="panel divide-y divide-faint"><li v-for="w in waiting" :key="w.state.step.id" class="flex items-center gap-3 px-4 py-2"><button class="flex-1 min-w-0 text-left" @click="open(w.card, w.state.step.id)"><span class="block font-semibold truncate">{{ w.waiting.who }}</span><span class="sub block truncate">{{ w.waiting.what || w.state.step.name }}, <span class="num">{{ w.card.number }}</span></span></button><p class="text-right text-12"><span class="text-sea font-medium">waits {{ sayAway(w.waiting.since, board.today).replace(' ago', '') }}</span><br /><span class="text-ink-2">since {{ sayDay(w.waiting.since) }}</span></p></li></ul>
+        </section>
+        <section v-if="scripts.length > 0" aria-labelledby="desk">
+          <h2 id="desk" class="mb-2">Scripts on the desk</h2>
+          <ul class="panel divide-y divide-faint"><li v-for="s in scripts" :key="s.card.episode.id"><RouterLink :to="{ name: 'episode', params: { code: s.card.episode.code, stage: 'script' } }" class="flex items-center gap-3 px-4 py-2 no-underline hover:bg-raised"><span class="flex-1 min-w-0"><span class="block font-semibold truncate">{{ s.card.title }} <span class="num font-normal">{{ s.card.number }}</span></span><span class="sub block">{{ s.figures.words === 0 ? 'not begun' : `${s.figures.blank} ${s.figures.blank === 1 ? 'beat' : 'beats'} unwritten` }}<template v-if="s.due">, due {{ sayDay(s.due) }}, {{ sayAway(s.due, board.today) }}</template></span></span><span class="text-right"><span class="num text-14 text-ink">{{ sayTime(s.figures.seconds) }}</span><br /><span class="sub">aim {{ s.card.show.aim.from }} to {{ s.card.show.aim.to }} min</span></span></RouterLink></li></ul>
+        </section>
+      </div>
+    </div>
+    <NextOut v-if="next" :card="next" />
+  </div>
+</template>

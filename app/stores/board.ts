@@ -1,0 +1,195 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { freshSettings } from '@core/commands/settings'
+import type { Day, Episode, Id, Outlet, Recipe, Script, Show, Step } from '@core/model'
+import { layWork, minutesByDay, type Work } from '@core/plan/load'
+import { workingDays } from '@core/recipe/due'
+import { smallRecipe } from '@core/recipe/starters'
+import { standingOf, type Standing, type StepState } from '@core/recipe/lamps'
+import { titleOf } from '@core/release/parts'
+import { timesUsual } from '@core/results/usual'
+import { addDays, dayNumber, daysBetween } from '@core/rhythm/days'
+import { framesOf, type Frame } from '@core/rhythm/film'
+import { numbersOf, sayNumber, type Numbers } from '@core/rhythm/numbering'
+import { releaseOf, slotsOf, type Slot } from '@core/rhythm/slots'
+import { dayAt } from '@core/rhythm/zone'
+import { browserZone, now as clock } from '@app/data/clock'
+import { useLibrary } from './library'
+
+/** An episode with all that is derived of it, as screens show it. */
+export interface Card {
+  episode: Episode
+  show: Show
+  recipe: Recipe
+  outlets: Outlet[]
+  script: Script | undefined
+  steps: readonly Step[]
+  standing: Standing
+  title: string
+  /** `#42`, `HH 19`, or the permanent code while there is no number. */
+  number: string
+}
+
+/** One row of the schedule: a slot or a release of its own, with its episode where it has one. */
+export interface SlotRow {
+  key: string
+  day: Day
+  time: string
+  at: number
+  show: Show
+  slot: Slot | undefined
+  card: Card | undefined
+  number: number | undefined
+}
+
+interface Kept {
+  from: readonly unknown[]
+  card: Card
+}
+
+const emptyRecipe = smallRecipe('none', 'video', '2026-01-01T00:00:00.000Z')
+
+/** What screens watch: everything derived from the records and the moment, each part once. */
+export const useBoard = defineStore('board', () => {
+  const library = useLibrary()
+  const now = ref(clock())
+  const tick = () => { now.value = clock() }
+  if (typeof window !== 'undefined') {
+    setInterval(tick, 15_000)
+    window.addEventListener('focus', tick)
+  }
+
+  const shows = computed(() => [...library.records.shows.values()].sort((a, b) => (a.createdAt < b.createdAt ? -1 : a.createdAt > b.createdAt ? 1 : a.id < b.id ? -1 : 1)))
+  const today = computed(() => dayAt(now.value, shows.value[0]?.zone ?? browserZone()))
+  const settings = computed(() => library.settings ?? freshSettings(''))
+  const works = computed(() => workingDays(settings.value))
+  const episodes = computed(() => [...library.records.episodes.values()])
+  const minute = computed(() => Math.floor(now.value / 60_000) * 60_000)
+
+  const numbers = computed(() => new Map<Id, Numbers>(shows.value.map((s) => [s.id, numbersOf(s, episodes.value, minute.value)])))
+  const stepsBy = computed(() => {
+    const by = new Map<Id, Step[]>()
+    for (const step of library.records.steps.values()) {
+      const row = by.get(step.episode)
+      if (row) row.push(step)
+      else by.set(step.episode, [step])
+    }
+    return by
+  })
+
+  const kept = new Map<Id, Kept>()
+  /** An episode's card; derived again only when something it is derived from is another. */
+  function cardOf(episode: Episode): Card | undefined {
+    const { records } = library
+    const show = records.shows.get(episode.show)
+    if (!show) return undefined
+    const recipe = records.recipes.get(show.recipe) ?? emptyRecipe
+    const script = records.scripts.get(episode.id)
+    const steps = stepsBy.value.get(episode.id) ?? []
+    const number = sayNumber(show, episode.number ?? numbers.value.get(show.id)?.episodes.get(episode.id), episode.code)
+    const from = [episode, show, recipe, script, number, today.value, works.value, records.outlets, steps.length, ...steps]
+    const old = kept.get(episode.id)
+    if (old && old.from.length === from.length && old.from.every((x, i) => x === from[i])) return old.card
+    const outlets = show.outlets.flatMap((id) => records.outlets.get(id) ?? [])
+    const standing = standingOf({ episode, show, recipe, script, outlets, steps, today: today.value, works: works.value })
+    const card: Card = { episode, show, recipe, outlets, script, steps, standing, number, title: titleOf(episode) }
+    kept.set(episode.id, { from, card })
+    return card
+  }
+
+  const card = (id: Id): Card | undefined => {
+    const episode = library.records.episodes.get(id)
+    return episode && cardOf(episode)
+  }
+
+  const working = computed(() => episodes.value.filter((e) => e.phase.name === 'work').flatMap((e) => cardOf(e) ?? []))
+  const ideas = computed(() => episodes.value.filter((e) => e.phase.name === 'idea').sort((a, b) => (a.createdAt > b.createdAt ? -1 : a.createdAt < b.createdAt ? 1 : 0)))
+  const placed = computed(() => working.value.filter((c) => c.standing.release).sort((a, b) => (a.standing.release?.at ?? 0) - (b.standing.release?.at ?? 0)))
+  const unplaced = computed(() => working.value.filter((c) => !c.standing.release && !c.episode.spare))
+  const spares = computed(() => working.value.filter((c) => c.episode.spare && !c.standing.release))
+  /** Releases whose moment has passed and that nobody has answered for. */
+  const overdue = computed(() => placed.value.filter((c) => (c.standing.release?.at ?? Infinity) <= now.value))
+  const coming = computed(() => placed.value.filter((c) => (c.standing.release?.at ?? 0) > now.value))
+  const released = computed(() => episodes.value.filter((e) => e.phase.name === 'released').sort((a, b) => (releasedAt(a) < releasedAt(b) ? 1 : -1)))
+  const multiples = computed(() => {
+    const all = new Map<Id, number>()
+    for (const show of shows.value) for (const [id, m] of timesUsual(released.value.filter((e) => e.show === show.id).reverse())) all.set(id, m)
+    return all
+  })
+
+  const load = computed(() => {
+    const work: Work[] = []
+    for (const { standing } of placed.value) {
+      const open = new Set(standing.steps.filter((s) => !s.done).map((s) => s.step.id))
+      for (const s of standing.steps) if (!s.done && s.due && !s.step.waiting && s.step.owner === 'me') work.push({ id: s.step.id, minutes: s.minutesLeft, due: s.due, needs: s.step.needs.filter((n) => open.has(n) && !standing.steps.some((x) => x.step.id === n && x.step.waiting)) })
+    }
+    return layWork(work, settings.value, today.value)
+  })
+  const planned = computed(() => minutesByDay(load.value))
+
+  /** A step of an episode in work, with its card, by the step's id. */
+  const stepIn = computed(() => {
+    const by = new Map<Id, { card: Card; state: StepState }>()
+    for (const c of working.value) for (const state of c.standing.steps) by.set(state.step.id, { card: c, state })
+    return by
+  })
+
+  /** The day an episode's work before release ends as it is laid now, and the days between that and its release. */
+  function slackOf(c: Card): { ready: Day; days: number } | undefined {
+    const { release } = c.standing
+    if (!release) return undefined
+    let ready: Day = today.value
+    for (const s of c.standing.steps) {
+      if (s.done || s.step.lead.by === 'after') continue
+      const end = load.value.ends.get(s.step.id)
+      if (end === undefined) { if (!s.step.waiting) return undefined } else if (end > ready) ready = end
+    }
+    return { ready, days: daysBetween(ready, release.day) }
+  }
+
+  function rowsOf(show: Show, days: number): SlotRow[] {
+    const mine = placed.value.filter((c) => c.show.id === show.id)
+    const bySlot = new Map(mine.flatMap((c) => (c.episode.place.on === 'slot' ? [[c.episode.place.day, c] as const] : [])))
+    const rows: SlotRow[] = slotsOf(show, addDays(today.value, -40), addDays(today.value, days)).flatMap((slot) => {
+      const on = bySlot.get(slot.original)
+      return on || slot.at <= now.value ? [] : [{ key: slot.key, day: slot.day, time: slot.time, at: slot.at, show, slot, card: undefined, number: numbers.value.get(show.id)?.open.get(slot.original) }]
+    })
+    for (const c of mine) if (c.standing.release) rows.push({ key: c.episode.id, day: c.standing.release.day, time: c.standing.release.time, at: c.standing.release.at, show, slot: undefined, card: c, number: undefined })
+    return rows
+  }
+  /** Every slot and release to come for some weeks, open ones too, in order of release; overdue ones first. */
+  const rows = computed(() => shows.value.flatMap((s) => rowsOf(s, 70)).sort((a, b) => a.at - b.at))
+
+  /** The next open slots of a show. */
+  function openOf(show: Show, count: number): Slot[] {
+    return rowsOf(show, 400).filter((r) => r.slot && !r.slot.skipped && !r.card).slice(0, count).flatMap((r) => r.slot ?? [])
+  }
+
+  /** A show's frames between two dates. */
+  function frames(show: Show, from: Day, to: Day): Frame[] {
+    return framesOf(show, byShow.value.get(show.id) ?? [], from, to, minute.value)
+  }
+  const byShow = computed(() => {
+    const by = new Map<Id, Episode[]>()
+    for (const e of episodes.value) if (e.phase.name === 'released' || e.place.on !== 'nothing') (by.get(e.show) ?? by.set(e.show, []).get(e.show))?.push(e)
+    return by
+  })
+  const firstDay = computed(() => {
+    let first = dayNumber(today.value)
+    for (const e of released.value.slice(-1)) first = Math.min(first, dayNumber(releasedAt(e).slice(0, 10)))
+    return first - 10
+  })
+
+  /** How many of a show's next slots in a row hold a ready episode. */
+  function readyRun(show: Show): { run: number; next: (Card | undefined)[] } {
+    const next = rowsOf(show, 400).filter((r) => !r.slot?.skipped).sort((a, b) => a.at - b.at).slice(0, Math.max(show.readyAhead, 1)).map((r) => r.card)
+    const first = next.findIndex((c) => !c?.standing.ready)
+    return { run: first === -1 ? next.length : first, next }
+  }
+
+  return { now, minute, today, shows, settings, works, numbers, card, cardOf, working, ideas, placed, unplaced, spares, overdue, coming, released, multiples, load, planned, stepIn, slackOf, rows, openOf, frames, firstDay, readyRun, releaseOf, tick }
+})
+
+function releasedAt(e: Episode): string {
+  return e.phase.name === 'released' ? e.phase.at : ''
+}

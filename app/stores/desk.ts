@@ -1,0 +1,22 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import type { Id } from '@core/model'
+import type { Slot } from '@core/rhythm/slots'
+
+/** What lies open on the desk beside the screen: dialogs, the finder, and where capture sends ideas. */
+export const useDesk = defineStore('desk', () => {
+  /** An idea for which a slot is being chosen. */
+  const placing = ref<Id>()
+  /** An open slot for which an idea is being chosen. */
+  const filling = shallowRef<Slot>()
+  const finder = ref(false)
+  const shortcuts = ref(false)
+  /** The episode whose history is open. */
+  const history = ref<Id>()
+  /** The show that captured ideas go to. */
+  const captureShow = ref<Id>()
+  /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */
+  const toNow = ref(0)
+  const toCapture = ref(0)
+  return { placing, filling, finder, shortcuts, history, captureShow, toNow, toCapture }
+})

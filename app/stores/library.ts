@@ -1,0 +1,107 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { Command, Done } from '@core/commands/change'
+import { freshSettings } from '@core/commands/settings'
+import { emptyRecords, type Id, type JournalLine, type Records } from '@core/model'
+import type { Problem, Result } from '@core/result'
+import { Library } from '@app/data/library'
+import { layDemo } from '@app/data/demo'
+import { backupOf, eraseAll, restoreInto, sweepFiles } from '@app/data/whole'
+import { chosenWorld, chooseWorld, servedStart, storeName, type World } from '@app/data/worlds'
+
+/** Something to say in passing. `undo` offers to take it back. */
+export interface Saying {
+  text: string
+  kind: 'done' | 'refused'
+  undo: boolean
+}
+
+/** The records of the world this tab is in, and the one way to change them. */
+export const useLibrary = defineStore('library', () => {
+  const records = shallowRef<Records>(emptyRecords())
+  const state = ref<'opening' | 'open' | 'refused'>('opening')
+  const world = ref<World>(chosenWorld())
+  const trouble = shallowRef<Problem>()
+  const saying = shallowRef<Saying>()
+  const progress = shallowRef<{ what: string; share: number }>()
+  const turns = ref(0)
+  let library = make(world.value)
+
+  function make(name: World): Library {
+    return new Library(storeName(name), {
+      changed: () => { records.value = library.records },
+      trouble: (problem) => { trouble.value = problem },
+    })
+  }
+
+  const settings = computed(() => records.value.settings.get('settings') ?? freshSettings('2026-01-01T00:00:00.000Z'))
+  const isNew = computed(() => state.value === 'open' && records.value.shows.size === 0)
+
+  async function open(): Promise<void> {
+    const opened = await library.open()
+    if (!opened.ok) {
+      trouble.value = opened.problem
+      state.value = 'refused'
+      return
+    }
+    if (world.value === 'demo') await fill(false)
+    records.value = library.records
+    state.value = 'open'
+    const { store } = library
+    setTimeout(() => { void sweepFiles(store).catch(() => 0) }, 8000)
+  }
+
+  async function fill(anew: boolean): Promise<void> {
+    progress.value = { what: 'Laying out the demo', share: 0 }
+    await layDemo(library, servedStart().size, (what, share) => { progress.value = { what, share } }, anew)
+    progress.value = undefined
+  }
+
+  /** Goes over to the other world; the two never mix. */
+  async function enter(next: World): Promise<void> {
+    await library.settled()
+    library.close()
+    state.value = 'opening'
+    world.value = next
+    chooseWorld(next)
+    records.value = emptyRecords()
+    library = make(next)
+    await open()
+  }
+
+  /** Runs a command. Says what is wrong where it is refused; with `quiet` unset, says what was done and offers to take it back. */
+  async function perform<Wish extends object>(command: Command<Wish>, wish: Wish, quiet: 'quiet' | 'aloud' = 'quiet'): Promise<Result<Done>> {
+    const result = await library.perform(command, wish)
+    if (!result.ok) say(result.problem.sentence, 'refused')
+    else if (quiet === 'aloud') say(result.value.sentence, 'done', true)
+    turns.value++
+    return result
+  }
+
+  function say(text: string, kind: Saying['kind'] = 'done', undo = false): void {
+    saying.value = { text, kind, undo }
+  }
+
+  async function turn(way: 'undo' | 'redo'): Promise<void> {
+    const turned = await library.turn(way)
+    say(turned.ok ? `${way === 'undo' ? 'Taken back' : 'Done again'}: ${turned.value}` : turned.problem.sentence, turned.ok ? 'done' : 'refused')
+    turns.value++
+  }
+
+  const ensure = (ids: readonly Id[]): Promise<void> => library.ensure(ids)
+  const history = (episode: Id): Promise<JournalLine[]> => library.history(episode)
+  const file = (id: Id) => library.file(id)
+  const settled = (): Promise<void> => library.settled()
+  const backup = (): Promise<Uint8Array> => backupOf(library)
+  const restore = (bytes: Uint8Array): Promise<Result<number>> => restoreInto(library, bytes)
+  const erase = (): Promise<void> => eraseAll(library)
+  const relay = (): Promise<void> => fill(true)
+
+  /** Asks the browser, once something is worth keeping, not to clear this site's storage by itself. */
+  async function askToKeep(): Promise<'kept' | 'refused' | 'unknown'> {
+    if (!navigator.storage?.persist) return 'unknown'
+    return (await navigator.storage.persisted()) || (await navigator.storage.persist()) ? 'kept' : 'refused'
+  }
+
+  return { records, state, world, trouble, saying, progress, turns, settings, isNew, open, enter, perform, say, turn, ensure, history, file, settled, backup, restore, erase, relay, askToKeep }
+})

@@ -1,0 +1,34 @@
+import { defineStore } from 'pinia'
+import { reactive } from 'vue'
+import type { Id } from '@core/model'
+import { useLibrary } from './library'
+
+/** Pictures as addresses that an `img` can show, read from the store when first asked for. */
+export const usePictures = defineStore('pictures', () => {
+  const library = useLibrary()
+  const urls = reactive(new Map<Id, string>())
+  const asked = new Set<Id>()
+
+  /** The address of a picture, or nothing until it has been read. */
+  function url(id: Id | undefined): string | undefined {
+    if (id === undefined) return undefined
+    const known = urls.get(id)
+    if (known === undefined && !asked.has(id)) {
+      asked.add(id)
+      void library.file(id).then((file) => {
+        if (file) urls.set(id, URL.createObjectURL(new Blob([new Uint8Array(file.bytes)], { type: file.type })))
+        else asked.delete(id)
+      })
+    }
+    return known
+  }
+
+  /** Forgets all addresses, for another world. */
+  function forget(): void {
+    for (const address of urls.values()) URL.revokeObjectURL(address)
+    urls.clear()
+    asked.clear()
+  }
+
+  return { url, forget }
+})

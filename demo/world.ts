@@ -1,0 +1,263 @@
+import type { Whole } from '@core/formats/backup'
+import type { Brief, Day, Episode, Place, Recipe, Script, Show, Step } from '@core/model'
+import { freshSettings } from '@core/commands/settings'
+import { firstOutlet } from '@core/commands/shows'
+import { stepsToAdd } from '@core/recipe/apply'
+import { fullRecipe } from '@core/recipe/starters'
+import { addDays, dayNumber, weekday } from '@core/rhythm/days'
+import { codeFor } from '@core/rhythm/numbering'
+import { dayAt, momentAt } from '@core/rhythm/zone'
+import { scriptFigures } from '@core/script/timing'
+import { chanceFrom, type Chance } from './chance'
+import { scriptFor, type Written } from './scripts'
+import { ideaBoats, ideaTalks, readIdeas, releasedBoats, releasedTalks, spareBoats, workBoats, workTalks, type Subject } from './titles'
+
+const zone = 'Europe/Lisbon'
+
+/** A picture that is wanted: painted beside the records, under the same id. */
+export interface PictureOrder {
+  id: string
+  subject: Subject
+  audio: boolean
+  variant: number
+}
+
+/** How far an episode in work has come: the recipe lines done, and what is written. */
+interface Progress {
+  done: string[]
+  logged?: Record<string, number>
+  written: Written
+  got: 'all' | 'none' | number
+  pictures: number
+  chosen?: number
+  brief: 'whole' | 'part' | 'none'
+  title: 'chosen' | 'candidates'
+  description: boolean
+  tags: 'fit' | 'over' | 'none'
+  length: boolean
+  waiting?: { line: string; who: string; what: string; days: number }
+}
+
+const everything = ['brief', 'titles', 'script', 'prepare', 'film', 'rough', 'sound', 'pictures', 'choose', 'describe', 'check']
+const whole: Progress = { done: everything, written: { sections: 'all' }, got: 'all', pictures: 1, chosen: 0, brief: 'whole', title: 'chosen', description: true, tags: 'fit', length: true }
+
+/** Lays the demo world out relative to a moment (ms): its records, and the pictures to paint. The same moment gives the same world. */
+export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[] } {
+  const maker = new Maker(now, chanceFrom(42))
+  const { boats, talks } = maker
+  const thursday = maker.next(3, '17:00')
+  const tuesday = addDays(thursday, 5)
+  releasedBoats.forEach((s, i) => { maker.released(boats, s, i + 1, addDays(thursday, -7 * (41 - i)), i) })
+  releasedTalks.forEach((s, i) => { maker.released(talks, s, i + 1, addDays(tuesday, -14 * (18 - i)), i) })
+  const [ribs, bolts, spar, caulk, tent, loft] = workBoats
+  const [pilot, tides, ledger, nets] = workTalks
+  if (!ribs || !bolts || !spar || !caulk || !tent || !loft || !pilot || !tides || !ledger || !nets) throw new Error('The demo lacks an episode')
+  const slot = (day: Day): Place => ({ on: 'slot', day })
+  maker.inWork(boats, ribs, slot(thursday), { ...whole, done: [...everything.slice(0, 8)], pictures: 3, description: false, tags: 'over', logged: { choose: 5 } }, 3 * 7)
+  delete maker.last.episode.chosenPicture
+  maker.inWork(talks, pilot, slot(tuesday), { ...whole, done: everything.slice(0, 5), logged: { rough: 70 }, length: false, pictures: 0, description: false, tags: 'none', waiting: { line: 'pictures', who: 'Ines Varga', what: 'a portrait for the cover', days: 5 } }, 25)
+  maker.inWork(boats, bolts, slot(addDays(thursday, 7)), { ...whole, done: everything.slice(0, 4), got: 'none', pictures: 0, length: false, description: false, tags: 'none' }, 20)
+  maker.inWork(boats, spar, slot(addDays(thursday, 14)), { ...whole, done: everything.slice(0, 2), written: { sections: 'but', last: 2 }, got: 2, logged: { script: 115 }, pictures: 0, length: false, description: false, tags: 'none' }, 14)
+  maker.inWork(boats, caulk, slot(addDays(thursday, 21)), { ...whole, done: [], written: { sections: 'none' }, logged: { brief: 20 }, brief: 'part', title: 'candidates', got: 'none', pictures: 0, length: false, description: false, tags: 'none' }, 6)
+  maker.inWork(talks, tides, slot(addDays(tuesday, 28)), { ...whole, done: everything.slice(0, 2), written: { sections: 'none' }, got: 'none', pictures: 0, length: false, description: false, tags: 'none' }, 8)
+  maker.inWork(boats, tent, slot(addDays(thursday, 49)), { ...whole, done: [], written: { sections: 'none' }, brief: 'none', title: 'candidates', got: 'none', pictures: 0, length: false, description: false, tags: 'none' }, 3)
+  maker.inWork(talks, ledger, slot(addDays(tuesday, 56)), { ...whole, done: [], written: { sections: 'none' }, brief: 'part', title: 'candidates', got: 'none', pictures: 0, length: false, description: false, tags: 'none' }, 4)
+  maker.inWork(boats, loft, { on: 'nothing' }, { ...whole, done: everything.slice(0, 2), written: { sections: 'but', last: 3 }, got: 'none', pictures: 0, length: false, description: false, tags: 'none' }, 40)
+  maker.inWork(talks, nets, { on: 'nothing' }, { ...whole, done: [], written: { sections: 'none' }, brief: 'part', title: 'candidates', got: 'none', pictures: 0, length: false, description: false, tags: 'none' }, 30)
+  for (const s of spareBoats) {
+    maker.inWork(boats, s, { on: 'nothing' }, { ...whole, pictures: 1 }, 60)
+    maker.last.episode.spare = true
+  }
+  readIdeas(ideaBoats).forEach((idea, i) => { maker.idea(boats, idea, i) })
+  readIdeas(ideaTalks).forEach((idea, i) => { maker.idea(talks, idea, i) })
+  return { whole: maker.world(), pictures: maker.pictures }
+}
+
+/** A world for trying out scale: 5,000 released episodes of daily shows with scripts of about 1,200 words, beside the usual demo's work and ideas. */
+export function largeWorld(now: number, progress: (share: number) => void): { whole: Whole; pictures: PictureOrder[] } {
+  const { whole: usual, pictures } = demoWorld(now)
+  const maker = new Maker(now, chanceFrom(7))
+  const subjects = [...releasedBoats, ...releasedTalks]
+  const today = dayAt(now, zone)
+  const days = Math.ceil(5000 / 2)
+  const fixed = usual.tables.episodes.filter((e) => e.phase.name !== 'released')
+  for (let i = 0; i < days; i++) {
+    const day = addDays(today, i - days)
+    const topic = subjects[i % subjects.length]
+    if (!topic) continue
+    const again = Math.floor(i / subjects.length) + 1
+    maker.released(maker.boats, { ...topic, title: `${topic.title}, part ${again}` }, i + 1, day, i, false, 1200)
+    maker.released(maker.talks, { ...topic, title: `${topic.title}, heard again ${again}` }, i + 1, day, i, false, 1200)
+    if (i % 25 === 0) progress(i / days)
+  }
+  const large = maker.world()
+  const kept = new Set(fixed.map((e) => e.id))
+  const daily = (show: Show): Show => ({ ...show, rhythm: { ...show.rhythm, rule: 'FREQ=DAILY;INTERVAL=1' }, nextNumber: days + 1 })
+  const whole: Whole = {
+    ...usual,
+    tables: {
+      ...usual.tables,
+      shows: usual.tables.shows.map(daily),
+      episodes: [...fixed, ...large.tables.episodes],
+      steps: [...usual.tables.steps.filter((s) => kept.has(s.episode)), ...large.tables.steps],
+      scripts: [...usual.tables.scripts.filter((s) => kept.has(s.id)), ...large.tables.scripts],
+    },
+  }
+  const wanted = new Set(fixed.flatMap((e) => e.pictures.map((p) => p.id)))
+  return { whole, pictures: pictures.filter((p) => wanted.has(p.id)) }
+}
+
+class Maker {
+  readonly pictures: PictureOrder[] = []
+  readonly boats: Show
+  readonly talks: Show
+  private readonly at: string
+  private readonly today: Day
+  private readonly recipes: Recipe[]
+  private readonly outlets
+  private readonly episodes: Episode[] = []
+  private readonly steps: Step[] = []
+  private readonly scripts: Script[] = []
+  private readonly codes = new Set<string>()
+  last!: { episode: Episode }
+
+  constructor(private readonly now: number, private readonly chance: Chance) {
+    this.today = dayAt(now, zone)
+    this.at = new Date(now - 400 * 86_400_000).toISOString()
+    const full = (id: string, kind: Show['kind']): Recipe => ({ ...fullRecipe(id, kind, this.at), call: kind === 'video' ? 'New boat work every Thursday at five.\nDrawings and letters: the box at the slip.' : 'A new talk every second Tuesday, before the first ferry.' })
+    this.recipes = [full('recipe-boats', 'video'), full('recipe-talks', 'audio')]
+    this.outlets = [firstOutlet('outlet-video', 'video', this.at), firstOutlet('outlet-feed', 'audio', this.at)]
+    const thursday = this.next(3, '17:00')
+    const show = (id: string, kind: Show['kind'], fields: Pick<Show, 'title' | 'prefix' | 'nextNumber' | 'rhythm' | 'aim' | 'topics' | 'readyAhead'>): Show => ({
+      id, kind, zone, skipped: [], moved: {}, recipe: kind === 'video' ? 'recipe-boats' : 'recipe-talks', outlets: [kind === 'video' ? 'outlet-video' : 'outlet-feed'], pace: { camera: 150, voice: 160 }, notes: '', createdAt: id === 'boats' ? this.at : new Date(Date.parse(this.at) + 1000).toISOString(), updatedAt: this.at, ...fields,
+    })
+    this.boats = show('boats', 'video', { title: 'Tern & Tiller', prefix: '#', nextNumber: 1, rhythm: { rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=TH', start: addDays(thursday, -7 * 41), time: '17:00' }, aim: { from: 8, to: 11 }, readyAhead: 4, topics: ['Hulls', 'Planking', 'Spars and sails', 'Fastenings', 'Finish', 'Workshop', 'Oars', 'Afloat'].map((name) => ({ name, share: 0.125 })) })
+    this.talks = show('talks', 'audio', { title: 'Harbour Hours', prefix: 'HH ', nextNumber: 1, rhythm: { rule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=TU', start: addDays(thursday, 5 - 14 * 18), time: '06:30' }, aim: { from: 5, to: 8 }, readyAhead: 2, topics: ['Ferries', 'Lights', 'Fishing', 'Yards', 'Tides', 'Harbour life'].map((name) => ({ name, share: 1 / 6 })) })
+  }
+
+  /** The next date of a weekday (Monday 0) whose moment at a time is still to come. */
+  next(on: number, time: string): Day {
+    let n = dayNumber(this.today)
+    while (weekday(n) !== on || momentAt(addDays(this.today, n - dayNumber(this.today)), time, zone) <= this.now) n++
+    return addDays(this.today, n - dayNumber(this.today))
+  }
+
+  world(): Whole {
+    const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
+    return { tables: { shows: [this.boats, this.talks], outlets: this.outlets, recipes: this.recipes, episodes: this.episodes, steps: this.steps, scripts: this.scripts, settings: [settings] }, journal: [], files: [] }
+  }
+
+  private recipe(show: Show): Recipe {
+    const found = this.recipes.find((r) => r.id === show.recipe)
+    if (!found) throw new Error('The demo lacks a recipe')
+    return found
+  }
+
+  private moment(day: Day, time = '19:30'): string {
+    return new Date(momentAt(day, time, zone)).toISOString()
+  }
+
+  released(show: Show, subject: Subject, number: number, day: Day, index: number, painted = true, words?: number): void {
+    const id = `${show.id}-${number}`
+    const video = show.kind === 'video'
+    const { chance } = this
+    const usual = (video ? 4200 : 900) + index * (video ? 130 : 40)
+    const views = Math.round(usual * chance.about(0.38))
+    const age = dayNumber(this.today) - dayNumber(day)
+    const at = this.moment(day, show.rhythm.time)
+    this.add(show, subject, id, { ...whole, pictures: painted ? 1 : 0 }, day, words)
+    const { episode } = this.last
+    episode.phase = { name: 'released', at }
+    episode.place = { on: 'slot', day }
+    episode.number = number
+    episode.figures = [{ age: 1, views: Math.round(views * 0.34) }, { age: 7, views: Math.round(views * 0.71) }, { age: 28, views }].filter((f) => f.age <= age)
+    episode.createdAt = this.moment(addDays(day, -40 - chance.between(0, 30)))
+    episode.updatedAt = at
+  }
+
+  inWork(show: Show, subject: Subject, place: Place, progress: Progress, days: number): void {
+    const id = `${show.id}-w${this.episodes.length}`
+    const since = addDays(this.today, -days)
+    this.add(show, subject, id, progress, addDays(this.today, -1))
+    const { episode } = this.last
+    episode.place = place
+    episode.phase = { name: 'work', since: this.moment(since) }
+    episode.createdAt = this.moment(addDays(since, -20))
+  }
+
+  idea(show: Show, { title, note }: { title: string; note: string }, index: number): void {
+    const id = `${show.id}-i${index}`
+    this.episodes.push({ ...this.blank(show, id, title), note, createdAt: this.moment(addDays(this.today, -3 - index * 4), `${String(7 + (index % 13)).padStart(2, '0')}:${String((index * 7) % 60).padStart(2, '0')}`) })
+  }
+
+  private blank(show: Show, id: string, title: string): Episode {
+    const code = codeFor(id, this.codes)
+    this.codes.add(code)
+    return { id, show: show.id, code, title, note: '', phase: { name: 'idea' }, place: { on: 'nothing' }, nature: { is: 'evergreen' }, spare: false, priority: 0, brief: { takeaway: '', points: ['', '', ''], description: '', pictureIdea: '', pictureWords: '' }, titles: [], tags: [], topics: [], links: [], guests: [], pictures: [], cut: { starts: {} }, figures: [], createdAt: this.at, updatedAt: this.at }
+  }
+
+  private add(show: Show, subject: Subject, id: string, progress: Progress, ended: Day, words?: number): void {
+    const { chance } = this
+    const audio = show.kind === 'audio'
+    const recipe = this.recipe(show)
+    const episode = this.blank(show, id, subject.title)
+    const script = scriptFor(id, subject, recipe, show.kind, chance, words ?? (audio ? chance.between(700, 1000) : chance.between(1150, 1450)), progress.written, progress.got, this.moment(addDays(ended, -10)))
+    episode.topics = [subject.topic]
+    episode.brief = briefOf(subject, progress)
+    episode.titles = [{ id: `${id}/t1`, text: subject.title }, { id: `${id}/t2`, text: `What ${subject.thing} taught me about ${subject.material}` }]
+    if (progress.title === 'chosen') episode.chosenTitle = `${id}/t1`
+    episode.tags = tagsOf(subject, show, progress.tags)
+    if (progress.description) episode.links = [{ id: `${id}/l1`, label: 'Drawings', url: 'https://tern-and-tiller.example/drawings' }]
+    if (subject.title.includes('Varga')) episode.guests = ['Ines Varga']
+    if (chance.next() < 0.2) episode.sponsor = chance.pick(['Kelpline Rope', 'Brightwork Varnish'])
+    if (progress.length) {
+      const figures = scriptFigures(script, show.pace)
+      const stretch = 0.94 + chance.next() * 0.12
+      episode.cut = { length: Math.round(figures.seconds * stretch), starts: Object.fromEntries(figures.sections.map((s) => [s.id, Math.round(s.start * stretch)])) }
+    }
+    for (let i = 0; i < progress.pictures; i++) {
+      const picture = `${id}/p${i}`
+      this.pictures.push({ id: picture, subject, audio, variant: i })
+      episode.pictures.push({ id: picture, name: `${audio ? 'cover' : 'thumbnail'}-${'abc'[i] ?? 'd'}.webp`, type: 'image/webp', width: audio ? 1000 : 1280, height: audio ? 1000 : 720, size: 1 })
+    }
+    if (progress.chosen !== undefined) episode.chosenPicture = `${id}/p${progress.chosen}`
+    const steps = stepsToAdd(recipe, id, [], this.moment(addDays(ended, -30))).map((step): Step => {
+      const line = step.line ?? ''
+      const lead = step.lead.by === 'before' ? step.lead.days : 0
+      const done = progress.done.includes(line)
+      return {
+        ...step,
+        logged: done ? Math.max(5, Math.round((step.minutes * 1.15 * chance.about(0.3)) / 5) * 5) : (progress.logged?.[line] ?? 0),
+        ...(done ? { doneAt: this.moment(addDays(ended, -Math.max(1, Math.min(lead, 20)))) } : {}),
+        ...(progress.waiting?.line === line ? { waiting: { who: progress.waiting.who, what: progress.waiting.what, since: addDays(this.today, -progress.waiting.days) } } : {}),
+      }
+    })
+    this.episodes.push(episode)
+    this.scripts.push(script)
+    this.steps.push(...steps)
+    this.last = { episode }
+  }
+}
+
+function briefOf(s: Subject, progress: Progress): Brief {
+  const points = [`${upper(s.thing)} shows where to begin`, `${upper(s.material)} has its own pace`, `Trust ${s.tool}, then your thumb`]
+  return {
+    takeaway: progress.brief === 'none' ? '' : `You can do ${s.thing} yourself, with ${s.tool} and patience.`,
+    points: progress.brief === 'whole' ? points : progress.brief === 'part' ? [points[0] ?? '', '', ''] : ['', '', ''],
+    description: progress.description ? `${s.title}: how ${s.thing} comes right with ${s.material}, ${s.tool} and an afternoon. What to look for first, where it goes wrong, and what I would do again.` : '',
+    pictureIdea: progress.brief === 'whole' ? `The eye should land on ${s.thing}` : '',
+    pictureWords: progress.brief === 'whole' ? s.words : '',
+  }
+}
+
+function tagsOf(s: Subject, show: Show, how: Progress['tags']): string[] {
+  if (how === 'none') return []
+  const bare = (t: string) => t.replace(/^(the|a|an|two|one) /, '')
+  const few = [bare(s.thing), s.material, bare(s.tool), s.topic.toLowerCase(), show.kind === 'video' ? 'wooden boats' : 'harbour life', show.kind === 'video' ? 'boat building' : 'river talk', `${bare(s.thing)} repair`]
+  if (how === 'fit') return [...new Set(few)]
+  return [...new Set([...few, 'steam bending without a steam box', 'green oak bending', 'how to bend wood at home', 'traditional boat building', 'clinker dinghy restoration', 'bending ribs in place', 'plastic sleeve steaming', 'small boat workshop', 'wooden dinghy repair at home', 'oak frames for small boats', 'hand tool woodwork', 'boat ribs and timbers', 'tidal river boats', 'kettle steam bending', 'steamed timbers clinker', 'learning to build boats', 'bent frame repair', 'ribs on the workbench', 'quiet workshop'])]
+}
+
+function upper(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}

@@ -1,0 +1,46 @@
+// npm test: installs what is missing, then types, linter, unit tests and browser tests; says how many passed.
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { bin, build, chromium, install, root } from './ready.mjs'
+
+install()
+chromium()
+const out = mkdtempSync(join(tmpdir(), 'lamp-reel-test-'))
+let passed = 0
+let failed = 0
+function step(name, program, args, env = {}) {
+  console.log(`\n${name}`)
+  const { status } = spawnSync(program, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
+  return status === 0
+}
+function check(name, program, args) {
+  if (step(name, program, args)) passed++
+  else failed++
+}
+check('Types', bin('vue-tsc'), ['--noEmit', '-p', 'tsconfig.json'])
+check('Linter', bin('eslint'), ['.', '--max-warnings', '0'])
+
+const units = join(out, 'units.json')
+const unitsFine = step('Unit tests', bin('jest'), ['--json', `--outputFile=${units}`, '--silent'])
+try {
+  const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(units, 'utf8'))
+  passed += numPassedTests
+  failed += numFailedTests || (unitsFine ? 0 : Math.max(1, numFailedTestSuites))
+} catch {
+  failed++
+}
+
+build()
+const browser = join(out, 'browser.json')
+const browserFine = step('Browser tests', bin('playwright'), ['test', '--reporter=list,json'], { PLAYWRIGHT_JSON_OUTPUT_NAME: browser })
+try {
+  const { stats } = JSON.parse(readFileSync(browser, 'utf8'))
+  passed += stats.expected + stats.flaky
+  failed += stats.unexpected || (browserFine ? 0 : 1)
+} catch {
+  failed++
+}
+console.log(`\n${passed} passed, ${failed} failed`)
+process.exit(failed === 0 ? 0 : 1)

@@ -1,0 +1,46 @@
+import { existsSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import compression from 'compression'
+import express, { type Express } from 'express'
+import helmet from 'helmet'
+
+/** What the application opens with: the creator's own data, or the demo. */
+export type Start = 'own' | 'demo' | 'demo large'
+
+/** The server of a production build: security headers, compression, caching of what has a hash in its name, and every address to the one page. */
+export function lampReelServer(dist: string, start: Start): Express {
+  const page = join(dist, 'index.html')
+  if (!existsSync(page)) throw new Error(`There is no build in ${dist}. Run "npm run build" first.`)
+  const html = readFileSync(page, 'utf8').replace('name="lamp-reel-start" content="own"', `name="lamp-reel-start" content="${start}"`)
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'"],
+        imgSrc: ["'self'", 'blob:', 'data:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'none'"],
+        formAction: ["'none'"],
+        frameAncestors: ["'none'"],
+      },
+    },
+    strictTransportSecurity: false,
+    crossOriginEmbedderPolicy: true,
+    referrerPolicy: { policy: 'no-referrer' },
+  }))
+  app.use(compression())
+  app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }))
+  app.use(express.static(dist, { index: false, maxAge: 0 }))
+  app.get('/{*any}', (request, response) => {
+    if (!request.accepts('html')) { response.sendStatus(404); return }
+    response.set('Cache-Control', 'no-cache').type('html').send(html)
+  })
+  return app
+}
