@@ -29,13 +29,15 @@ const palettes: readonly Palette[] = [
 
 const { PI } = Math
 
-/** Paints one picture of the demo: a ground, a motif in the trade's shapes, grain, and its words. 1280 × 720, covers 1000 × 1000. */
+/** Paints one picture of the demo: a ground, a motif in the trade's shapes, grain, and its words. 1280 × 720, covers 1000 × 1000, or half of it. */
 export function paint(order: PictureOrder, index: number, make: (w: number, h: number) => OffscreenCanvas): OffscreenCanvas {
   const w = order.audio ? 1000 : 1280
   const h = order.audio ? 1000 : 720
-  const canvas = make(w, h)
+  const part = order.half ? 0.5 : 1
+  const canvas = make(w * part, h * part)
   const pen = canvas.getContext('2d')
   if (!pen) return canvas
+  pen.scale(part, part)
   const chance = chanceFrom(index * 977 + order.variant * 31 + 5)
   const p = palettes[(index * 3 + order.variant * 2 + (order.audio ? 1 : 0)) % palettes.length] ?? palettes[0]
   if (!p) return canvas
@@ -297,9 +299,11 @@ const motifs: Record<Motif, (pen: Pen, p: Palette, chance: Chance) => void> = {
 }
 
 function grain(pen: Pen, w: number, h: number, chance: Chance): void {
-  for (let i = 0; i < 2400; i++) {
-    pen.fillStyle = i % 2 ? 'rgba(255,255,255,0.05)' : 'rgba(0,0,0,0.08)'
-    pen.fillRect(chance.next() * w, chance.next() * h, 2.4, 2.4)
+  for (const colour of ['rgba(255,255,255,0.06)', 'rgba(0,0,0,0.09)']) {
+    pen.fillStyle = colour
+    pen.beginPath()
+    for (let i = 0; i < 700; i++) pen.rect(chance.next() * w, chance.next() * h, 2.4, 2.4)
+    pen.fill()
   }
   const edge = pen.createRadialGradient(w / 2, h / 2, h * 0.5, w / 2, h / 2, w * 0.72)
   edge.addColorStop(0, 'rgba(0,0,0,0)')

@@ -20,6 +20,8 @@ export interface PictureOrder {
   subject: Subject
   audio: boolean
   variant: number
+  /** Released ones are painted at half the size. */
+  half: boolean
 }
 
 /** How far an episode in work has come: the recipe lines done, and what is written. */
@@ -165,7 +167,7 @@ class Maker {
     const views = Math.round(usual * chance.about(0.38))
     const age = dayNumber(this.today) - dayNumber(day)
     const at = this.moment(day, show.rhythm.time)
-    this.add(show, subject, id, { ...whole, pictures: painted ? 1 : 0 }, day, words)
+    this.add(show, subject, id, { ...whole, pictures: painted ? 1 : 0 }, day, words, true)
     const { episode } = this.last
     episode.phase = { name: 'released', at }
     episode.place = { on: 'slot', day }
@@ -196,7 +198,7 @@ class Maker {
     return { id, show: show.id, code, title, note: '', phase: { name: 'idea' }, place: { on: 'nothing' }, nature: { is: 'evergreen' }, spare: false, priority: 0, brief: { takeaway: '', points: ['', '', ''], description: '', pictureIdea: '', pictureWords: '' }, titles: [], tags: [], topics: [], links: [], guests: [], pictures: [], cut: { starts: {} }, figures: [], createdAt: this.at, updatedAt: this.at }
   }
 
-  private add(show: Show, subject: Subject, id: string, progress: Progress, ended: Day, words?: number): void {
+  private add(show: Show, subject: Subject, id: string, progress: Progress, ended: Day, words?: number, past = false): void {
     const { chance } = this
     const audio = show.kind === 'audio'
     const recipe = this.recipe(show)
@@ -217,8 +219,9 @@ class Maker {
     }
     for (let i = 0; i < progress.pictures; i++) {
       const picture = `${id}/p${i}`
-      this.pictures.push({ id: picture, subject, audio, variant: i })
-      episode.pictures.push({ id: picture, name: `${audio ? 'cover' : 'thumbnail'}-${'abc'[i] ?? 'd'}.webp`, type: 'image/webp', width: audio ? 1000 : 1280, height: audio ? 1000 : 720, size: 1 })
+      this.pictures.push({ id: picture, subject, audio, variant: i, half: past })
+      const part = past ? 0.5 : 1
+      episode.pictures.push({ id: picture, name: `${audio ? 'cover' : 'thumbnail'}-${'abc'[i] ?? 'd'}.jpg`, type: 'image/jpeg', width: (audio ? 1000 : 1280) * part, height: (audio ? 1000 : 720) * part, size: 1 })
     }
     if (progress.chosen !== undefined) episode.chosenPicture = `${id}/p${progress.chosen}`
     const steps = stepsToAdd(recipe, id, [], this.moment(addDays(ended, -30))).map((step): Step => {

@@ -25,8 +25,8 @@ async function make(now: number, size: 'usual' | 'large'): Promise<void> {
   }
   const files: FileRecord[] = []
   for (const [index, order] of pictures.entries()) {
-    const blob = await paint(order, index, (w, h) => new OffscreenCanvas(w, h)).convertToBlob({ type: 'image/webp', quality: 0.82 })
-    files.push({ id: order.id, type: 'image/webp', bytes: new Uint8Array(await blob.arrayBuffer()) })
+    const blob = await paint(order, index, (w, h) => new OffscreenCanvas(w, h)).convertToBlob({ type: 'image/jpeg', quality: 0.86 })
+    files.push({ id: order.id, type: 'image/jpeg', bytes: new Uint8Array(await blob.arrayBuffer()) })
     if (index % 5 === 0) tell('Painting pictures', (size === 'large' ? 0.7 : 0.1) + (index / pictures.length) * (size === 'large' ? 0.2 : 0.8))
   }
   const sizes = new Map(files.map((f) => [f.id, f.bytes.byteLength]))

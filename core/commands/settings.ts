@@ -4,7 +4,7 @@ import { momentOf, putting, type Command } from './change'
 
 /** The settings of one who has set nothing: ten hours a week, on weekday evenings and Saturday. */
 export function freshSettings(at: string): Settings {
-  return { id: 'settings', hours: [90, 90, 90, 90, 90, 150, 0], daysOff: [], theme: 'system', createdAt: at, updatedAt: at }
+  return { id: 'settings', hours: [90, 90, 90, 90, 90, 150, 0], daysOff: [], theme: 'booth', createdAt: at, updatedAt: at }
 }
 
 /** Changes hours, days off or the theme. */

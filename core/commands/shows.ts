@@ -60,7 +60,7 @@ export const addShow: Command<SetUp> = (records, wish, context) => {
   const read = ShowSchema.safeParse(show)
   if (!read.success) return refused(read.error.issues[0]?.message ?? '', `shows.${read.error.issues[0]?.path.join('.') ?? ''}`)
   const old = records.settings.get('settings')
-  const settings = { id: 'settings' as const, daysOff: [], theme: 'system' as const, createdAt: at, ...old, hours: wish.hours, updatedAt: at }
+  const settings = { id: 'settings' as const, daysOff: [], theme: 'booth' as const, createdAt: at, ...old, hours: wish.hours, updatedAt: at }
   return fine({
     changes: [putting(records, 'recipes', recipe), putting(records, 'outlets', outlet), putting(records, 'shows', show), putting(records, 'settings', settings)],
     sentence: `Began the show ${show.title}`,

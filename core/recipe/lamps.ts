@@ -95,7 +95,7 @@ export function standingOf(of: StandingOf): Standing {
     const mine = steps.filter((s) => s.step.stage === stage.id)
     const parts = stage.parts.map(part)
     const begun = stage.after.every((id) => lit.get(id) ?? true)
-    const lamp = gone && stage.kind !== 'after' ? { state: 'lit' as const, share: 1 } : lampOf(mine, parts, begun)
+    const lamp = gone && stage.kind !== 'after' ? { state: 'lit' as const, share: 1 } : stage.kind === 'after' && !begun ? { state: 'dark' as const, share: 0 } : lampOf(mine, parts, begun)
     lit.set(stage.id, lamp.state === 'lit')
     return { stage, lamp, steps: mine, parts }
   })
@@ -133,10 +133,13 @@ export function lampOf(steps: readonly StepState[], parts: readonly PartState[],
   return { state: open ? 'open' : 'dark', share, ...flag }
 }
 
-/** Share done: by minutes of the required steps, and for parts that no step of the stage carries, a part counting as a step. */
+/**
+ * Share done: by minutes of the required steps, and for parts that no step of the stage carries, a part counting as a step.
+ * Chapters don't count towards it: the program makes them by itself, so they say nothing about work begun.
+ */
 function shareOf(steps: readonly StepState[], parts: readonly PartState[]): number {
   const carried = new Set(steps.map((s) => s.step.part))
-  const loose = parts.filter((p) => !carried.has(p.part))
+  const loose = parts.filter((p) => !carried.has(p.part) && p.part !== 'chapters')
   const each = steps.length > 0 ? steps.reduce((sum, s) => sum + s.step.minutes, 0) / steps.length || 1 : 1
   const whole = steps.reduce((sum, s) => sum + (s.step.minutes || each), 0) + loose.length * each
   const gone = steps.reduce((sum, s) => sum + (s.done ? s.step.minutes || each : Math.min(s.step.logged, s.step.minutes * 0.95)), 0) + loose.filter((p) => p.state === 'there').length * each

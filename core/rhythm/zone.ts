@@ -1,5 +1,6 @@
 import { Temporal } from 'temporal-polyfill'
 import type { ClockTime, Day, Zone } from '../model'
+import { daysBetween } from './days'
 
 const instants = new Map<string, number>()
 
@@ -36,6 +37,13 @@ export function sayLeft(from: number, to: number): string {
   const d = Math.floor(minutes / 1440)
   const h = Math.floor((minutes % 1440) / 60)
   const m = minutes % 60
-  const text = d >= 3 ? `${d} d` : d > 0 ? `${d} d${h ? ` ${h} h` : ''}` : h > 0 ? `${h} h${m ? ` ${String(m).padStart(2, '0')}` : ''}` : `${m} min`
+  const text = d > 0 ? `${d} d${h ? ` ${h} h` : ''}` : h > 0 ? `${h} h${m ? ` ${String(m).padStart(2, '0')}` : ''}` : `${m} min`
   return past ? `${text} ago` : text
+}
+
+/** What is left until a release: hours and minutes within three days, calendar days of its zone beyond, as the dates beside it count. */
+export function sayUntil(from: number, to: number, zone: Zone): string {
+  if (Math.abs(to - from) < 3 * 86_400_000) return sayLeft(from, to)
+  const days = daysBetween(dayAt(from, zone), dayAt(to, zone))
+  return days < 0 ? `${-days} d ago` : `${days} d`
 }

@@ -48,7 +48,7 @@ const figures = new Intl.NumberFormat('en')
         <ul class="relative" :style="{ height: `${lines.getTotalSize()}px` }">
           <li v-for="r in rows" :key="r.e.id" class="absolute inset-x-0 top-0 border-b border-faint" :style="{ transform: `translateY(${r.line.start}px)`, height: `${r.line.size}px` }">
             <RouterLink :to="{ name: 'episode', params: { code: r.e.code } }" class="flex items-center gap-4 h-full px-4 no-underline hover:bg-raised">
-              <span class="w-[72px] h-[41px] flex-none overflow-hidden rounded-[4px]"><img v-if="pictures.url(r.e.chosenPicture)" :src="pictures.url(r.e.chosenPicture)" alt="" class="w-full h-full object-cover" /><Chalk v-else :seed="r.e.code" /></span>
+              <span class="w-[72px] h-[41px] flex-none"><span class="block h-full mx-auto overflow-hidden rounded-[4px]" :class="r.show.kind === 'audio' ? 'w-[41px]' : ''"><img v-if="pictures.url(r.e.chosenPicture)" :src="pictures.url(r.e.chosenPicture)" alt="" class="w-full h-full object-cover" /><Chalk v-else :seed="r.e.code" /></span></span>
               <span class="num w-[52px]">{{ r.number }}</span>
               <span class="flex-1 min-w-0"><strong class="block font-semibold truncate">{{ titleOf(r.e) }}</strong><span class="sub">{{ r.show.title }}<template v-if="r.e.topics[0]"> · {{ r.e.topics[0] }}</template></span></span>
               <span class="num max-sm:hidden">{{ r.e.cut.length ? sayTime(r.e.cut.length) : '' }}</span>

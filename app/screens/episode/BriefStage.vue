@@ -52,7 +52,7 @@ onMounted(() => {
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1280px] px-5 py-5 grid gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_280px]">
+  <div class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_280px]">
     <div class="grid gap-5 content-start">
       <label><span class="label">What the viewer should take away</span><textarea class="field text-16" rows="2" data-at="takeaway" :value="brief.takeaway" placeholder="One sentence they could repeat to a friend" @input="put({ takeaway: typedIn($event) }, 'the takeaway')" /></label>
       <fieldset><legend class="label">Three main points</legend>

@@ -49,7 +49,7 @@ onMounted(() => { if (route.query['at']) void nextTick(() => document.querySelec
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1080px] px-5 py-5 grid gap-8 lg:grid-cols-[minmax(0,1fr)_280px]">
+  <div class="mx-auto max-w-[1080px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_280px]">
     <div class="grid gap-6 content-start">
       <section aria-labelledby="length">
         <h2 id="length" class="mb-2">How long it came out</h2>

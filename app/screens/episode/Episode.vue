@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import { History } from '@lucide/vue'
 import { startWork } from '@core/commands/schedule'
 import { sayAway, sayDay } from '@core/rhythm/days'
-import { sayLeft } from '@core/rhythm/zone'
+import { sayUntil } from '@core/rhythm/zone'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
@@ -64,9 +64,9 @@ const joined = (i: number) => stages.value[i]?.lamp.state === 'lit' && stages.va
         <p class="sub">
           {{ card.show.title }}
           <template v-if="card.episode.phase.name === 'released'"> · released {{ sayDay(card.standing.release?.day ?? '', board.today) }}, {{ sayAway(card.standing.release?.day ?? board.today, board.today) }}</template>
-          <template v-else-if="card.standing.release"> · goes out <button class="underline decoration-dotted underline-offset-2" @click="desk.placing = card.episode.id">{{ sayDay(card.standing.release.day, board.today) }} {{ card.standing.release.time }}</button>, {{ sayLeft(board.now, card.standing.release.at) }}</template>
+          <template v-else-if="card.standing.release"> · goes out <button class="underline decoration-dotted underline-offset-2" @click="desk.placing = card.episode.id">{{ sayDay(card.standing.release.day, board.today) }} {{ card.standing.release.time }}</button>, {{ sayUntil(board.now, card.standing.release.at, card.show.zone) }}</template>
           <template v-else> · no slot yet, <button class="underline decoration-dotted underline-offset-2" @click="desk.placing = card.episode.id">put it on one</button></template>
-          <template v-if="due?.due"> · {{ due.step.name.toLowerCase() }} <template v-if="due.late"><Flag /><span class="late">late {{ due.late }} d</span></template><template v-else>due {{ sayDay(due.due) }}, {{ sayAway(due.due, board.today) }}</template></template>
+          <template v-if="due?.due"> · {{ due.step.name.toLowerCase() }} <template v-if="due.late"><Flag /><span class="late">late {{ due.late }} d</span></template><template v-else>due {{ ['today', 'tomorrow'].includes(sayAway(due.due, board.today)) ? sayAway(due.due, board.today) : `${sayDay(due.due)}, ${sayAway(due.due, board.today)}` }}</template></template>
         </p>
       </div>
       <nav aria-label="Stages of the episode" class="flex flex-wrap items-center">

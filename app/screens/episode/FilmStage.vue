@@ -18,7 +18,7 @@ function tick(cue: string, event: Event) {
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1080px] px-5 py-5 grid gap-8 lg:grid-cols-[minmax(0,1fr)_280px]">
+  <div class="mx-auto max-w-[1080px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_280px]">
     <section aria-labelledby="shots">
       <div class="flex items-baseline gap-3 mb-3"><h2 id="shots">{{ card.show.kind === 'audio' ? 'Sounds to get' : 'Shots to get' }}</h2><p class="num">{{ got }} of {{ all.length }}</p></div>
       <div class="h-1 bg-raised rounded-full mb-4 overflow-hidden" aria-hidden="true"><div class="h-full bg-ink-2" :style="{ width: `${all.length ? (got / all.length) * 100 : 0}%` }" /></div>

@@ -76,13 +76,13 @@ async function out() {
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1280px] px-5 py-5 grid gap-6 lg:grid-cols-[minmax(0,1fr)_360px]">
+  <div class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_360px]">
     <div class="grid gap-4 content-start min-w-0">
       <section class="panel p-4" aria-labelledby="p-title"><div class="head"><h2 id="p-title">Title</h2><span class="num">{{ [...(chosenTitle(card.episode) ?? '')].length }}/{{ limits.title }}</span><button class="btn btn-small" :disabled="!chosenTitle(card.episode)" @click="copy('title', chosenTitle(card.episode) ?? '')"><component :is="copied === 'title' ? Check : Copy" :size="13" /> {{ copied === 'title' ? 'Copied' : 'Copy' }}</button></div><p class="text-16 font-medium">{{ chosenTitle(card.episode) ?? 'none chosen yet' }}</p></section>
       <section class="panel p-4" aria-labelledby="p-description"><div class="head"><h2 id="p-description">Description</h2><span class="num">{{ [...description].length }}/{{ limits.description }}</span><button class="btn btn-small" @click="copy('description', description)"><component :is="copied === 'description' ? Check : Copy" :size="13" /> {{ copied === 'description' ? 'Copied' : 'Copy' }}</button></div>
         <div class="whitespace-pre-wrap text-ink max-h-[300px] overflow-y-auto" tabindex="0" role="region" aria-label="The description as it goes out"><span>{{ folded[0] }}</span><span v-if="folded[1]" class="text-11 text-ink-3 mx-1 border-b border-dashed border-ring" title="What stands behind this is folded away at first">fold</span><span class="text-ink-2">{{ folded[1] }}</span></div>
       </section>
-      <div class="grid gap-4 md:grid-cols-2">
+      <div class="grid grid-cols-1 gap-4 md:grid-cols-2">
         <section class="panel p-4" aria-labelledby="p-chapters"><div class="head"><h2 id="p-chapters">Chapters</h2><span class="sub">{{ chapters.from === 'script' ? 'estimated' : chapters.from === 'edit' ? 'timed' : '' }}</span><button class="btn btn-small" :disabled="chapters.list.length === 0" @click="copy('chapters', chaptersText(chapters.list))"><component :is="copied === 'chapters' ? Check : Copy" :size="13" /> {{ copied === 'chapters' ? 'Copied' : 'Copy' }}</button></div><pre class="font-mono text-12 whitespace-pre-wrap">{{ chaptersText(chapters.list) || 'none yet' }}</pre></section>
         <section class="panel p-4" aria-labelledby="p-tags"><div class="head"><h2 id="p-tags">Tags</h2><span class="num"><Flag v-if="tagLength(card.episode.tags) > limits.tags" :size="9" />{{ tagLength(card.episode.tags) }}/{{ limits.tags }}</span><button class="btn btn-small" :disabled="card.episode.tags.length === 0" @click="copy('tags', card.episode.tags.join(', '))"><component :is="copied === 'tags' ? Check : Copy" :size="13" /> {{ copied === 'tags' ? 'Copied' : 'Copy' }}</button></div><p class="text-12">{{ card.episode.tags.join(', ') || 'none yet' }}</p></section>
       </div>

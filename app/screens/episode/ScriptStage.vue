@@ -94,14 +94,14 @@ const unwritten = computed(() => script.value?.sections.flatMap((s) => s.beats).
 </script>
 
 <template>
-  <div class="grid lg:grid-cols-[240px_minmax(0,1fr)]">
+  <div class="grid grid-cols-1 lg:grid-cols-[240px_minmax(0,1fr)]">
     <aside class="border-r border-faint p-5 lg:sticky lg:top-0 self-start lg:h-[calc(100vh-117px)] overflow-y-auto max-lg:border-r-0 max-lg:border-b" aria-label="Running time">
       <div class="flex items-baseline justify-between"><h2 class="font-sans font-normal text-14 text-ink-2">Running time</h2><strong class="num text-20 text-ink" data-testid="running-time">{{ sayTime(figures.seconds) }}</strong></div>
       <p class="sub mb-4"><Flag v-if="figures.seconds > aim.to * 60" />{{ againstAim }} the aim of {{ aim.from }} to {{ aim.to }} min</p>
       <ol class="grid gap-px mb-4">
         <li v-for="s in figures.sections" :key="s.id"><button class="flex w-full gap-2.5 text-left py-0.5 rounded-control hover:bg-raised" @click="goTo(s.id)"><span class="w-[9px] flex-none flex flex-col gap-px" aria-hidden="true"><span v-for="b in script?.sections.find((x) => x.id === s.id)?.beats" :key="b.id" class="block w-full rounded-[1px]" :class="b.text === '' ? 'border border-dashed border-ring' : b.delivery === 'camera' ? 'bg-ink-3' : 'bar-voice'" :style="{ height: `${Math.max(4, beatSeconds(b, pace) / 4)}px` }" /></span><span class="flex-1 min-w-0 text-12 truncate" :class="s.seconds === 0 ? 'text-ink-2' : ''">{{ s.title }}</span><span class="num">{{ sayTime(s.seconds) }}</span></button></li>
       </ol>
-      <dl class="grid grid-cols-[1fr_auto] gap-y-1 text-12 text-ink-2 border-t border-faint pt-3 mb-4">
+      <dl class="figures grid grid-cols-[1fr_auto] gap-y-1 text-12 text-ink-2 border-t border-faint pt-3 mb-4">
         <dt>To camera</dt><dd class="num">{{ sayTime(figures.delivery.camera) }}</dd>
         <dt>Voice-over</dt><dd class="num">{{ sayTime(figures.delivery.voice) }}</dd>
         <dt>Words</dt><dd class="num">{{ figures.words }}</dd>
@@ -147,6 +147,7 @@ const unwritten = computed(() => script.value?.sections.flatMap((s) => s.beats).
 </template>
 
 <style scoped>
+.figures dd { text-align: right; }
 .beat { display: grid; grid-template-columns: 58px 8px minmax(0, 1fr) minmax(180px, 300px); gap: 0; margin-bottom: 12px; align-items: start; }
 .delivery { display: grid; justify-items: end; gap: 0; padding: 4px 10px 0 0; border-radius: 4px; min-height: 40px; align-content: start; }
 .bar { align-self: stretch; width: 2px; background: var(--ink); }

@@ -56,11 +56,11 @@ function minutes(s: StepState, event: Event) {
               <template v-else-if="s.due && !s.done">due {{ sayDay(s.due) }}, {{ sayAway(s.due, board.today) }}</template>
               <template v-else-if="!s.done">no date yet</template>
               <template v-if="!s.done && completedBy(s.step)">{{ s.due || s.late ? '; ' : ', ' }}{{ completedBy(s.step) }}</template>
+              <label v-if="!s.done" class="inline-flex items-center gap-1 ml-1">· <input class="minutes" type="number" min="0" step="5" :value="s.step.minutes" :aria-label="`Minutes of ${s.step.name}`" @change="minutes(s, $event)" /> min</label>
               <template v-if="s.done && s.step.logged">took {{ sayMinutes(s.step.logged) }}</template>
             </p>
             <p v-if="s.step.waiting && !s.done" class="text-12 text-sea font-medium">waits on {{ s.step.waiting.who }}{{ s.step.waiting.what ? ` for ${s.step.waiting.what}` : '' }}, since {{ sayDay(s.step.waiting.since) }}</p>
           </div>
-          <label v-if="!s.done" class="flex items-center gap-1 text-12 text-ink-2"><input class="w-[46px] bg-clear border border-clear hover:border-ring rounded-control px-1 text-right font-mono text-12 text-ink" type="number" min="0" step="5" :value="s.step.minutes" :aria-label="`Minutes of ${s.step.name}`" @change="minutes(s, $event)" />min</label>
           <button v-if="!s.done" class="btn btn-bare btn-small px-1" :aria-label="s.step.waiting ? `${s.step.name} waits no longer` : `${s.step.name} waits on someone`" :title="s.step.waiting ? 'It waits no longer' : 'It waits on someone'" @click="ask(s)"><Hourglass :size="15" :class="s.step.waiting ? 'text-sea' : 'text-ink-2'" /></button>
         </div>
       </li>
@@ -70,3 +70,8 @@ function minutes(s: StepState, event: Event) {
     </Sheet>
   </section>
 </template>
+
+<style scoped>
+.minutes { width: 5ch; padding: 0 2px; border: 1px solid transparent; border-bottom-color: var(--ring); text-align: right; font: 400 12.5px var(--font-mono); color: var(--ink); background: transparent; appearance: textfield; }
+.minutes::-webkit-inner-spin-button { display: none; }
+</style>

@@ -56,7 +56,7 @@ const sizes = computed(() => (square.value ? [{ w: 120, what: 'in a player' }, {
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1280px] px-5 py-5 grid gap-6 lg:grid-cols-[minmax(0,1fr)_300px]" @dragover.prevent="over = true" @dragleave.self="over = false" @drop.prevent="dropped">
+  <div class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_300px]" @dragover.prevent="over = true" @dragleave.self="over = false" @drop.prevent="dropped">
     <div class="min-w-0">
       <div class="flex flex-wrap items-center gap-3 mb-3">
         <h2>{{ card.episode.pictures.length === 0 ? 'No picture yet' : card.episode.pictures.length === 1 ? 'One candidate' : `${card.episode.pictures.length} candidates` }}</h2>
@@ -68,13 +68,13 @@ const sizes = computed(() => (square.value ? [{ w: 120, what: 'in a player' }, {
       <div v-if="!large" class="drop" :class="{ over }"><p class="font-medium">Drop a picture here, paste one, or choose a file</p><p class="sub">PNG, JPEG or WebP, best at 1280 × 720. It stays in this browser.</p></div>
       <template v-else>
         <div class="grid gap-4" :class="card.episode.pictures.length > 1 ? 'xl:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]' : ''">
-          <figure class="film cell" :class="{ chosen: large.id === card.episode.chosenPicture, over }">
+          <figure class="film cell self-start" :class="{ chosen: large.id === card.episode.chosenPicture, over }">
             <figcaption class="edge"><span>{{ card.show.title.toUpperCase() }}</span><span class="ml-auto">{{ letter(large) }} ▸ {{ large.name }}</span></figcaption>
             <div class="relative" :class="square ? 'max-w-[430px] mx-auto' : ''"><img v-if="pictures.url(large.id)" :src="pictures.url(large.id)" :alt="`Picture ${letter(large)}, ${large.name}`" class="block w-full object-cover" :class="square ? 'aspect-square' : 'aspect-video'" /><span v-if="stamp" class="stamp">{{ stamp }}</span></div>
             <div class="edge"><span>{{ large.width }} × {{ large.height }} · {{ Math.max(1, Math.round(large.size / 1000)) }} kB</span></div>
           </figure>
-          <div v-if="card.episode.pictures.length > 1" class="grid gap-3 content-start" :class="card.episode.pictures.length > 3 ? 'grid-cols-2' : 'max-xl:grid-cols-2'">
-            <button v-for="p in card.episode.pictures.filter((x) => x.id !== large?.id)" :key="p.id" class="film cell text-left" :class="{ chosen: p.id === card.episode.chosenPicture }" :aria-label="`Look at picture ${letter(p)}`" @click="seen = p.id"><span class="edge">{{ letter(p) }} ▸ {{ p.name }}</span><img v-if="pictures.url(p.id)" :src="pictures.url(p.id)" alt="" class="block w-full object-cover" :class="square ? 'aspect-square' : 'aspect-video'" /><span class="edge" /></button>
+          <div v-if="card.episode.pictures.length > 1" class="grid gap-3 content-start" :class="card.episode.pictures.length > 3 ? 'grid grid-cols-1-cols-2' : 'max-xl:grid-cols-2'">
+            <button v-for="p in card.episode.pictures.filter((x) => x.id !== large?.id)" :key="p.id" class="film cell text-left" :class="{ chosen: p.id === card.episode.chosenPicture }" :aria-label="`Look at picture ${letter(p)}`" @click="seen = p.id"><span class="edge"><span>{{ letter(p) }} ▸ {{ p.name }}</span></span><img v-if="pictures.url(p.id)" :src="pictures.url(p.id)" alt="" class="block w-full object-cover" :class="square ? 'aspect-square' : 'aspect-video'" /><span class="edge" /></button>
           </div>
         </div>
         <section class="light" aria-label="At small sizes">

@@ -86,7 +86,7 @@ useKeys({
       <p class="sub mb-4">Every half-thought can stand here until a slot wants it. One line is enough.</p>
       <button class="btn btn-main" @click="desk.toCapture++">Jot an idea <span class="key">I</span></button>
     </section>
-    <div v-else class="grid gap-5 lg:grid-cols-[minmax(0,1fr)_360px] items-start">
+    <div v-else class="grid grid-cols-1 gap-5 lg:grid-cols-[minmax(0,1fr)_360px] items-start">
       <div class="panel overflow-hidden">
         <div ref="scroller" class="h-[calc(100vh-232px)] min-h-[320px] overflow-y-auto">
           <ul class="relative" aria-label="Ideas" :style="{ height: `${rows.getTotalSize()}px` }">

@@ -8,7 +8,7 @@ import { skipSlot, takeOff } from '@core/commands/schedule'
 import { sixLamps } from '@core/recipe/lamps'
 import { calendarEntries } from '@core/plan/calendar'
 import { sayAway, sayDay } from '@core/rhythm/days'
-import { sayLeft } from '@core/rhythm/zone'
+import { sayUntil } from '@core/rhythm/zone'
 import { useBoard, type Card, type SlotRow } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
@@ -64,13 +64,13 @@ async function calendar() {
         </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.key" :class="{ next: row.card?.episode.id === nextId, vacant: !row.card }">
-            <th scope="row" class="text-left align-middle font-normal"><span class="block font-semibold" :class="row.card?.episode.id === nextId ? 'text-lamp-text' : ''">{{ sayDay(row.day, board.today) }}</span><span class="sub">{{ row.time }} · {{ row.at > board.now ? sayLeft(board.now, row.at) : 'has passed' }}</span></th>
+            <th scope="row" class="text-left align-middle font-normal"><span class="block font-semibold" :class="row.card?.episode.id === nextId ? 'text-lamp-text' : ''">{{ sayDay(row.day, board.today) }}</span><span class="sub">{{ row.time }} · {{ row.at > board.now ? sayUntil(board.now, row.at, row.show.zone) : 'has passed' }}</span></th>
             <template v-if="row.card">
               <td><button class="thumb" :class="row.show.kind" :aria-label="`Pictures of ${row.card.title}`" @click="open(row.card, 'thumbnail')"><img v-if="pictures.url(row.card.episode.chosenPicture ?? row.card.episode.pictures[0]?.id)" :src="pictures.url(row.card.episode.chosenPicture ?? row.card.episode.pictures[0]?.id)" alt="" /><Chalk v-else :seed="row.card.episode.code" /></button></td>
               <td><RouterLink :to="{ name: 'episode', params: { code: row.card.episode.code } }" class="no-underline block"><span class="block font-semibold leading-[18px] line-clamp-2">{{ row.card.title }}</span><span class="sub"><span class="num">{{ row.card.number }}</span> {{ row.show.title }}</span></RouterLink></td>
               <td v-for="s in stages(row.card)" :key="s.kind" class="text-center lamp">
                 <span v-if="s.joined" class="join" aria-hidden="true" />
-                <button v-if="s.lamp && s.stage" class="relative inline-grid place-items-center rounded-full" :aria-label="`${row.card.number} ${s.stage.stage.name}: ${s.lamp.state}${s.lamp.late ? `, late ${s.lamp.late} d` : ''}`" @click="open(row.card, s.stage.stage.id)"><LampMark :lamp="s.lamp" :size="27" hidden /></button>
+                <button v-if="s.lamp && s.stage" class="relative block mx-auto w-[27px] h-[27px] rounded-full" :aria-label="`${row.card.number} ${s.stage.stage.name}: ${s.lamp.state}${s.lamp.late ? `, late ${s.lamp.late} d` : ''}`" @click="open(row.card, s.stage.stage.id)"><LampMark :lamp="s.lamp" :size="27" hidden /></button>
                 <span v-if="s.lamp?.late" class="note late">late {{ s.lamp.late }} d</span>
                 <span v-else-if="s.kind === 'release' && s.lamp && s.lamp.state === 'working'" class="note">{{ row.card.standing.parts.there }}/{{ row.card.standing.parts.needed }}</span>
                 <span v-else-if="s.lamp?.state === 'waiting'" class="note text-sea">waits</span>
@@ -111,7 +111,8 @@ async function calendar() {
 .slots td, .slots th[scope='row'] { padding: 8px 6px; height: 62px; border-bottom: 1px solid var(--faint); vertical-align: middle; }
 .slots th:first-child { padding-left: 14px !important; }
 .slots tr.next th[scope='row'] { box-shadow: inset 3px 0 var(--lamp-line); }
-.slots tr.vacant td, .slots tr.vacant th { border-block: 1px dashed var(--ring); }
+.slots tr.vacant { outline: 1px dashed var(--ring); outline-offset: -5px; border-radius: 8px; }
+.slots tr.vacant th { padding-left: 16px; }
 .slots tbody tr:last-child td, .slots tbody tr:last-child th { border-bottom: 0; }
 .lamp { position: relative; }
 .join { position: absolute; left: 50%; top: 50%; width: 100%; height: 2px; margin-top: -1px; background: var(--lamp-line); }

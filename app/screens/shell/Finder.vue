@@ -94,7 +94,7 @@ const here = computed(() => columns.value[at.value.column]?.list[at.value.row]?.
       <DialogTitle class="unseen">Find or do</DialogTitle>
       <div class="max-w-[1080px] mx-auto">
         <input ref="field" v-model="asked" class="field text-16" placeholder="Find an episode, or say what to do…" aria-label="Find an episode, or say what to do" role="combobox" aria-expanded="true" aria-controls="found" :aria-activedescendant="here ? `found-${here}` : undefined" @keydown="move" />
-        <div id="found" role="listbox" aria-label="Found" class="grid gap-6 mt-4 sm:grid-cols-[2fr_1.2fr_1fr]">
+        <div id="found" role="listbox" aria-label="Found" class="grid grid-cols-1 gap-6 mt-4 sm:grid-cols-[2fr_1.2fr_1fr]">
           <div v-for="(column, c) in columns" :key="column.name" role="group" :aria-label="column.name">
             <p class="text-12 text-ink-2 mb-1.5">{{ column.name }}</p>
             <p v-if="column.list.length === 0" class="text-12 text-ink-3">nothing fits</p>

@@ -15,7 +15,7 @@ const groups = [
 
 <template>
   <Sheet :open="true" title="Shortcuts" wide @close="desk.shortcuts = false">
-    <div class="grid gap-x-8 gap-y-5 sm:grid-cols-2">
+    <div class="grid grid-cols-1 gap-x-8 gap-y-5 sm:grid-cols-2">
       <section v-for="g in groups" :key="g.name">
         <h3 class="text-14 mb-1.5">{{ g.name }}</h3>
         <dl class="grid grid-cols-[120px_1fr] gap-y-1.5 text-12">

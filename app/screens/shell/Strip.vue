@@ -7,7 +7,7 @@ import type { Show } from '@core/model'
 import { minutesOn } from '@core/plan/load'
 import { dayNumber, dayOf, monthName, sayDay } from '@core/rhythm/days'
 import type { Frame } from '@core/rhythm/film'
-import { sayLeft } from '@core/rhythm/zone'
+import { sayUntil } from '@core/rhythm/zone'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
@@ -111,7 +111,7 @@ function dropped(event: DragEvent, frame: Frame) {
   if (id && frame.slot) void library.perform(placeOnSlot, { episode: id, day: frame.slot.original }, 'aloud')
 }
 const firstTab = computed(() => lanes.value[0]?.frames.find((f) => f.kind !== 'exposed')?.key)
-const says = (f: Frame) => `${f.at > board.now ? sayLeft(board.now, f.at) : ''}`
+const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f.at, show.zone) : '')
 </script>
 
 <template>
@@ -119,7 +119,7 @@ const says = (f: Frame) => `${f.at > board.now ? sayLeft(board.now, f.at) : ''}`
     <div ref="film" class="reel max-sm:hidden" :class="{ slim }" @scroll.passive="left = film?.scrollLeft ?? 0" @wheel="wheel" @pointerdown="grab" @pointermove="drag" @click.capture="click" @keydown="keys" @dragstart.prevent>
       <div class="relative h-full" :style="{ width: `${x(lastN + 1)}px` }">
         <div v-for="(lane, l) in lanes" :key="lane.show.id" class="lane" :class="`lane-${l}`" role="list" :aria-label="lane.show.title">
-          <StripFrame v-for="f in lane.frames" :key="f.key" role="listitem" :frame="f" :lane="l" :show="lane.show" :left="x(f.from)" :width="(f.to - f.from + 1) * DAY - 2" :next="f.key === nextKey" :over="over === f.key" :slim="slim" :tab="f.key === firstTab" :when="says(f)"
+          <StripFrame v-for="f in lane.frames" :key="f.key" role="listitem" :frame="f" :lane="l" :show="lane.show" :left="x(f.from)" :width="(f.to - f.from + 1) * DAY - 2" :next="f.key === nextKey" :over="over === f.key" :slim="slim" :tab="f.key === firstTab" :when="says(f, lane.show)"
             @choose="choose(f)" @dragover="carried($event, f, lane.show)" @dragleave="over = undefined" @drop.prevent="dropped($event, f)" />
         </div>
         <div class="days" aria-hidden="true">

@@ -22,6 +22,7 @@ const number = computed(() => card.value?.number ?? (frame.slot ? `${show.prefix
 const multiple = computed(() => (frame.episode ? board.multiples.get(frame.episode.id) : undefined))
 const picture = computed(() => (frame.kind === 'exposed' && width > 120 ? pictures.url(frame.episode?.chosenPicture) : undefined))
 const narrow = computed(() => width < 84)
+const offers = computed(() => width > 150 && (!frame.run || frame.run.index === frame.run.length - 1))
 const lead = computed(() => frame.run?.index === 0 && frame.run.length > 1)
 const label = computed(() => {
   const out = `${sayDay(frame.day, board.today)}${when ? `, in ${when}` : ''}`
@@ -39,16 +40,18 @@ const label = computed(() => {
         <template v-if="frame.kind === 'skipped'"><span class="text-12 text-ink-3 bg-base px-2">skipped</span></template>
         <template v-else-if="frame.kind === 'open'">
           <span class="num text-ink-3">{{ number }}</span>
-          <template v-if="!narrow"><span class="text-12 text-ink-2 truncate">{{ lead ? `${frame.run?.length} open from ${sayDay(frame.day)}` : `open, ${sayDay(frame.day)}` }}</span></template>
+          <template v-if="!narrow"><span class="text-12 text-ink-2 truncate">{{ lead ? `${frame.run?.length} open to ${sayDay(frame.run?.last ?? frame.day).slice(4)}` : `open, ${sayDay(frame.day)}` }}</span></template>
         </template>
         <template v-else>
           <span class="flex gap-1.5 items-baseline min-w-0"><span class="num text-11 text-ink-2">{{ number }}</span><strong v-if="!narrow" class="text-12 font-semibold truncate">{{ card?.title }}</strong></span>
           <template v-if="frame.kind === 'filled' && !slim && !narrow">
-            <span class="flex items-center gap-[3px]" aria-hidden="true"><LampMark v-for="(l, i) in lamps" :key="i" :lamp="l" :size="11" hidden /><span class="num text-11 ml-auto pl-2"><template v-if="late"><Flag :size="9" /><span class="text-rose">late</span> · </template>{{ when }}</span></span>
+            <span class="flex items-center gap-[2px] h-[15px]" aria-hidden="true"><LampMark v-for="(l, i) in lamps" :key="i" :lamp="l" :size="10" hidden /></span>
           </template>
           <Glyph v-else-if="frame.kind === 'filled' && !narrow" :lamps="lamps" :size="15" class="flex-none" />
         </template>
       </span>
+      <span v-if="frame.kind === 'filled' && !slim && !narrow" class="num text-11 absolute right-2 bottom-[2px] leading-[14px]" aria-hidden="true"><template v-if="late"><Flag :size="9" /><span class="text-rose">late</span> · </template>{{ when }}</span>
+      <span v-if="frame.kind === 'open' && offers" class="text-12 font-semibold ml-auto" aria-hidden="true">Choose</span>
       <span v-if="frame.kind === 'exposed' && multiple && !narrow" class="num text-11 ml-auto pl-1" :class="multiple >= 1.5 ? 'text-ink font-bold' : ''">{{ multiple.toFixed(1) }}×</span>
     </button>
   </div>
@@ -57,9 +60,8 @@ const label = computed(() => {
 <style scoped>
 .frame { position: absolute; inset: 0; display: flex; align-items: center; gap: 8px; padding: 0 8px 0 10px; text-align: left; border: 1px solid oklch(0.4 0.02 300); border-left-width: 3px; border-left-color: oklch(0.78 0.015 85); border-radius: 4px; background: oklch(0.235 0.016 300); color: var(--ink); cursor: pointer; user-select: none; }
 .frame.audio { border-left-style: double; border-left-width: 4px; }
-.words { position: sticky; left: 8px; display: flex; flex-direction: column; gap: 1px; min-width: 0; flex: 1; line-height: 15px; }
+.words { position: sticky; left: 8px; display: flex; flex-direction: column; gap: 1px; min-width: 0; max-width: 100%; line-height: 15px; }
 .words.one { flex-direction: row; align-items: center; gap: 8px; }
-.frame.filled .words > span { max-width: 100%; }
 .frame.exposed { background: oklch(0.16 0.012 60); border-color: oklch(0.3 0.018 70); padding-left: 4px; }
 .frame.exposed .num { color: var(--ink-2); }
 .frame.open { background: transparent; border-style: dashed; border-color: oklch(0.4 0.02 300); border-left-color: oklch(0.72 0.015 85); border-left-style: dashed; }

@@ -59,7 +59,7 @@ async function pattern(event: Event) {
     </div>
     <label class="flex items-center gap-2 mt-3 text-12"><input v-model="carry" type="checkbox" class="tick" /> Change it in episodes in work too, where the step isn’t done</label>
     <p v-if="fault" role="alert" class="late mt-2">{{ fault }}</p>
-    <div class="grid gap-4 mt-5 lg:grid-cols-2">
+    <div class="grid grid-cols-1 gap-4 mt-5 lg:grid-cols-2">
       <label><span class="label">Pattern of the description</span><textarea class="field font-mono text-12 min-h-[130px]" :value="recipe.pattern" @change="pattern" /></label>
       <div class="grid gap-3 content-start">
         <label><span class="label">Closing lines, {call}</span><textarea class="field min-h-[64px]" :value="recipe.call" @input="library.perform(editRecipe, { recipe: show.recipe, fields: { call: value($event) } })" /></label>

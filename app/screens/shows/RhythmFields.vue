@@ -45,7 +45,7 @@ const dates = computed(() => {
 
 <template>
   <div class="grid gap-4">
-    <div class="grid gap-3 sm:grid-cols-[1fr_120px_150px]">
+    <div class="grid grid-cols-1 gap-3 sm:grid-cols-[1fr_120px_150px]">
       <label><span class="label">How often</span><select v-model="chosen" class="field"><option v-for="(e, i) in every" :key="e.label" :value="i">{{ e.label }}</option></select></label>
       <label><span class="label">Time</span><input v-model="time" type="time" class="field" required /></label>
       <label><span class="label">From</span><input v-model="start" type="date" class="field" required /></label>

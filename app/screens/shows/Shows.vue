@@ -26,7 +26,7 @@ const adding = ref(false)
       <p v-if="show" class="sub flex-1">{{ sayRhythm(show.rhythm) }}</p>
       <button class="btn" @click="adding = true">Add a show</button>
     </header>
-    <div v-if="show" :key="show.id" class="grid gap-5 lg:grid-cols-2 items-start">
+    <div v-if="show" :key="show.id" class="grid grid-cols-1 gap-5 lg:grid-cols-2 items-start">
       <RhythmCard :show="show" />
       <ShowCard :show="show" />
       <RecipeCard :show="show" class="lg:col-span-2" />

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { sayAway, sayDay } from '@core/rhythm/days'
-import { sayLeft } from '@core/rhythm/zone'
+import { sayUntil } from '@core/rhythm/zone'
 import { useBoard, type Card } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
@@ -30,7 +30,7 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
 
 <template>
   <aside class="panel p-4 self-start min-w-0" aria-labelledby="nextout">
-    <div class="flex justify-between mb-3"><h2 id="nextout" class="font-sans font-normal text-14 text-ink-2">Next out</h2><p v-if="release" class="text-lamp-text font-semibold">{{ sayDay(release.day) }} {{ release.time }}, {{ sayLeft(board.now, release.at) }}</p></div>
+    <div class="flex justify-between mb-3"><h2 id="nextout" class="font-sans font-normal text-14 text-ink-2">Next out</h2><p v-if="release" class="text-lamp-text font-semibold">{{ sayDay(release.day) }} {{ release.time }}, {{ sayUntil(board.now, release.at, card.show.zone) }}</p></div>
     <RouterLink :to="{ name: 'episode', params: { code: card.episode.code, stage: 'thumbnail' } }" class="film flex gap-2" aria-label="Its pictures">
       <span v-for="p in shown.slice(0, 1)" :key="p.id" class="frame-edge flex-[2.05] aspect-[16/10]"><img v-if="pictures.url(p.id)" :src="pictures.url(p.id)" alt="" class="w-full h-full object-cover" /></span>
       <span v-if="shown.length === 0" class="frame-edge flex-1 aspect-[16/7]"><Chalk :seed="card.episode.code" /></span>

@@ -61,7 +61,7 @@ useKeys({
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1360px] px-5 py-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_416px] max-sm:px-3">
+  <div class="mx-auto max-w-[1360px] px-5 py-4 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_416px] max-sm:px-3">
     <div class="grid gap-4 content-start min-w-0">
       <header class="flex flex-wrap items-end gap-x-6 gap-y-2">
         <h1 class="flex-1 whitespace-nowrap">{{ sayDayLong(board.today) }}</h1>
@@ -124,7 +124,7 @@ useKeys({
         <RouterLink v-else to="/ideas" class="btn btn-main">Choose one</RouterLink>
       </section>
 
-      <div class="grid gap-5 md:grid-cols-2">
+      <div class="grid grid-cols-1 gap-5 md:grid-cols-2">
         <section v-if="undated.length > 0" aria-labelledby="undated">
           <h2 id="undated" class="mb-2">Started, no slot yet</h2>
           <ul class="panel divide-y divide-faint"><li v-for="u in undated" :key="u.card.episode.id" class="flex items-center gap-3 px-4 py-2"><div class="flex-1 min-w-0"><p class="font-semibold truncate">{{ u.card.title }}</p><p class="sub truncate">next: {{ u.state.step.name }}, {{ sayMinutes(u.minutes) }}</p></div><button class="btn btn-small" @click="desk.placing = u.card.episode.id">Place</button></li></ul>

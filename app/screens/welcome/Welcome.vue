@@ -49,9 +49,9 @@ async function begin() {
       <img src="/mark.svg" width="36" height="36" alt="" />
       <div><h1>What do you promise, and when?</h1><p class="sub">Lamp Reel counts back from there, so that you know each day what is due.</p></div>
     </header>
-    <div class="grid gap-6 lg:grid-cols-[1fr_300px]">
+    <div class="grid grid-cols-1 gap-6 lg:grid-cols-[1fr_300px]">
       <form class="panel p-6 grid gap-5" @submit.prevent="begin">
-        <div class="grid gap-3 sm:grid-cols-[1fr_auto]">
+        <div class="grid grid-cols-1 gap-3 sm:grid-cols-[1fr_auto]">
           <label><span class="label">Name of the show</span><input ref="name" v-model="title" class="field" maxlength="80" autocomplete="off" :aria-invalid="fault !== ''" :aria-describedby="fault ? 'fault' : undefined" /></label>
           <fieldset><legend class="label">It is</legend>
             <div class="flex gap-1.5"><label v-for="k in (['video', 'audio'] as const)" :key="k" class="btn has-checked:border-ink has-checked:bg-raised has-focus-visible:outline-2 has-focus-visible:outline-lamp-line"><input v-model="kind" type="radio" name="kind" :value="k" class="unseen" />{{ k === 'video' ? 'Video' : 'Audio' }}</label></div>
@@ -60,7 +60,7 @@ async function begin() {
         <RhythmFields v-model:wish="wish" v-model:time="time" v-model:start="start" v-model:zone="zone" :kind="kind" />
         <div>
           <div class="flex items-end gap-3 mb-2">
-            <label class="w-[150px]"><span class="label">About how many hours a week</span><input type="number" min="1" max="100" class="field" :value="Math.round(total / 6) / 10" @change="spread" /></label>
+            <label class="w-[190px]"><span class="label">About how many hours a week</span><input type="number" min="1" max="100" class="field" :value="Math.round(total / 6) / 10" @change="spread" /></label>
             <p class="sub pb-2">{{ sayMinutes(total) }} over {{ hours.filter((h) => h > 0).length }} days. Due dates fall on days that have hours.</p>
           </div>
           <HoursFields v-model="hours" />
