@@ -61,7 +61,7 @@ export function partState(part: Part, of: PartsOf): PartState {
     case 'title': {
       const title = chosenTitle(episode)
       const limit = Math.min(...outlets.map((o) => o.titleLimit), 500)
-      if (title === undefined) return say('Title', 'missing', episode.titles.length > 0 ? `${episode.titles.length} candidates, none chosen` : 'none chosen', episode.titles.length > 0 ? 'Choose one' : 'Write some', 'brief')
+      if (title === undefined) return say('Title', 'missing', episode.titles.length > 0 ? `${episode.titles.length} ${episode.titles.length === 1 ? 'candidate' : 'candidates'}, none chosen` : 'none chosen', episode.titles.length > 0 ? 'Choose one' : 'Write some', 'brief')
       const length = [...title].length
       return length > limit ? say('Title', 'failing', `${length} of ${limit} characters`, 'Shorten it', 'brief') : say('Title', 'there', title, 'Change', 'brief')
     }

@@ -1,6 +1,5 @@
-import type { Config } from 'jest'
 
-const config: Config = {
+const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/demo', '<rootDir>/server'],
   testMatch: ['**/*.test.ts'],

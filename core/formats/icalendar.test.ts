@@ -1,0 +1,47 @@
+import ICAL from 'ical.js'
+import { exampleAt, exampleEpisode, exampleNow, exampleRecords } from '../examples'
+import { calendarEntries } from '../plan/calendar'
+import { stepsToAdd } from '../recipe/apply'
+import { workingDays } from '../recipe/due'
+import { standingOf } from '../recipe/lamps'
+import { icalendar } from './icalendar'
+
+const records = exampleRecords()
+const show = records.shows.get('show')
+const recipe = records.recipes.get('recipe')
+if (!show || !recipe) throw new Error('no example')
+const episode = exampleEpisode({ phase: { name: 'work', since: exampleAt }, place: { on: 'slot', day: '2026-12-10' } })
+const standing = standingOf({ episode, show, recipe, script: undefined, outlets: [], steps: stepsToAdd(recipe, 'episode', [], exampleAt), today: '2026-11-24', works: workingDays({ hours: [60, 60, 60, 60, 60, 60, 60], daysOff: [] }) })
+const entries = calendarEntries([{ id: 'episode', title: 'Ribs; bent, cold\\n and a very long title that has to be folded over several lines of the file', number: '#42', show, standing }])
+const text = icalendar(entries, 'Lamp Reel', exampleNow)
+const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((e) => new ICAL.Event(e))
+
+describe('a calendar file', () => {
+  test('has the release at its moment and open steps as whole days', () => {
+    expect(events).toHaveLength(4)
+    expect(events[0]?.startDate.toJSDate().toISOString()).toBe('2026-12-10T17:00:00.000Z')
+    expect(events.slice(1).map((e) => e.startDate.toString())).toEqual(['2026-12-03', '2026-12-06', '2026-12-09'])
+    expect(events[1]?.endDate.toString()).toBe('2026-12-04')
+  })
+
+  test('keeps text with commas, semicolons and backslashes whole', () => {
+    expect(events[0]?.summary).toContain('Ribs; bent, cold\\n and a very long title')
+  })
+
+  test('folds lines at 75 octets and ends them with CRLF', () => {
+    const lines = text.split('\r\n')
+    expect(lines.at(-1)).toBe('')
+    expect(lines.every((l) => new TextEncoder().encode(l).length <= 75)).toBe(true)
+  })
+
+  test('a second file has the same identities', () => {
+    const again = new ICAL.Component(ICAL.parse(icalendar(entries, 'Lamp Reel', exampleNow + 1000))).getAllSubcomponents('vevent').map((e) => new ICAL.Event(e).uid)
+    expect(again).toEqual(events.map((e) => e.uid))
+    expect(new Set(again).size).toBe(4)
+  })
+
+  test('an episode without a release, and steps that are done, are not in it', () => {
+    expect(calendarEntries([{ id: 'x', title: 'x', number: '', show, standing: { ...standing, release: undefined } }])).toEqual([])
+    expect(calendarEntries([{ id: 'x', title: 'x', number: '', show, standing: { ...standing, steps: standing.steps.map((s) => ({ ...s, done: true })) } }])).toHaveLength(1)
+  })
+})

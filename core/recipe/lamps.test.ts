@@ -1,0 +1,106 @@
+import { exampleAt, exampleEpisode, exampleRecords, exampleScript } from '../examples'
+import type { Episode, Script, Step } from '../model'
+import { stepsToAdd } from './apply'
+import { workingDays } from './due'
+import { readyAhead, sixLamps, standingOf, type Standing } from './lamps'
+
+const records = exampleRecords([], 'full')
+const show = records.shows.get('show')
+const recipe = records.recipes.get('recipe')
+if (!show || !recipe) throw new Error('no example')
+const all = stepsToAdd(recipe, 'episode', [], exampleAt)
+const works = workingDays({ hours: [60, 60, 60, 60, 60, 60, 60], daysOff: [] })
+
+function standing(fields: Partial<Episode> = {}, script?: Script, change: (step: Step) => Step = (s) => s, today = '2026-11-24'): Standing {
+  if (!show || !recipe) throw new Error('no example')
+  return standingOf({ episode: exampleEpisode({ phase: { name: 'work', since: exampleAt }, ...fields }), show, recipe, script, outlets: [...records.outlets.values()], steps: all.map(change), today, works })
+}
+const lamp = (s: Standing, id: string) => s.stages.find((x) => x.stage.id === id)?.lamp
+const done = (...lines: string[]) => (s: Step): Step => (lines.includes(s.line ?? '') ? { ...s, doneAt: exampleAt } : s)
+const brief = { takeaway: 'You can', points: ['a', 'b', 'c'], description: 'Words', pictureIdea: '', pictureWords: '' }
+const written = exampleScript({ Hook: ['One two three.'], Body: ['Four five six.'], Wrong: ['Seven.'], Off: ['Eight.'], End: ['Nine.'] })
+
+describe('lamps', () => {
+  test('of a fresh episode: the brief is open, what builds on it dark', () => {
+    const s = standing()
+    expect(lamp(s, 'brief')?.state).toBe('open')
+    expect(lamp(s, 'script')?.state).toBe('dark')
+    expect(lamp(s, 'film')?.state).toBe('dark')
+    expect(s.next?.step.line).toBe('brief')
+    expect(s.where?.stage.id).toBe('brief')
+    expect(s.ready).toBe(false)
+  })
+
+  test('a step tied to a part completes itself, and is open again when the part goes', () => {
+    const s = standing({ brief })
+    expect(s.steps.find((x) => x.step.line === 'brief')?.done).toBe(true)
+    expect(lamp(s, 'brief')).toMatchObject({ state: 'working' })
+    expect(lamp(standing({ brief, titles: [{ id: 't', text: 'A title' }], chosenTitle: 't' }), 'brief')?.state).toBe('lit')
+    expect(lamp(standing({ brief: { ...brief, points: ['a', 'b', ' '] } }), 'brief')?.state).toBe('open')
+  })
+
+  test('work with its share of minutes, logged ones too', () => {
+    const s = standing({ brief }, undefined, (x) => (x.line === 'script' ? { ...x, logged: 75 } : x))
+    expect(lamp(s, 'script')).toEqual({ state: 'working', share: 0.5 })
+    expect(lamp(s, 'brief')?.share).toBeCloseTo(40 / 60)
+  })
+
+  test('wait when the next step waits on someone', () => {
+    const s = standing({ brief }, written, (x) => (x.line === 'prepare' ? { ...x, waiting: { who: 'Ines Varga', what: 'a key', since: '2026-11-20' } } : x))
+    expect(lamp(s, 'film')?.state).toBe('waiting')
+    expect(s.missing).toContainEqual(expect.objectContaining({ kind: 'step', sentence: 'waits on Ines Varga' }))
+  })
+
+  test('are late by their most overdue step, and no longer once it is done', () => {
+    const place = { on: 'slot' as const, day: '2026-12-03' }
+    const s = standing({ brief, place }, written)
+    expect(s.steps.find((x) => x.step.line === 'film')).toMatchObject({ due: '2026-11-22', late: 2 })
+    expect(lamp(s, 'film')?.late).toBe(3)
+    expect(s.late).toBe(11)
+    expect(lamp(standing({ brief, place }, written, done('prepare', 'film')), 'film')).toEqual({ state: 'lit', share: 1 })
+  })
+
+  test('without a slot nothing is due, and the order stays', () => {
+    const s = standing()
+    expect(s.steps.every((x) => x.due === undefined && x.late === undefined)).toBe(true)
+    expect(s.steps.map((x) => x.step.line)[0]).toBe('brief')
+  })
+
+  test('chapters made by the program are no sign of work on the release', () => {
+    expect(lamp(standing({}, written), 'release')?.state).toBe('open')
+  })
+
+  test('what comes after is dark until the release is lit', () => {
+    expect(lamp(standing(), 'after')?.state).toBe('dark')
+    const released = standing({ phase: { name: 'released', at: '2026-11-19T17:00:00.000Z' } })
+    expect(lamp(released, 'after')?.state).toBe('open')
+    expect(sixLamps(released).every((l) => l?.state === 'lit')).toBe(true)
+  })
+})
+
+describe('ready', () => {
+  const whole: Partial<Episode> = {
+    brief, titles: [{ id: 't', text: 'A title' }], chosenTitle: 't', tags: ['oak'],
+    pictures: [{ id: 'p', name: 'a.png', type: 'image/png', width: 1280, height: 720, size: 10 }], chosenPicture: 'p',
+    cut: { length: 120, starts: { Hook: 0, Body: 20, Wrong: 40, Off: 60, End: 90 } },
+  }
+  const ticked = done('prepare', 'film', 'rough', 'check')
+
+  test('when every lamp before the release is lit and every required part passes', () => {
+    const s = standing(whole, written, ticked)
+    expect(s.missing).toEqual([])
+    expect(s.parts).toEqual({ there: 6, needed: 6 })
+    expect(s.ready).toBe(true)
+  })
+
+  test('the list of what is missing names a mend for each', () => {
+    const s = standing({ ...whole, tags: Array.from({ length: 60 }, (_, i) => `a long tag ${i}`), chosenPicture: undefined }, written, ticked)
+    expect(s.ready).toBe(false)
+    expect(s.missing.map((m) => [m.name, m.kind === 'part' ? m.mend.label : ''])).toEqual([['Thumbnail', 'Choose one'], ['Tags', expect.stringMatching(/^Drop the last \d+$/)]])
+  })
+
+  test('how many of the next are ready stops at the first that is not', () => {
+    expect(readyAhead([{ ready: true }, { ready: true }, { ready: false }, { ready: true }])).toBe(2)
+    expect(readyAhead([])).toBe(0)
+  })
+})

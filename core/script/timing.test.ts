@@ -1,0 +1,46 @@
+import fc from 'fast-check'
+import { exampleScript } from '../examples'
+import { beatSeconds, countSentenceEnds, countWords, scriptFigures, scriptWritten } from './timing'
+
+const pace = { camera: 150, voice: 160 }
+const beat = (text: string, delivery: 'camera' | 'voice' = 'camera', hold = 0) => ({ id: 'b', delivery, text, hold, cues: [] })
+
+describe('running time', () => {
+  test('words are counted by the rules of Unicode', () => {
+    expect(countWords('Don’t split a kräftig word, 384 nails.')).toBe(7)
+    expect(countWords('  \n ')).toBe(0)
+  })
+
+  test('sentence ends are counted once each, and not inside a number', () => {
+    expect(countSentenceEnds('It weeps. Does it?! “Yes.” It cost 3.50 then…')).toBe(4)
+  })
+
+  test('a beat: words by the pace of its delivery, 0.35 s a sentence end, 0.8 s at its end, and its hold', () => {
+    expect(beatSeconds(beat('One two three four five. Six seven eight nine ten.'), pace)).toBeCloseTo((10 * 60) / 150 + 0.7 + 0.8)
+    expect(beatSeconds(beat('One two three four five. Six seven eight.', 'voice', 2), pace)).toBeCloseTo(3 + 0.7 + 0.8 + 2)
+    expect(beatSeconds(beat(''), pace)).toBe(0)
+  })
+
+  test('figures of a script add up', () => {
+    const script = exampleScript({ Hook: ['One two.', ''], Body: ['Three four five.'] })
+    const first = script.sections[0]?.beats[0]
+    if (first) first.cues.push({ id: 'c1', kind: 'shot', text: 'Low', got: true }, { id: 'c2', kind: 'shot', text: 'High', got: false })
+    const figures = scriptFigures(script, pace)
+    expect(figures).toMatchObject({ words: 5, beats: 3, blank: 1, covered: 1, shots: { got: 1, needed: 2 } })
+    expect(figures.sections[1]?.start).toBeCloseTo(figures.sections[0]?.seconds ?? 0)
+    expect(figures.delivery.camera).toBeCloseTo(figures.seconds)
+  })
+
+  test('a script is written when every section has words', () => {
+    expect(scriptWritten(undefined)).toBe(false)
+    expect(scriptWritten(exampleScript({}))).toBe(false)
+    expect(scriptWritten(exampleScript({ Hook: ['Words.', ''], Body: ['…'] }))).toBe(false)
+    expect(scriptWritten(exampleScript({ Hook: ['Words.', ''], Body: ['More'] }))).toBe(true)
+  })
+
+  test('more words never take less time', () => {
+    fc.assert(fc.property(fc.array(fc.constantFrom('oak', 'bends', 'slowly.', 'Why?'), { maxLength: 40 }), (words) => {
+      expect(beatSeconds(beat([...words, 'more'].join(' ')), pace)).toBeGreaterThanOrEqual(beatSeconds(beat(words.join(' ')), pace))
+    }))
+  })
+})
