@@ -1,6 +1,7 @@
 
 const config = {
   testEnvironment: 'node',
+  testTimeout: 120_000,
   roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/demo', '<rootDir>/server'],
   testMatch: ['**/*.test.ts'],
   moduleNameMapper: {

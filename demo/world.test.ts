@@ -1,0 +1,98 @@
+import { exampleNow } from '@core/examples'
+import { schemas, tableNames } from '@core/model'
+import { workingDays } from '@core/recipe/due'
+import { standingOf } from '@core/recipe/lamps'
+import { numbersOf } from '@core/rhythm/numbering'
+import { releaseOf } from '@core/rhythm/slots'
+import { datesOf } from '@core/rhythm/rule'
+import { dayAt } from '@core/rhythm/zone'
+import { demoWorld, largeWorld } from './world'
+
+const { whole, pictures } = demoWorld(exampleNow)
+const { tables } = whole
+const show = (id: string) => {
+  const found = tables.shows.find((s) => s.id === id)
+  if (!found) throw new Error('no show')
+  return found
+}
+
+describe('the demo world', () => {
+  test('fits the schemas, every record of it', () => {
+    for (const name of tableNames) for (const row of tables[name]) expect(schemas[name].safeParse(row).error?.issues ?? []).toEqual([])
+  })
+
+  test('has what the design asks for', () => {
+    const count = (name: string, of: string) => tables.episodes.filter((e) => e.phase.name === name && e.show === of).length
+    expect([count('released', 'boats'), count('released', 'talks')]).toEqual([41, 18])
+    expect(tables.episodes.filter((e) => e.phase.name === 'work' && !e.spare)).toHaveLength(10)
+    expect(tables.episodes.filter((e) => e.spare)).toHaveLength(2)
+    expect(tables.episodes.filter((e) => e.phase.name === 'idea')).toHaveLength(60)
+  })
+
+  test('no two episodes are alike in title, code, script or picture', () => {
+    const distinct = (list: string[]) => { expect(new Set(list).size).toBe(list.length) }
+    distinct(tables.episodes.map((e) => e.title))
+    distinct(tables.episodes.map((e) => e.code))
+    distinct(tables.scripts.map((s) => s.sections.flatMap((x) => x.beats.map((b) => b.text)).join(' ')).filter((t) => t.trim() !== ''))
+    distinct(pictures.map((p) => p.id))
+    distinct(pictures.map((p) => `${p.subject.words} ${p.subject.motif} ${p.variant}`))
+  })
+
+  test('numbers go on at #42 and HH 19 on the right dates', () => {
+    const numbered = (id: string) => {
+      const numbers = numbersOf(show(id), tables.episodes, exampleNow)
+      return tables.episodes.filter((e) => e.show === id && e.phase.name === 'work').flatMap((e) => { const n = numbers.episodes.get(e.id); return n === undefined ? [] : [[n, releaseOf(e, show(id))?.day]] })
+    }
+    expect(numbered('boats')).toEqual([[42, '2026-11-26'], [43, '2026-12-03'], [44, '2026-12-10'], [45, '2026-12-17'], [49, '2027-01-14']])
+    expect(numbered('talks')).toEqual([[19, '2026-12-01'], [21, '2026-12-29'], [23, '2027-01-26']])
+  })
+
+  test('every release is on a slot of its rhythm, and its figures are no older than it is', () => {
+    for (const e of tables.episodes) {
+      if (e.place.on === 'slot') expect(datesOf(show(e.show).rhythm, e.place.day, e.place.day)).toEqual([e.place.day])
+      if (e.phase.name !== 'released') continue
+      const age = (exampleNow - Date.parse(e.phase.at)) / 86_400_000
+      for (const f of e.figures) expect(f.age).toBeLessThanOrEqual(Math.ceil(age))
+      expect(e.figures.map((f) => f.views)).toEqual([...e.figures.map((f) => f.views)].sort((a, b) => a - b))
+    }
+  })
+
+  test('spares are ready, released ones lit, and one in work is late', () => {
+    const works = workingDays(tables.settings[0] ?? { hours: [], daysOff: [] })
+    const standing = (id: string) => {
+      const episode = tables.episodes.find((e) => e.id === id)
+      if (!episode) throw new Error('no episode')
+      const recipe = tables.recipes.find((r) => r.id === show(episode.show).recipe)
+      if (!recipe) throw new Error('no recipe')
+      return standingOf({ episode, show: show(episode.show), recipe, script: tables.scripts.find((s) => s.id === id), outlets: tables.outlets.filter((o) => show(episode.show).outlets.includes(o.id)), steps: tables.steps.filter((s) => s.episode === id), today: '2026-11-24', works })
+    }
+    for (const e of tables.episodes.filter((x) => x.spare)) expect(standing(e.id).missing).toEqual([])
+    for (const e of tables.episodes.filter((x) => x.phase.name === 'released')) expect(standing(e.id).ready).toBe(true)
+    expect(tables.episodes.filter((e) => e.phase.name === 'work' && standing(e.id).late).map((e) => e.title)).toEqual(['Why my keel bolts wept rust'])
+  })
+
+  test('looks alive on any day it is opened', () => {
+    for (const d of [1, 2, 3, 6, 9, 15]) {
+      const now = exampleNow + d * 86_400_000 + 9 * 3_600_000
+      const { whole: then } = demoWorld(now)
+      const coming = then.tables.episodes.filter((e) => e.place.on === 'slot' && e.phase.name === 'work')
+      for (const e of coming) expect(releaseOf(e, show(e.show))?.at).toBeGreaterThan(now)
+      const last = then.tables.episodes.filter((e) => e.phase.name === 'released' && e.show === 'boats').at(-1)
+      expect(last?.phase.name === 'released' && Date.parse(last.phase.at)).toBeLessThan(now)
+    }
+  })
+
+  test('is the same for the same moment', () => {
+    expect(demoWorld(exampleNow).whole).toEqual(whole)
+  })
+})
+
+test('the large world has 5,000 released episodes with scripts of about 1,200 words', () => {
+  const { whole: large } = largeWorld(exampleNow, () => undefined)
+  const released = large.tables.episodes.filter((e) => e.phase.name === 'released')
+  expect(released).toHaveLength(5000)
+  const words = large.tables.scripts.slice(20, 40).map((s) => s.sections.flatMap((x) => x.beats).reduce((sum, b) => sum + b.text.split(' ').length, 0))
+  for (const n of words) expect(n).toBeGreaterThan(1000)
+  expect(new Set(large.tables.episodes.map((e) => e.code)).size).toBe(large.tables.episodes.length)
+  expect(dayAt(Date.parse(released[0]?.phase.name === 'released' ? released[0].phase.at : ''), 'Europe/Lisbon') < '2026-11-24').toBe(true)
+})
