@@ -27,7 +27,7 @@ const router = useRouter()
 onMounted(() => { void library.open() })
 
 const welcoming = computed(() => route.name === 'welcome')
-watch([() => library.isNew, () => route.name], ([isNew, name]) => {
+watch([() => library.isNew, () => route.name, () => library.state], ([isNew, name]) => {
   if (isNew && name && name !== 'welcome') void router.replace('/welcome')
   if (!isNew && library.state === 'open' && name === 'welcome') void router.replace('/today')
 })

@@ -1,3 +1,4 @@
+import type { ZodType } from 'zod'
 import { schemas, tableNames, type Change, type Id, type RecordOf, type Records, type TableName } from '../model'
 import { fine, refused, type Result } from '../result'
 
@@ -100,15 +101,37 @@ function turned(c: Change): Change {
   }
 }
 
-/** Checks every record that would be written against its schema, so that nothing false is stored. */
+/**
+ * Checks every record that would be written against its schema, so that nothing false is stored, and hands on what the schema
+ * read: plain data, whatever a screen wrapped it in. Refused with the path to the first fault.
+ */
 export function checked(done: Done): Result<Done> {
-  for (const { table, after } of done.changes) {
-    if (after === undefined) continue
-    const read = schemas[table].safeParse(after)
-    const issue = read.error?.issues[0]
-    if (issue) return refused(issue.message, [table, ...issue.path.map(String)].join('.'))
+  const changes: Change[] = []
+  for (const change of done.changes) {
+    const read = cleaned(change)
+    if (!read.ok) return read
+    changes.push(read.value)
   }
-  return fine(done)
+  return fine({ ...done, changes })
+}
+
+function cleaned(change: Change): Result<Change> {
+  switch (change.table) {
+    case 'shows': return read(schemas.shows, change)
+    case 'outlets': return read(schemas.outlets, change)
+    case 'recipes': return read(schemas.recipes, change)
+    case 'episodes': return read(schemas.episodes, change)
+    case 'steps': return read(schemas.steps, change)
+    case 'scripts': return read(schemas.scripts, change)
+    case 'settings': return read(schemas.settings, change)
+  }
+}
+
+function read<R, C extends { table: TableName; after?: R | undefined }>(schema: ZodType<R>, change: C): Result<C> {
+  if (change.after === undefined) return fine(change)
+  const parsed = schema.safeParse(change.after)
+  const issue = parsed.error?.issues[0]
+  return parsed.success ? fine({ ...change, after: parsed.data }) : refused(issue?.message ?? 'This cannot be kept.', [change.table, ...(issue?.path ?? []).map(String)].join('.'))
 }
 
 /** Two lists of changes, one after the other, as one: the first `before` and the last `after` of each record. */

@@ -28,8 +28,10 @@ function point(i: number, event: Event) {
   put({ points: [0, 1, 2].map((n) => (n === i ? typedIn(event) : (brief.value.points[n] ?? ''))) }, 'the main points')
 }
 async function addOne() {
-  const done = await library.perform(addTitle, { episode: card.episode.id, text: title.value })
-  if (done.ok) title.value = ''
+  const text = title.value
+  title.value = ''
+  const done = await library.perform(addTitle, { episode: card.episode.id, text })
+  if (!done.ok) title.value = text
 }
 function rewrite(id: string, event: Event) {
   void write({ titles: card.episode.titles.map((t) => (t.id === id ? { ...t, text: typedIn(event) } : t)) }, 'a title')

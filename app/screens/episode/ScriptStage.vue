@@ -65,11 +65,11 @@ function noteShot(beat: Beat) {
   shooting.value = beat.id
   void nextTick(() => document.getElementById(`shot-${beat.id}`)?.focus())
 }
-async function addShot(beat: Beat, event: Event) {
-  const text = typedIn(event)
-  if (text.trim() !== '') await act({ do: 'add cue', beat: beat.id, text, kind: 'shot' })
+function addShot(beat: Beat, event: Event) {
+  const text = typedIn(event).trim()
   if (event.target instanceof HTMLInputElement) event.target.value = ''
-  if (text.trim() === '') { shooting.value = undefined; focusBeat(beat.id) }
+  if (text !== '') void act({ do: 'add cue', beat: beat.id, text, kind: 'shot' })
+  else { shooting.value = undefined; focusBeat(beat.id) }
 }
 function paste(event: ClipboardEvent, beat: Beat) {
   const text = event.clipboardData?.getData('text/plain') ?? ''

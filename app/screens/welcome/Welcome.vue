@@ -60,7 +60,7 @@ async function begin() {
         <RhythmFields v-model:wish="wish" v-model:time="time" v-model:start="start" v-model:zone="zone" :kind="kind" />
         <div>
           <div class="flex items-end gap-3 mb-2">
-            <label class="w-[190px]"><span class="label">About how many hours a week</span><input type="number" min="1" max="100" class="field" :value="Math.round(total / 6) / 10" @change="spread" /></label>
+            <label class="w-[190px]"><span class="label">About how many hours a week</span><input type="number" min="0" max="100" step="any" class="field" :value="Math.round(total / 6) / 10" @change="spread" /></label>
             <p class="sub pb-2">{{ sayMinutes(total) }} over {{ hours.filter((h) => h > 0).length }} days. Due dates fall on days that have hours.</p>
           </div>
           <HoursFields v-model="hours" />

@@ -1,0 +1,73 @@
+import { deflateSync, crc32 } from 'node:zlib'
+import { test as base, expect, type BrowserContext, type Page } from '@playwright/test'
+
+/** The moment at which all tests happen: Tuesday 24 November 2026, 09:00 in Lisbon. */
+export const moment = new Date('2026-11-24T09:00:00Z')
+
+/** Tests with the clock fixed, and no error in the console. */
+export const test = base.extend<{ quiet: undefined }>({
+  page: async ({ page }, use) => {
+    const errors: string[] = []
+    page.on('pageerror', (e) => errors.push(e.message))
+    page.on('console', (m) => { if (m.type() === 'error') errors.push(m.text()) })
+    await page.clock.install({ time: moment })
+    await use(page)
+    expect(errors).toEqual([])
+  },
+})
+export { expect }
+
+/** Begins as a newcomer does: a weekly video show on Thursdays, ten hours a week. Ends on Today. */
+export async function begin(page: Page, title = 'Tern & Tiller'): Promise<void> {
+  await page.goto('/')
+  await page.getByLabel('Name of the show').fill(title)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Tuesday 24 November' })).toBeVisible()
+}
+
+/** Opens the demo, laid out for the fixed moment. */
+export async function demo(page: Page, path = '/today'): Promise<void> {
+  await page.addInitScript(() => { if (localStorage.getItem('lamp-reel.world') === null) localStorage.setItem('lamp-reel.world', 'demo') })
+  await page.goto(path)
+  await expect(page.getByRole('link', { name: 'Lamp Reel, to Today' })).toBeVisible({ timeout: 90_000 })
+}
+
+/** Keeps ideas by the keyboard alone. */
+export async function jot(page: Page, ...lines: string[]): Promise<void> {
+  await page.keyboard.press('i')
+  const field = page.getByRole('textbox', { name: 'Jot an idea' })
+  await expect(field).toBeFocused()
+  for (const line of lines) {
+    await page.keyboard.type(line)
+    await page.keyboard.press('Enter')
+    await expect(field).toHaveValue('')
+  }
+  await page.keyboard.press('Escape')
+}
+
+/** A second page of the same browser, with the clock fixed too. */
+export async function secondTab(context: BrowserContext, path: string): Promise<Page> {
+  const page = await context.newPage()
+  await page.clock.install({ time: moment })
+  await page.goto(path)
+  return page
+}
+
+function chunk(type: string, data: Buffer): Buffer {
+  const body = Buffer.concat([Buffer.from(type), data])
+  const size = Buffer.alloc(4)
+  size.writeUInt32BE(data.length)
+  const sum = Buffer.alloc(4)
+  sum.writeUInt32BE(crc32(body) >>> 0)
+  return Buffer.concat([size, body, sum])
+}
+
+/** A PNG of one colour, for pictures to add. */
+export function png(width: number, height: number, [r, g, b]: [number, number, number]): Buffer {
+  const head = Buffer.alloc(13)
+  head.writeUInt32BE(width, 0)
+  head.writeUInt32BE(height, 4)
+  head.set([8, 2, 0, 0, 0], 8)
+  const row = Buffer.concat([Buffer.from([0]), Buffer.alloc(width * 3).map((_, i) => [r, g, b][i % 3] ?? 0)])
+  return Buffer.concat([Buffer.from([137, 80, 78, 71, 13, 10, 26, 10]), chunk('IHDR', head), chunk('IDAT', deflateSync(Buffer.concat(Array.from({ length: height }, () => row)))), chunk('IEND', Buffer.alloc(0))])
+}

@@ -1,0 +1,24 @@
+import AxeBuilder from '@axe-core/playwright'
+import { demo, expect, test } from './fixtures'
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+
+test('Today and capture are fully usable on a phone', async ({ page }) => {
+  await demo(page)
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  await expect(page.getByRole('button', { name: /Steaming oak ribs/ }).first()).toBeVisible()
+  await page.getByRole('textbox', { name: 'Jot an idea' }).tap()
+  await page.keyboard.type('From the ferry')
+  await page.getByRole('button', { name: 'Keep the idea' }).tap()
+  await expect(page.getByText('From the ferry')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('link', { name: 'Ideas' }).tap()
+  await expect(page.getByRole('list', { name: 'Ideas' })).toContainText('From the ferry')
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  await page.getByRole('link', { name: 'Today', exact: true }).tap()
+  await page.getByRole('region', { name: 'Next step' }).getByRole('button', { name: /Go to it/ }).tap()
+  await expect(page.getByRole('heading', { level: 1, name: /keel bolts/ })).toBeVisible()
+  await page.getByRole('checkbox').first().check()
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map((v) => v.id)).toEqual([])
+})

@@ -1,0 +1,118 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { demo, expect, test } from './fixtures'
+
+/** What axe finds on the page as it stands: rule, and the first node of each. */
+async function findings(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)
+}
+
+const screens = ['/today', '/ideas', '/schedule', '/catalogue', '/shows', '/settings'] as const
+const stages = ['brief', 'script', 'film', 'edit', 'thumbnail', 'release', 'after'] as const
+
+for (const theme of ['booth', 'daylight'] as const) {
+  test(`axe finds nothing on any screen, in ${theme}`, async ({ page }) => {
+    test.slow()
+    await demo(page, '/settings')
+    await page.getByRole('radio', { name: theme === 'booth' ? 'Booth, dark' : 'Daylight' }).click()
+    await expect(page.locator('html')).toHaveAttribute('data-theme', theme)
+    for (const screen of screens) {
+      await page.goto(screen)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      expect.soft(await findings(page), screen).toEqual([])
+    }
+    await page.goto('/schedule')
+    const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
+    for (const stage of stages) {
+      await page.goto(`${address}/${stage}`)
+      await expect(page.getByRole('heading', { level: 1, name: /Cutting a spar/ })).toBeVisible()
+      await page.waitForLoadState('networkidle')
+      expect.soft(await findings(page), stage).toEqual([])
+    }
+    await page.keyboard.press('/')
+    await expect(page.getByRole('combobox', { name: /Find an episode/ })).toBeFocused()
+    expect.soft(await findings(page), 'find or do').toEqual([])
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('?')
+    await expect(page.getByRole('dialog')).toBeVisible()
+    expect.soft(await findings(page), 'shortcuts').toEqual([])
+  })
+}
+
+test('axe finds nothing on the first screen, and it fits without sideways scrolling', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByLabel('Name of the show')).toBeVisible()
+  expect(await findings(page)).toEqual([])
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('alert')).toContainText('A show needs a name')
+  expect(await findings(page)).toEqual([])
+})
+
+test('the theme is kept and set before the first paint', async ({ page }) => {
+  await demo(page, '/settings')
+  await page.getByRole('radio', { name: 'Daylight' }).click()
+  await page.reload()
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'daylight')
+  await expect(page.getByRole('radio', { name: 'Daylight' })).toBeChecked()
+})
+
+test('every screen and stage has an address, a title in the tab, and fits 1280 wide', async ({ page }) => {
+  await demo(page, '/schedule')
+  const address = await page.getByRole('link', { name: /Steaming oak ribs/ }).getAttribute('href')
+  for (const [path, title] of [['/ideas', 'Ideas'], ['/catalogue', 'Catalogue'], ['/shows', 'Shows'], ['/settings', 'Settings'], [`${address}/thumbnail`, '#42 Thumbnail: Steaming oak ribs without a steam box'], [`${address}/release`, '#42 Release: Steaming oak ribs without a steam box']] as const) {
+    await page.goto(path)
+    await expect(page).toHaveTitle(`${title} · Lamp Reel`)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
+  }
+  await page.goto('/episode/ZZZZ')
+  await expect(page.getByRole('heading', { name: 'No episode has the code ZZZZ' })).toBeVisible()
+  await page.goto('/nowhere/at/all')
+  await expect(page.getByRole('heading', { name: 'Nothing is here' })).toBeVisible()
+})
+
+test('the demo: Today, the strip, Slots and the episode say the same', async ({ page }) => {
+  await demo(page)
+  await expect(page.getByRole('region', { name: 'Next step' })).toContainText('Film the shots')
+  await expect(page.getByRole('complementary', { name: 'Next out' })).toContainText('Thu 26 Nov 17:00, 2 d 8 h')
+  await expect(page.getByRole('complementary', { name: 'Next out' })).toContainText('3 of 6 parts are there')
+  await page.getByRole('complementary', { name: 'Next out' }).getByRole('button', { name: /^Drop the last/ }).click()
+  await expect(page.getByRole('complementary', { name: 'Next out' })).toContainText('4 of 6 parts are there')
+  await page.keyboard.press('3')
+  const row = page.getByRole('row', { name: /Why my keel bolts wept rust/ })
+  await expect(row.getByRole('button', { name: '#43 Film: working, late 2 d' })).toBeVisible()
+  await page.getByRole('button', { name: /^#43 Why my keel bolts wept rust, goes out Thu 3 Dec, in 9 d, late 2 d/ }).click()
+  for (const box of await page.getByRole('checkbox').all()) await box.check()
+  await expect(page.getByRole('link', { name: 'Film: lit' })).toBeVisible()
+  await page.keyboard.press('3')
+  await expect(row.getByRole('button', { name: '#43 Film: lit' })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^#43 Why my keel bolts wept rust, goes out Thu 3 Dec, in 9 d$/ })).toBeVisible()
+})
+
+test('the strip winds by wheel, keys and drag, and comes back to now', async ({ page }) => {
+  await demo(page)
+  const film = page.locator('.reel')
+  const left = () => film.evaluate((e) => e.scrollLeft)
+  const now = await left()
+  await film.hover()
+  await page.mouse.wheel(0, -900)
+  await expect.poll(left).toBeLessThan(now - 500)
+  await expect(page.getByRole('button', { name: /#38 384 copper nails, released/ })).toBeAttached()
+  await page.keyboard.press('0')
+  await expect.poll(left).toBe(now)
+  const box = await film.boundingBox()
+  if (!box) throw new Error('no strip')
+  await page.mouse.move(box.x + 900, box.y + 48)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 300, box.y + 48, { steps: 6 })
+  await page.mouse.up()
+  await expect.poll(left).toBeGreaterThan(now + 500)
+  await expect(page).toHaveURL(/today/)
+  await page.getByRole('button', { name: 'Now' }).click()
+  await expect.poll(left).toBe(now)
+  await page.getByRole('button', { name: /^#42 Steaming/ }).focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('button', { name: /^#43 Why my keel/ })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1, name: 'Why my keel bolts wept rust' })).toBeVisible()
+})

@@ -1,0 +1,27 @@
+import { defineConfig } from '@playwright/test'
+
+/** The real interface, on the production build, in Debian's Chromium. */
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '*.e2e.ts',
+  timeout: 150_000,
+  expect: { timeout: 15_000 },
+  workers: 2,
+  fullyParallel: true,
+  retries: process.env['CI'] ? 1 : 0,
+  reporter: 'list',
+  use: {
+    actionTimeout: 20_000,
+    baseURL: 'http://127.0.0.1:4199',
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/Lisbon',
+    contextOptions: { reducedMotion: 'reduce' },
+    permissions: ['clipboard-read', 'clipboard-write'],
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  webServer: { command: 'npx tsx server/main.ts --port 4199', url: 'http://127.0.0.1:4199', reuseExistingServer: !process.env['CI'], timeout: 60_000 },
+})
