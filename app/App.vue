@@ -12,7 +12,8 @@ import TopBar from './screens/shell/TopBar.vue'
 import Trouble from './screens/shell/Trouble.vue'
 
 const Sayings = defineAsyncComponent(() => import('./screens/shell/Sayings.vue'))
-const Finder = defineAsyncComponent(() => import('./screens/shell/Finder.vue'))
+const loadFinder = () => import('./screens/shell/Finder.vue')
+const Finder = defineAsyncComponent(loadFinder)
 const Shortcuts = defineAsyncComponent(() => import('./screens/shell/Shortcuts.vue'))
 const PlaceIdea = defineAsyncComponent(() => import('./screens/schedule/PlaceIdea.vue'))
 const FillSlot = defineAsyncComponent(() => import('./screens/schedule/FillSlot.vue'))
@@ -24,7 +25,11 @@ const pictures = usePictures()
 const route = useRoute()
 const router = useRouter()
 
-onMounted(() => { void library.open() })
+onMounted(() => {
+  void library.open()
+  // The finder is fetched ahead, so that what is typed right behind its key is not lost.
+  setTimeout(() => { void loadFinder() }, 1500)
+})
 
 const welcoming = computed(() => route.name === 'welcome')
 watch([() => library.isNew, () => route.name, () => library.state], ([isNew, name]) => {

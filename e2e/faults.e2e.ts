@@ -1,3 +1,4 @@
+import { writeFile } from 'node:fs/promises'
 import { begin, demo, expect, jot, test } from './fixtures'
 
 test('bad input gets a sentence, and the data stays as it was', async ({ page }) => {
@@ -15,10 +16,12 @@ test('bad input gets a sentence, and the data stays as it was', async ({ page })
   await expect(page.getByText('“{chpaters}” is not a word of the pattern.', { exact: false }).first()).toBeVisible()
 })
 
-test('a 40 MB picture is refused, saying how to mend it', async ({ page }) => {
+test('a 40 MB picture is refused, saying how to mend it', async ({ page }, info) => {
+  const huge = info.outputPath('huge.png')
+  await writeFile(huge, Buffer.alloc(40 * 1024 * 1024))
   await demo(page, '/schedule')
   await page.getByRole('button', { name: 'Pictures of Why my keel bolts wept rust' }).click()
-  await page.getByLabel('Picture files').setInputFiles({ name: 'huge.png', mimeType: 'image/png', buffer: Buffer.alloc(40 * 1024 * 1024) })
+  await page.getByLabel('Picture files').setInputFiles(huge)
   await expect(page.getByRole('alert')).toContainText('“huge.png” has 40 MB; at most 20 MB are taken. Save it smaller')
   await page.getByLabel('Picture files').setInputFiles({ name: 'broken.png', mimeType: 'image/png', buffer: Buffer.from('no png') })
   await expect(page.getByRole('alert')).toContainText('“broken.png” cannot be read')
@@ -27,6 +30,8 @@ test('a 40 MB picture is refused, saying how to mend it', async ({ page }) => {
 
 test('when the browser has no room, it says so with a way out and takes the change back', async ({ page }) => {
   await begin(page)
+  await page.reload()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tuesday 24 November')
   await page.evaluate(() => {
     IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError') }
   })

@@ -35,7 +35,7 @@ for (const theme of ['booth', 'daylight'] as const) {
     expect.soft(await findings(page), 'find or do').toEqual([])
     await page.keyboard.press('Escape')
     await page.keyboard.press('?')
-    await expect(page.getByRole('dialog')).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Shortcuts' })).toBeVisible()
     expect.soft(await findings(page), 'shortcuts').toEqual([])
   })
 }
@@ -52,6 +52,8 @@ test('axe finds nothing on the first screen, and it fits without sideways scroll
 test('the theme is kept and set before the first paint', async ({ page }) => {
   await demo(page, '/settings')
   await page.getByRole('radio', { name: 'Daylight' }).click()
+  await expect(page.getByRole('radio', { name: 'Daylight' })).toBeChecked()
+  await page.waitForTimeout(300)
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'daylight')
   await expect(page.getByRole('radio', { name: 'Daylight' })).toBeChecked()
@@ -82,6 +84,7 @@ test('the demo: Today, the strip, Slots and the episode say the same', async ({ 
   const row = page.getByRole('row', { name: /Why my keel bolts wept rust/ })
   await expect(row.getByRole('button', { name: '#43 Film: working, late 2 d' })).toBeVisible()
   await page.getByRole('button', { name: /^#43 Why my keel bolts wept rust, goes out Thu 3 Dec, in 9 d, late 2 d/ }).click()
+  await expect(page.getByRole('checkbox', { name: /is done/ }).first()).toBeVisible()
   for (const box of await page.getByRole('checkbox').all()) await box.check()
   await expect(page.getByRole('link', { name: 'Film: lit' })).toBeVisible()
   await page.keyboard.press('3')

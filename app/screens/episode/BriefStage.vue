@@ -55,14 +55,14 @@ onMounted(() => {
 
 <template>
   <div class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_280px]">
-    <div class="grid gap-5 content-start">
+    <div class="grid grid-cols-1 gap-5 content-start">
       <label><span class="label">What the viewer should take away</span><textarea class="field text-16" rows="2" data-at="takeaway" :value="brief.takeaway" placeholder="One sentence they could repeat to a friend" @input="put({ takeaway: typedIn($event) }, 'the takeaway')" /></label>
       <fieldset><legend class="label">Three main points</legend>
         <div class="grid gap-2"><label v-for="i in [0, 1, 2]" :key="i" class="flex items-center gap-2"><span class="num">{{ i + 1 }}</span><input class="field" :value="brief.points[i] ?? ''" :aria-label="`Point ${i + 1}`" @input="point(i, $event)" /></label></div>
       </fieldset>
       <label><span class="label flex justify-between">Description, the words of your own <span class="num">{{ [...brief.description].length }}</span></span><textarea class="field min-h-[120px]" data-at="description" :value="brief.description" placeholder="Two or three lines that make someone press play. Chapters, links and closing lines are added by the pattern." @input="put({ description: typedIn($event) }, 'the description')" /></label>
     </div>
-    <div class="grid gap-5 content-start">
+    <div class="grid grid-cols-1 gap-5 content-start">
       <fieldset>
         <legend class="label">Title candidates, one chosen</legend>
         <ul class="grid gap-1.5">

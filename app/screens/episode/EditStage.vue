@@ -50,7 +50,7 @@ onMounted(() => { if (route.query['at']) void nextTick(() => document.querySelec
 
 <template>
   <div class="mx-auto max-w-[1080px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_280px]">
-    <div class="grid gap-6 content-start">
+    <div class="grid grid-cols-1 gap-6 content-start">
       <section aria-labelledby="length">
         <h2 id="length" class="mb-2">How long it came out</h2>
         <div class="flex items-center gap-4 flex-wrap"><input class="field font-mono text-20 w-[130px] h-[44px]" data-at="length" :value="shown(cut.length)" placeholder="9:51" aria-label="Length of the edit" :aria-invalid="!!faults['length']" @change="length" /><p class="sub">{{ figures.seconds ? `The script is ${sayTime(figures.seconds)}.` : '' }} The aim is {{ card.show.aim.from }} to {{ card.show.aim.to }} min.</p></div>

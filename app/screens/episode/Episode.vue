@@ -39,6 +39,10 @@ watch(() => found.value?.id, async (id) => {
 const card = computed(() => (ready.value && found.value ? board.cardOf(found.value) : undefined))
 const stages = computed(() => card.value?.standing.stages ?? [])
 const here = computed(() => stages.value.find((s) => s.stage.id === stage) ?? card.value?.standing.where ?? stages.value[0])
+/** Without a stage in the address the one it stands at is opened, and stays open when its lamp lights. */
+watch([() => stage, card], () => {
+  if (stage === '' && card.value && here.value) void router.replace({ name: 'episode', params: { code, stage: here.value.stage.id } })
+}, { immediate: true })
 const due = computed(() => here.value?.steps.filter((s) => !s.done && s.due).sort((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1))[0])
 watch([here, card], () => { if (card.value && here.value) document.title = `${card.value.number} ${here.value.stage.name}: ${card.value.title} · Lamp Reel` }, { immediate: true })
 

@@ -77,10 +77,10 @@ async function out() {
 
 <template>
   <div class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_360px]">
-    <div class="grid gap-4 content-start min-w-0">
+    <div class="grid grid-cols-1 gap-4 content-start min-w-0">
       <section class="panel p-4" aria-labelledby="p-title"><div class="head"><h2 id="p-title">Title</h2><span class="num">{{ [...(chosenTitle(card.episode) ?? '')].length }}/{{ limits.title }}</span><button class="btn btn-small" :disabled="!chosenTitle(card.episode)" @click="copy('title', chosenTitle(card.episode) ?? '')"><component :is="copied === 'title' ? Check : Copy" :size="13" /> {{ copied === 'title' ? 'Copied' : 'Copy' }}</button></div><p class="text-16 font-medium">{{ chosenTitle(card.episode) ?? 'none chosen yet' }}</p></section>
       <section class="panel p-4" aria-labelledby="p-description"><div class="head"><h2 id="p-description">Description</h2><span class="num">{{ [...description].length }}/{{ limits.description }}</span><button class="btn btn-small" @click="copy('description', description)"><component :is="copied === 'description' ? Check : Copy" :size="13" /> {{ copied === 'description' ? 'Copied' : 'Copy' }}</button></div>
-        <div class="whitespace-pre-wrap text-ink max-h-[300px] overflow-y-auto" tabindex="0" role="region" aria-label="The description as it goes out"><span>{{ folded[0] }}</span><span v-if="folded[1]" class="text-11 text-ink-3 mx-1 border-b border-dashed border-ring" title="What stands behind this is folded away at first">fold</span><span class="text-ink-2">{{ folded[1] }}</span></div>
+        <div class="whitespace-pre-wrap text-ink max-h-[300px] overflow-y-auto" tabindex="0" role="region" aria-label="The description as it goes out"><span>{{ folded[0] }}</span><span v-if="folded[1]" class="fold" title="What stands behind this is folded away at first" /><span class="text-ink-2">{{ folded[1] }}</span></div>
       </section>
       <div class="grid grid-cols-1 gap-4 md:grid-cols-2">
         <section class="panel p-4" aria-labelledby="p-chapters"><div class="head"><h2 id="p-chapters">Chapters</h2><span class="sub">{{ chapters.from === 'script' ? 'estimated' : chapters.from === 'edit' ? 'timed' : '' }}</span><button class="btn btn-small" :disabled="chapters.list.length === 0" @click="copy('chapters', chaptersText(chapters.list))"><component :is="copied === 'chapters' ? Check : Copy" :size="13" /> {{ copied === 'chapters' ? 'Copied' : 'Copy' }}</button></div><pre class="font-mono text-12 whitespace-pre-wrap">{{ chaptersText(chapters.list) || 'none yet' }}</pre></section>
@@ -91,7 +91,7 @@ async function out() {
         <form class="flex gap-2 mt-1.5" @submit.prevent="addLink"><input v-model="label" class="field w-[180px]" placeholder="What it is" aria-label="What the new link is" /><input v-model="url" class="field flex-1" placeholder="https://" aria-label="Address of the new link" /><button class="btn">Add</button></form>
       </section>
     </div>
-    <aside class="grid gap-5 content-start">
+    <aside class="grid grid-cols-1 gap-5 content-start">
       <section class="panel p-4" aria-labelledby="ready">
         <RouterLink :to="{ name: 'episode', params: { code: card.episode.code, stage: 'thumbnail' } }" class="block mb-3 rounded-card overflow-hidden" :class="card.show.kind === 'audio' ? 'aspect-square w-[160px]' : 'aspect-video'" aria-label="The picture"><img v-if="pictures.url(card.episode.chosenPicture)" :src="pictures.url(card.episode.chosenPicture)" alt="The chosen picture" class="w-full h-full object-cover" /><Chalk v-else :seed="card.episode.code" /></RouterLink>
         <p class="flex justify-between mb-1"><strong id="ready" class="font-title font-semibold text-16">{{ released ? 'Released' : card.standing.ready ? 'Ready' : `${card.standing.missing.length} still missing` }}</strong><span class="sub">{{ card.standing.parts.there }} of {{ card.standing.parts.needed }} parts</span></p>
@@ -107,6 +107,7 @@ async function out() {
 </template>
 
 <style scoped>
+.fold::before { content: 'fold'; margin-inline: 3px; padding-inline: 3px; border: 1px dashed var(--ring); border-radius: 3px; font-size: 11px; color: var(--ink-2); }
 .head { display: flex; align-items: center; gap: 10px; margin-bottom: 8px; }
 .head h2 { flex: 1; }
 </style>

@@ -73,7 +73,7 @@ const sizes = computed(() => (square.value ? [{ w: 120, what: 'in a player' }, {
             <div class="relative" :class="square ? 'max-w-[430px] mx-auto' : ''"><img v-if="pictures.url(large.id)" :src="pictures.url(large.id)" :alt="`Picture ${letter(large)}, ${large.name}`" class="block w-full object-cover" :class="square ? 'aspect-square' : 'aspect-video'" /><span v-if="stamp" class="stamp">{{ stamp }}</span></div>
             <div class="edge"><span>{{ large.width }} × {{ large.height }} · {{ Math.max(1, Math.round(large.size / 1000)) }} kB</span></div>
           </figure>
-          <div v-if="card.episode.pictures.length > 1" class="grid gap-3 content-start" :class="card.episode.pictures.length > 3 ? 'grid-cols-2' : 'max-xl:grid-cols-2'">
+          <div v-if="card.episode.pictures.length > 1" class="grid grid-cols-1 gap-3 content-start" :class="card.episode.pictures.length > 3 ? 'grid-cols-2' : 'max-xl:grid-cols-2'">
             <button v-for="p in card.episode.pictures.filter((x) => x.id !== large?.id)" :key="p.id" class="film cell text-left" :class="{ chosen: p.id === card.episode.chosenPicture }" :aria-label="`Look at picture ${letter(p)}`" @click="seen = p.id"><span class="edge"><span>{{ letter(p) }} ▸ {{ p.name }}</span></span><img v-if="pictures.url(p.id)" :src="pictures.url(p.id)" alt="" class="block w-full object-cover" :class="square ? 'aspect-square' : 'aspect-video'" /><span class="edge" /></button>
           </div>
         </div>
@@ -86,7 +86,7 @@ const sizes = computed(() => (square.value ? [{ w: 120, what: 'in a player' }, {
         </section>
       </template>
     </div>
-    <aside class="grid gap-5 content-start">
+    <aside class="grid grid-cols-1 gap-5 content-start">
       <div v-if="large" class="grid gap-2">
         <button v-if="large.id !== card.episode.chosenPicture" class="btn btn-main" @click="library.perform(choosePicture, { episode: card.episode.id, picture: large.id }, 'aloud')">Choose {{ letter(large) }}</button>
         <p v-else class="panel p-3"><strong>{{ letter(large) }} is chosen.</strong> <button class="underline underline-offset-2" @click="library.perform(choosePicture, { episode: card.episode.id, picture: undefined })">Take it back</button></p>

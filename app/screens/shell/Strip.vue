@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { placeOnSlot } from '@core/commands/schedule'
 import { skipSlot } from '@core/commands/schedule'
@@ -55,12 +55,17 @@ function home(): number {
 function toNow(smooth = true) {
   film.value?.scrollTo({ left: home(), behavior: smooth && !matchMedia('(prefers-reduced-motion: reduce)').matches ? 'smooth' : 'auto' })
 }
+function letGo() {
+  setTimeout(() => { pan = undefined }, 0)
+}
 onMounted(() => {
+  window.addEventListener('pointerup', letGo)
   width.value = film.value?.clientWidth ?? 1280
   toNow(false)
   left.value = home()
   new ResizeObserver(() => { width.value = film.value?.clientWidth ?? 1280 }).observe(film.value ?? document.body)
 })
+onBeforeUnmount(() => { window.removeEventListener('pointerup', letGo) })
 watch(() => desk.toNow, () => { toNow() })
 watch(first, () => { void nextTick(() => { toNow(false) }) })
 
@@ -79,8 +84,9 @@ function drag(event: PointerEvent) {
   if (Math.abs(event.clientX - pan.x) > 5) pan.moved = true
   if (pan.moved) film.value.scrollLeft = pan.left - (event.clientX - pan.x)
 }
+/** A drag ends without choosing the frame under it; a key's click is never part of a drag. */
 function click(event: MouseEvent) {
-  if (pan?.moved) { event.preventDefault(); event.stopPropagation() }
+  if (pan?.moved && event.detail > 0) { event.preventDefault(); event.stopPropagation() }
   pan = undefined
 }
 function keys(event: KeyboardEvent) {

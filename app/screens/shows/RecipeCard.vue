@@ -61,7 +61,7 @@ async function pattern(event: Event) {
     <p v-if="fault" role="alert" class="late mt-2">{{ fault }}</p>
     <div class="grid grid-cols-1 gap-4 mt-5 lg:grid-cols-2">
       <label><span class="label">Pattern of the description</span><textarea class="field font-mono text-12 min-h-[130px]" :value="recipe.pattern" @change="pattern" /></label>
-      <div class="grid gap-3 content-start">
+      <div class="grid grid-cols-1 gap-3 content-start">
         <label><span class="label">Closing lines, {call}</span><textarea class="field min-h-[64px]" :value="recipe.call" @input="library.perform(editRecipe, { recipe: show.recipe, fields: { call: value($event) } })" /></label>
         <p class="sub">Words in braces are filled in: <template v-for="(what, word, i) in patternWords" :key="word"><template v-if="i">, </template><span class="num" v-text="braced(word)" /> {{ what }}</template>. A line whose words are empty is left out.</p>
       </div>

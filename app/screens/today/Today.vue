@@ -56,13 +56,13 @@ function done(id: string) {
 }
 useKeys({
   y: out,
-  Enter: (event) => { if (first.value && (event.target === document.body || (event.target instanceof HTMLElement && event.target.id === 'screen'))) open(first.value.card, first.value.state.step.id) },
+  Enter: () => { if (first.value) open(first.value.card, first.value.state.step.id) },
 })
 </script>
 
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_416px] max-sm:px-3">
-    <div class="grid gap-4 content-start min-w-0">
+    <div class="grid grid-cols-1 gap-4 content-start min-w-0">
       <header class="flex flex-wrap items-end gap-x-6 gap-y-2">
         <h1 class="flex-1 whitespace-nowrap">{{ sayDayLong(board.today) }}</h1>
         <div v-if="!nothing" class="w-[306px] max-sm:w-full">

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import { addShow } from '@core/commands/shows'
 import type { RhythmWish } from '@core/rhythm/rule'
 import { dayAt } from '@core/rhythm/zone'
@@ -11,10 +10,9 @@ import RhythmFields from '../shows/RhythmFields.vue'
 import HoursFields from '../settings/HoursFields.vue'
 import RestoreBackup from '../settings/RestoreBackup.vue'
 
-/** The newcomer's one screen: a show, when it goes out, and about how many hours there are. */
+/** The newcomer's one screen: a show, when it goes out, and about how many hours there are. Once there is a show, the application goes on to Today by itself. */
 const library = useLibrary()
 const board = useBoard()
-const router = useRouter()
 const title = ref('')
 const kind = ref<'video' | 'audio'>('video')
 const wish = ref<RhythmWish>({ each: 'week', every: 1, weekdays: [3] })
@@ -39,7 +37,6 @@ async function begin() {
   fault.value = done.ok ? '' : done.problem.sentence
   if (!done.ok) { name.value?.focus(); return }
   void library.askToKeep()
-  await router.push('/today')
 }
 </script>
 
@@ -68,7 +65,7 @@ async function begin() {
         <p v-if="fault" id="fault" role="alert" class="late">{{ fault }}</p>
         <div class="flex items-center gap-4"><button class="btn btn-main px-5">Begin</button><p class="sub">You start with three steps: write, {{ kind === 'video' ? 'film' : 'record' }}, edit.</p></div>
       </form>
-      <aside class="grid gap-4 content-start">
+      <aside class="grid grid-cols-1 gap-4 content-start">
         <section class="panel p-5"><h2 class="mb-1">First a look?</h2><p class="sub mb-4">A boat builder’s two shows, with a year of episodes. Nothing of it mixes with yours, and you can leave whenever you like.</p><button class="btn w-full" @click="library.enter('demo')">Look round in the demo first</button></section>
         <section class="panel p-5"><h2 class="mb-1">Been here before?</h2><p class="sub mb-4">Take up where a back-up left off.</p><RestoreBackup label="Restore a back-up" block /></section>
       </aside>
