@@ -28,12 +28,15 @@ function marked(name, value) {
   return existsSync(join(cache, name)) && readFileSync(join(cache, name), 'utf8') === value
 }
 
-/** Installs the packages of the lockfile where they are missing or another lockfile's. */
+/**
+ * Installs the packages of the lockfile where they are missing or another lockfile's. `npm install` and not `npm ci`: a registry that
+ * serves only some platforms' optional packages leaves the others out of the lockfile, which `npm ci` refuses.
+ */
 export function install() {
   const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
   if (existsSync(bin('vite')) && marked('installed', lock)) return
   console.log('Installing packages…')
-  run(npm, ['ci', '--no-audit', '--no-fund', '--loglevel', 'error'])
+  run(npm, ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel', 'error'])
   mark('installed', lock)
 }
 

@@ -26,7 +26,22 @@ export function slotKey(show: Id, original: Day): string {
  * A show's slots whose original dates lie from one local date to another, both included, by moment.
  * The clock time stays the same across clock changes of the show's zone.
  */
-export function slotsOf(show: Show, from: Day, to: Day): Slot[] {
+export function slotsOf(show: Show, from: Day, to: Day): readonly Slot[] {
+  const known = expanded.get(show) ?? new Map<string, readonly Slot[]>()
+  if (!expanded.has(show)) expanded.set(show, known)
+  const key = `${from} ${to}`
+  let slots = known.get(key)
+  if (!slots) {
+    if (known.size > 40) known.clear()
+    known.set(key, (slots = expandedSlots(show, from, to)))
+  }
+  return slots
+}
+
+/** Expansions by show record (a changed show is another record), since every screen asks for the same spans again and again. */
+const expanded = new WeakMap<Show, Map<string, readonly Slot[]>>()
+
+function expandedSlots(show: Show, from: Day, to: Day): Slot[] {
   return datesOf(show.rhythm, from, to)
     .map((original) => slotOn(show, original))
     .sort((a, b) => a.at - b.at)

@@ -11,6 +11,15 @@ describe('running time', () => {
     expect(countWords('  \n ')).toBe(0)
   })
 
+  test('the quick way for plain text counts as the segmenter does', () => {
+    const segmenter = new Intl.Segmenter('en', { granularity: 'word' })
+    const bits = fc.constantFrom('oak', 'don’t', "it's", '384', '3.50', '1,200', 'e.g.', 'a', ' ', '. ', ', ', '-', '’', '"', '?', '…', '—', '(', ')', '\n', "'", '.', '0', 'x')
+    fc.assert(fc.property(fc.array(bits, { maxLength: 25 }), (row) => {
+      const text = row.join('')
+      expect([text, countWords(text)]).toEqual([text, [...segmenter.segment(text)].filter((s) => s.isWordLike).length])
+    }), { numRuns: 2000 })
+  })
+
   test('sentence ends are counted once each, and not inside a number', () => {
     expect(countSentenceEnds('It weeps. Does it?! “Yes.” It cost 3.50 then…')).toBe(4)
   })

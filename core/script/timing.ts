@@ -9,10 +9,13 @@ const SENTENCE = 0.35
 const BEAT = 0.8
 
 let segmenter: Intl.Segmenter | undefined
+/** Text whose words a pattern finds as the segmenter does, many times faster: plain letters, figures and the usual marks. */
+const plain = /^[A-Za-z0-9\s.,!?'’"“”()…–—-]*$/
+const plainWord = /[A-Za-z0-9]+(?:(?:(?<=[A-Za-z])['’.](?=[A-Za-z])|(?<=\d)['’.,](?=\d))[A-Za-z0-9]+)*/g
 
 /** How many words a text has, by the rules of Unicode (`Intl.Segmenter`), so that “don't” and “kräftig” are one each. */
 export function countWords(text: string): number {
-  if (text.trim() === '') return 0
+  if (plain.test(text)) return text.match(plainWord)?.length ?? 0
   segmenter ??= new Intl.Segmenter('en', { granularity: 'word' })
   let words = 0
   for (const piece of segmenter.segment(text)) if (piece.isWordLike) words++
@@ -24,11 +27,23 @@ export function countSentenceEnds(text: string): number {
   return text.match(/[.!?…]+(?=["'”’)]*(\s|$))/gu)?.length ?? 0
 }
 
+/** Counts by text, since a script is timed anew at every letter and only one beat of it is another. */
+const counts = new Map<string, { words: number; ends: number }>()
+
+function countsOf(text: string): { words: number; ends: number } {
+  let found = counts.get(text)
+  if (!found) {
+    if (counts.size > 4000) counts.clear()
+    counts.set(text, (found = { words: countWords(text), ends: countSentenceEnds(text) }))
+  }
+  return found
+}
+
 /** Seconds that one beat takes: words by its delivery's pace, 0.35 s a sentence end, 0.8 s at its end, and its hold. Nothing for a blank beat but its hold. */
 export function beatSeconds(beat: Beat, pace: Pace): number {
-  const words = countWords(beat.text)
+  const { words, ends } = countsOf(beat.text)
   if (words === 0) return beat.hold
-  return (words * 60) / pace[beat.delivery] + SENTENCE * countSentenceEnds(beat.text) + BEAT + beat.hold
+  return (words * 60) / pace[beat.delivery] + SENTENCE * ends + BEAT + beat.hold
 }
 
 /** Seconds of a section. */
@@ -58,7 +73,7 @@ export function scriptFigures(script: Script | undefined, pace: Pace): ScriptFig
       figures.seconds += seconds
       figures.delivery[beat.delivery] += seconds
       figures.beats++
-      const words = countWords(beat.text)
+      const { words } = countsOf(beat.text)
       figures.words += words
       if (words === 0) figures.blank++
       if (beat.cues.some((c) => c.kind === 'shot' || c.kind === 'graphic')) figures.covered++

@@ -1,0 +1,88 @@
+import { gzipSync } from 'node:zlib'
+import { createServer } from 'node:http'
+import { fileURLToPath } from 'node:url'
+import { chromium } from '@playwright/test'
+import { lampReelServer } from '../server/app'
+import { line } from './measure'
+
+/** The interface on the large demo: script before the first screen, the time to open screens, and from a key to its letter. */
+const server = createServer(lampReelServer(fileURLToPath(new URL('../dist', import.meta.url)), 'demo large'))
+await new Promise<void>((ready) => { server.listen(4197, '127.0.0.1', ready) })
+const base = 'http://127.0.0.1:4197'
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+
+const first = await browser.newPage({ reducedMotion: 'reduce' })
+const sizes: Promise<number>[] = []
+first.on('response', (response) => {
+  if (response.url().endsWith('.js')) sizes.push(response.body().then((body) => gzipSync(body).length))
+})
+await first.addInitScript(() => { localStorage.setItem('lamp-reel.world', 'own') })
+await first.goto(base)
+await first.getByRole('button', { name: 'Begin' }).waitFor()
+await first.getByLabel('Name of the show').fill('Bench')
+await first.getByRole('button', { name: 'Begin' }).click()
+await first.getByRole('heading', { level: 1, name: /day/ }).waitFor()
+const bytes = (await Promise.all(sizes)).reduce((a, b) => a + b, 0)
+console.log(`script before Today is usable, gzipped                          ${(bytes / 1000).toFixed(0)} kB`)
+await first.context().close()
+
+const page = await (await browser.newContext({ reducedMotion: 'reduce', viewport: { width: 1280, height: 800 } })).newPage()
+let start = performance.now()
+await page.goto(`${base}/today`)
+await page.getByRole('link', { name: 'Schedule' }).waitFor({ timeout: 300_000 })
+console.log(line('large demo laid out (once a day)', performance.now() - start))
+start = performance.now()
+await page.reload()
+await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 })
+console.log(line('Today after a reload, all read from the store', performance.now() - start))
+
+/** From a click to the painted screen, measured in the page itself. */
+async function opening(what: string, click: string, there: string): Promise<void> {
+  const times: number[] = []
+  for (let i = 0; i < 5; i++) {
+    await page.getByRole('link', { name: 'Shows' }).click()
+    await page.getByRole('heading', { level: 1, name: 'Shows' }).waitFor()
+    times.push(await page.evaluate(async ([from, to]) => {
+      const begin = performance.now()
+      document.querySelector<HTMLElement>(from ?? '')?.click()
+      while (!document.querySelector(to ?? '')) await new Promise((r) => { requestAnimationFrame(r) })
+      await new Promise((r) => { requestAnimationFrame(() => { setTimeout(r, 0) }) })
+      return performance.now() - begin
+    }, [click, there]))
+  }
+  times.sort((a, b) => a - b)
+  console.log(line(`${what}, the middle of five`, times[2] ?? 0))
+}
+await opening('Today opens', 'a[href="/today"]', '#nextout')
+await opening('Slots open', 'a[href="/schedule"]', 'table.slots tbody tr')
+await opening('an episode opens', '.frame.filled', 'nav[aria-label="Stages of the episode"]')
+await opening('the Catalogue of 5,000 opens', 'a[href="/catalogue"]', '[aria-label="Released episodes"] li')
+
+/** From a key in a field to the frame that shows its letter. */
+async function typing(what: string, selector: string): Promise<void> {
+  await page.locator(selector).first().click()
+  const times = await page.evaluate(async (field) => {
+    const input = document.querySelector<HTMLTextAreaElement>(field)
+    const found: number[] = []
+    for (let i = 0; input && i < 40; i++) {
+      const begin = performance.now()
+      input.setRangeText('a', input.value.length, input.value.length, 'end')
+      input.dispatchEvent(new InputEvent('input', { bubbles: true, data: 'a', inputType: 'insertText' }))
+      await new Promise((r) => { requestAnimationFrame(() => { setTimeout(r, 0) }) })
+      found.push(performance.now() - begin)
+    }
+    return found.sort((a, b) => a - b)
+  }, selector)
+  console.log(line(`${what}, key to painted letter: middle`, times[20] ?? 0))
+  console.log(line(`${what}, key to painted letter: slowest of 40`, times.at(-1) ?? 0))
+}
+await page.goto(`${base}/schedule`)
+const address = await page.locator('tbody a', { hasText: 'Cutting a spar' }).getAttribute('href')
+await page.goto(`${base}${address ?? ''}/script`)
+await page.locator('textarea[id^="beat-"]').first().waitFor()
+await typing('script of 1,000 words', 'textarea[id^="beat-"]')
+await page.goto(`${base}${address ?? ''}/brief`)
+await page.locator('textarea[data-at="takeaway"]').waitFor()
+await typing('brief', 'textarea[data-at="takeaway"]')
+await browser.close()
+server.close()
