@@ -1,0 +1,43 @@
+import { demo, expect, test } from './fixtures'
+
+test('one picture of each main view, from the demo', async ({ page }) => {
+  test.slow()
+  const shot = async (name: string) => {
+    await page.waitForLoadState('networkidle')
+    await page.waitForTimeout(600)
+    await page.screenshot({ path: `docs/screenshots/${name}.png` })
+  }
+  await page.goto('/')
+  await expect(page.getByLabel('Name of the show')).toBeVisible()
+  await shot('welcome')
+  await demo(page)
+  await shot('today')
+  for (const screen of ['ideas', 'schedule', 'catalogue', 'shows', 'settings']) {
+    await page.goto(`/${screen}`)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await shot(screen)
+  }
+  await page.goto('/schedule')
+  const address = async (title: RegExp) => (await page.getByRole('link', { name: title }).getAttribute('href')) ?? ''
+  const ribs = await address(/Steaming oak ribs/)
+  const spar = await address(/Cutting a spar/)
+  const bolts = await address(/keel bolts/)
+  for (const [name, path] of [['brief', `${ribs}/brief`], ['script', `${spar}/script`], ['film', `${bolts}/film`], ['edit', `${ribs}/edit`], ['thumbnail', `${ribs}/thumbnail`], ['release', `${ribs}/release`]] as const) {
+    await page.goto(path)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await shot(name)
+  }
+  await page.goto('/settings')
+  await page.getByRole('radio', { name: 'Daylight' }).click()
+  await page.waitForTimeout(400)
+  await page.goto('/schedule')
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await shot('schedule-daylight')
+  await page.goto('/settings')
+  await page.getByRole('radio', { name: 'Booth' }).click()
+  await page.waitForTimeout(400)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/today')
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await shot('today-phone')
+})
