@@ -1,5 +1,5 @@
 import { writeFile } from 'node:fs/promises'
-import { begin, demo, expect, jot, test } from './fixtures'
+import { begin, demo, expect, test } from './fixtures'
 
 test('bad input gets a sentence, and the data stays as it was', async ({ page }) => {
   await demo(page, '/shows')
@@ -35,8 +35,13 @@ test('when the browser has no room, it says so with a way out and takes the chan
   await page.evaluate(() => {
     IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError') }
   })
-  await jot(page, 'Will not be kept')
+  await page.keyboard.press('i')
+  await expect(page.getByRole('textbox', { name: 'Jot an idea' })).toBeFocused()
+  await page.keyboard.type('Will not be kept')
+  await page.keyboard.press('Enter')
   await expect(page.getByRole('alert')).toContainText('The browser has no room left')
+  await expect(page.getByRole('textbox', { name: 'Jot an idea' })).toHaveValue('Will not be kept')
+  await page.keyboard.press('Escape')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('alert').getByRole('button', { name: 'Download a back-up' }).click()])
   expect(download.suggestedFilename()).toMatch(/\.zip$/)
   await page.keyboard.press('2')

@@ -43,6 +43,11 @@ function outline(kind: Show['kind']): Recipe['outline'] {
       ]
 }
 
+/** What both starters share: sections, the description's pattern, two folders. */
+function common(kind: Show['kind'], at: Moment): Pick<Recipe, 'outline' | 'pattern' | 'call' | 'folders' | 'createdAt' | 'updatedAt'> {
+  return { outline: outline(kind), pattern, call: '', folders: ['Media', 'Release'], createdAt: at, updatedAt: at }
+}
+
 /** The recipe that everyone starts with: three steps (write, film or record, edit) over the six stages of the trade. */
 export function smallRecipe(id: string, kind: Show['kind'], at: Moment): Recipe {
   const audio = kind === 'audio'
@@ -55,12 +60,7 @@ export function smallRecipe(id: string, kind: Show['kind'], at: Moment): Recipe 
       line('film', 'film', audio ? 'Record' : 'Film', audio ? 'record' : 'film', 120, before(4), ['script']),
       line('rough', 'edit', 'Edit', 'edit', 180, before(1), ['film'], 'length'),
     ],
-    outline: outline(kind),
-    pattern,
-    call: '',
-    folders: ['Media', 'Release'],
-    createdAt: at,
-    updatedAt: at,
+    ...common(kind, at),
   }
 }
 
@@ -85,11 +85,6 @@ export function fullRecipe(id: string, kind: Show['kind'], at: Moment): Recipe {
       line('check', 'release', 'Watch it once, whole', 'admin', 30, before(1), ['sound', 'choose']),
       line('letters', 'after', 'Answer the first letters', 'admin', 30, { by: 'after', days: 2 }, []),
     ],
-    outline: outline(kind),
-    pattern,
-    call: '',
-    folders: ['Media', 'Release'],
-    createdAt: at,
-    updatedAt: at,
+    ...common(kind, at),
   }
 }

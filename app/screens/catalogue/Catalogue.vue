@@ -8,6 +8,7 @@ import { sayTime } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
 import { usePictures } from '@app/stores/pictures'
 import Chalk from '@app/ui/Chalk.vue'
+import ListHead from '@app/ui/ListHead.vue'
 
 const board = useBoard()
 const pictures = usePictures()
@@ -32,12 +33,7 @@ const figures = new Intl.NumberFormat('en')
 
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
-    <header class="flex flex-wrap items-center gap-3 mb-3">
-      <h1>Catalogue</h1>
-      <p class="sub flex-1">{{ board.released.length }} released<template v-if="list.length !== board.released.length">, {{ list.length }} shown</template></p>
-      <select v-if="board.shows.length > 1" v-model="only" class="field w-auto" aria-label="Which show"><option value="">Every show</option><option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option></select>
-      <input v-model="asked" class="field w-[220px]" type="search" placeholder="Find in the catalogue" aria-label="Find in the catalogue" />
-    </header>
+    <ListHead v-model:only="only" v-model:asked="asked" title="Catalogue" :count="board.released.length" noun="released" :shown="list.length" :shows="board.shows" />
     <section v-if="board.released.length === 0" class="panel p-8 text-center">
       <h2 class="text-20 mb-1">Nothing has gone out yet</h2>
       <p class="sub mb-4">After the release moment Today asks “is it out?”. What is out is kept here for good.</p>

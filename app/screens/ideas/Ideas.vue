@@ -11,6 +11,7 @@ import { sayAway } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
+import ListHead from '@app/ui/ListHead.vue'
 import { useKeys } from '@app/ui/keys'
 
 const library = useLibrary()
@@ -75,12 +76,7 @@ useKeys({
 
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
-    <header class="flex flex-wrap items-center gap-3 mb-3">
-      <h1>Ideas</h1>
-      <p class="sub flex-1">{{ board.ideas.length }} kept<template v-if="list.length !== board.ideas.length">, {{ list.length }} shown</template></p>
-      <select v-if="board.shows.length > 1" v-model="only" class="field w-auto" aria-label="Which show"><option value="">Every show</option><option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option></select>
-      <input v-model="asked" class="field w-[220px] max-sm:w-full" type="search" placeholder="Find in ideas" aria-label="Find in ideas" />
-    </header>
+    <ListHead v-model:only="only" v-model:asked="asked" title="Ideas" :count="board.ideas.length" noun="kept" :shown="list.length" :shows="board.shows" />
     <section v-if="board.ideas.length === 0" class="panel p-8 text-center">
       <h2 class="text-20 mb-1">No ideas are kept yet</h2>
       <p class="sub mb-4">Every half-thought can stand here until a slot wants it. One line is enough.</p>

@@ -50,7 +50,7 @@ async function calendar() {
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
     <header class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
-      <h1>Schedule</h1>
+      <h1>Schedule <span class="font-sans text-14 font-normal text-ink-2 tracking-normal">slots to come</span></h1>
       <select v-if="board.shows.length > 1" v-model="only" class="field w-auto" aria-label="Which show"><option value="">Every show</option><option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option></select>
       <button class="btn" @click="calendar"><CalendarArrowDown :size="16" aria-hidden="true" /> Calendar file</button>
       <p v-if="ahead && show" class="ml-auto flex items-center gap-2 text-ink-2"><span>{{ show.title }}, ready ahead</span><Glyph v-for="(c, i) in ahead.next" :key="i" :size="24" :open="!c" :lamps="c ? sixLamps(c.standing) : undefined" :name="c?.number ?? ''" /><span><strong class="text-ink">{{ ahead.run }}</strong> of {{ show.readyAhead }} wanted</span></p>

@@ -44,7 +44,10 @@ const days = computed(() => {
   }
   return list
 })
-const lanes = computed(() => board.shows.slice(0, 3).map((show) => ({ show, frames: board.frames(show, dayOf(from.value - 30), dayOf(Math.min(to.value, lastN.value))).filter((f) => f.to >= from.value && f.from <= to.value) })))
+/** More than three shows take turns on the film, three at a time. */
+const turn = ref(0)
+const turns = computed(() => Math.ceil(board.shows.length / 3))
+const lanes = computed(() => board.shows.slice((turn.value % Math.max(1, turns.value)) * 3).slice(0, 3).map((show) => ({ show, frames: board.frames(show, dayOf(from.value - 30), dayOf(Math.min(to.value, lastN.value))).filter((f) => f.to >= from.value && f.from <= to.value) })))
 const slim = computed(() => lanes.value.length > 2)
 const nextKey = computed(() => board.coming[0]?.episode.id)
 const away = computed(() => Math.abs(left.value - home()) > 260)
@@ -135,6 +138,7 @@ const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f
       </div>
     </div>
     <StripUpright class="sm:hidden" @choose="choose" />
+    <button v-if="turns > 1" class="btn btn-small absolute right-4 top-2 bg-raised border-ring max-sm:hidden" @click="turn++">{{ lanes[0]?.show.title }} and on, {{ (turn % turns) + 1 }} of {{ turns }}</button>
     <button v-if="away" class="btn btn-small absolute right-4 bottom-2 bg-raised border-ring max-sm:hidden" @click="toNow()">Now <span class="key">0</span></button>
   </section>
 </template>

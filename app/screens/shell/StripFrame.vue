@@ -58,11 +58,12 @@ const label = computed(() => {
 </template>
 
 <style scoped>
-.frame { position: absolute; inset: 0; display: flex; align-items: center; gap: 8px; padding: 0 8px 0 10px; text-align: left; border: 1px solid oklch(0.4 0.02 300); border-left-width: 3px; border-left-color: oklch(0.78 0.015 85); border-radius: 4px; background: oklch(0.235 0.016 300); color: var(--ink); cursor: pointer; user-select: none; }
+.frame { position: absolute; inset: 0; display: flex; align-items: center; gap: 8px; padding: 0 8px 0 10px; text-align: left; border: 1px solid oklch(0.4 0.02 300); border-left-width: 3px; border-left-color: oklch(0.78 0.015 85); border-radius: 4px; background: oklch(0.235 0.016 300); color: var(--ink); cursor: pointer; user-select: none; overflow: clip; }
 .frame.audio { border-left-style: double; border-left-width: 4px; }
 .words { position: sticky; left: 8px; display: flex; flex-direction: column; gap: 1px; min-width: 0; max-width: 100%; line-height: 15px; }
 .words.one { flex-direction: row; align-items: center; gap: 8px; }
 .frame.exposed { background: oklch(0.16 0.012 60); border-color: oklch(0.3 0.018 70); padding-left: 4px; }
+.frame.exposed .words { position: static; }
 .frame.exposed .num { color: var(--ink-2); }
 .frame.open { background: transparent; border-style: dashed; border-color: oklch(0.4 0.02 300); border-left-color: oklch(0.72 0.015 85); border-left-style: dashed; }
 .frame.open:hover { background: oklch(0.2 0.014 300); }

@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import { CalendarRange, Clapperboard, Film, Lightbulb, Settings as Gear, Sun } from '@lucide/vue'
+import { computed } from 'vue'
+import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import Capture from './Capture.vue'
 
 const library = useLibrary()
-const screens = [
+const board = useBoard()
+const all = [
   { name: 'today', label: 'Today', icon: Sun },
   { name: 'ideas', label: 'Ideas', icon: Lightbulb },
   { name: 'schedule', label: 'Schedule', icon: CalendarRange },
   { name: 'catalogue', label: 'Catalogue', icon: Film },
   { name: 'shows', label: 'Shows', icon: Clapperboard },
 ]
+/** The Catalogue joins the bar when there is first something in it. */
+const screens = computed(() => all.filter((s) => s.name !== 'catalogue' || board.released.length > 0))
 </script>
 
 <template>

@@ -48,14 +48,18 @@ function open(card: Card, stepId?: string) {
   const state = card.standing.steps.find((s) => s.step.id === stepId)
   void router.push({ name: 'episode', params: { code: card.episode.code, stage: state ? stepGoal(card, state.step) : undefined } })
 }
-function out() {
-  if (overdue.value) void library.perform(markReleased, { episode: overdue.value.episode.id }, 'aloud')
+async function out() {
+  const card = overdue.value
+  if (!card) return
+  const first = board.released.length === 0
+  const done = await library.perform(markReleased, { episode: card.episode.id }, 'aloud')
+  if (done.ok && first) library.say('The Catalogue has joined the bar: what has gone out is kept there.', 'done', true)
 }
 function done(id: string) {
   void library.perform(tickStep, { step: id, done: true }, 'aloud')
 }
 useKeys({
-  y: out,
+  y: () => { void out() },
   Enter: () => { if (first.value) open(first.value.card, first.value.state.step.id) },
 })
 </script>
