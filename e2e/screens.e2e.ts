@@ -19,7 +19,7 @@ for (const theme of ['booth', 'daylight'] as const) {
     await expect(page.locator('html')).toHaveAttribute('data-theme', theme)
     for (const screen of screens) {
       await page.goto(screen)
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      await expect(page.locator('#screen h1')).toBeVisible()
       expect.soft(await findings(page), screen).toEqual([])
     }
     await page.goto('/schedule')
