@@ -16,7 +16,7 @@ const sizes: Promise<number>[] = []
 first.on('response', (response) => {
   if (response.url().endsWith('.js')) sizes.push(response.body().then((body) => gzipSync(body).length))
 })
-await first.addInitScript(() => { localStorage.setItem('lamp-reel.world', 'own') })
+await first.addInitScript(() => { localStorage.setItem('lamp-reel.world.demo', 'own') })
 await first.goto(base)
 await first.getByRole('button', { name: 'Begin' }).waitFor()
 await first.getByLabel('Name of the show').fill('Bench')

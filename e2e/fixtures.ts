@@ -27,7 +27,7 @@ export async function begin(page: Page, title = 'Tern & Tiller'): Promise<void> 
 
 /** Opens the demo, laid out for the fixed moment. */
 export async function demo(page: Page, path = '/today'): Promise<void> {
-  await page.addInitScript(() => { if (localStorage.getItem('lamp-reel.world') === null) localStorage.setItem('lamp-reel.world', 'demo') })
+  await page.addInitScript(() => { if (localStorage.getItem('lamp-reel.world.own') === null) localStorage.setItem('lamp-reel.world.own', 'demo') })
   await page.goto(path)
   await expect(page.getByRole('link', { name: 'Lamp Reel, to Today' })).toBeVisible({ timeout: 90_000 })
 }

@@ -142,6 +142,16 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
       window.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
     }, [...png(640, 360, [200, 90, 40])])
     await expect(page.getByRole('heading', { name: '2 candidates' })).toBeVisible()
+    const carried = await page.evaluateHandle((bytes) => {
+      const data = new DataTransfer()
+      data.items.add(new File([new Uint8Array(bytes)], 'dropped.png', { type: 'image/png' }))
+      return data
+    }, [...png(320, 180, [40, 40, 90])])
+    await page.getByRole('figure').dispatchEvent('drop', { dataTransfer: carried })
+    await expect(page.getByRole('heading', { name: '3 candidates' })).toBeVisible()
+    await page.getByRole('button', { name: 'Take C away' }).click()
+    await expect(page.getByRole('heading', { name: '2 candidates' })).toBeVisible()
+    await page.getByRole('button', { name: 'Look at picture B' }).click()
     await expect(page.getByText('640 × 360 is small')).toBeVisible()
     await page.getByRole('button', { name: 'Look at picture A' }).click()
     await page.getByRole('button', { name: 'Choose A' }).click()

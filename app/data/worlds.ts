@@ -1,7 +1,8 @@
 /** The two sets of data that are never mixed: the creator's own, and the demo to look round in. */
 export type World = 'own' | 'demo'
 
-const key = 'lamp-reel.world'
+/** The choice is kept apart for a server of the demo and one of the creator's own data, since both may have the same address. */
+const key = () => `lamp-reel.world.${servedStart().world}`
 
 /** What the server that served this page asks for: `own`, `demo` or `demo large`. */
 export function servedStart(): { world: World; size: 'usual' | 'large' } {
@@ -12,7 +13,7 @@ export function servedStart(): { world: World; size: 'usual' | 'large' } {
 /** The world this tab is in: what was chosen before, or what the server asks for. */
 export function chosenWorld(): World {
   try {
-    const kept = localStorage.getItem(key)
+    const kept = localStorage.getItem(key())
     return kept === 'own' || kept === 'demo' ? kept : servedStart().world
   } catch {
     return servedStart().world
@@ -22,7 +23,7 @@ export function chosenWorld(): World {
 /** Remembers the world for the next opening. */
 export function chooseWorld(world: World): void {
   try {
-    localStorage.setItem(key, world)
+    localStorage.setItem(key(), world)
   } catch {
     // A browser that keeps nothing opens what the server asks for; the library says that storage is refused.
   }

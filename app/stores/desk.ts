@@ -1,7 +1,13 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import type { Id } from '@core/model'
 import type { Slot } from '@core/rhythm/slots'
+
+const key = 'lamp-reel.capture'
+
+function remembered(): Id | undefined {
+  try { return localStorage.getItem(key) ?? undefined } catch { return undefined }
+}
 
 /** What lies open on the desk beside the screen: dialogs, the finder, and where capture sends ideas. */
 export const useDesk = defineStore('desk', () => {
@@ -14,7 +20,10 @@ export const useDesk = defineStore('desk', () => {
   /** The episode whose history is open. */
   const history = ref<Id>()
   /** The show that captured ideas go to. */
-  const captureShow = ref<Id>()
+  const captureShow = ref<Id | undefined>(remembered())
+  watch(captureShow, (show) => {
+    try { localStorage.setItem(key, show ?? '') } catch { /* it then lasts as long as the page */ }
+  })
   /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */
   const toNow = ref(0)
   const toCapture = ref(0)

@@ -19,6 +19,8 @@ const card = computed(() => (frame.episode ? board.cardOf(frame.episode) : undef
 const lamps = computed(() => (card.value ? sixLamps(card.value.standing).flatMap((l) => l ?? []) : []))
 const late = computed(() => (frame.kind === 'filled' ? card.value?.standing.late : undefined))
 const number = computed(() => card.value?.number ?? (frame.slot ? `${show.prefix}${board.numbers.get(show.id)?.open.get(frame.slot.original) ?? ''}` : ''))
+/** In a daily show’s narrow frames the figure stands alone. */
+const bare = computed(() => number.value.replace(show.prefix, ''))
 const multiple = computed(() => (frame.episode ? board.multiples.get(frame.episode.id) : undefined))
 const picture = computed(() => (frame.kind === 'exposed' && width > 120 ? pictures.url(frame.episode?.chosenPicture) : undefined))
 const narrow = computed(() => width < 84)
@@ -39,11 +41,11 @@ const label = computed(() => {
       <span class="words" :class="{ one: slim || narrow || frame.kind !== 'filled' }">
         <template v-if="frame.kind === 'skipped'"><span class="text-12 text-ink-3 bg-base px-2">skipped</span></template>
         <template v-else-if="frame.kind === 'open'">
-          <span class="num text-ink-3">{{ number }}</span>
+          <span class="num text-ink-3">{{ narrow ? bare : number }}</span>
           <template v-if="!narrow"><span class="text-12 text-ink-2 truncate">{{ lead ? `${frame.run?.length} open to ${sayDay(frame.run?.last ?? frame.day).slice(4)}` : `open, ${sayDay(frame.day)}` }}</span></template>
         </template>
         <template v-else>
-          <span class="flex gap-1.5 items-baseline min-w-0"><span class="num text-11 text-ink-2">{{ number }}</span><strong v-if="!narrow" class="text-12 font-semibold truncate">{{ card?.title }}</strong></span>
+          <span class="flex gap-1.5 items-baseline min-w-0"><span class="num text-11 text-ink-2">{{ narrow ? bare : number }}</span><strong v-if="!narrow" class="text-12 font-semibold truncate">{{ card?.title }}</strong></span>
           <template v-if="frame.kind === 'filled' && !slim && !narrow">
             <span class="flex items-center gap-[2px] h-[15px]" aria-hidden="true"><LampMark v-for="(l, i) in lamps" :key="i" :lamp="l" :size="10" hidden /></span>
           </template>
@@ -72,7 +74,8 @@ const label = computed(() => {
 .frame.skipped .words { flex: none; position: static; }
 .frame.late { border-color: var(--rose); border-left-color: var(--rose); }
 .frame.next { border-color: var(--lamp); border-left-color: var(--lamp); box-shadow: 0 0 12px var(--glow); z-index: 1; }
-.frame.narrow { padding: 0 3px; justify-content: center; }
+.frame.narrow { padding: 0 1px; justify-content: center; border-left-width: 1px; }
+.frame.narrow .num { font-size: 10px; letter-spacing: -0.06em; }
 .frame.narrow .words { position: static; justify-content: center; }
 .frame:focus-visible { outline-offset: -1px; z-index: 2; }
 </style>
