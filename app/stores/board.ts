@@ -5,7 +5,7 @@ import type { Day, Episode, Id, Outlet, Recipe, Script, Show, Step } from '@core
 import { layWork, minutesByDay, type Work } from '@core/plan/load'
 import { workingDays } from '@core/recipe/due'
 import { smallRecipe } from '@core/recipe/starters'
-import { standingOf, type Standing, type StepState } from '@core/recipe/lamps'
+import { readyAhead, standingOf, type Standing, type StepState } from '@core/recipe/lamps'
 import { titleOf } from '@core/release/parts'
 import { timesUsual } from '@core/results/usual'
 import { addDays, dayNumber, daysBetween } from '@core/rhythm/days'
@@ -183,8 +183,7 @@ export const useBoard = defineStore('board', () => {
   /** How many of a show's next slots in a row hold a ready episode. */
   function readyRun(show: Show): { run: number; next: (Card | undefined)[] } {
     const next = rowsOf(show, 400).filter((r) => !r.slot?.skipped).sort((a, b) => a.at - b.at).slice(0, Math.max(show.readyAhead, 1)).map((r) => r.card)
-    const first = next.findIndex((c) => !c?.standing.ready)
-    return { run: first === -1 ? next.length : first, next }
+    return { run: readyAhead(next.map((c) => ({ ready: c?.standing.ready ?? false }))), next }
   }
 
   return { now, minute, today, shows, settings, works, numbers, card, cardOf, working, ideas, placed, unplaced, spares, overdue, coming, released, multiples, load, planned, stepIn, slackOf, rows, openOf, frames, firstDay, readyRun, releaseOf, tick }

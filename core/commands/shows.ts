@@ -7,7 +7,6 @@ import { unknownWords } from '../release/description'
 import { datesOf, ruleOf, type RhythmWish } from '../rhythm/rule'
 import { displacedBy } from '../rhythm/slots'
 import { addDays } from '../rhythm/days'
-import { dayAt } from '../rhythm/zone'
 import { momentOf, putting, type Change, type Command, type Context } from './change'
 import { replaced, stepsOf } from './schedule'
 
@@ -155,9 +154,4 @@ export const editOutlet: Command<{ outlet: Id; fields: Partial<Omit<Outlet, 'id'
   const outlet = records.outlets.get(id)
   if (!outlet) return refused('This outlet is no longer there.', 'outlets')
   return fine({ changes: [putting(records, 'outlets', { ...outlet, ...fields, updatedAt: momentOf(context) })], sentence: `Changed the limits of ${outlet.name}`, about: [], merge: `outlet ${id} ${Object.keys(fields).join()}` })
-}
-
-/** The first date a rhythm may start on: today in its zone. */
-export function startFor(now: number, zone: string): string {
-  return dayAt(now, zone)
 }

@@ -1,4 +1,4 @@
-import type { Day, Id, Outlet, Part, Stage, Step } from '../model'
+import type { Day, Id, Part, Stage, Step } from '../model'
 import { daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
 import { partState, requiredParts, type PartsOf, type PartState } from '../release/parts'
@@ -167,13 +167,4 @@ export function sixLamps(standing: Standing): (Lamp | undefined)[] {
 export function readyAhead(slots: readonly { ready: boolean }[]): number {
   const first = slots.findIndex((s) => !s.ready)
   return first === -1 ? slots.length : first
-}
-
-/** Limits of all outlets taken together, the strictest of each. */
-export function strictest(outlets: readonly Outlet[]): { title: number; description: number; tags: number } {
-  return {
-    title: Math.min(...outlets.map((o) => o.titleLimit), 500),
-    description: Math.min(...outlets.map((o) => o.descriptionLimit), 100_000),
-    tags: Math.min(...outlets.map((o) => o.tagLimit), 100_000),
-  }
 }

@@ -60,7 +60,7 @@ export function partState(part: Part, of: PartsOf): PartState {
     }
     case 'title': {
       const title = chosenTitle(episode)
-      const limit = Math.min(...outlets.map((o) => o.titleLimit), 500)
+      const limit = strictest(outlets).title
       if (title === undefined) return say('Title', 'missing', episode.titles.length > 0 ? `${episode.titles.length} ${episode.titles.length === 1 ? 'candidate' : 'candidates'}, none chosen` : 'none chosen', episode.titles.length > 0 ? 'Choose one' : 'Write some', 'brief')
       const length = [...title].length
       return length > limit ? say('Title', 'failing', `${length} of ${limit} characters`, 'Shorten it', 'brief') : say('Title', 'there', title, 'Change', 'brief')
@@ -86,13 +86,13 @@ export function partState(part: Part, of: PartsOf): PartState {
     }
     case 'description': {
       const written = episode.brief.description.trim() !== ''
-      const limit = Math.min(...outlets.map((o) => o.descriptionLimit), 100_000)
+      const limit = strictest(outlets).description
       const length = [...episodeDescription(of)].length
       if (!written) return say('Description', 'missing', 'not written', 'Write it', 'brief')
       return length > limit ? say('Description', 'failing', `${length} of ${limit} characters`, 'Shorten it', 'brief') : say('Description', 'there', `${length} characters`, 'Change', 'brief')
     }
     case 'tags': {
-      const limit = Math.min(...outlets.map((o) => o.tagLimit), 100_000)
+      const limit = strictest(outlets).tags
       const length = tagLength(episode.tags)
       if (length > limit) return say('Tags', 'failing', `${length} of ${limit} characters`, `Drop the last ${fitTags(episode.tags, limit).left.length}`, 'release', 'fit-tags')
       return say('Tags', there(episode.tags.length > 0), episode.tags.length === 0 ? 'none yet' : limit < 100_000 ? `${length} of ${limit} characters` : `${episode.tags.length} tags`, 'Add some', 'brief')
@@ -113,4 +113,13 @@ export function partState(part: Part, of: PartsOf): PartState {
 export function requiredParts(outlets: readonly Outlet[]): Part[] {
   const order: Part[] = ['title', 'description', 'chapters', 'tags', 'thumbnail', 'length', 'links', 'brief', 'script', 'shots', 'picture']
   return order.filter((p) => outlets.some((o) => o.required.includes(p)))
+}
+
+/** Limits of all outlets taken together, the strictest of each. */
+export function strictest(outlets: readonly Outlet[]): { title: number; description: number; tags: number } {
+  return {
+    title: Math.min(...outlets.map((o) => o.titleLimit), 500),
+    description: Math.min(...outlets.map((o) => o.descriptionLimit), 100_000),
+    tags: Math.min(...outlets.map((o) => o.tagLimit), 100_000),
+  }
 }

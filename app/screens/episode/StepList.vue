@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { Hourglass } from '@lucide/vue'
-import { estimateStep, tickStep, waitStep } from '@core/commands/steps'
+import { Hourglass, Plus, X } from '@lucide/vue'
+import { addStep, estimateStep, removeStep, tickStep, waitStep } from '@core/commands/steps'
 import type { StageState, StepState } from '@core/recipe/lamps'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
@@ -36,14 +36,24 @@ async function wait() {
   fault.value = done.ok ? '' : done.problem.sentence
   if (done.ok) asking.value = undefined
 }
+const adding = ref(false)
+const fresh = ref('')
+async function add() {
+  const done = await library.perform(addStep, { episode: card.episode.id, stage: here.stage.id, name: fresh.value.trim(), minutes: 30 })
+  if (!done.ok) return
+  adding.value = false
+  fresh.value = ''
+}
 function minutes(s: StepState, event: Event) {
   if (event.target instanceof HTMLInputElement) void library.perform(estimateStep, { step: s.step.id, minutes: Math.max(0, Math.round(Number(event.target.value) || 0)) })
 }
 </script>
 
 <template>
-  <section v-if="here.steps.length > 0" :aria-label="`Steps of ${here.stage.name}`">
-    <h2 class="mb-2">Steps</h2>
+  <section :aria-label="`Steps of ${here.stage.name}`">
+    <div class="flex items-center mb-2"><h2 class="flex-1">Steps</h2><button v-if="!adding && card.episode.phase.name === 'work'" class="btn btn-bare btn-small px-1.5 text-ink-2" @click="adding = true"><Plus :size="13" /> step</button></div>
+    <form v-if="adding" class="flex gap-2 mb-2" @submit.prevent="add"><input v-model="fresh" class="field" placeholder="A step of this episode alone" aria-label="Name of the new step" /><button class="btn">Add</button></form>
+    <p v-if="here.steps.length === 0 && !adding" class="sub">None here. Its parts light the lamp.</p>
     <ul class="grid">
       <li v-for="s in here.steps" :key="s.step.id" class="py-2.5 border-t border-faint">
         <div class="flex items-start gap-2.5">
@@ -61,6 +71,7 @@ function minutes(s: StepState, event: Event) {
             </p>
             <p v-if="s.step.waiting && !s.done" class="text-12 text-sea font-medium">waits on {{ s.step.waiting.who }}{{ s.step.waiting.what ? ` for ${s.step.waiting.what}` : '' }}, since {{ sayDay(s.step.waiting.since) }}</p>
           </div>
+          <button v-if="s.step.line === undefined && !s.done" class="btn btn-bare btn-small px-1" :aria-label="`Remove the step ${s.step.name}`" @click="library.perform(removeStep, { step: s.step.id }, 'aloud')"><X :size="14" /></button>
           <button v-if="!s.done" class="btn btn-bare btn-small px-1" :aria-label="s.step.waiting ? `${s.step.name} waits no longer` : `${s.step.name} waits on someone`" :title="s.step.waiting ? 'It waits no longer' : 'It waits on someone'" @click="ask(s)"><Hourglass :size="15" :class="s.step.waiting ? 'text-sea' : 'text-ink-2'" /></button>
         </div>
       </li>

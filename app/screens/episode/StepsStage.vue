@@ -8,5 +8,5 @@ const { card, here } = defineProps<{ card: Card; here: StageState }>()
 </script>
 
 <template>
-  <div class="mx-auto max-w-[640px] p-5"><StepList :card="card" :here="here" /><p v-if="here.steps.length === 0" class="sub">The recipe has no steps here.</p></div>
+  <div class="mx-auto max-w-[640px] p-5"><StepList :card="card" :here="here" /></div>
 </template>

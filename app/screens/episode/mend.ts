@@ -1,6 +1,6 @@
 import type { Router } from 'vue-router'
 import type { Missing } from '@core/recipe/lamps'
-import { strictest } from '@core/recipe/lamps'
+import { strictest } from '@core/release/parts'
 import { dropTags } from '@core/commands/episode'
 import { tickStep } from '@core/commands/steps'
 import type { Card } from '@app/stores/board'
