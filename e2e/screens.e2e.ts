@@ -67,6 +67,8 @@ test('every screen and stage has an address, a title in the tab, and fits 1280 w
     await expect(page).toHaveTitle(`${title} · Lamp Reel`)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
   }
+  await page.goto(`${address}/edit`)
+  await expect(page.locator('link[rel="icon"]')).toHaveAttribute('href', /^data:image\/svg/)
   await page.goto('/episode/ZZZZ')
   await expect(page.getByRole('heading', { name: 'No episode has the code ZZZZ' })).toBeVisible()
   await page.goto('/nowhere/at/all')

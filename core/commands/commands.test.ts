@@ -217,6 +217,9 @@ describe('shows and recipes', () => {
     if (!line) throw new Error('no line')
     const carried = after(placed, editLine(placed, { recipe: 'recipe', line: { ...line, minutes: 45 }, carry: true }, context))
     expect(carried.steps.get('episode/script')?.minutes).toBe(45)
+    const film = placed.recipes.get('recipe')?.lines[1]
+    if (!film) throw new Error('no line')
+    expect(after(placed, editLine(placed, { recipe: 'recipe', line: { ...film, needs: [] }, carry: true }, context)).steps.get('episode/film')?.needs).toEqual([])
     const left = after(placed, editLine(placed, { recipe: 'recipe', line: { ...line, minutes: 45 }, carry: false }, context))
     expect(left.steps.get('episode/script')?.minutes).toBe(120)
   })

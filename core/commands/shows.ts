@@ -124,7 +124,7 @@ export const editLine: Command<{ recipe: Id; line: RecipeLine; carry: boolean }>
     const episode = records.episodes.get(s.episode)
     return s.line === line.id && s.doneAt === undefined && episode && shows.has(episode.show) && episode.phase.name === 'work'
   })
-  return fine({ ...edited.value, changes: [...edited.value.changes, ...steps.map((s) => putting(records, 'steps', { ...s, name: line.name, minutes: line.minutes, lead: line.lead.by === 'ahead' ? { ...line.lead, step: `${s.episode}/${line.lead.step}` } : line.lead, updatedAt: at }))], about: [...new Set(steps.map((s) => s.episode))] })
+  return fine({ ...edited.value, changes: [...edited.value.changes, ...steps.map((s) => putting(records, 'steps', { ...s, name: line.name, minutes: line.minutes, needs: line.needs.map((need) => `${s.episode}/${need}`), lead: line.lead.by === 'ahead' ? { ...line.lead, step: `${s.episode}/${line.lead.step}` } : line.lead, updatedAt: at }))], about: [...new Set(steps.map((s) => s.episode))] })
 }
 
 /** Gives a show another starter recipe; its episodes in work get the steps they lack. What they have stays. */

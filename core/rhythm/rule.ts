@@ -29,7 +29,7 @@ export function wishOf(rule: string): RhythmWish | undefined {
   return weekdays.includes(-1) ? undefined : { each: 'week', every, weekdays }
 }
 
-const ordinals = ['', 'every', 'every second', 'every third', 'every fourth']
+const ordinals = ['', 'every', 'every second', 'every third', 'every fourth', 'every fifth', 'every sixth', 'every seventh', 'every eighth']
 
 /** A rhythm in words: `every second Tuesday, 06:30`. */
 export function sayRhythm(rhythm: Rhythm): string {
@@ -38,7 +38,7 @@ export function sayRhythm(rhythm: Rhythm): string {
   if (wish.each === 'day') return `${wish.every === 1 ? 'every day' : wish.every === 2 ? 'every other day' : `every ${wish.every} days`}, ${rhythm.time}`
   const days = wish.weekdays.map(weekdayName)
   const list = days.length > 1 ? `${days.slice(0, -1).join(', ')} and ${days.at(-1) ?? ''}` : (days[0] ?? '')
-  return `${ordinals[wish.every] ?? `every ${wish.every} weeks on`} ${list}, ${rhythm.time}`
+  return `${ordinals[wish.every] ?? `every ${wish.every} weeks on a`} ${list}, ${rhythm.time}`
 }
 
 /**

@@ -3,12 +3,14 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { History } from '@lucide/vue'
 import { startWork } from '@core/commands/schedule'
+import { sixLamps } from '@core/recipe/lamps'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import { useKeys } from '@app/ui/keys'
+import { useTabMark } from '@app/ui/tab-mark'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import HistoryPanel from './HistoryPanel.vue'
@@ -45,6 +47,8 @@ watch([() => stage, card], () => {
 }, { immediate: true })
 const due = computed(() => here.value?.steps.filter((s) => !s.done && s.due).sort((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1))[0])
 watch([here, card], () => { if (card.value && here.value) document.title = `${card.value.number} ${here.value.stage.name}: ${card.value.title} · Lamp Reel` }, { immediate: true })
+
+useTabMark(() => card.value && sixLamps(card.value.standing))
 
 function to(step: number) {
   const at = stages.value.findIndex((s) => s.stage.id === here.value?.stage.id) + step

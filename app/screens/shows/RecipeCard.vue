@@ -25,6 +25,11 @@ async function write(line: RecipeLine, event: Event) {
   fault.value = done.ok ? '' : done.problem.sentence
   if (!done.ok && event.target instanceof HTMLElement) event.target.focus()
 }
+async function need(line: RecipeLine, other: string, event: Event) {
+  const needs = line.needs.includes(other) ? line.needs.filter((n) => n !== other) : [...line.needs, other]
+  await write({ ...line, needs }, event)
+  if (event.target instanceof HTMLInputElement) event.target.checked = (recipe.value?.lines.find((l) => l.id === line.id)?.needs ?? []).includes(other)
+}
 function days(lead: Lead, event: Event): Lead {
   return { ...lead, days: Math.max(0, Math.round(Number(value(event)) || 0)) }
 }
@@ -41,7 +46,7 @@ async function pattern(event: Event) {
       <button v-if="small" class="btn" @click="library.perform(takeStarter, { show: show.id, starter: 'full' }, 'aloud')">Take the fuller recipe, 12 steps</button>
       <button v-else class="btn btn-bare btn-small" @click="library.perform(takeStarter, { show: show.id, starter: 'small' }, 'aloud')">Back to three steps</button>
     </div>
-    <div class="overflow-x-auto">
+    <div class="max-lg:overflow-x-auto">
       <table class="w-full text-left lines">
         <caption class="unseen">Steps of the recipe</caption>
         <thead><tr><th scope="col">Stage</th><th scope="col">Step</th><th scope="col" class="w-[96px]">Minutes</th><th scope="col" class="w-[190px]">Due</th><th scope="col">Needs</th><th scope="col">Completes</th></tr></thead>
@@ -51,7 +56,7 @@ async function pattern(event: Event) {
             <td><input class="quiet-field mx-0" :value="line.name" :aria-label="`Name of ${line.name}`" @change="write({ ...line, name: value($event) }, $event)" /></td>
             <td><input class="field font-mono text-12" type="number" min="0" step="5" :value="line.minutes" :aria-label="`Minutes of ${line.name}`" @change="write({ ...line, minutes: Math.round(Number(value($event)) || 0) }, $event)" /></td>
             <td><label class="flex items-center gap-2"><input class="field font-mono text-12 w-[64px]" type="number" min="0" max="365" :value="line.lead.days" :aria-label="`Lead of ${line.name} in days`" @change="write({ ...line, lead: days(line.lead, $event) }, $event)" /><span class="sub whitespace-nowrap">{{ line.lead.by === 'after' ? 'd after' : line.lead.by === 'before' ? 'd before' : `d before ${named(line.lead.step)}` }}</span></label></td>
-            <td class="sub">{{ line.needs.map(named).join(', ') }}</td>
+            <td class="sub"><details class="relative"><summary class="cursor-pointer rounded-control" :aria-label="`What ${line.name} needs`">{{ line.needs.map(named).join(', ') || 'nothing' }}</summary><div class="panel bg-raised border-line absolute left-0 top-6 z-10 p-3 grid gap-1.5 w-[230px]"><label v-for="other in recipe.lines.filter((l) => l.id !== line.id)" :key="other.id" class="flex items-center gap-2 text-ink"><input type="checkbox" class="tick" :checked="line.needs.includes(other.id)" :aria-label="`${line.name} needs ${other.name}`" @change="need(line, other.id, $event)" />{{ other.name }}</label></div></details></td>
             <td class="sub">{{ completedBy(line)?.replace('done when ', 'when ') ?? 'by a tick' }}</td>
           </tr>
         </tbody>

@@ -15,7 +15,7 @@ const zone = defineModel<string>('zone', { required: true })
 
 const board = useBoard()
 const weekdays = [0, 1, 2, 3, 4, 5, 6]
-const every = [{ label: 'every week', each: 'week', n: 1 }, { label: 'every second week', each: 'week', n: 2 }, { label: 'every third week', each: 'week', n: 3 }, { label: 'every fourth week', each: 'week', n: 4 }, { label: 'every other day', each: 'day', n: 2 }, { label: 'every day', each: 'day', n: 1 }] as const
+const every = [{ label: 'every week', each: 'week', n: 1 }, { label: 'every second week', each: 'week', n: 2 }, { label: 'every third week', each: 'week', n: 3 }, { label: 'every fourth week', each: 'week', n: 4 }, { label: 'every sixth week', each: 'week', n: 6 }, { label: 'every eighth week', each: 'week', n: 8 }, { label: 'every other day', each: 'day', n: 2 }, { label: 'every third day', each: 'day', n: 3 }, { label: 'every day', each: 'day', n: 1 }] as const
 const chosen = computed({
   get: () => Math.max(0, every.findIndex((e) => e.each === wish.value.each && e.n === wish.value.every)),
   set: (i) => {
