@@ -71,4 +71,6 @@ test('a change of rhythm names the episodes that lose their slot before anything
   await page.getByRole('heading', { level: 1 }).click()
   await page.keyboard.press('Control+z')
   await expect(page.getByRole('button', { name: /^#42 Steaming oak ribs.*Thu 26 Nov/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Thursday' })).toHaveAttribute('aria-pressed', 'true')
+  await expect(page.getByRole('button', { name: 'Friday' })).toHaveAttribute('aria-pressed', 'false')
 })

@@ -156,10 +156,12 @@ describe('two tabs', () => {
   test('putting two ideas on one slot from two tabs, the second is refused', async () => {
     const { library: one, idea, slot, show } = await begun('slot')
     const other = valueOf(await one.perform(jotIdea, { show: show.id, line: 'Caulking' })).about[0] ?? ''
-    const { library: two } = await tab('slot')
+    const { library: two, troubles } = await tab('slot')
     const results = await Promise.all([one.perform(placeOnSlot, { episode: idea, day: slot }), two.perform(placeOnSlot, { episode: other, day: slot })])
     const placed = (await one.store.episodes.toArray()).filter((e) => e.place.on === 'slot')
-    expect(placed).toHaveLength(results.filter((r) => r.ok).length)
+    expect(placed).toHaveLength(1)
+    expect(results.filter((r) => r.ok)).toHaveLength(1)
+    expect(troubles).toEqual([])
   })
 })
 
@@ -173,6 +175,20 @@ describe('when the browser does not store', () => {
     expect(troubles).toHaveLength(1)
     expect(library.records.episodes.get(idea)?.note).toBe('')
     expect((await library.store.episodes.get(idea))?.note).toBe('')
+  })
+
+  test('what was waiting behind it is taken back too, and trouble is said once', async () => {
+    const { library, troubles, idea } = await begun()
+    const put = jest.spyOn(library.store.journal, 'add').mockRejectedValueOnce(new DOMException('full', 'QuotaExceededError'))
+    const results = await Promise.all([
+      library.perform(writeEpisode, { episode: idea, typed: { note: 'lost' }, what: 'the note' }),
+      library.perform(writeEpisode, { episode: idea, typed: { tags: ['lost'] }, what: 'the tags' }),
+    ])
+    put.mockRestore()
+    expect(results.map((r) => r.ok)).toEqual([false, false])
+    expect(troubles).toHaveLength(1)
+    expect(library.records.episodes.get(idea)).toEqual(await library.store.episodes.get(idea))
+    expect(library.records.episodes.get(idea)).toMatchObject({ note: '', tags: [] })
   })
 
   test('each failure has a sentence with a way out', () => {

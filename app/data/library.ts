@@ -1,6 +1,6 @@
 import type Dexie from 'dexie'
 import { applied, checked, inverse, merged, type Change, type Command, type Done } from '@core/commands/change'
-import { emptyRecords, tableNames, type Id, type JournalLine, type Records } from '@core/model'
+import { emptyRecords, tableNames, type Episode, type Id, type JournalLine, type Records } from '@core/model'
 import { migrate, schemaVersion } from '@core/model/migrations'
 import { fine, refused, type Problem, type Result } from '@core/result'
 import { newId, now } from './clock'
@@ -140,8 +140,12 @@ export class Library {
     for (let next = this.queue.shift(); next; next = this.queue.shift()) {
       const result = await this.written(next)
       next.settle(result)
-      if (!result.ok) {
-        for (const rest of this.queue.splice(0)) rest.settle(result)
+      // A refusal concerns this change alone; a store that fails, all that waits for it.
+      if (!result.ok && result.problem.path === 'storage') {
+        for (const rest of this.queue.splice(0)) {
+          await this.refresh(rest.done.changes)
+          rest.settle(result)
+        }
         this.watcher.trouble(result.problem)
       }
     }
@@ -158,6 +162,7 @@ export class Library {
       } catch (error) {
         await this.refresh(done.changes)
         if (!(error instanceof Overtaken) || attempt > 3) return { ok: false, problem: problemOf(error) }
+        this.show(error.theirs.map((after) => ({ table: 'episodes', id: after.id, before: undefined, after })))
         const again = waiting.run()
         if (!again.ok) return again
         done = again.value
@@ -182,7 +187,17 @@ export class Library {
   private async put(changes: readonly Change[]): Promise<void> {
     const stored = await Promise.all(changes.map((change) => this.store.rows(change.table).get(change.id)))
     if (changes.some((change, i) => !same(stored[i], change.before))) throw new Overtaken()
+    const there = await this.onTheirSlots(changes)
+    if (there.length > 0) throw new Overtaken(there)
     await Promise.all(changes.map((change) => (change.after === undefined ? this.store.rows(change.table).delete(change.id) : this.store.rows(change.table).put(change.after))))
+  }
+
+  /** Episodes that another tab has put, unseen here, on a slot that some changes fill. */
+  private async onTheirSlots(changes: readonly Change[]): Promise<Episode[]> {
+    const placed = changes.flatMap((c) => (c.table === 'episodes' && c.after?.phase.name === 'work' && c.after.place.on === 'slot' && !same(c.after.place, c.before?.place) ? [c.after] : []))
+    if (placed.length === 0) return []
+    const own = new Set(changes.map((c) => c.id))
+    return this.store.episodes.where('phase.name').equals('work').filter((e) => !own.has(e.id) && placed.some((p) => p.show === e.show && same(p.place, e.place))).toArray()
   }
 
   /** Takes back the last thing that was done, or does again what was taken back last; says which. */
@@ -271,7 +286,11 @@ export class Library {
 }
 
 /** Another tab changed the record first. */
-class Overtaken extends Error {}
+class Overtaken extends Error {
+  constructor(readonly theirs: Episode[] = []) {
+    super()
+  }
+}
 
 function byId<R extends { id: string }>(rows: readonly R[]): Map<string, R> {
   return new Map(rows.map((r) => [r.id, r]))

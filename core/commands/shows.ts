@@ -77,20 +77,20 @@ export const editShow: Command<{ show: Id; fields: Partial<Pick<Show, 'title' | 
 }
 
 /** The show as a change of rhythm would leave it. Slots before the new start keep nothing: releases have moments of their own. */
-export function withRhythm(show: Show, rhythm: RhythmWish, time: string, start: string): Result<Show> {
+export function withRhythm(show: Show, rhythm: RhythmWish, time: string, start: string, zone = show.zone): Result<Show> {
   const rule = ruleOf(rhythm)
   if (!rule.ok) return rule
-  const read = ShowSchema.safeParse({ ...show, rhythm: { rule: rule.value, start, time } })
+  const read = ShowSchema.safeParse({ ...show, zone, rhythm: { rule: rule.value, start, time } })
   if (!read.success) return refused(read.error.issues[0]?.message ?? '', `shows.${read.error.issues[0]?.path.join('.') ?? ''}`)
   const kept = new Set(datesOf(read.data.rhythm, start, addDays(start, 3660)))
   return fine({ ...read.data, skipped: show.skipped.filter((d) => kept.has(d)), moved: Object.fromEntries(Object.entries(show.moved).filter(([d]) => kept.has(d))) })
 }
 
 /** Changes a show's rhythm. Episodes that lose their slot go, as the wish says, onto the nearest open slots in order or off the schedule. */
-export const changeRhythm: Command<{ show: Id; rhythm: RhythmWish; time: string; start: string; displaced: 'nearest' | 'off' }> = (records, wish, context) => {
+export const changeRhythm: Command<{ show: Id; rhythm: RhythmWish; time: string; start: string; zone?: string; displaced: 'nearest' | 'off' }> = (records, wish, context) => {
   const show = records.shows.get(wish.show)
   if (!show) return refused('This show is no longer there.', 'shows')
-  const changed = withRhythm(show, wish.rhythm, wish.time, wish.start)
+  const changed = withRhythm(show, wish.rhythm, wish.time, wish.start, wish.zone)
   if (!changed.ok) return changed
   const at = momentOf(context)
   const displaced = displacedBy(show, changed.value, records.episodes.values())

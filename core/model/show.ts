@@ -14,15 +14,15 @@ export const Outlet = z.object({
   id: Id,
   name: z.string().trim().min(1, 'An outlet needs a name.'),
   required: z.array(Part),
-  titleLimit: z.number().int().min(1),
-  descriptionLimit: z.number().int().min(1),
+  titleLimit: z.number().int().min(1, 'A title may have at least one character. Type a whole number from 1 on.'),
+  descriptionLimit: z.number().int().min(1, 'A description may have at least one character. Type a whole number from 1 on.'),
   /** Characters of the description that show before a viewer unfolds it. */
   fold: z.number().int().min(0),
   /** Characters that all tags together may take: each tag, a separator between two, quotes round a tag with a space. */
   tagLimit: z.number().int().min(0),
   chapters: z.object({ least: z.number().int().min(0), gap: z.number().min(0) }),
   /** Most bytes a thumbnail may have. */
-  pictureBytes: z.number().int().min(1),
+  pictureBytes: z.number().int().min(1, 'A picture needs some room. Type its most kilobytes, for example 2000.'),
   ...stamps,
 })
 export type Outlet = z.infer<typeof Outlet>

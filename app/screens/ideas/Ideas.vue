@@ -62,7 +62,9 @@ function carry(event: DragEvent, idea: Episode) {
 }
 function typed(idea: Episode, field: 'title' | 'note', event: Event) {
   if (!(event.target instanceof HTMLInputElement) && !(event.target instanceof HTMLTextAreaElement)) return
-  if (field === 'title' && event.target.value.trim() === '') { event.target.value = idea.title; return }
+  // An emptied title waits for what is typed next; left empty, the old one comes back.
+  if (field === 'title' && event.target.value.trim() === '') { if (event.type === 'blur') event.target.value = idea.title; return }
+  if (event.type === 'blur') return
   void library.perform(writeEpisode, { episode: idea.id, typed: { [field]: event.target.value }, what: field === 'title' ? 'the working title' : 'the note' })
 }
 useKeys({
@@ -98,7 +100,7 @@ useKeys({
         </div>
       </div>
       <aside v-if="chosen" :key="chosen.id" class="panel p-4 grid gap-3" aria-label="The chosen idea">
-        <label><span class="label">Working title</span><textarea class="field text-16 font-medium" rows="2" :value="chosen.title" maxlength="300" @input="typed(chosen, 'title', $event)" /></label>
+        <label><span class="label">Working title</span><textarea class="field text-16 font-medium" rows="2" :value="chosen.title" maxlength="300" @input="typed(chosen, 'title', $event)" @blur="typed(chosen, 'title', $event)" /></label>
         <label><span class="label">Note</span><textarea class="field min-h-[90px]" rows="4" :value="chosen.note" placeholder="Why, for whom, what to show" @input="typed(chosen, 'note', $event)" /></label>
         <p class="sub"><span class="num">{{ chosen.code }}</span> {{ shows.get(chosen.show)?.title }}, jotted {{ sayAway(chosen.createdAt.slice(0, 10), board.today) }}</p>
         <div class="flex flex-wrap gap-2">

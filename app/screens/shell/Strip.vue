@@ -125,7 +125,7 @@ const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f
 
 <template>
   <section class="film bg-base text-ink border-b border-faint relative" aria-label="The strip: releases on film">
-    <div ref="film" class="reel max-sm:hidden" :class="{ slim }" @scroll.passive="left = film?.scrollLeft ?? 0" @wheel="wheel" @pointerdown="grab" @pointermove="drag" @click.capture="click" @keydown="keys" @dragstart.prevent>
+    <div ref="film" class="reel max-sm:hidden" :class="{ slim, single: lanes.length === 1 }" @scroll.passive="left = film?.scrollLeft ?? 0" @wheel="wheel" @pointerdown="grab" @pointermove="drag" @click.capture="click" @keydown="keys" @dragstart.prevent>
       <div class="relative h-full" :style="{ width: `${x(lastN + 1)}px` }">
         <div v-for="(lane, l) in lanes" :key="lane.show.id" class="lane" :class="`lane-${l}`" role="list" :aria-label="lane.show.title">
           <StripFrame v-for="f in lane.frames" :key="f.key" role="listitem" :frame="f" :lane="l" :show="lane.show" :left="x(f.from)" :width="(f.to - f.from + 1) * DAY - 2" :next="f.key === nextKey" :over="over === f.key" :slim="slim" :tab="f.key === firstTab" :when="says(f, lane.show)"
@@ -150,6 +150,7 @@ const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f
 .lane-0 { top: 3px; }
 .lane-1 { top: 58px; }
 .days { position: absolute; top: 41px; }
+.reel.single { height: 60px; }
 .slim .lane { height: 22px; }
 .slim .lane-1 { top: 27px; }
 .slim .days { top: 52px; }

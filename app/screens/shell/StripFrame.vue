@@ -24,8 +24,8 @@ const bare = computed(() => number.value.replace(show.prefix, ''))
 const multiple = computed(() => (frame.episode ? board.multiples.get(frame.episode.id) : undefined))
 const picture = computed(() => (frame.kind === 'exposed' && width > 120 ? pictures.url(frame.episode?.chosenPicture) : undefined))
 const narrow = computed(() => width < 84)
-const offers = computed(() => width > 150 && (!frame.run || frame.run.index === frame.run.length - 1))
-const lead = computed(() => frame.run?.index === 0 && frame.run.length > 1)
+/** One offer for open frames in a row, on the first of them. */
+const offers = computed(() => width > 150 && (frame.run?.index ?? 0) === 0)
 const label = computed(() => {
   const out = `${sayDay(frame.day, board.today)}${when ? `, in ${when}` : ''}`
   if (frame.kind === 'open') return `${number.value} open, ${out}. Choose an idea`
@@ -42,7 +42,7 @@ const label = computed(() => {
         <template v-if="frame.kind === 'skipped'"><span class="text-12 text-ink-3 bg-base px-2">skipped</span></template>
         <template v-else-if="frame.kind === 'open'">
           <span class="num text-ink-3">{{ narrow ? bare : number }}</span>
-          <template v-if="!narrow"><span class="text-12 text-ink-2 truncate">{{ lead ? `${frame.run?.length} open to ${sayDay(frame.run?.last ?? frame.day).slice(4)}` : `open, ${sayDay(frame.day)}` }}</span></template>
+          <template v-if="!narrow"><span class="text-12 text-ink-2 truncate">{{ offers ? sayDay(frame.day) : `open, ${sayDay(frame.day)}` }}</span></template>
         </template>
         <template v-else>
           <span class="flex gap-1.5 items-baseline min-w-0"><span class="num text-11 text-ink-2">{{ narrow ? bare : number }}</span><strong v-if="!narrow" class="text-12 font-semibold truncate">{{ card?.title }}</strong></span>

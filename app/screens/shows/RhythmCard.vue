@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { changeRhythm, editShow, withRhythm } from '@core/commands/shows'
+import { computed, ref, watch } from 'vue'
+import { changeRhythm, withRhythm } from '@core/commands/shows'
 import type { Show } from '@core/model'
 import { sayDay } from '@core/rhythm/days'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
@@ -17,13 +17,19 @@ const wish = ref<RhythmWish>(wishOf(show.rhythm.rule) ?? { each: 'week', every: 
 const time = ref(show.rhythm.time)
 const start = ref(show.rhythm.start)
 const zone = ref(show.zone)
+// An undo, or another tab, changes the rhythm under these fields.
+watch(() => `${show.rhythm.rule} ${show.rhythm.time} ${show.rhythm.start} ${show.zone}`, () => {
+  wish.value = wishOf(show.rhythm.rule) ?? wish.value
+  time.value = show.rhythm.time
+  start.value = show.rhythm.start
+  zone.value = show.zone
+})
 const rule = computed(() => ruleOf(wish.value))
 const changed = computed(() => !rule.value.ok || rule.value.value !== show.rhythm.rule || time.value !== show.rhythm.time || start.value !== show.rhythm.start || zone.value !== show.zone)
-const next = computed(() => withRhythm(show, wish.value, time.value, start.value))
+const next = computed(() => withRhythm(show, wish.value, time.value, start.value, zone.value))
 const displaced = computed(() => (next.value.ok && changed.value ? displacedBy(show, next.value.value, library.records.episodes.values()) : []))
 async function save(how: 'nearest' | 'off') {
-  if (zone.value !== show.zone) await library.perform(editShow, { show: show.id, fields: { zone: zone.value } })
-  await library.perform(changeRhythm, { show: show.id, rhythm: wish.value, time: time.value, start: start.value, displaced: how }, 'aloud')
+  await library.perform(changeRhythm, { show: show.id, rhythm: wish.value, time: time.value, start: start.value, zone: zone.value, displaced: how }, 'aloud')
 }
 </script>
 

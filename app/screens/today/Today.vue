@@ -6,7 +6,7 @@ import { moveToNextOpen } from '@core/commands/schedule'
 import { tickStep } from '@core/commands/steps'
 import { minutesOn } from '@core/plan/load'
 import { sayAway, sayDay, sayDayLong } from '@core/rhythm/days'
-import { sayLeft } from '@core/rhythm/zone'
+import { sayLeft, sayUntil } from '@core/rhythm/zone'
 import { sayMinutes, sayTime } from '@core/script/timecode'
 import { scriptFigures } from '@core/script/timing'
 import { useBoard, type Card } from '@app/stores/board'
@@ -38,6 +38,7 @@ const late = computed(() => board.placed.flatMap((card) => card.standing.steps.f
 const waiting = computed(() => board.working.flatMap((card) => card.standing.steps.flatMap((s) => (s.step.waiting && !s.done ? [{ card, state: s, waiting: s.step.waiting }] : []))))
 const scripts = computed(() => board.working.filter((c) => c.standing.stages.some((s) => s.stage.kind === 'script' && s.lamp.state !== 'lit') && !c.episode.spare).slice(0, 4).map((card) => ({ card, figures: scriptFigures(card.script, card.show.pace), due: card.standing.steps.find((s) => s.step.part === 'script')?.due })))
 const next = computed(() => board.coming[0])
+const vacant = computed(() => board.rows.find((r) => r.slot && !r.slot.skipped))
 const overdue = computed(() => board.overdue[0])
 const nothing = computed(() => board.working.length === 0)
 
@@ -144,5 +145,10 @@ useKeys({
       </div>
     </div>
     <NextOut v-if="next" :card="next" />
+    <aside v-else-if="vacant" class="panel p-4 self-start" aria-labelledby="vacant">
+      <div class="flex justify-between mb-2"><h2 id="vacant" class="font-sans font-normal text-14 text-ink-2">Next out</h2><p class="text-lamp-text font-semibold">{{ sayDay(vacant.day) }} {{ vacant.time }}, {{ sayUntil(board.now, vacant.at, vacant.show.zone) }}</p></div>
+      <p class="mb-3">Nothing is on it yet. {{ board.ideas.length === 0 ? 'The first line you jot can be.' : 'Any idea can take it.' }}</p>
+      <button class="btn" @click="desk.filling = vacant.slot">Choose an idea</button>
+    </aside>
   </div>
 </template>
