@@ -22,7 +22,7 @@ export function exampleShow(fields: Partial<Show> = {}): Show {
     id: 'show', title: 'Tern & Tiller', kind: 'video', zone: 'Europe/Lisbon', prefix: '#', nextNumber: 1,
     rhythm: { rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=TH', start: '2026-11-05', time: '17:00' },
     skipped: [], moved: {}, recipe: 'recipe', outlets: ['outlet'], aim: { from: 8, to: 11 }, pace: { camera: 150, voice: 160 },
-    readyAhead: 2, topics: [], notes: '', createdAt: exampleAt, updatedAt: exampleAt, ...fields,
+    readyAhead: 2, topics: [], fields: [], notes: '', createdAt: exampleAt, updatedAt: exampleAt, ...fields,
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Whole } from '@core/formats/backup'
-import type { Brief, Day, Episode, Place, Recipe, Script, Show, Step } from '@core/model'
+import { bareIdea, type Brief, type Day, type Episode, type Place, type Recipe, type Script, type Show, type Step } from '@core/model'
 import { freshSettings } from '@core/commands/settings'
 import { firstOutlet } from '@core/commands/shows'
 import { stepsToAdd } from '@core/recipe/apply'
@@ -131,7 +131,7 @@ class Maker {
     this.outlets = [firstOutlet('outlet-video', 'video', this.at), firstOutlet('outlet-feed', 'audio', this.at)]
     const thursday = this.next(3, '17:00')
     const show = (id: string, kind: Show['kind'], fields: Pick<Show, 'title' | 'prefix' | 'nextNumber' | 'rhythm' | 'aim' | 'topics' | 'readyAhead'>): Show => ({
-      id, kind, zone, skipped: [], moved: {}, recipe: kind === 'video' ? 'recipe-boats' : 'recipe-talks', outlets: [kind === 'video' ? 'outlet-video' : 'outlet-feed'], pace: { camera: 150, voice: 160 }, notes: '', createdAt: id === 'boats' ? this.at : new Date(Date.parse(this.at) + 1000).toISOString(), updatedAt: this.at, ...fields,
+      id, kind, zone, skipped: [], moved: {}, recipe: kind === 'video' ? 'recipe-boats' : 'recipe-talks', outlets: [kind === 'video' ? 'outlet-video' : 'outlet-feed'], pace: { camera: 150, voice: 160 }, fields: [], notes: '', createdAt: id === 'boats' ? this.at : new Date(Date.parse(this.at) + 1000).toISOString(), updatedAt: this.at, ...fields,
     })
     this.boats = show('boats', 'video', { title: 'Tern & Tiller', prefix: '#', nextNumber: 1, rhythm: { rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=TH', start: addDays(thursday, -7 * 41), time: '17:00' }, aim: { from: 8, to: 11 }, readyAhead: 4, topics: ['Hulls', 'Planking', 'Spars and sails', 'Fastenings', 'Finish', 'Workshop', 'Oars', 'Afloat'].map((name) => ({ name, share: 0.125 })) })
     this.talks = show('talks', 'audio', { title: 'Harbour Hours', prefix: 'HH ', nextNumber: 1, rhythm: { rule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=TU', start: addDays(thursday, 5 - 14 * 18), time: '06:30' }, aim: { from: 5, to: 8 }, readyAhead: 2, topics: ['Ferries', 'Lights', 'Fishing', 'Yards', 'Tides', 'Harbour life'].map((name) => ({ name, share: 1 / 6 })) })
@@ -146,7 +146,7 @@ class Maker {
 
   world(): Whole {
     const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
-    return { tables: { shows: [this.boats, this.talks], outlets: this.outlets, recipes: this.recipes, episodes: this.episodes, steps: this.steps, scripts: this.scripts, settings: [settings] }, journal: [], files: [] }
+    return { tables: { shows: [this.boats, this.talks], outlets: this.outlets, recipes: this.recipes, episodes: this.episodes, steps: this.steps, scripts: this.scripts, keywords: [], settings: [settings] }, journal: [], files: [] }
   }
 
   private recipe(show: Show): Recipe {
@@ -195,7 +195,7 @@ class Maker {
   private blank(show: Show, id: string, title: string): Episode {
     const code = codeFor(id, this.codes)
     this.codes.add(code)
-    return { id, show: show.id, code, title, note: '', phase: { name: 'idea' }, place: { on: 'nothing' }, nature: { is: 'evergreen' }, spare: false, priority: 0, brief: { takeaway: '', points: ['', '', ''], description: '', pictureIdea: '', pictureWords: '' }, titles: [], tags: [], topics: [], links: [], guests: [], pictures: [], cut: { starts: {} }, figures: [], createdAt: this.at, updatedAt: this.at }
+    return { id, show: show.id, code, title, note: '', idea: bareIdea(), phase: { name: 'idea' }, place: { on: 'nothing' }, nature: { is: 'evergreen' }, spare: false, priority: 0, brief: { takeaway: '', points: ['', '', ''], description: '', pictureIdea: '', pictureWords: '' }, titles: [], tags: [], topics: [], links: [], guests: [], pictures: [], cut: { starts: {} }, figures: [], createdAt: this.at, updatedAt: this.at }
   }
 
   private add(show: Show, subject: Subject, id: string, progress: Progress, ended: Day, words?: number, past = false): void {

@@ -16,6 +16,7 @@ export class Store extends Dexie {
   declare episodes: Table<RecordOf<'episodes'>, string>
   declare steps: Table<RecordOf<'steps'>, string>
   declare scripts: Table<RecordOf<'scripts'>, string>
+  declare keywords: Table<RecordOf<'keywords'>, string>
   declare settings: Table<RecordOf<'settings'>, string>
   declare journal: Table<JournalLine, number>
   declare files: Table<FileRecord, string>
@@ -35,6 +36,7 @@ export class Store extends Dexie {
       files: 'id',
       meta: 'key',
     })
+    this.version(2).stores({ keywords: 'id, show' })
   }
 
   /** The table of a record type, for code that goes over all of them. */

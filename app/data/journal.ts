@@ -18,7 +18,7 @@ export async function writeLine(journal: Table<JournalLine, number>, line: Omit<
   const seq = (last?.seq ?? 0) + 1
   await Promise.all([
     journal.add({ ...line, seq, state: 'done' }),
-    lately.some((l) => l.state === 'undone') ? journal.where('seq').below(seq).filter((l) => l.state === 'undone').modify({ state: 'dropped', changes: [] }) : 0,
-    seq > undoable ? journal.update(seq - undoable, { changes: [] }) : 0,
+    lately.some((l) => l.state === 'undone') ? journal.where('seq').below(seq).filter((l) => l.state === 'undone').modify((l) => { l.state = 'dropped'; l.changes = [] }) : 0,
+    seq > undoable ? journal.where('seq').equals(seq - undoable).modify((l) => { l.changes = [] }) : 0,
   ])
 }

@@ -241,7 +241,7 @@ describe('the whole', () => {
     await library.perform(addPicture, { episode: idea, picture, file })
     await library.perform(removePicture, { episode: idea, picture: 'p' })
     expect(await sweepFiles(library.store)).toBe(0)
-    await library.store.journal.toCollection().modify({ changes: [] })
+    await library.store.journal.toCollection().modify((line) => { line.changes = [] })
     expect(await sweepFiles(library.store)).toBe(1)
     expect(await library.file('p')).toBeUndefined()
   })

@@ -1,4 +1,3 @@
-import type Dexie from 'dexie'
 import { applied, checked, inverse, merged, type Change, type Command, type Done } from '@core/commands/change'
 import { emptyRecords, tableNames, type Episode, type Id, type JournalLine, type Records } from '@core/model'
 import { migrate, schemaVersion } from '@core/model/migrations'
@@ -69,10 +68,11 @@ export class Library {
     if (version !== undefined) {
       const tables: Record<string, unknown[]> = {}
       for (const name of tableNames) tables[name] = await store.rows(name).toArray()
+      tables['journal'] = await store.journal.toArray()
       const next = migrate(tables, Number(version))
       if (!next.ok) return next
       await store.transaction('rw', store.tables, async () => {
-        for (const name of tableNames) { await store.rows(name).clear(); await store.rows(name).bulkAdd(next.value[name] ?? []) }
+        for (const name of [...tableNames, 'journal']) { await store.table(name).clear(); await store.table(name).bulkAdd(next.value[name] ?? []) }
         await store.meta.put({ key: 'schema', value: schemaVersion })
       })
       return fine(undefined)
@@ -83,12 +83,12 @@ export class Library {
 
   private async load(): Promise<void> {
     const { store } = this
-    const [shows, outlets, recipes, episodes, settings] = await Promise.all([store.shows.toArray(), store.outlets.toArray(), store.recipes.toArray(), store.episodes.toArray(), store.settings.toArray()])
+    const [shows, outlets, recipes, episodes, keywords, settings] = await Promise.all([store.shows.toArray(), store.outlets.toArray(), store.recipes.toArray(), store.episodes.toArray(), store.keywords.toArray(), store.settings.toArray()])
     const live = episodes.filter((e) => e.phase.name === 'work' || e.phase.name === 'parked').map((e) => e.id)
     const [steps, scripts] = await Promise.all([store.steps.where('episode').anyOf(live).toArray(), store.scripts.bulkGet(live)])
     this.loaded.clear()
     for (const id of live) this.loaded.add(id)
-    this.records = { shows: byId(shows), outlets: byId(outlets), recipes: byId(recipes), episodes: byId(episodes), settings: byId(settings), steps: byId(steps), scripts: byId(scripts.filter((s) => s !== undefined)) }
+    this.records = { shows: byId(shows), outlets: byId(outlets), recipes: byId(recipes), episodes: byId(episodes), keywords: byId(keywords), settings: byId(settings), steps: byId(steps), scripts: byId(scripts.filter((s) => s !== undefined)) }
     this.watcher.changed()
   }
 
@@ -173,7 +173,7 @@ export class Library {
 
   private async commit(done: Done): Promise<void> {
     const { store } = this
-    await store.transaction('rw', [...new Set<Dexie.Table>([...done.changes.map((c) => store.table(c.table)), store.journal, store.files])], async () => {
+    await store.transaction('rw', [...new Set([...done.changes.map((c): string => c.table), 'journal', 'files'])], async () => {
       // All at once: the fewer turns a write takes, the less can be lost when the tab is killed.
       await Promise.all([
         this.put(done.changes),
@@ -206,12 +206,12 @@ export class Library {
     const { store } = this
     const wanted = way === 'undo' ? 'done' : 'undone'
     try {
-      const line = await store.transaction('rw', [...tableNames.map((n) => store.table(n)), store.journal], async () => {
+      const line = await store.transaction('rw', [...tableNames, 'journal'], async () => {
         const last = await store.journal.orderBy('seq').reverse().limit(300).toArray()
         const found = way === 'undo' ? last.find((l) => l.state === wanted && l.changes.length > 0) : last.filter((l) => l.state === wanted).at(-1)
         if (!found) return undefined
         await this.put(way === 'undo' ? inverse(found.changes) : found.changes)
-        await store.journal.update(found.seq, { state: way === 'undo' ? 'undone' : 'done' })
+        await store.journal.put({ ...found, state: way === 'undo' ? 'undone' : 'done' })
         return found
       })
       if (!line) return refused(way === 'undo' ? 'There is nothing to take back.' : 'There is nothing to do again.')
@@ -280,6 +280,7 @@ export class Library {
       case 'episodes': return { ...change, after: await store.episodes.get(change.id) }
       case 'steps': return { ...change, after: await store.steps.get(change.id) }
       case 'scripts': return { ...change, after: await store.scripts.get(change.id) }
+      case 'keywords': return { ...change, after: await store.keywords.get(change.id) }
       case 'settings': return { ...change, after: await store.settings.get(change.id) }
     }
   }

@@ -1,4 +1,5 @@
 import { readBackup, writeBackup, type Whole } from '@core/formats/backup'
+import { filesOf } from '@core/commands/files'
 import { tableNames } from '@core/model'
 import { schemaVersion } from '@core/model/migrations'
 import { fine, type Result } from '@core/result'
@@ -16,6 +17,7 @@ export async function wholeOf(store: Store): Promise<Whole> {
       episodes: await store.episodes.toArray(),
       steps: await store.steps.toArray(),
       scripts: await store.scripts.toArray(),
+      keywords: await store.keywords.toArray(),
       settings: await store.settings.toArray(),
     },
     journal: await store.journal.toArray(),
@@ -54,7 +56,7 @@ export async function restoreInto(library: Library, bytes: Uint8Array): Promise<
   return fine(whole.value.tables.episodes.length)
 }
 
-const nothing: Whole = { tables: { shows: [], outlets: [], recipes: [], episodes: [], steps: [], scripts: [], settings: [] }, journal: [], files: [] }
+const nothing: Whole = { tables: { shows: [], outlets: [], recipes: [], episodes: [], steps: [], scripts: [], keywords: [], settings: [] }, journal: [], files: [] }
 
 /** Erases all that a world holds. */
 export async function eraseAll(library: Library): Promise<void> {
@@ -63,12 +65,12 @@ export async function eraseAll(library: Library): Promise<void> {
   await library.reloaded()
 }
 
-/** Drops the bytes of pictures that neither an episode nor anything undo could bring back refers to. */
+/** Drops the bytes of files that neither an episode nor anything undo could bring back refers to. */
 export async function sweepFiles(store: Store): Promise<number> {
   return store.transaction('rw', store.episodes, store.journal, store.files, async () => {
     const kept = new Set<string>()
-    await store.episodes.each((e) => { for (const p of e.pictures) kept.add(p.id) })
-    await store.journal.each((line) => { for (const c of line.changes) if (c.table === 'episodes') for (const p of [...(c.before?.pictures ?? []), ...(c.after?.pictures ?? [])]) kept.add(p.id) })
+    await store.episodes.each((e) => { for (const f of filesOf(e)) kept.add(f) })
+    await store.journal.each((line) => { for (const c of line.changes) if (c.table === 'episodes') for (const e of [c.before, c.after]) if (e) for (const f of filesOf(e)) kept.add(f) })
     const orphans = (await store.files.toCollection().primaryKeys()).filter((id) => !kept.has(id))
     await store.files.bulkDelete(orphans)
     return orphans.length

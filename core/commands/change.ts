@@ -71,6 +71,7 @@ function rebuild(next: { -readonly [T in TableName]: Records[T] }, name: TableNa
     case 'episodes': next.episodes = changed(next.episodes, changes.flatMap((c) => (c.table === 'episodes' ? [c] : []))); return
     case 'steps': next.steps = changed(next.steps, changes.flatMap((c) => (c.table === 'steps' ? [c] : []))); return
     case 'scripts': next.scripts = changed(next.scripts, changes.flatMap((c) => (c.table === 'scripts' ? [c] : []))); return
+    case 'keywords': next.keywords = changed(next.keywords, changes.flatMap((c) => (c.table === 'keywords' ? [c] : []))); return
     case 'settings': next.settings = changed(next.settings, changes.flatMap((c) => (c.table === 'settings' ? [c] : []))); return
   }
 }
@@ -97,6 +98,7 @@ function turned(c: Change): Change {
     case 'episodes': return { table: c.table, id: c.id, before: c.after, after: c.before }
     case 'steps': return { table: c.table, id: c.id, before: c.after, after: c.before }
     case 'scripts': return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'keywords': return { table: c.table, id: c.id, before: c.after, after: c.before }
     case 'settings': return { table: c.table, id: c.id, before: c.after, after: c.before }
   }
 }
@@ -123,6 +125,7 @@ function cleaned(change: Change): Result<Change> {
     case 'episodes': return read(schemas.episodes, change)
     case 'steps': return read(schemas.steps, change)
     case 'scripts': return read(schemas.scripts, change)
+    case 'keywords': return read(schemas.keywords, change)
     case 'settings': return read(schemas.settings, change)
   }
 }
@@ -152,6 +155,7 @@ function spanned(earlier: Change, later: Change): Change {
   if (earlier.table === 'episodes' && later.table === 'episodes') return { ...later, before: earlier.before }
   if (earlier.table === 'steps' && later.table === 'steps') return { ...later, before: earlier.before }
   if (earlier.table === 'scripts' && later.table === 'scripts') return { ...later, before: earlier.before }
+  if (earlier.table === 'keywords' && later.table === 'keywords') return { ...later, before: earlier.before }
   if (earlier.table === 'settings' && later.table === 'settings') return { ...later, before: earlier.before }
   return later
 }

@@ -2,11 +2,12 @@ import { Day, type ClockTime, type Episode, type Id, type Records, type Show, ty
 import { ClockTime as Clock } from '../model'
 import { fine, refused, type Result } from '../result'
 import { scriptFrom, stepsToAdd } from '../recipe/apply'
+import { outOfWindow } from '../ideas/usable'
 import { sayDay } from '../rhythm/days'
 import { datesOf } from '../rhythm/rule'
 import { filledSlots, openSlots, releaseOf, slotOn } from '../rhythm/slots'
 import { momentAt } from '../rhythm/zone'
-import { momentOf, putting, type Change, type Command, type Context } from './change'
+import { applied, momentOf, putting, type Change, type Command, type Context } from './change'
 
 /** The steps of one episode among the records. */
 export function stepsOf(records: Records, episode: Id): Step[] {
@@ -71,6 +72,45 @@ export const startWork: Command<{ episode: Id }> = (records, { episode: id }, co
   const { episode, show } = read.value
   if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
   return fine({ changes: [putting(records, 'episodes', working(episode, context)), ...begun(records, episode, show, context)], sentence: `Started “${episode.title}”`, about: [id] })
+}
+
+/**
+ * Places several episodes of one show, in the order given, on its next open slots, as one step of undo. Where their nature forbids a
+ * slot, it goes to the next in the row that may. Refused when a show is mixed in, or when a slot is lacking.
+ */
+export const placeSeveral: Command<{ episodes: Id[] }> = (records, { episodes }, context) => {
+  const found = episodes.flatMap((id) => records.episodes.get(id) ?? [])
+  const show = records.shows.get(found[0]?.show ?? '')
+  if (!show || found.length !== episodes.length) return refused('Some of them are no longer there.', 'episodes')
+  if (found.some((e) => e.show !== show.id)) return refused('They belong to more than one show. Choose ideas of one show, then place them.', 'episodes.show')
+  let now = records
+  const changes: Change[] = []
+  const left = [...found]
+  for (const slot of openSlots(show, records.episodes.values(), context.now, found.length + 12)) {
+    const at = left.findIndex((e) => outOfWindow(e.nature, slot.day) === undefined)
+    const [next] = at < 0 ? [] : left.splice(at, 1)
+    if (!next) continue
+    const placed = placeOnSlot(now, { episode: next.id, day: slot.original }, context)
+    if (!placed.ok) return placed
+    changes.push(...placed.value.changes)
+    now = applied(now, placed.value.changes)
+    if (left.length === 0) break
+  }
+  if (left.length > 0) return refused(`“${left[0]?.title ?? ''}” fits none of the next open slots of ${show.title}. Leave it out, or give it a date of its own.`, 'episodes.place')
+  return fine({ changes, sentence: found.length === 1 ? `Put “${found[0]?.title ?? ''}” on the next open slot` : `Put ${found.length} ideas on the next open slots`, about: episodes })
+}
+
+/** Parks an episode with a reason, and where it is to follow another, after that one. Its work is kept; it leaves its slot. */
+export const parkEpisode: Command<{ episode: Id; why: string; after?: Id | undefined }> = (records, { episode: id, why, after }, context) => {
+  const read = found(records, id)
+  if (!read.ok) return read
+  const { episode } = read.value
+  if (episode.phase.name === 'released') return refused('It has been released, so it stays in the Catalogue.', 'episodes.phase')
+  if (after === id) return refused('It cannot wait for itself. Choose another episode.', 'episodes.phase.after')
+  const before = after === undefined ? undefined : records.episodes.get(after)
+  if (after !== undefined && !before) return refused('The episode to wait for is no longer there.', 'episodes.phase.after')
+  if (why.trim() === '' && !before) return refused('Say why, so that you know when to take it up again.', 'episodes.phase.why')
+  return fine({ changes: [putting(records, 'episodes', { ...episode, phase: { name: 'parked', why: why.trim(), ...(after === undefined ? {} : { after }) }, place: { on: 'nothing' }, spare: false, updatedAt: momentOf(context) })], sentence: `Parked “${episode.title}”${before ? ` until after “${before.title}”` : ''}`, about: [id] })
 }
 
 /** Takes an episode off its slot; it stays in work, its steps undated. */

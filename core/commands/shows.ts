@@ -7,6 +7,7 @@ import { unknownWords } from '../release/description'
 import { datesOf, ruleOf, type RhythmWish } from '../rhythm/rule'
 import { displacedBy } from '../rhythm/slots'
 import { addDays } from '../rhythm/days'
+import { freshSettings } from './settings'
 import { momentOf, putting, type Change, type Command, type Context } from './change'
 import { replaced, stepsOf } from './schedule'
 
@@ -52,14 +53,14 @@ export const addShow: Command<SetUp> = (records, wish, context) => {
     pace: { camera: 150, voice: 160 },
     readyAhead: 2,
     topics: [],
+    fields: [],
     notes: '',
     createdAt: at,
     updatedAt: at,
   }
   const read = ShowSchema.safeParse(show)
   if (!read.success) return refused(read.error.issues[0]?.message ?? '', `shows.${read.error.issues[0]?.path.join('.') ?? ''}`)
-  const old = records.settings.get('settings')
-  const settings = { id: 'settings' as const, daysOff: [], theme: 'booth' as const, createdAt: at, ...old, hours: wish.hours, updatedAt: at }
+  const settings = { ...(records.settings.get('settings') ?? freshSettings(at)), hours: wish.hours, updatedAt: at }
   return fine({
     changes: [putting(records, 'recipes', recipe), putting(records, 'outlets', outlet), putting(records, 'shows', show), putting(records, 'settings', settings)],
     sentence: `Began the show ${show.title}`,

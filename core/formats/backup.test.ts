@@ -8,7 +8,7 @@ const picture = { id: 'p', name: 'a.png', type: 'image/png' as const, width: 2, 
 const whole: Whole = {
   tables: {
     shows: [...records.shows.values()], outlets: [...records.outlets.values()], recipes: [...records.recipes.values()], settings: [...records.settings.values()],
-    episodes: [exampleEpisode({ pictures: [picture] })], steps: [exampleStep({ id: 's' })], scripts: [exampleScript({ Hook: ['“Words” & more.'] })],
+    episodes: [exampleEpisode({ pictures: [picture] })], steps: [exampleStep({ id: 's' })], scripts: [exampleScript({ Hook: ['“Words” & more.'] })], keywords: [],
   },
   journal: [{ seq: 1, at: exampleAt, sentence: 'Kept the idea', about: ['episode'], state: 'done', tab: 't', changes: [{ table: 'episodes', id: 'episode', after: exampleEpisode() }] }],
   files: [{ id: 'p', type: 'image/png', bytes: new Uint8Array([137, 80, 78, 71]) }],
@@ -66,6 +66,6 @@ describe('a back-up', () => {
     expect(lost({ recipes: [] })).toMatch(/recipe that the back-up lacks/)
     expect(lost({ outlets: [] })).toMatch(/outlet that the back-up lacks/)
     expect(lost({ steps: [exampleStep({ id: 's', episode: 'gone' })] })).toMatch(/step “s” belongs to an episode/)
-    expect(lost({}, [])).toMatch(/picture “a.png” of “Steaming oak ribs” is missing/)
+    expect(lost({}, [])).toMatch(/file “a.png” of “Steaming oak ribs” is missing/)
   })
 })

@@ -70,6 +70,8 @@ export function readBackup(bytes: Uint8Array): Result<Whole> {
   const raw: RawTables = {}
   for (const name of [...tableNames, 'journal']) {
     const rows = json(entries[`records/${name}.json`], `records/${name}.json`)
+    // Tables that came later are not in earlier back-ups.
+    if (!entries[`records/${name}.json`] && name === 'keywords' && manifest.data.version < 2) { raw[name] = []; continue }
     if (!rows.ok) return rows
     if (!Array.isArray(rows.value)) return refused(`records/${name}.json should hold a list.`, `records/${name}.json`)
     raw[name] = rows.value
@@ -112,11 +114,13 @@ function validated(raw: RawTables): Result<Omit<Whole, 'files'>> {
   if (!steps.ok) return steps
   const scripts = rowsOf(schemas.scripts, raw['scripts'] ?? [], 'scripts')
   if (!scripts.ok) return scripts
+  const keywords = rowsOf(schemas.keywords, raw['keywords'] ?? [], 'keywords')
+  if (!keywords.ok) return keywords
   const settings = rowsOf(schemas.settings, raw['settings'] ?? [], 'settings')
   if (!settings.ok) return settings
   const journal = rowsOf(JournalLine, raw['journal'] ?? [], 'journal')
   if (!journal.ok) return journal
-  return fine({ tables: { shows: shows.value, outlets: outlets.value, recipes: recipes.value, episodes: episodes.value, steps: steps.value, scripts: scripts.value, settings: settings.value }, journal: journal.value })
+  return fine({ tables: { shows: shows.value, outlets: outlets.value, recipes: recipes.value, episodes: episodes.value, steps: steps.value, scripts: scripts.value, keywords: keywords.value, settings: settings.value }, journal: journal.value })
 }
 
 function brokenReference(tables: Whole['tables'], files: ReadonlySet<string>): string | undefined {
@@ -130,8 +134,8 @@ function brokenReference(tables: Whole['tables'], files: ReadonlySet<string>): s
   }
   for (const e of tables.episodes) {
     if (!shows.has(e.show)) return `The episode “${e.title}” refers to a show that the back-up lacks. Choose another back-up; nothing was changed.`
-    const lost = e.pictures.find((p) => !files.has(p.id))
-    if (lost) return `The picture “${lost.name}” of “${e.title}” is missing from the back-up. Choose another back-up; nothing was changed.`
+    const lost = [...e.pictures, ...e.idea.images, ...e.idea.files].find((p) => !files.has(p.id))
+    if (lost) return `The file “${lost.name}” of “${e.title}” is missing from the back-up. Choose another back-up; nothing was changed.`
   }
   for (const s of tables.steps) if (!episodes.has(s.episode)) return `The step “${s.name}” belongs to an episode that the back-up lacks. Choose another back-up; nothing was changed.`
   return undefined

@@ -1,11 +1,13 @@
 import { z } from 'zod'
 import { ClockTime, Day, Id, Moment, stamps } from './basics'
+import { Idea, Picture } from './idea'
 
 /** Where an episode stands in its life. An idea is an episode on which no work has started. */
 export const Phase = z.discriminatedUnion('name', [
   z.object({ name: z.literal('idea') }),
   z.object({ name: z.literal('work'), since: Moment }),
-  z.object({ name: z.literal('parked'), why: z.string() }),
+  /** `after`: the episode that it is to follow. */
+  z.object({ name: z.literal('parked'), why: z.string(), after: Id.optional() }),
   z.object({ name: z.literal('released'), at: Moment }),
   z.object({ name: z.literal('dropped'), why: z.string() }),
 ])
@@ -24,17 +26,6 @@ export const Nature = z.discriminatedUnion('is', [
   z.object({ is: z.literal('topical'), notBefore: Day.optional(), staleAfter: Day.optional() }),
 ])
 export type Nature = z.infer<typeof Nature>
-
-/** A picture kept in the browser's store; its bytes are a file record with the same id. */
-export const Picture = z.object({
-  id: Id,
-  name: z.string(),
-  type: z.enum(['image/png', 'image/jpeg', 'image/webp', 'image/gif', 'image/svg+xml', 'image/avif']),
-  width: z.number().int().positive(),
-  height: z.number().int().positive(),
-  size: z.number().int().positive(),
-})
-export type Picture = z.infer<typeof Picture>
 
 /** What is settled before filming. */
 export const Brief = z.object({
@@ -60,6 +51,7 @@ export const Episode = z.object({
   number: z.number().int().min(1).optional(),
   title: z.string().trim().min(1, 'An idea needs at least a word.').max(300, 'A title has at most 300 characters.'),
   note: z.string(),
+  idea: Idea,
   phase: Phase,
   place: Place,
   nature: Nature,

@@ -1,4 +1,7 @@
 export * from './basics'
+export * from './idea'
+export * from './keyword'
+export * from './view'
 export * from './show'
 export * from './recipe'
 export * from './script'

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Id, Moment } from './basics'
 import { Episode } from './episode'
+import { Keyword } from './keyword'
 import { Recipe } from './recipe'
 import { Script } from './script'
 import { Settings } from './settings'
@@ -15,6 +16,7 @@ export const Change = z.discriminatedUnion('table', [
   z.object({ table: z.literal('episodes'), id: Id, before: Episode.optional(), after: Episode.optional() }),
   z.object({ table: z.literal('steps'), id: Id, before: Step.optional(), after: Step.optional() }),
   z.object({ table: z.literal('scripts'), id: Id, before: Script.optional(), after: Script.optional() }),
+  z.object({ table: z.literal('keywords'), id: Id, before: Keyword.optional(), after: Keyword.optional() }),
   z.object({ table: z.literal('settings'), id: Id, before: Settings.optional(), after: Settings.optional() }),
 ])
 export type Change = z.infer<typeof Change>

@@ -1,4 +1,6 @@
-import { refusalOf, valueOf } from '../examples'
+import { freshSettings } from '../commands/settings'
+import { exampleAt, exampleEpisode, exampleShow, refusalOf, valueOf } from '../examples'
+import { JournalLine, schemas } from '.'
 import { migrate, schemaVersion } from './migrations'
 
 const ways = {
@@ -15,6 +17,19 @@ describe('migrations', () => {
   test('leave records of this version as they are', () => {
     const tables = { shows: ['one'] }
     expect(valueOf(migrate(tables, schemaVersion))).toBe(tables)
+  })
+
+  test('from version 1: an episode gets what is known of ideas, in the tables and in the journal; what undo needs stays right', () => {
+    const { idea, ...first } = exampleEpisode({ note: 'kept' })
+    const { fields, ...show } = exampleShow()
+    const { weights, views, away, ...settings } = freshSettings(exampleAt)
+    const line = { seq: 1, at: exampleAt, sentence: 'Kept', about: [], state: 'done', tab: 't', changes: [{ table: 'episodes', id: first.id, after: first }, { table: 'shows', id: show.id, before: show, after: show }] }
+    const now = valueOf(migrate({ episodes: [first], shows: [show], settings: [settings], journal: [line, { ...line, changes: [] }] }, 1))
+    expect(schemas.episodes.parse(now['episodes']?.[0])).toEqual({ ...first, idea })
+    expect(schemas.shows.parse(now['shows']?.[0])).toEqual({ ...show, fields })
+    expect(schemas.settings.parse(now['settings']?.[0])).toEqual({ ...settings, weights, views, away })
+    expect(now['keywords']).toEqual([])
+    expect(now['journal']?.map((l) => JournalLine.parse(l).changes.length)).toEqual([2, 0])
   })
 
   test('refuse newer ones, broken versions and missing ways', () => {

@@ -1,7 +1,9 @@
 import { fine, refused, type Result } from '../result'
+import { bareIdea } from './idea'
+import { freshWeights } from './settings'
 
 /** The version of the records' schema that this program writes. */
-export const schemaVersion = 1
+export const schemaVersion = 2
 
 /** Tables as they were read, before anything is known of them. */
 export type RawTables = Record<string, unknown[]>
@@ -10,7 +12,29 @@ export type RawTables = Record<string, unknown[]>
 export type Migration = (tables: RawTables) => RawTables
 
 /** The way from each version to the next, by the version it starts from. The same run in the browser's store and on a back-up. */
-export const migrations: Readonly<Record<number, Migration>> = {}
+export const migrations: Readonly<Record<number, Migration>> = {
+  1: (tables) => ({ ...tables, keywords: tables['keywords'] ?? [], ...Object.fromEntries(Object.entries(tables).map(([name, rows]) => [name, name === 'journal' ? rows.map(journalFrom1) : rows.map((row) => recordFrom1(name, row))])) }),
+}
+
+/** Version 2 knows of an episode's days as an idea, a show's own fields, and of weights, views and guests' days away. */
+function recordFrom1(table: unknown, row: unknown): unknown {
+  if (!isRow(row)) return row
+  switch (table) {
+    case 'episodes': return { idea: bareIdea(), ...row }
+    case 'shows': return { fields: [], ...row }
+    case 'settings': return { weights: freshWeights, views: [], away: {}, ...row }
+    default: return row
+  }
+}
+
+function journalFrom1(line: unknown): unknown {
+  if (!isRow(line) || !Array.isArray(line['changes'])) return line
+  return { ...line, changes: line['changes'].map((change: unknown) => (isRow(change) ? { ...change, ...Object.fromEntries((['before', 'after'] as const).flatMap((side) => (change[side] === undefined ? [] : [[side, recordFrom1(change['table'], change[side])]]))) } : change)) }
+}
+
+function isRow(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null
+}
 
 /**
  * Brings tables from version `from` up to `to`. Refused where they are newer than this program

@@ -1,13 +1,27 @@
 import { z } from 'zod'
 import { Day, stamps } from './basics'
+import { View } from './view'
 
 const dayMinutes = z.number().int().min(0, 'Hours cannot be below nothing.').max(1440, 'A day has 24 hours.')
+
+const weight = z.number().min(0).max(100)
+
+/** How much each part of an idea's score weighs, 0 to 100. */
+export const Weights = z.object({ demand: weight, need: weight, past: weight, fit: weight, rating: weight, spacing: weight, occasion: weight })
+export type Weights = z.infer<typeof Weights>
+
+/** The weights of one who has moved none. */
+export const freshWeights: Weights = { demand: 20, need: 25, past: 15, fit: 15, rating: 15, spacing: 10, occasion: 15 }
 
 /** The one settings record, id `settings`. Hours are minutes per weekday, Monday first. */
 export const Settings = z.object({
   id: z.literal('settings'),
   hours: z.array(dayMinutes).length(7, 'A week has seven days.'),
   daysOff: z.array(Day),
+  weights: Weights,
+  views: z.array(View),
+  /** When guests are not free, by name. */
+  away: z.record(z.string(), z.array(z.object({ from: Day, to: Day }).refine((a) => a.from <= a.to, 'The first day away comes before the last.'))),
   theme: z.enum(['booth', 'daylight', 'system']),
   ...stamps,
 })

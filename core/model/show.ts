@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { ClockTime, Day, Id, Part, Zone, stamps } from './basics'
+import { OwnField } from './idea'
 
 /** What a show recurs by: an RFC 5545 recurrence rule in local time, its first date and its time of day. */
 export const Rhythm = z.object({
@@ -50,7 +51,9 @@ export const Show = z.object({
   pace: z.object({ camera: z.number().min(40, 'Speech is at least 40 words a minute.').max(400, 'Speech is at most 400 words a minute.'), voice: z.number().min(40, 'Speech is at least 40 words a minute.').max(400, 'Speech is at most 400 words a minute.') }),
   /** How many of the next slots the creator wishes to have ready. */
   readyAhead: z.number().int().min(0),
-  topics: z.array(z.object({ name: z.string().min(1), share: z.number().min(0).max(1) })),
+  /** Topics with the share of releases that each should have. */
+  topics: z.array(z.object({ name: z.string().trim().min(1, 'A topic needs a name.'), share: z.number().min(0).max(1) })),
+  fields: z.array(OwnField),
   notes: z.string(),
   ...stamps,
 })
