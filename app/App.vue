@@ -16,6 +16,8 @@ const loadFinder = () => import('./screens/shell/Finder.vue')
 const Finder = defineAsyncComponent(loadFinder)
 const Shortcuts = defineAsyncComponent(() => import('./screens/shell/Shortcuts.vue'))
 const PlaceIdea = defineAsyncComponent(() => import('./screens/schedule/PlaceIdea.vue'))
+const PasteLines = defineAsyncComponent(() => import('./screens/ideas/PasteLines.vue'))
+const ParkEpisode = defineAsyncComponent(() => import('./screens/schedule/ParkEpisode.vue'))
 const FillSlot = defineAsyncComponent(() => import('./screens/schedule/FillSlot.vue'))
 
 const library = useLibrary()
@@ -29,6 +31,10 @@ onMounted(() => {
   void library.open()
   // The finder is fetched ahead, so that what is typed right behind its key is not lost.
   setTimeout(() => { void loadFinder() }, 1500)
+  setTimeout(() => {
+    void import('./stores/ranking').then(({ useRanking }) => { useRanking().want() })
+    void import('./stores/mail').then(({ useMail }) => { useMail().start() })
+  }, 700)
 })
 
 const welcoming = computed(() => route.name === 'welcome')
@@ -89,6 +95,8 @@ onMounted(() => {
       <Shortcuts v-if="desk.shortcuts" />
       <PlaceIdea v-if="desk.placing" />
       <FillSlot v-if="desk.filling" />
+      <PasteLines v-if="desk.pasted !== undefined" />
+      <ParkEpisode v-if="desk.parking" />
     </template>
   </template>
 </template>

@@ -104,6 +104,9 @@ const shots: Say[] = [
 /** How much of a script is there: all, all but the last `n` sections, or nothing. */
 export type Written = { sections: 'all' } | { sections: 'but'; last: number } | { sections: 'none' }
 
+/** Topics on which an episode also says what it costs. */
+const costly = new Set(['Fastenings', 'Finish', 'Planking'])
+
 /** A believable script for a subject: the recipe's sections, beats to camera and voice-over, shots got or not. `words` is the aim. */
 export function scriptFor(id: string, subject: Subject, recipe: Recipe, kind: 'video' | 'audio', chance: Chance, words: number, written: Written, got: 'all' | 'none' | number, at: string): Script {
   const bank = kind === 'video' ? boat : talk
@@ -129,6 +132,7 @@ export function scriptFor(id: string, subject: Subject, recipe: Recipe, kind: 'v
     if (beats.length === 0) beats.push({ id: `${id}/${section.id}/1`, delivery: 'camera', text: '', hold: 0, cues: [] })
     return { id: `${id}/${section.id}`, title: section.title, beats }
   })
+  if (costly.has(subject.topic) && written.sections === 'all') sections.splice(-1, 0, { id: `${id}/cost`, title: 'What it costs', beats: [{ id: `${id}/cost/1`, delivery: 'camera', text: `I paid for ${subject.material}, and for nothing else. ${cap(subject.tool)} was here already, and if you borrow it, ${subject.thing} costs you a Saturday.`, hold: 0, cues: [] }] })
   return { id, sections, createdAt: at, updatedAt: at }
 }
 

@@ -9,6 +9,7 @@ import { codeFor } from '@core/rhythm/numbering'
 import { dayAt, momentAt } from '@core/rhythm/zone'
 import { scriptFigures } from '@core/script/timing'
 import { chanceFrom, type Chance } from './chance'
+import { demoKeywords, knownOf, sketches } from './ideas'
 import { scriptFor, type Written } from './scripts'
 import { ideaBoats, ideaTalks, readIdeas, releasedBoats, releasedTalks, spareBoats, workBoats, workTalks, type Subject } from './titles'
 
@@ -39,6 +40,9 @@ interface Progress {
   length: boolean
   waiting?: { line: string; who: string; what: string; days: number }
 }
+
+/** Keywords that released episodes are on. */
+const covered: Readonly<Record<string, string>> = { 'My first steamed plank broke': 'k0', 'How to peen a rivet quietly': 'k1', 'Spiling with a biscuit tin': 'k19', 'Oiling or varnish on a working boat': 'k4', 'I bought the worst boat on the quay': 'k5' }
 
 const everything = ['brief', 'titles', 'script', 'prepare', 'film', 'rough', 'sound', 'pictures', 'choose', 'describe', 'check']
 const whole: Progress = { done: everything, written: { sections: 'all' }, got: 'all', pictures: 1, chosen: 0, brief: 'whole', title: 'chosen', description: true, tags: 'fit', length: true }
@@ -105,7 +109,7 @@ export function largeWorld(now: number, progress: (share: number) => void): { wh
       scripts: [...usual.tables.scripts.filter((s) => kept.has(s.id)), ...large.tables.scripts],
     },
   }
-  const wanted = new Set(fixed.flatMap((e) => e.pictures.map((p) => p.id)))
+  const wanted = new Set(fixed.flatMap((e) => [...e.pictures, ...e.idea.images].map((p) => p.id)))
   return { whole, pictures: pictures.filter((p) => wanted.has(p.id)) }
 }
 
@@ -146,7 +150,7 @@ class Maker {
 
   world(): Whole {
     const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
-    return { tables: { shows: [this.boats, this.talks], outlets: this.outlets, recipes: this.recipes, episodes: this.episodes, steps: this.steps, scripts: this.scripts, keywords: [], settings: [settings] }, journal: [], files: [] }
+    return { tables: { shows: [this.boats, this.talks], outlets: this.outlets, recipes: this.recipes, episodes: this.episodes, steps: this.steps, scripts: this.scripts, keywords: demoKeywords(this.today, this.at), settings: [settings] }, journal: [], files: [] }
   }
 
   private recipe(show: Show): Recipe {
@@ -172,6 +176,8 @@ class Maker {
     episode.phase = { name: 'released', at }
     episode.place = { on: 'slot', day }
     episode.number = number
+    const keyword = covered[subject.title]
+    if (keyword) episode.idea.keywords = [keyword]
     episode.figures = [{ age: 1, views: Math.round(views * 0.34) }, { age: 7, views: Math.round(views * 0.71) }, { age: 28, views }].filter((f) => f.age <= age)
     episode.createdAt = this.moment(addDays(day, -40 - chance.between(0, 30)))
     episode.updatedAt = at
@@ -189,7 +195,14 @@ class Maker {
 
   idea(show: Show, { title, note }: { title: string; note: string }, index: number): void {
     const id = `${show.id}-i${index}`
-    this.episodes.push({ ...this.blank(show, id, title), note, createdAt: this.moment(addDays(this.today, -3 - index * 4), `${String(7 + (index % 13)).padStart(2, '0')}:${String((index * 7) % 60).padStart(2, '0')}`) })
+    const known = knownOf(show.kind === 'video' ? 'boats' : 'talks', index, title, this.today, this.at)
+    const blank = this.blank(show, id, title)
+    const motif = sketches[title]
+    if (motif) {
+      this.pictures.push({ id: `${id}/sketch`, subject: { title, topic: '', thing: title, material: '', tool: '', words: '', motif }, audio: false, variant: index % 3, half: true })
+      known.idea.images = [{ id: `${id}/sketch`, name: 'sketch.jpg', type: 'image/jpeg', width: 640, height: 360, size: 1 }]
+    }
+    this.episodes.push({ ...blank, note, ...known, idea: { ...blank.idea, ...known.idea }, createdAt: this.moment(addDays(this.today, -3 - index * 4), `${String(7 + (index % 13)).padStart(2, '0')}:${String((index * 7) % 60).padStart(2, '0')}`) })
   }
 
   private blank(show: Show, id: string, title: string): Episode {

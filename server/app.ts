@@ -3,12 +3,13 @@ import { join } from 'node:path'
 import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
+import { mailRoutes, type MailOptions } from './mail'
 
 /** What the application opens with: the creator's own data, or the demo. */
 export type Start = 'own' | 'demo' | 'demo large'
 
-/** The server of a production build: security headers, compression, caching of what has a hash in its name, and every address to the one page. */
-export function lampReelServer(dist: string, start: Start): Express {
+/** The server of a production build: security headers, compression, caching of what has a hash in its name, the mailbox, and every other address to the one page. */
+export function lampReelServer(dist: string, start: Start, mail?: MailOptions): Express {
   const page = join(dist, 'index.html')
   if (!existsSync(page)) throw new Error(`There is no build in ${dist}. Run "npm run build" first.`)
   const html = readFileSync(page, 'utf8').replace('name="lamp-reel-start" content="own"', `name="lamp-reel-start" content="${start}"`)
@@ -35,8 +36,12 @@ export function lampReelServer(dist: string, start: Start): Express {
     crossOriginEmbedderPolicy: true,
     referrerPolicy: { policy: 'no-referrer' },
   }))
+  if (mail) app.use('/mail', mailRoutes(mail))
   app.use(compression())
   app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }))
+  // The pages for the phone and the audience are small ones of their own.
+  for (const page of ['jot', 'post']) app.get(`/${page}`, (_request, response) => { response.set('Cache-Control', 'no-cache').sendFile(join(dist, `${page}.html`)) })
+  app.get('/index.html', (_request, response) => { response.set('Cache-Control', 'no-cache').type('html').send(html) })
   app.use(express.static(dist, { index: false, maxAge: 0 }))
   app.get('/{*any}', (request, response) => {
     if (!request.accepts('html')) { response.sendStatus(404); return }

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
 import type { Id } from '@core/model'
 import type { Slot } from '@core/rhythm/slots'
+import type { Ranked } from '@core/ideas/rank'
 
 const key = 'lamp-reel.capture'
 
@@ -15,6 +16,12 @@ export const useDesk = defineStore('desk', () => {
   const placing = ref<Id>()
   /** An open slot for which an idea is being chosen. */
   const filling = shallowRef<Slot>()
+  /** A pasted block of lines that is looked at before it is taken. */
+  const pasted = ref<string>()
+  /** An episode that is being parked. */
+  const parking = ref<Id>()
+  /** The two ideas suggested for each of the next open slots, by the slot's key; filled when they have been ranked. */
+  const suggestions = shallowRef<ReadonlyMap<string, Ranked[]>>(new Map())
   const finder = ref(false)
   const shortcuts = ref(false)
   /** The episode whose history is open. */
@@ -27,5 +34,5 @@ export const useDesk = defineStore('desk', () => {
   /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */
   const toNow = ref(0)
   const toCapture = ref(0)
-  return { placing, filling, finder, shortcuts, history, captureShow, toNow, toCapture }
+  return { placing, filling, pasted, parking, suggestions, finder, shortcuts, history, captureShow, toNow, toCapture }
 })

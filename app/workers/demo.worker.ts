@@ -1,5 +1,6 @@
 import fontUrl from '@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2?url'
 import type { FileRecord } from '@core/commands/change'
+import type { Picture } from '@core/model'
 import { paint } from '@demo/paint'
 import { demoWorld, largeWorld } from '@demo/world'
 
@@ -30,6 +31,7 @@ async function make(now: number, size: 'usual' | 'large'): Promise<void> {
     if (index % 5 === 0) tell('Painting pictures', (size === 'large' ? 0.7 : 0.1) + (index / pictures.length) * (size === 'large' ? 0.2 : 0.8))
   }
   const sizes = new Map(files.map((f) => [f.id, f.bytes.byteLength]))
-  const episodes = whole.tables.episodes.map((e) => (e.pictures.length === 0 ? e : { ...e, pictures: e.pictures.map((p) => ({ ...p, size: sizes.get(p.id) ?? p.size })) }))
+  const sized = (p: Picture): Picture => ({ ...p, size: sizes.get(p.id) ?? p.size })
+  const episodes = whole.tables.episodes.map((e) => (e.pictures.length + e.idea.images.length === 0 ? e : { ...e, pictures: e.pictures.map(sized), idea: { ...e.idea, images: e.idea.images.map(sized) } }))
   self.postMessage({ kind: 'made', whole: { ...whole, tables: { ...whole.tables, episodes }, files } })
 }

@@ -1,6 +1,7 @@
 import { after, exampleContext, exampleEpisode, exampleRecords, exampleScript, refusalOf, valueOf } from '../examples'
 import type { Records } from '../model'
-import { writeScript, type ScriptWish } from './script'
+import { scriptWritten } from '../script/timing'
+import { takeSection, writeScript, type ScriptWish } from './script'
 
 const base: Records = { ...exampleRecords([exampleEpisode()]), scripts: new Map([['episode', exampleScript({ Hook: ['One two.', 'Three.'], Body: ['Four.'] })]]) }
 const context = exampleContext()
@@ -61,5 +62,21 @@ describe('the script', () => {
     expect(refusalOf(writeScript(base, { episode: 'nobody', wish: { do: 'add section', title: 'x' } }, context))).toMatch(/no script yet/)
     const bare = exampleRecords([exampleEpisode()])
     expect(after(bare, writeScript(bare, { episode: 'episode', wish: { do: 'add section', title: 'Hook' } }, context)).scripts.get('episode')?.sections).toHaveLength(1)
+  })
+})
+
+describe('a drafted section', () => {
+  test('is taken as points below what is there, never over it, and does not count as written', () => {
+    const records = exampleRecords([exampleEpisode()])
+    const title = records.recipes.get('recipe')?.outline[0]?.title ?? ''
+    let now = after(records, takeSection(records, { episode: 'episode', title, points: ['Show the bend', 'Say why'] }, exampleContext()))
+    const section = () => now.scripts.get('episode')?.sections.find((s) => s.title === title)
+    expect(now.scripts.get('episode')?.sections.map((s) => s.title)).toEqual(records.recipes.get('recipe')?.outline.map((o) => o.title))
+    expect(section()?.beats.map((b) => b.text)).toEqual(['• Show the bend\n• Say why'])
+    expect(scriptWritten(now.scripts.get('episode'))).toBe(false)
+    now = after(now, takeSection(now, { episode: 'episode', title, points: ['More'] }, { ...exampleContext(), id: () => 'other' }))
+    expect(section()?.beats.map((b) => b.text)).toEqual(['• Show the bend\n• Say why', '• More'])
+    now = after(now, takeSection(now, { episode: 'episode', title: 'What it costs', points: [] }, { ...exampleContext(), id: () => 'third' }))
+    expect(now.scripts.get('episode')?.sections.at(-1)?.title).toBe('What it costs')
   })
 })

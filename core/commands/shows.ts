@@ -69,7 +69,7 @@ export const addShow: Command<SetUp> = (records, wish, context) => {
 }
 
 /** Changes what a show says of itself, its rhythm apart. */
-export const editShow: Command<{ show: Id; fields: Partial<Pick<Show, 'title' | 'prefix' | 'nextNumber' | 'aim' | 'pace' | 'readyAhead' | 'zone' | 'notes'>> }> = (records, { show: id, fields }, context) => {
+export const editShow: Command<{ show: Id; fields: Partial<Pick<Show, 'title' | 'prefix' | 'nextNumber' | 'aim' | 'pace' | 'readyAhead' | 'zone' | 'notes' | 'topics' | 'fields'>> }> = (records, { show: id, fields }, context) => {
   const show = records.shows.get(id)
   if (!show) return refused('This show is no longer there.', 'shows')
   const read = ShowSchema.safeParse({ ...show, ...fields })

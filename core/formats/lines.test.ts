@@ -1,4 +1,5 @@
-import { draftOf, joined, readLines, splitAt, titleFromLink } from './lines'
+import { draftOf, joined, readLines, splitAt } from './lines'
+import { titleFromLink } from './links'
 
 test('a block of mixed lines: lists, boxes, headings, notes below, links', () => {
   const drafts = readLines(`# Ropes

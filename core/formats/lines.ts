@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { titleFromLink } from './links'
 
 /** One idea as it was read from pasted text, before it is taken. */
 export interface Draft {
@@ -62,18 +63,6 @@ export function draftOf(line: string, topic = ''): Draft {
   const words = said.replace(mdLink, '$1').replace(link, '').replace(/\s+/g, ' ').replace(/[\s:,;–-]+$/, '').trim()
   const title = words || titleFromLink(urls[0] ?? '') || said
   return { title: title.length > 300 ? `${title.slice(0, 299).trimEnd()}…` : title, note: title.length > 300 ? title : '', urls, topics: topic ? [topic] : [], ticked: /^\[(x|X|✓)\]/.test(bare) }
-}
-
-/** The words in a link's path, or its host. */
-export function titleFromLink(url: string): string {
-  try {
-    const { pathname, hostname } = new URL(url)
-    const last = decodeURIComponent(pathname).split('/').filter(Boolean).at(-1) ?? ''
-    const words = last.replace(/\.\w{2,5}$/, '').replace(/[-_+]+/g, ' ').trim()
-    return /\p{L}{3}/u.test(words) && words.includes(' ') ? words.charAt(0).toUpperCase() + words.slice(1) : hostname
-  } catch {
-    return ''
-  }
 }
 
 const titleNames = ['title', 'idea', 'working title', 'name', 'episode', 'subject']

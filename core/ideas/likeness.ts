@@ -91,7 +91,8 @@ export class Likeness {
     })
   }
 
-  private layAll(): void {
+  /** Lays all weights anew, as `like` does by itself when the collection has grown; worth calling once after filling it. */
+  layAll(): void {
     this.postings.clear()
     this.places.clear()
     this.ids.length = 0

@@ -84,7 +84,7 @@ export function scriptFigures(script: Script | undefined, pace: Pace): ScriptFig
   return figures
 }
 
-/** Whether a script is written: it has words, and no section is without any. A blank beat beside written ones does not hold it up. */
+/** Whether a script is written: it has words, and no section is without any. A blank beat beside written ones does not hold it up; points (lines that begin with a bullet) are not written out yet. */
 export function scriptWritten(script: Script | undefined): boolean {
-  return (script?.sections.length ?? 0) > 0 && (script?.sections.every((s) => s.beats.some((b) => /\p{L}|\p{N}/u.test(b.text))) ?? false)
+  return (script?.sections.length ?? 0) > 0 && (script?.sections.every((s) => s.beats.some((b) => b.text.split('\n').some((line) => !line.startsWith('•') && /\p{L}|\p{N}/u.test(line)))) ?? false)
 }

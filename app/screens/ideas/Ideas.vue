@@ -1,122 +1,157 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useVirtualizer } from '@tanstack/vue-virtual'
-import { GripVertical } from '@lucide/vue'
-import { writeEpisode } from '@core/commands/episode'
-import { dropEpisodes } from '@core/commands/ideas'
+import { dropEpisodes, reorderIdea, restIdeas, sortIdeas } from '@core/commands/ideas'
 import { startWork } from '@core/commands/schedule'
-import type { Episode } from '@core/model'
-import { sayAway } from '@core/rhythm/days'
+import { addDays } from '@core/rhythm/days'
+import type { Episode, IdeaStanding } from '@core/model'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
+import { useIdeas } from '@app/stores/ideas'
 import { useLibrary } from '@app/stores/library'
-import ListHead from '@app/ui/ListHead.vue'
+import { useReading } from '@app/stores/reading'
 import { useKeys } from '@app/ui/keys'
+import ChosenBar from './ChosenBar.vue'
+import IdeaAside from './IdeaAside.vue'
+import IdeaList from './IdeaList.vue'
+import IdeasHead from './IdeasHead.vue'
+import IdeaWall from './IdeaWall.vue'
+import ViewBar from './ViewBar.vue'
 
+/** The list of ideas, or of everything, as the view says; with the one under the cursor beside it. */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const ideas = useIdeas()
+const reading = useReading()
 const route = useRoute()
 const router = useRouter()
+reading.start()
 
-const asked = ref('')
-const only = ref('')
 const here = ref(0)
-const scroller = ref<HTMLElement>()
-const list = computed(() => {
-  const words = asked.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return board.ideas.filter((e) => (only.value === '' || e.show === only.value) && words.every((w) => `${e.title} ${e.note}`.toLowerCase().includes(w)))
-})
-const shows = computed(() => new Map(board.shows.map((s) => [s.id, s])))
-watch(() => list.value.length, (n) => { here.value = Math.min(here.value, Math.max(0, n - 1)) })
-const chosen = computed(() => list.value[here.value])
-
-const rows = useVirtualizer(computed(() => ({ count: list.value.length, getScrollElement: () => scroller.value ?? null, estimateSize: () => 49, overscan: 12, getItemKey: (i: number) => list.value[i]?.id ?? i })))
-
+const list = ref<{ show: (row: number, focus: boolean) => void }>()
+const rows = computed(() => ideas.shown.rows)
+const episodeAt = (i: number): Episode | undefined => { const row = rows.value[i]; return row?.is === 'episode' ? row.episode : undefined }
+const current = computed(() => episodeAt(here.value))
+/** The first episode on or beyond a row, heads of groups passed over. */
+function near(i: number, way: 1 | -1): number {
+  let at = i
+  while (at >= 0 && at < rows.value.length && rows.value[at]?.is === 'head') at += way
+  return at
+}
+let last: string | undefined
+watch(current, (e) => { if (e) last = e.id })
+watch(rows, (next) => {
+  // The cursor stays with its idea; where that has gone, with its row.
+  const at = next.findIndex((r) => r.is === 'episode' && r.episode.id === last)
+  here.value = at >= 0 ? at : near(Math.min(here.value, Math.max(0, next.length - 1)), -1)
+  if (next[here.value]?.is !== 'episode') here.value = Math.max(0, near(0, 1))
+}, { immediate: true })
 onMounted(() => {
-  const at = list.value.findIndex((e) => e.code === route.query['idea'])
-  if (at >= 0) { here.value = at; rows.value.scrollToIndex(at, { align: 'center' }) }
+  const { idea } = route.query
+  if (typeof idea !== 'string') return
+  const at = rows.value.findIndex((r) => r.is === 'episode' && r.episode.code === idea)
+  if (at >= 0) go(at, false)
 })
-function go(to: number) {
-  if (to < 0 || to >= list.value.length) return
-  here.value = to
-  rows.value.scrollToIndex(to)
-  void nextTick(() => { scroller.value?.querySelector<HTMLElement>(`[data-row="${to}"]`)?.focus({ preventScroll: true }) })
+function go(to: number, focus = true) {
+  const at = near(to, to < here.value ? -1 : 1)
+  if (at < 0 || at >= rows.value.length) return
+  here.value = at
+  void nextTick(() => { list.value?.show(at, focus) })
 }
-async function start(idea: Episode | undefined) {
-  if (!idea) return
-  const done = await library.perform(startWork, { episode: idea.id }, 'aloud')
-  if (done.ok) void router.push({ name: 'episode', params: { code: idea.code } })
+function pick(e: Episode | undefined, range = false) {
+  if (!e) return
+  const next = new Set(ideas.chosen)
+  if (range && anchor !== undefined) {
+    const [from, to] = [rows.value.findIndex((r) => r.is === 'episode' && r.episode.id === anchor), rows.value.findIndex((r) => r.is === 'episode' && r.episode.id === e.id)]
+    for (let i = Math.min(from, to); i <= Math.max(from, to); i++) { const x = episodeAt(i); if (x) next.add(x.id) }
+  } else if (next.has(e.id)) next.delete(e.id)
+  else next.add(e.id)
+  anchor = e.id
+  ideas.chosen = next
 }
-function letGo(idea: Episode | undefined) {
-  if (idea) void library.perform(dropEpisodes, { episodes: [idea.id], why: '' }, 'aloud')
+let anchor: string | undefined
+
+/** What a key acts on: what is chosen, else the one under the cursor. */
+const acted = () => (ideas.picked.length > 0 ? ideas.picked : current.value ? [current.value] : [])
+const idsOf = (es: readonly Episode[]) => es.map((e) => e.id)
+async function start(e: Episode | undefined) {
+  if (!e) return
+  const done = await library.perform(startWork, { episode: e.id }, 'aloud')
+  if (done.ok) void router.push({ name: 'episode', params: { code: e.code } })
 }
-function place(idea: Episode | undefined) {
-  if (idea) desk.placing = idea.id
+function letGo() {
+  const es = acted().filter((e) => e.phase.name !== 'released')
+  if (es.length > 0) void library.perform(dropEpisodes, { episodes: idsOf(es), why: '' }, 'aloud')
 }
-function carry(event: DragEvent, idea: Episode) {
-  event.dataTransfer?.setData('text/lamp-idea', idea.id)
-  event.dataTransfer?.setData(`text/lamp-${idea.show}`, '')
-  event.dataTransfer?.setData('text/plain', idea.title)
+function sort(standing: IdeaStanding) {
+  const es = acted().filter((e) => e.phase.name === 'idea')
+  if (es.length > 0) void library.perform(sortIdeas, { episodes: idsOf(es), standing }, 'aloud')
 }
-function typed(idea: Episode, field: 'title' | 'note', event: Event) {
-  if (!(event.target instanceof HTMLInputElement) && !(event.target instanceof HTMLTextAreaElement)) return
-  // An emptied title waits for what is typed next; left empty, the old one comes back.
-  if (field === 'title' && event.target.value.trim() === '') { if (event.type === 'blur') event.target.value = idea.title; return }
-  if (event.type === 'blur') return
-  void library.perform(writeEpisode, { episode: idea.id, typed: { [field]: event.target.value }, what: field === 'title' ? 'the working title' : 'the note' })
+function rest() {
+  const es = acted().filter((e) => e.phase.name === 'idea')
+  if (es.length > 0) void library.perform(restIdeas, { episodes: idsOf(es), until: addDays(board.today, 28) }, 'aloud')
+}
+function open(e: Episode | undefined) {
+  if (!e) return
+  void router.push(e.phase.name === 'idea' || e.phase.name === 'parked' || e.phase.name === 'dropped' ? { name: 'idea', params: { code: e.code } } : { name: 'episode', params: { code: e.code } })
+}
+async function move(by: 1 | -1) {
+  const e = current.value
+  if (!e || ideas.view.sort.by !== 'hand') return
+  const es = ideas.shown.episodes
+  const at = es.findIndex((x) => x.id === e.id)
+  const to = at + by
+  if (to < 0 || to >= es.length) return
+  const [before, after] = by < 0 ? [es[to - 1], es[to]] : [es[to], es[to + 1]]
+  await library.perform(reorderIdea, { episode: e.id, before: before?.id, after: after?.id })
+  await nextTick()
+  list.value?.show(here.value, true)
+}
+function dropped(id: string, before: Episode | undefined, after: Episode | undefined) {
+  if (id !== before?.id && id !== after?.id) void library.perform(reorderIdea, { episode: id, before: before?.id, after: after?.id })
 }
 useKeys({
   ArrowDown: () => { go(here.value + 1) },
   ArrowUp: () => { go(here.value - 1) },
-  p: () => { place(chosen.value) },
-  s: () => { void start(chosen.value) },
-  Delete: () => { letGo(chosen.value) },
+  Home: () => { go(0) },
+  End: () => { go(rows.value.length - 1) },
+  Escape: () => { ideas.chosen = new Set() },
+  x: (event) => { pick(current.value, event.shiftKey) },
+  a: () => { ideas.chosen = new Set(ideas.picked.length === ideas.shown.episodes.length ? [] : idsOf(ideas.shown.episodes)) },
+  p: () => { const e = current.value; if (e && ideas.picked.length < 2) desk.placing = e.id },
+  s: () => { if (current.value?.phase.name === 'idea') void start(current.value) },
+  e: () => { open(current.value) },
+  Enter: () => { open(current.value) },
+  Delete: letGo,
+  n: () => { sort('next') },
+  g: () => { sort('promising') },
+  d: () => { sort('someday') },
+  r: rest,
 })
+function alted(event: KeyboardEvent) {
+  if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
+  event.preventDefault()
+  void move(event.key === 'ArrowUp' ? -1 : 1)
+}
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
-    <ListHead v-model:only="only" v-model:asked="asked" title="Ideas" :count="board.ideas.length" noun="kept" :shown="list.length" :shows="board.shows" />
-    <section v-if="board.ideas.length === 0" class="panel p-8 text-center">
+  <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3" @keydown="alted">
+    <IdeasHead />
+    <section v-if="board.ideas.length === 0 && ideas.shown.episodes.length === 0 && ideas.view.id === 'ideas' && ideas.view.words === ''" class="panel p-8 text-center">
       <h2 class="text-20 mb-1">No ideas are kept yet</h2>
-      <p class="sub mb-4">Every half-thought can stand here until a slot wants it. One line is enough.</p>
+      <p class="sub mb-4">Every half-thought can stand here until a slot wants it. One line is enough; a pasted list works too.</p>
       <button class="btn btn-main" @click="desk.toCapture++">Jot an idea <span class="key">I</span></button>
     </section>
-    <div v-else class="grid grid-cols-1 gap-5 lg:grid-cols-[minmax(0,1fr)_360px] items-start">
-      <div class="panel overflow-hidden">
-        <div ref="scroller" class="h-[calc(100vh-232px)] min-h-[320px] overflow-y-auto">
-          <ul class="relative" aria-label="Ideas" :style="{ height: `${rows.getTotalSize()}px` }">
-            <li v-for="row in rows.getVirtualItems()" :key="String(row.key)" class="absolute inset-x-0 top-0" :style="{ transform: `translateY(${row.start}px)`, height: `${row.size}px` }">
-              <button v-if="list[row.index]" class="idea" :class="{ here: row.index === here }" :data-row="row.index" :aria-current="row.index === here" draggable="true" @dragstart="carry($event, list[row.index]!)" @click="here = row.index" @focus="here = row.index" @dblclick="place(list[row.index])">
-                <GripVertical :size="14" class="text-ink-3 flex-none" aria-hidden="true" />
-                <span class="flex-1 min-w-0"><span class="block truncate font-medium">{{ list[row.index]?.title }}</span><span v-if="list[row.index]?.note" class="sub block truncate">{{ list[row.index]?.note }}</span></span>
-                <span class="sub max-sm:hidden whitespace-nowrap">{{ shows.get(list[row.index]?.show ?? '')?.title }}</span>
-                <span class="num w-[72px] text-right text-11">{{ sayAway(list[row.index]?.createdAt.slice(0, 10) ?? board.today, board.today) }}</span>
-              </button>
-            </li>
-          </ul>
-        </div>
+    <template v-else>
+      <ViewBar />
+      <ChosenBar v-if="ideas.picked.length > 0" />
+      <IdeaWall v-if="ideas.view.layout === 'wall'" :current="current?.id" @here="(id) => { here = Math.max(0, rows.findIndex((r) => r.is === 'episode' && r.episode.id === id)) }" @open="open" @pick="pick" />
+      <div v-else class="grid grid-cols-1 gap-5 lg:grid-cols-[minmax(0,1fr)_320px] items-start">
+        <IdeaList ref="list" :here="here" @here="here = $event" @pick="pick" @open="open" @dropped="dropped" />
+        <IdeaAside v-if="current" :key="current.id" :episode="current" @open="open(current)" @start="start(current)" />
       </div>
-      <aside v-if="chosen" :key="chosen.id" class="panel p-4 grid gap-3" aria-label="The chosen idea">
-        <label><span class="label">Working title</span><textarea class="field text-16 font-medium" rows="2" :value="chosen.title" maxlength="300" @input="typed(chosen, 'title', $event)" @blur="typed(chosen, 'title', $event)" /></label>
-        <label><span class="label">Note</span><textarea class="field min-h-[90px]" rows="4" :value="chosen.note" placeholder="Why, for whom, what to show" @input="typed(chosen, 'note', $event)" /></label>
-        <p class="sub"><span class="num">{{ chosen.code }}</span> {{ shows.get(chosen.show)?.title }}, jotted {{ sayAway(chosen.createdAt.slice(0, 10), board.today) }}</p>
-        <div class="flex flex-wrap gap-2">
-          <button class="btn btn-main flex-1" @click="place(chosen)">Put on a slot <span class="key">P</span></button>
-          <button class="btn" @click="start(chosen)">Start <span class="key">S</span></button>
-        </div>
-        <button class="btn btn-bare btn-small justify-self-start text-ink-2" @click="letGo(chosen)">Let it go <span class="key">Del</span></button>
-        <p class="sub border-t border-faint pt-3">Or drag it onto an open frame of the strip.</p>
-      </aside>
-    </div>
+    </template>
   </div>
 </template>
-
-<style scoped>
-.idea { display: flex; align-items: center; gap: 10px; width: 100%; height: 100%; padding: 0 14px 0 8px; text-align: left; border-bottom: 1px solid var(--faint); border-left: 2px solid transparent; cursor: grab; }
-.idea:hover { background: color-mix(in oklab, var(--raised) 60%, transparent); }
-.idea.here { background: var(--raised); border-left-color: var(--ink); }
-.idea:focus-visible { outline-offset: -2px; }
-</style>

@@ -6,25 +6,32 @@ import { sayAway, sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
+import { useRanking } from '@app/stores/ranking'
 import Sheet from '@app/ui/Sheet.vue'
+import RankWeights from './RankWeights.vue'
+import ScoreParts from './ScoreParts.vue'
 
-/** What to put on one open slot: ready spares first, then what is begun, then ideas; or a new line. */
+/** What to put on one open slot: ready spares and what is begun first, then the ideas ranked for it, each led by its reason; or a new line. */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const ranking = useRanking()
 const asked = ref('')
+const opened = ref<string>()
 const field = ref<HTMLInputElement>()
 const slot = computed(() => desk.filling)
 const show = computed(() => library.records.shows.get(slot.value?.show ?? ''))
-const choices = computed(() => {
-  const mine = [
-    ...board.spares.filter((c) => c.show.id === show.value?.id).map((c) => ({ id: c.episode.id, title: c.title, note: c.standing.ready ? 'spare, ready' : 'spare' })),
-    ...board.unplaced.filter((c) => c.show.id === show.value?.id).map((c) => ({ id: c.episode.id, title: c.title, note: 'in work' })),
-    ...board.ideas.filter((e) => e.show === show.value?.id).map((e) => ({ id: e.id, title: e.title, note: '' })),
-  ]
-  const words = asked.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return mine.filter((c) => words.every((w) => c.title.toLowerCase().includes(w))).slice(0, 40)
-})
+const words = computed(() => asked.value.toLowerCase().split(/\s+/).filter(Boolean))
+const has = (title: string) => words.value.every((w) => title.toLowerCase().includes(w))
+const begun = computed(() => [
+  ...board.spares.filter((c) => c.show.id === show.value?.id).map((c) => ({ id: c.episode.id, title: c.title, note: c.standing.ready ? 'spare, ready' : 'spare' })),
+  ...board.unplaced.filter((c) => c.show.id === show.value?.id).map((c) => ({ id: c.episode.id, title: c.title, note: 'in work' })),
+].filter((c) => has(c.title)))
+const ranked = computed(() => (show.value && slot.value ? ranking.rank(show.value, slot.value.day) : { ranked: [], ruled: [] }))
+const ideas = computed(() => ranked.value.ranked.filter((r) => has(r.episode.title)).slice(0, 30))
+const ruled = computed(() => ranked.value.ruled.filter((r) => has(r.episode.title)))
+const backlog = computed(() => show.value && ranking.backlog(show.value))
+const firstId = computed(() => begun.value[0]?.id ?? ideas.value[0]?.episode.id)
 onMounted(() => { void nextTick(() => field.value?.focus()) })
 function close() {
   desk.filling = undefined
@@ -44,19 +51,37 @@ async function skip() {
   close()
   if (on) await library.perform(skipSlot, { show: on.show, day: on.original, skip: true }, 'aloud')
 }
+function entered() {
+  if (asked.value.trim() === '') return
+  if (firstId.value) void take(firstId.value)
+  else void fresh()
+}
 </script>
 
 <template>
-  <Sheet :open="true" :title="slot ? `${sayDay(slot.day, board.today)}, ${slot.time}` : ''" @close="close">
-    <p class="sub mb-3">{{ show?.title }}, {{ slot ? sayAway(slot.day, board.today) : '' }}, open</p>
-    <input ref="field" v-model="asked" class="field" placeholder="Find an idea, or type a new one" aria-label="Find an idea, or type a new one" @keydown.enter.prevent="choices.length > 0 && asked === '' ? undefined : choices[0] ? take(choices[0].id) : fresh()" />
-    <ul class="mt-3 grid max-h-[300px] overflow-y-auto -mx-2" aria-label="Ideas to choose from">
-      <li v-for="c in choices" :key="c.id"><button class="flex w-full gap-3 items-baseline px-2 py-1.5 text-left rounded-control hover:bg-raised" @click="take(c.id)"><span class="flex-1">{{ c.title }}</span><span class="sub">{{ c.note }}</span></button></li>
-    </ul>
-    <p v-if="choices.length === 0" class="sub">{{ asked ? 'No idea has these words.' : 'No ideas are kept for this show yet. Type one above.' }}</p>
-    <div class="mt-4 flex gap-2">
+  <Sheet :open="true" :title="slot ? `${sayDay(slot.day, board.today)}, ${slot.time}` : ''" wide @close="close">
+    <p class="sub mb-3">{{ show?.title }}, {{ slot ? sayAway(slot.day, board.today) : '' }}, open<template v-if="backlog?.thin">. <strong class="text-ink font-semibold">Ideas for {{ backlog.weeks }} {{ backlog.weeks === 1 ? 'week' : 'weeks' }} are left.</strong></template></p>
+    <input ref="field" v-model="asked" class="field" placeholder="Find an idea, or type a new one" aria-label="Find an idea, or type a new one" @keydown.enter.prevent="entered" />
+    <div class="mt-3 max-h-[46vh] overflow-y-auto -mx-2">
+      <ul aria-label="Ideas to choose from" class="grid">
+        <li v-for="c in begun" :key="c.id"><button class="flex w-full gap-3 items-baseline px-2 py-1.5 text-left rounded-control hover:bg-raised" @click="take(c.id)"><span class="flex-1">{{ c.title }}</span><span class="sub">{{ c.note }}</span></button></li>
+        <li v-for="r in ideas" :key="r.episode.id">
+          <div class="flex items-center gap-2 rounded-control hover:bg-raised">
+            <button class="flex-1 min-w-0 px-2 py-1.5 text-left" @click="take(r.episode.id)"><span class="sub block leading-4">{{ r.reason }}</span><span class="block truncate font-medium">{{ r.episode.title }}</span></button>
+            <button class="num px-2 py-1 rounded-control" :aria-expanded="opened === r.episode.id" :aria-label="`Why ${Math.round(r.score)} of 100 for “${r.episode.title}”`" @click="opened = opened === r.episode.id ? undefined : r.episode.id">{{ Math.round(r.score) }}</button>
+          </div>
+          <ScoreParts v-if="opened === r.episode.id" :parts="r.parts" class="mx-2 mb-2" />
+        </li>
+      </ul>
+      <p v-if="begun.length === 0 && ideas.length === 0" class="sub px-2">{{ asked ? 'No idea has these words.' : 'No idea can go on it yet. Type one above.' }}</p>
+      <details v-if="ruled.length > 0" class="mt-2 px-2"><summary class="sub py-1">{{ ruled.length }} cannot go on this date</summary>
+        <ul class="grid gap-1 py-1"><li v-for="r in ruled.slice(0, 40)" :key="r.episode.id" class="flex gap-3 text-12"><span class="flex-1 min-w-0 truncate">{{ r.episode.title }}</span><span class="text-ink-2 max-w-[58%] text-right">{{ r.why }}</span></li></ul>
+      </details>
+    </div>
+    <div class="flex flex-wrap gap-2 mt-4 items-start">
       <button v-if="asked.trim()" class="btn btn-main" @click="fresh">Take “{{ asked.trim().slice(0, 30) }}” as new</button>
-      <button class="btn ml-auto" @click="skip">Skip this slot once</button>
+      <button class="btn" @click="skip">Skip this slot once</button>
+      <RankWeights class="ml-auto" />
     </div>
   </Sheet>
 </template>

@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import { CalendarArrowDown, MoreHorizontal } from '@lucide/vue'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { backToIdeas } from '@core/commands/ideas'
-import { skipSlot, takeOff } from '@core/commands/schedule'
+import { placeOnSlot, skipSlot, takeOff } from '@core/commands/schedule'
 import { sixLamps } from '@core/recipe/lamps'
 import { calendarEntries } from '@core/plan/calendar'
 import { sayAway, sayDay } from '@core/rhythm/days'
@@ -38,6 +38,7 @@ function stages(card: Card) {
 function open(card: Card, stage?: string) {
   void router.push({ name: 'episode', params: { code: card.episode.code, stage } })
 }
+const suggested = (row: SlotRow) => (row.slot ? (desk.suggestions.get(row.slot.key) ?? []) : [])
 const number = (row: SlotRow) => (row.number === undefined ? '' : `${row.show.prefix}${row.number}`)
 async function calendar() {
   const { icalendar } = await import('@core/formats/icalendar')
@@ -81,7 +82,7 @@ async function calendar() {
             <template v-else>
               <td><span class="thumb open num" :class="row.show.kind">{{ number(row) }}</span></td>
               <td><span class="block font-semibold">{{ row.slot?.skipped ? 'Skipped' : 'Open' }}</span><span class="sub">{{ row.show.title }}</span></td>
-              <td colspan="6" class="sub">{{ row.slot?.skipped ? 'Nothing goes out on this date.' : 'Nothing is on it yet.' }}</td>
+              <td colspan="6"><span v-if="row.slot && !row.slot.skipped && suggested(row).length > 0" class="grid gap-0.5"><button v-for="s in suggested(row)" :key="s.episode.id" class="suggest" :aria-label="`Put “${s.episode.title}” on ${sayDay(row.day)}: ${s.reason}`" @click="library.perform(placeOnSlot, { episode: s.episode.id, day: row.slot.original }, 'aloud')"><span class="sub whitespace-nowrap">{{ s.reason }}</span><span class="truncate font-medium">{{ s.episode.title }}</span></button></span><span v-else class="sub">{{ row.slot?.skipped ? 'Nothing goes out on this date.' : 'Nothing is on it yet.' }}</span></td>
               <td colspan="2" class="text-right"><span class="inline-flex gap-2"><button v-if="row.slot?.skipped" class="btn btn-small" @click="library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: false }, 'aloud')">Take the skip back</button><template v-else><button class="btn btn-small" @click="row.slot && library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: true }, 'aloud')">Skip once</button><button class="btn btn-small" @click="desk.filling = row.slot">Choose</button></template></span></td>
             </template>
             <td class="relative">
@@ -90,6 +91,7 @@ async function calendar() {
                 <MenuItems class="panel absolute right-0 top-8 z-20 w-[210px] border-line bg-raised p-1 grid">
                   <MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="desk.placing = row.card.episode.id">Put on another slot</button></MenuItem>
                   <MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="library.perform(takeOff, { episode: row.card.episode.id }, 'aloud')">Take off the schedule</button></MenuItem>
+                  <MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="desk.parking = row.card.episode.id">Park it…</button></MenuItem>
                   <MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="library.perform(backToIdeas, { episode: row.card.episode.id }, 'aloud')">Back to Ideas</button></MenuItem>
                 </MenuItems>
               </Menu>
@@ -100,7 +102,7 @@ async function calendar() {
     </div>
     <section v-if="board.unplaced.length > 0" class="mt-5">
       <h2 class="mb-2">Started, no slot yet</h2>
-      <ul class="panel divide-y divide-faint"><li v-for="c in board.unplaced" :key="c.episode.id" class="flex items-center gap-4 px-4 py-2"><Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><RouterLink :to="{ name: 'episode', params: { code: c.episode.code } }" class="flex-1 no-underline"><strong class="font-semibold">{{ c.title }}</strong> <span class="sub">{{ c.show.title }}</span></RouterLink><button class="btn btn-small" @click="desk.placing = c.episode.id">Put on a slot</button></li></ul>
+      <ul class="panel divide-y divide-faint"><li v-for="c in board.unplaced" :key="c.episode.id" class="flex items-center gap-4 px-4 py-2"><Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><RouterLink :to="{ name: 'episode', params: { code: c.episode.code } }" class="flex-1 no-underline"><strong class="font-semibold">{{ c.title }}</strong> <span class="sub">{{ c.show.title }}</span></RouterLink><button class="btn btn-bare btn-small" :aria-label="`Park ${c.title}`" @click="desk.parking = c.episode.id">Park…</button><button class="btn btn-small" @click="desk.placing = c.episode.id">Put on a slot</button></li></ul>
     </section>
   </div>
 </template>
@@ -123,6 +125,8 @@ async function calendar() {
 .thumb.audio { width: 45px; margin-inline: auto; }
 .thumb img { width: 100%; height: 100%; object-fit: cover; }
 .thumb.open { display: grid; place-items: center; border: 1px dashed var(--ring); font-size: 11px; }
+.suggest { display: flex; gap: 10px; align-items: baseline; max-width: 330px; padding: 1px 8px; margin-left: -8px; text-align: left; border-radius: 6px; }
+.suggest:hover { background: var(--raised); }
 .item { padding: 6px 10px; text-align: left; border-radius: 6px; }
 .item.active { background: var(--panel); }
 </style>

@@ -5,6 +5,7 @@ import { sixLamps } from '@core/recipe/lamps'
 import { sayDay } from '@core/rhythm/days'
 import type { Frame } from '@core/rhythm/film'
 import { useBoard } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
 import { usePictures } from '@app/stores/pictures'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
@@ -14,6 +15,7 @@ import LampMark from '@app/ui/LampMark.vue'
 const { frame, lane, show, left, width, next, over, slim, tab, when } = defineProps<{ frame: Frame; lane: number; show: Show; left: number; width: number; next: boolean; over: boolean; slim: boolean; tab: boolean; when: string }>()
 const emit = defineEmits<{ choose: [] }>()
 const board = useBoard()
+const desk = useDesk()
 const pictures = usePictures()
 const card = computed(() => (frame.episode ? board.cardOf(frame.episode) : undefined))
 const lamps = computed(() => (card.value ? sixLamps(card.value.standing).flatMap((l) => l ?? []) : []))
@@ -23,12 +25,14 @@ const number = computed(() => card.value?.number ?? (frame.slot ? `${show.prefix
 const bare = computed(() => number.value.replace(show.prefix, ''))
 const multiple = computed(() => (frame.episode ? board.multiples.get(frame.episode.id) : undefined))
 const picture = computed(() => (frame.kind === 'exposed' && width > 120 ? pictures.url(frame.episode?.chosenPicture) : undefined))
+/** The best two for it, best first. */
+const suggested = computed(() => (frame.kind === 'open' && frame.slot && width > 150 && !slim ? (desk.suggestions.get(frame.slot.key) ?? []) : []))
 const narrow = computed(() => width < 84)
 /** One offer for open frames in a row, on the first of them. */
 const offers = computed(() => width > 150 && (frame.run?.index ?? 0) === 0)
 const label = computed(() => {
   const out = `${sayDay(frame.day, board.today)}${when ? `, in ${when}` : ''}`
-  if (frame.kind === 'open') return `${number.value} open, ${out}. Choose an idea`
+  if (frame.kind === 'open') return `${number.value} open, ${out}. Choose an idea${suggested.value.length > 0 ? `, for example ${suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')}` : ''}`
   if (frame.kind === 'skipped') return `Skipped, ${out}. Take the skip back`
   return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${late.value ? `, late ${late.value} d` : ''}`
 })
@@ -42,7 +46,8 @@ const label = computed(() => {
         <template v-if="frame.kind === 'skipped'"><span class="text-12 text-ink-3 bg-base px-2">skipped</span></template>
         <template v-else-if="frame.kind === 'open'">
           <span class="num text-ink-3">{{ narrow ? bare : number }}</span>
-          <template v-if="!narrow"><span class="text-12 text-ink-2 truncate">{{ offers ? sayDay(frame.day) : `open, ${sayDay(frame.day)}` }}</span></template>
+          <span v-if="suggested.length > 0" class="flex flex-col min-w-0 text-11 leading-[14px] text-ink-2"><span v-for="s in suggested" :key="s.episode.id" class="truncate">{{ s.episode.title }}</span></span>
+          <template v-else-if="!narrow"><span class="text-12 text-ink-2 truncate">{{ offers ? sayDay(frame.day) : `open, ${sayDay(frame.day)}` }}</span></template>
         </template>
         <template v-else>
           <span class="flex gap-1.5 items-baseline min-w-0"><span class="num text-11 text-ink-2">{{ narrow ? bare : number }}</span><strong v-if="!narrow" class="text-12 font-semibold truncate">{{ card?.title }}</strong></span>

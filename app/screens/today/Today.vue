@@ -16,6 +16,7 @@ import { useKeys } from '@app/ui/keys'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import NextOut from './NextOut.vue'
+import WantToKnow from './WantToKnow.vue'
 import { stepGoal, stepTicks } from '../episode/steps'
 
 const library = useLibrary()
@@ -40,6 +41,9 @@ const scripts = computed(() => board.working.filter((c) => c.standing.stages.som
 const next = computed(() => board.coming[0])
 const vacant = computed(() => board.rows.find((r) => r.slot && !r.slot.skipped))
 const overdue = computed(() => board.overdue[0])
+/** Released lately, with people who wanted to be told; and what was parked until after something that is out now. */
+const told = computed(() => board.released.slice(0, 20).filter((e) => e.idea.asked.some((a) => a.tell && a.mail !== '' && a.told === undefined)))
+const takenUp = computed(() => [...library.records.episodes.values()].filter((e) => e.phase.name === 'parked' && e.phase.after !== undefined && library.records.episodes.get(e.phase.after)?.phase.name === 'released'))
 const nothing = computed(() => board.working.length === 0)
 
 function stageName(card: Card, id: string): string {
@@ -108,6 +112,10 @@ useKeys({
         </div>
         <button class="btn" @click="open(l.card, l.state.step.id)">Go to it</button>
       </section>
+
+      <WantToKnow v-for="e in told" :key="e.id" :episode="e" />
+
+      <section v-for="e in takenUp" :key="e.id" class="panel px-4 py-3 flex items-center gap-4" :aria-label="`${e.title} can be taken up again`"><div class="flex-1 min-w-0"><p class="font-semibold truncate">{{ e.title }}</p><p class="sub truncate">was parked until after {{ board.card(e.phase.name === 'parked' ? (e.phase.after ?? '') : '')?.title }}, which is out</p></div><button class="btn" @click="desk.placing = e.id">Put on a slot</button></section>
 
       <section v-if="rest.length > 0" aria-labelledby="plannedtoday">
         <h2 id="plannedtoday" class="mb-2">Then today <span class="sub font-sans font-normal ml-1">{{ rest.length }} more {{ rest.length === 1 ? 'step' : 'steps' }}, {{ sayMinutes(planned - (blocks[0]?.minutes ?? 0)) }}</span></h2>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useBoard } from '@app/stores/board'
+import { useIdeas } from '@app/stores/ideas'
+import { useRanking } from '@app/stores/ranking'
+
+/** The head of every part of Ideas: where one is, and how long the ideas last. */
+const board = useBoard()
+const ideas = useIdeas()
+const ranking = useRanking()
+const parts = computed(() => [
+  { name: 'ideas', label: 'All' },
+  { name: 'sort', label: ideas.unsorted.length > 0 ? `Sort ${ideas.unsorted.length}` : 'Sort' },
+  { name: 'months', label: 'Months' },
+  { name: 'keywords', label: 'Keywords' },
+  { name: 'balance', label: 'Balance' },
+  { name: 'mailbox', label: 'Mailbox' },
+])
+const thin = computed(() => board.shows.flatMap((s) => { const b = ranking.backlog(s); return b.thin ? [`${s.title} has ideas for ${b.weeks} ${b.weeks === 1 ? 'week' : 'weeks'}`] : [] }))
+</script>
+
+<template>
+  <header class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
+    <h1>Ideas</h1>
+    <nav aria-label="Parts of Ideas" class="flex flex-wrap gap-0.5">
+      <RouterLink v-for="p in parts" :key="p.name" :to="{ name: p.name }" class="px-2.5 py-1 rounded-control no-underline text-ink-2 font-medium hover:text-ink" exact-active-class="bg-raised text-ink!">{{ p.label }}</RouterLink>
+    </nav>
+    <p v-if="thin.length > 0" class="sub ml-auto">{{ thin.join('; ') }}</p>
+    <slot />
+  </header>
+</template>

@@ -1,0 +1,88 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { keepMail } from '@core/commands/ideas'
+import type { FileRecord } from '@core/commands/change'
+import { Mail, type JottedMail } from '@core/formats/mail'
+import { callMailbox, forgetHere, waitingHere } from '@app/data/outbox'
+import { servedStart } from '@app/data/worlds'
+import { useBoard } from './board'
+import { useDesk } from './desk'
+import { useLibrary } from './library'
+
+/** Takes in what was jotted elsewhere and what the audience asks for: fetch, keep in one transaction, and only then acknowledge. */
+export const useMail = defineStore('mail', () => {
+  const library = useLibrary()
+  const board = useBoard()
+  const desk = useDesk()
+  const state = ref<'unknown' | 'there' | 'away' | 'refused'>('unknown')
+  const says = ref('')
+  const postOpen = ref(false)
+  const address = shallowRef<{ open: boolean; key: string; addresses: string[] }>({ open: false, key: '', addresses: [] })
+  /** The demo takes no mail that is meant for the creator's own data, nor the other way round. */
+  const mine = computed(() => library.state === 'open' && board.shows.length > 0 && library.world === servedStart().world)
+  const show = computed(() => board.shows.find((s) => s.id === desk.captureShow)?.id ?? board.shows[0]?.id ?? '')
+
+  function filesOf(mail: readonly Mail[]): FileRecord[] {
+    return mail.flatMap((m) => (m.kind === 'wish' && m.picture ? [{ id: `${m.id}/picture`, type: m.picture.type, bytes: Uint8Array.from(atob(m.picture.base64), (c) => c.charCodeAt(0)) }] : []))
+  }
+
+  /** Keeps mail and says so; true when all of it is safe in the store. */
+  async function keep(mail: Mail[]): Promise<boolean> {
+    if (mail.every((m) => library.records.episodes.has(m.id))) { await library.settled(); return true }
+    return (await library.perform(keepMail, { show: show.value, mail, files: filesOf(mail) }, 'aloud')).ok
+  }
+
+  async function take(): Promise<void> {
+    const here = waitingHere()
+    if (here.length > 0 && (await keep(here))) forgetHere(here.map((i) => i.id))
+    for (let round = 0; round < 100; round++) {
+      const answer = await callMailbox('GET', '/')
+      state.value = answer.is === 'fine' ? 'there' : answer.is
+      says.value = answer.is === 'refused' ? answer.sentence : ''
+      const body: unknown = answer.is === 'fine' ? answer.body : undefined
+      const letters: unknown[] = typeof body === 'object' && body !== null && 'mail' in body && Array.isArray(body.mail) ? body.mail : []
+      const mail = letters.flatMap((letter) => { const read = Mail.safeParse(letter); return read.success ? [read.data] : [] })
+      if (mail.length === 0 || !(await keep(mail))) return
+      const taken = await callMailbox('POST', '/taken', { ids: mail.map((m) => m.id) })
+      if (taken.is !== 'fine') return
+    }
+  }
+
+  /** Looks into the mailbox now; one tab at a time. */
+  async function look(): Promise<void> {
+    if (!mine.value) return
+    if ('locks' in navigator) await navigator.locks.request('lamp-reel.mail', { ifAvailable: true }, async (lock) => { if (lock) await take() })
+    else await take()
+  }
+
+  async function tell(open = postOpen.value): Promise<void> {
+    const answer = await callMailbox('PUT', '/about', { shows: board.shows.map((s) => ({ id: s.id, title: s.title })), open })
+    if (answer.is === 'fine') postOpen.value = open
+    else if (answer.is === 'refused') library.say(answer.sentence, 'refused')
+  }
+
+  async function begin(): Promise<void> {
+    const about = await callMailbox('GET', '/about')
+    if (about.is === 'fine' && typeof about.body === 'object' && about.body !== null && 'open' in about.body) postOpen.value = about.body.open === true
+    const where = await callMailbox('GET', '/address')
+    if (where.is === 'fine' && typeof where.body === 'object' && where.body !== null && 'addresses' in where.body && 'key' in where.body && 'open' in where.body && Array.isArray(where.body.addresses)) address.value = { open: where.body.open === true, key: String(where.body.key), addresses: where.body.addresses.map(String) }
+    if (mine.value && about.is === 'fine') await tell()
+    await look()
+  }
+  watch(() => board.shows.map((s) => s.title).join('\n'), () => { if (mine.value && state.value === 'there') void tell() })
+
+  let begun = false
+  /** Starts looking, every quarter minute and whenever the page comes forward. */
+  function start(): void {
+    if (begun) return
+    begun = true
+    void begin()
+    setInterval(() => { void look() }, 15_000)
+    window.addEventListener('focus', () => { void look() })
+    window.addEventListener('storage', (event) => { if (event.key?.startsWith('lamp-reel.jot.')) void look() })
+    watch(mine, (now) => { if (now) void begin() })
+  }
+
+  const takeHandOver = (ideas: JottedMail[]): Promise<boolean> => keep(ideas)
+  return { state, says, postOpen, address, mine, start, look, tell, takeHandOver }
+})

@@ -1,0 +1,64 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { rankIdeas, type Ranked, type Ruled } from '@core/ideas/rank'
+import { backlogOf, type Backlog } from '@core/ideas/usable'
+import type { Day, Id, Show } from '@core/model'
+import { minutesOn } from '@core/plan/load'
+import { addDays } from '@core/rhythm/days'
+import { useBoard } from './board'
+import { useDesk } from './desk'
+import { useLibrary } from './library'
+
+/** Which idea next: ideas ranked for a slot, two suggestions for every open slot in sight, and how long the ideas last. */
+export const useRanking = defineStore('ranking', () => {
+  const library = useLibrary()
+  const board = useBoard()
+  const desk = useDesk()
+  const episodes = computed(() => [...library.records.episodes.values()])
+  /** Weights while a slider moves, before they are kept. */
+  const trying = shallowRef<typeof library.settings.weights>()
+  const weights = computed(() => trying.value ?? library.settings.weights)
+
+  /** Minutes that are still free from today up to a date, that date's own left out. */
+  function freeUpTo(day: Day): number {
+    let free = 0
+    for (let d = board.today; d < day; d = addDays(d, 1)) free += Math.max(0, minutesOn(board.settings, d) - (board.planned.get(d) ?? 0))
+    return free
+  }
+
+  function rank(show: Show, day: Day): { ranked: Ranked[]; ruled: Ruled[] } {
+    return rankIdeas({ show, recipe: library.records.recipes.get(show.recipe), day, today: board.today, episodes: episodes.value, multiples: board.multiples, keywords: library.records.keywords, settings: { weights: weights.value, away: library.settings.away }, free: freeUpTo(day) })
+  }
+
+  /** Two ideas for each of the next open slots of every show, none suggested twice; computed when the browser is idle. */
+  function suggest(): void {
+    const next = new Map<string, Ranked[]>()
+    for (const show of board.shows) {
+      const used = new Set<Id>()
+      for (const slot of board.openOf(show, 4)) {
+        const best = rank(show, slot.day).ranked.filter((r) => !used.has(r.episode.id)).slice(0, 2)
+        for (const r of best) used.add(r.episode.id)
+        next.set(slot.key, best)
+      }
+    }
+    desk.suggestions = next
+  }
+  const wanted = ref(false)
+  let waits = false
+  function later(): void {
+    if (waits) return
+    waits = true
+    const run = () => { waits = false; suggest() }
+    if ('requestIdleCallback' in window) requestIdleCallback(run, { timeout: 1500 })
+    else setTimeout(run, 200)
+  }
+  watch([() => library.records.episodes, () => library.records.shows, () => library.records.keywords, () => library.settings, () => board.today, wanted], () => { if (wanted.value) later() })
+
+  /** Asks for suggestions from now on. */
+  function want(): void {
+    wanted.value = true
+  }
+  const backlog = (show: Show): Backlog => backlogOf(show, episodes.value, board.today)
+
+  return { rank, backlog, trying, weights, want, freeUpTo }
+})

@@ -1,0 +1,84 @@
+import { expose } from 'comlink'
+import { LibraryIndex, passageOf, textOfScript } from '@core/ideas/library-index'
+import type { Change, Id, Keyword } from '@core/model'
+import { Store } from '@app/data/database'
+
+/** Reads a world's store and answers what is looked up by words, away from the interface; follows the changes that tabs tell each other. */
+class Reading {
+  private index = new LibraryIndex()
+  private store: Store | undefined
+  private channel: BroadcastChannel | undefined
+  private keywords = new Map<Id, Keyword>()
+  private turn = 0
+  /** Share of scripts read, 0 to 1. */
+  share = 0
+
+  async open(name: string): Promise<void> {
+    this.store?.close()
+    this.channel?.close()
+    this.store = new Store(name)
+    await this.store.open()
+    this.channel = new BroadcastChannel(name)
+    this.channel.addEventListener('message', (event: MessageEvent<{ kind: 'changed'; changes: Change[] } | { kind: 'reload' }>) => {
+      if (event.data.kind === 'reload') void this.read()
+      else void this.follow(event.data.changes)
+    })
+    await this.read()
+  }
+
+  private async read(): Promise<void> {
+    const { store } = this
+    if (!store) return
+    const turn = ++this.turn
+    const index = new LibraryIndex()
+    this.keywords = new Map((await store.keywords.toArray()).map((k) => [k.id, k]))
+    const episodes = await store.episodes.toArray()
+    for (const e of episodes) index.put(e, this.keywords)
+    index.ready()
+    this.index = index
+    const fresh = new LibraryIndex()
+    for (let at = 0; at < episodes.length; at += 50) {
+      const batch = episodes.slice(at, at + 50)
+      const scripts = await store.scripts.bulkGet(batch.map((e) => e.id))
+      if (turn !== this.turn) return
+      batch.forEach((e, i) => { fresh.put(e, this.keywords, scripts[i]) })
+      this.share = (at + batch.length) / episodes.length
+      // A breath between batches, so that questions are answered meanwhile.
+      await new Promise((done) => { setTimeout(done, 0) })
+    }
+    fresh.ready()
+    if (turn !== this.turn) return
+    this.index = fresh
+    this.share = 1
+    for (const missed of this.missed.splice(0)) await this.follow(missed)
+  }
+
+  private readonly missed: Change[][] = []
+
+  private async follow(changes: Change[]): Promise<void> {
+    const { store } = this
+    if (!store) return
+    if (this.share < 1) this.missed.push(changes)
+    for (const c of changes) if (c.table === 'keywords') { if (c.after) this.keywords.set(c.id, c.after); else this.keywords.delete(c.id) }
+    const touched = new Set(changes.flatMap((c) => (c.table === 'episodes' || c.table === 'scripts' ? [c.id] : [])))
+    for (const id of touched) {
+      const episode = await store.episodes.get(id)
+      if (episode) this.index.put(episode, this.keywords, await store.scripts.get(id))
+      else this.index.remove(id)
+    }
+  }
+
+  search(asked: string) { return this.index.search(asked) }
+  like(head: string, body: string, count: number, without: Id[]) { return this.index.like(head, body, count, new Set(without)) }
+  guess(line: string) { return this.index.guess(line) }
+  progress(): number { return this.share }
+
+  /** Passages of scripts round some words, by episode. */
+  async passages(ids: Id[], words: string[]): Promise<Record<Id, string>> {
+    const scripts = (await this.store?.scripts.bulkGet(ids)) ?? []
+    return Object.fromEntries(ids.map((id, i) => [id, passageOf(textOfScript(scripts[i]), words)]))
+  }
+}
+
+export type { Reading }
+expose(new Reading())
