@@ -23,5 +23,5 @@ export default defineConfig({
       args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
     },
   },
-  webServer: { command: 'npx tsx server/main.ts --port 4199', url: 'http://127.0.0.1:4199', reuseExistingServer: !process.env['CI'], timeout: 60_000 },
+  webServer: { command: 'npx tsx server/main.ts --port 4199 --mailbox test-results/.mailbox', url: 'http://127.0.0.1:4199', reuseExistingServer: !process.env['CI'], timeout: 60_000 },
 })

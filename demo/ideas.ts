@@ -12,12 +12,12 @@ Hulls|p|3||A thwart that folds away for the big load, with two hinges and a peg.
 Workshop|p|3||
 Spars and sails|||14|
 Oars|p|5|2|It took me a whole summer. It need not take yours.
-Workshop|||6|
+Workshop||||
 Workshop|s|2||
 Planking|n|5|0|A box, a kettle and a bent plank: what it would have saved me.
 Fastenings|||10|
 Workshop|p|3||
-Hulls|p|4|16|
+Hulls|p|4||
 Finish|n|4|4|One tin, five jobs, two mistakes.
 Hulls|p|4||
 Fastenings|||1|
@@ -26,10 +26,10 @@ Afloat|n|5|15|Every year somebody asks. This winter it stays out, and I show it 
 Workshop|s|3||
 Workshop|p|3|8|
 Planking|||11|
-Workshop|||12|
+Workshop||||
 Workshop|s|1||
 Finish|p|3|7|
-Finish|||17|
+Finish||||
 Oars|p|4|2|
 Planking|n|4|11|Two boards, one winter in the mud, one honest answer.
 Hulls|||5|
@@ -37,11 +37,11 @@ Afloat|s|2||
 Fastenings|p|3|10|
 Afloat|||13|
 Hulls|p|4|5|
-Spars and sails|||18|
+Spars and sails||||
 Fastenings|s|2||
 Workshop|||
 Planking|||8|
-Hulls|p|3|16|
+Hulls|p|3||
 Workshop|s|1||
 Hulls|n|5||The first part asked who owns it. She wrote to me.`
 
@@ -49,7 +49,7 @@ const knownTalks = `
 Lights|n|5|20|The last one who lived on a lightship tells what a night there was.
 Yards|p|4|22|
 Harbour life|||
-Fishing|p|4|23|
+Fishing|p|4||
 Lights|n|4|20|
 Harbour life|s|2||
 Tides|p|3|21|Before the machine there was a man with a pencil and forty years of pencil.

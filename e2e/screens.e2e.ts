@@ -8,7 +8,7 @@ async function findings(page: Page): Promise<string[]> {
   return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)
 }
 
-const screens = ['/today', '/ideas', '/schedule', '/catalogue', '/shows', '/settings'] as const
+const screens = ['/today', '/ideas', '/ideas/sort', '/ideas/months', '/ideas/keywords', '/ideas/balance', '/ideas/mailbox', '/schedule', '/catalogue', '/shows', '/settings'] as const
 const stages = ['brief', 'script', 'film', 'edit', 'thumbnail', 'release', 'after'] as const
 
 for (const theme of ['booth', 'daylight'] as const) {
@@ -22,7 +22,29 @@ for (const theme of ['booth', 'daylight'] as const) {
       await expect(page.locator('#screen h1')).toBeVisible()
       expect.soft(await findings(page), screen).toEqual([])
     }
+    await page.goto('/ideas')
+    await page.getByRole('button', { name: 'Conditions 1' }).click()
+    expect.soft(await findings(page), 'conditions').toEqual([])
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: 'As a wall of notes' }).click()
+    expect.soft(await findings(page), 'wall').toEqual([])
+    await page.getByRole('button', { name: 'As a list' }).click()
+    await page.getByRole('button', { name: /Building a steam box/ }).last().click()
+    await page.keyboard.press('e')
+    await page.getByRole('button', { name: 'Draft a start' }).click()
+    await expect(page.getByText('Hashtags')).toBeVisible()
+    for (const facet of ['Occasion', 'Guests', 'Own fields', 'Topical']) await page.getByRole('button', { name: facet, exact: true }).click()
+    expect.soft(await findings(page), 'an idea’s page').toEqual([])
+    for (const small of ['/jot', '/post']) {
+      await page.goto(small)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      expect.soft(await findings(page), small).toEqual([])
+    }
     await page.goto('/schedule')
+    await page.getByRole('button', { name: /^#46 open/ }).click()
+    await page.getByRole('button', { name: /^Why \d+ of 100/ }).first().click()
+    expect.soft(await findings(page), 'ranking').toEqual([])
+    await page.keyboard.press('Escape')
     const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
     for (const stage of stages) {
       await page.goto(`${address}/${stage}`)
@@ -62,7 +84,7 @@ test('the theme is kept and set before the first paint', async ({ page }) => {
 test('every screen and stage has an address, a title in the tab, and fits 1280 wide', async ({ page }) => {
   await demo(page, '/schedule')
   const address = await page.getByRole('link', { name: /Steaming oak ribs/ }).getAttribute('href')
-  for (const [path, title] of [['/ideas', 'Ideas'], ['/catalogue', 'Catalogue'], ['/shows', 'Shows'], ['/settings', 'Settings'], [`${address}/thumbnail`, '#42 Thumbnail: Steaming oak ribs without a steam box'], [`${address}/release`, '#42 Release: Steaming oak ribs without a steam box']] as const) {
+  for (const [path, title] of [['/ideas', 'Ideas'], ['/ideas/sort', 'Sort ideas'], ['/ideas/months', 'Months'], ['/ideas/keywords', 'Keywords'], ['/ideas/balance', 'Balance'], ['/ideas/mailbox', 'Mailbox'], ['/catalogue', 'Catalogue'], ['/shows', 'Shows'], ['/settings', 'Settings'], [`${address}/thumbnail`, '#42 Thumbnail: Steaming oak ribs without a steam box'], [`${address}/release`, '#42 Release: Steaming oak ribs without a steam box']] as const) {
     await page.goto(path)
     await expect(page).toHaveTitle(`${title} · Lamp Reel`)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)

@@ -32,7 +32,7 @@ export const useReading = defineStore('reading', () => {
   const search = async (asked: string): Promise<Found[]> => start().search(asked)
   const like = async (head: string, body = '', count = 5, without: Id[] = []): Promise<Like[]> => start().like(head, body, count, without)
   const guess = async (line: string): Promise<Guess> => start().guess(line)
-  const passages = async (ids: Id[], words: string[]): Promise<Record<Id, string>> => start().passages(ids, words)
+  const passages = async (asked: Record<Id, string[]>): Promise<Record<Id, string>> => start().passages(asked)
   const progress = async (): Promise<number> => start().progress()
   return { edition, start, search, like, guess, passages, progress }
 })

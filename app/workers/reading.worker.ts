@@ -74,9 +74,10 @@ class Reading {
   progress(): number { return this.share }
 
   /** Passages of scripts round some words, by episode. */
-  async passages(ids: Id[], words: string[]): Promise<Record<Id, string>> {
+  async passages(asked: Record<Id, string[]>): Promise<Record<Id, string>> {
+    const ids = Object.keys(asked)
     const scripts = (await this.store?.scripts.bulkGet(ids)) ?? []
-    return Object.fromEntries(ids.map((id, i) => [id, passageOf(textOfScript(scripts[i]), words)]))
+    return Object.fromEntries(ids.map((id, i) => [id, passageOf(textOfScript(scripts[i]), asked[id] ?? [])]))
   }
 }
 

@@ -63,11 +63,16 @@ export function rankIdeas(of: RankFor): { ranked: Ranked[]; ruled: Ruled[] } {
     if (why !== undefined) { ruled.push({ episode, why }); continue }
     const parts = partsOf(episode, of, topics)
     const score = total === 0 ? 50 : (100 * parts.reduce((s, p) => s + p.weight * p.value, 0)) / total
-    const best = parts.filter((p) => p.known && p.value > 0.5 && p.weight > 0).sort((a, b) => b.weight * (b.value - 0.5) - a.weight * (a.value - 0.5))[0]
+    const best = parts.filter((p) => p.known && p.value > 0.5 && p.weight > 0).sort((a, b) => leads(b) - leads(a))[0]
     ranked.push({ episode, score, reason: best?.says ?? 'Nothing speaks against it', parts })
   }
   ranked.sort((a, b) => b.score - a.score || (a.episode.createdAt < b.episode.createdAt ? 1 : -1))
   return { ranked, ruled }
+}
+
+/** How much a part speaks for an idea. That it can be made at all says little beside the others. */
+function leads(p: ScorePart): number {
+  return p.weight * (p.value - 0.5) * (p.name === 'fit' ? 0.4 : 1)
 }
 
 function ruledOut(e: Episode, of: RankFor, filming: Day): string | undefined {

@@ -24,7 +24,8 @@ const fresh = ref('')
 const starved = computed(() => balance.value?.sentences.find((s) => s.kind === 'starved')?.topic)
 const looked = computed(() => topic.value || starved.value || balance.value?.topics[0]?.topic || '')
 const ideas = computed(() => board.ideas.filter((e) => e.show === showId.value && e.topics.includes(looked.value)))
-const most = computed(() => Math.max(1, ...(balance.value?.topics ?? []).map((t) => Math.max(t.past.length, t.next.length))))
+/** A cell and its gap are 25 px wide; the wish is marked where its share of the span would end. */
+const wished = (target: number, of: number) => target * of * 25 - 2
 const sum = computed(() => Math.round(100 * (show.value?.topics ?? []).reduce((s, t) => s + t.share, 0)))
 const when = (e: Episode) => (show.value ? sayAway(releaseOf(e, show.value)?.day ?? board.today, board.today) : '')
 
@@ -54,11 +55,11 @@ function add() {
         <ul v-if="balance.sentences.length > 0" class="mb-4 text-16" aria-label="What stands out"><li v-for="s in balance.sentences" :key="s.topic"><button class="text-left underline decoration-line underline-offset-4 hover:decoration-ink" @click="topic = s.topic">{{ s.text }}</button></li></ul>
         <p v-else class="sub mb-4">{{ balance.topics.length === 0 ? 'No topics yet. Add the first below; episodes and ideas carry them as chips.' : 'Nothing is starved or crowded.' }}</p>
         <div v-if="balance.topics.length > 0" class="grid gap-1" role="list" aria-label="Topics">
-          <div class="grid grid-cols-[150px_1fr_1fr_92px] gap-3 text-11 text-ink-2 max-sm:hidden"><span>Topic</span><span class="text-right">← released</span><span>planned →</span><span>Wished, %</span></div>
+          <div class="grid grid-cols-[150px_1fr_1fr_92px] gap-3 text-11 text-ink-2 max-sm:hidden"><span>Topic</span><span class="text-right">← released</span><span>planned →</span><span>Wished, %, and so</span></div>
           <div v-for="t in balance.topics" :key="t.topic" role="listitem" class="grid grid-cols-[150px_1fr_1fr_92px] max-sm:grid-cols-[110px_1fr_1fr_70px] gap-3 items-center py-1 rounded-control px-1 -mx-1" :class="looked === t.topic ? 'bg-raised' : ''">
             <button class="text-left font-medium truncate" :aria-pressed="looked === t.topic" @click="topic = t.topic">{{ t.topic }}<span class="sub block font-normal leading-4">{{ t.last ? sayAway(t.last, board.today) : 'none yet' }}</span></button>
-            <span class="flex justify-end gap-[3px]" :aria-label="`${t.past.length} released`" role="img"><i v-for="e in [...t.past].reverse()" :key="e.id" class="cell exposed" :style="{ width: `${86 / most}%` }" :title="`${e.title}, ${when(e)}`" /></span>
-            <span class="relative flex gap-[3px]" :aria-label="`${t.next.length} planned`" role="img"><i v-for="e in t.next" :key="e.id" class="cell" :style="{ width: `${86 / most}%` }" :title="e.title" /></span>
+            <span class="relative flex justify-end gap-[3px] h-[20px]" :aria-label="`${t.past.length} released`" role="img"><b v-if="t.target > 0" class="mark" :style="{ right: `${wished(t.target, balance.past)}px` }" /><i v-for="e in [...t.past].reverse()" :key="e.id" class="cell exposed" :title="`${e.title}, ${when(e)}`" /></span>
+            <span class="relative flex gap-[3px] h-[20px]" :aria-label="`${t.next.length} planned`" role="img"><b v-if="t.target > 0" class="mark" :style="{ left: `${wished(t.target, balance.next)}px` }" /><i v-for="e in t.next" :key="e.id" class="cell" :title="e.title" /></span>
             <span class="flex items-center gap-2"><input class="field num w-[58px] min-h-[28px] py-0.5 text-right" type="number" min="0" max="100" :value="Math.round(t.target * 100)" :aria-label="`Wished share of ${t.topic} in percent`" @change="share(t.topic, $event)" /><span class="num text-11" :class="Math.abs(t.share - t.target) > Math.max(0.06, t.target * 0.5) ? 'text-ink font-bold' : ''">{{ Math.round(t.share * 100) }}</span></span>
           </div>
         </div>
@@ -74,6 +75,7 @@ function add() {
 </template>
 
 <style scoped>
-.cell { display: block; height: 20px; max-width: 26px; border: 1px solid var(--ink-2); border-radius: 2px; }
+.mark { position: absolute; top: -4px; bottom: -4px; width: 2px; background: var(--ink); }
+.cell { display: block; flex: none; height: 20px; width: 22px; border: 1px solid var(--ink-2); border-radius: 2px; }
 .cell.exposed { background: var(--ink-3); border-color: var(--ink-3); }
 </style>

@@ -35,8 +35,13 @@ watch([visible, () => ideas.found], ([ids], before) => {
   if (before?.[1] !== ideas.found) passages.value = {}
   const missing = ids.filter((id) => passages.value[id] === undefined)
   clearTimeout(asking)
-  if (missing.length > 0) asking = setTimeout(() => { void reading.passages(missing, [...new Set(missing.flatMap((id) => ideas.found?.get(id)?.words ?? []))]).then((p) => { passages.value = { ...passages.value, ...p } }).catch(() => undefined) }, 60)
+  if (missing.length > 0) asking = setTimeout(() => { void reading.passages(Object.fromEntries(missing.map((id) => [id, lacking(id)]))).then((p) => { passages.value = { ...passages.value, ...p } }).catch(() => undefined) }, 60)
 })
+/** The words that an episode’s title does not have: those its script is looked through for. */
+function lacking(id: string): string[] {
+  const title = board.card(id)?.title.toLowerCase() ?? ''
+  return (ideas.found?.get(id)?.words ?? []).filter((w) => !title.includes(w))
+}
 const wordsOf = (e: Episode) => ideas.found?.get(e.id)?.words ?? []
 const below = (e: Episode) => passages.value[e.id] || e.note || e.idea.premise
 

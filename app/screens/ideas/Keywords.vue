@@ -8,7 +8,6 @@ import { coverOf, type Cover } from '@core/ideas/opportunity'
 import { sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
-import Flag from '@app/ui/Flag.vue'
 import IdeasHead from './IdeasHead.vue'
 import ImportKeywords from './ImportKeywords.vue'
 import KeywordPlot from './KeywordPlot.vue'
@@ -69,18 +68,18 @@ function choose(id: string) {
       <input v-model="asked" class="field w-[170px] ml-auto" type="search" placeholder="Find a keyword" aria-label="Find a keyword" />
     </div>
     <section v-if="all.length === 0" class="panel p-8 text-center"><h2 class="text-20 mb-1">No keywords yet</h2><p class="sub">Words that people search for, with how many search and how many results compete. {{ show?.title }}’s stand here with what is made on each.</p></section>
-    <div v-else class="grid grid-cols-1 gap-5 xl:grid-cols-[minmax(0,1fr)_470px] items-start">
+    <div v-else class="grid grid-cols-1 gap-5 xl:grid-cols-[minmax(0,1fr)_400px] items-start">
       <div class="panel overflow-x-auto xl:max-h-[calc(100vh-250px)] overflow-y-auto">
         <table ref="table" class="w-full border-collapse keywords">
           <caption class="unseen">Keywords of {{ show?.title }}</caption>
           <thead><tr><th v-for="[name, label] in ([['words', 'Keyword'], ['searches', 'Searches a month'], ['competing', 'Results'], ['opportunity', 'Opportunity'], ['made', 'Episodes']] as const)" :key="name" scope="col" :class="name === 'words' || name === 'made' ? '' : 'text-right'"><button :aria-label="`Sort by ${label}`" @click="by = name">{{ label }}{{ by === name ? ' ↓' : '' }}</button></th><th scope="col">Own notes</th><th scope="col"><span class="unseen">More</span></th></tr></thead>
           <tbody>
             <tr v-for="c in rows" :key="c.keyword.id" :class="{ here: here === c.keyword.id }" :data-keyword="c.keyword.id" tabindex="-1" @focusin="here = c.keyword.id" @mouseenter="here = c.keyword.id">
-              <td><input class="quiet-field mx-0 font-medium" :value="c.keyword.words" :aria-label="`Keyword ${c.keyword.words}`" @change="library.perform(editKeyword, { keyword: c.keyword.id, fields: { words: text($event) }, today: board.today })" /></td>
-              <td class="w-[104px]"><input class="quiet-field mx-0 num text-right" :value="c.keyword.searches === undefined ? '' : c.keyword.searches >= 1000 ? figures.format(c.keyword.searches) : c.keyword.searches" :aria-label="`Searches a month for ${c.keyword.words}`" @change="figure(c, 'searches', $event)" /></td>
-              <td class="w-[92px]"><input class="quiet-field mx-0 num text-right" :value="c.keyword.competing === undefined ? '' : c.keyword.competing >= 1000 ? figures.format(c.keyword.competing) : c.keyword.competing" :aria-label="`Competing results for ${c.keyword.words}`" @change="figure(c, 'competing', $event)" /></td>
-              <td class="w-[106px] text-right"><span v-if="c.opportunity !== undefined" class="num text-ink">{{ Math.round(c.opportunity) }}</span><span v-if="c.old" class="block sub text-11 leading-3" :title="c.keyword.measured ? `Measured ${sayDay(c.keyword.measured, board.today)}` : 'Of no known date'"><Flag :size="8" />old figure</span></td>
-              <td class="min-w-[120px]"><RouterLink v-for="e in [...c.made, ...c.planned].slice(0, 3)" :key="e.id" :to="{ name: e.phase.name === 'idea' ? 'idea' : 'episode', params: { code: e.code } }" class="num mr-2">{{ board.card(e.id)?.number }}</RouterLink><span v-if="c.is !== 'covered'" class="sub">{{ said[c.is] }}</span></td>
+              <td class="min-w-[190px]"><input class="quiet-field mx-0 font-medium" :value="c.keyword.words" :aria-label="`Keyword ${c.keyword.words}`" @change="library.perform(editKeyword, { keyword: c.keyword.id, fields: { words: text($event) }, today: board.today })" /></td>
+              <td class="w-[84px]"><input class="quiet-field mx-0 num text-right" :value="c.keyword.searches === undefined ? '' : c.keyword.searches >= 1000 ? figures.format(c.keyword.searches) : c.keyword.searches" :aria-label="`Searches a month for ${c.keyword.words}`" @change="figure(c, 'searches', $event)" /></td>
+              <td class="w-[78px]"><input class="quiet-field mx-0 num text-right" :value="c.keyword.competing === undefined ? '' : c.keyword.competing >= 1000 ? figures.format(c.keyword.competing) : c.keyword.competing" :aria-label="`Competing results for ${c.keyword.words}`" @change="figure(c, 'competing', $event)" /></td>
+              <td class="w-[88px] text-right"><span v-if="c.opportunity !== undefined" class="num text-ink">{{ Math.round(c.opportunity) }}</span><span v-if="c.old" class="block sub text-11 leading-3" :title="c.keyword.measured ? `Measured ${sayDay(c.keyword.measured, board.today)}` : 'Of no known date'">old figure</span></td>
+              <td class="min-w-[110px]"><RouterLink v-for="e in [...c.made, ...c.planned].slice(0, 3)" :key="e.id" :to="{ name: e.phase.name === 'idea' ? 'idea' : 'episode', params: { code: e.code } }" class="num mr-2">{{ board.card(e.id)?.number }}</RouterLink><span v-if="c.is !== 'covered'" class="sub">{{ said[c.is] }}</span></td>
               <td><input class="quiet-field mx-0 text-12" :value="c.keyword.notes" :aria-label="`Notes on ${c.keyword.words}`" @change="library.perform(editKeyword, { keyword: c.keyword.id, fields: { notes: text($event) }, today: board.today })" /></td>
               <td class="whitespace-nowrap"><button class="btn btn-bare btn-small px-1.5" :aria-label="`An idea on ${c.keyword.words}`" @click="idea(c)">Idea</button><button class="btn btn-bare btn-small px-1.5 text-ink-2" :aria-label="`Remove ${c.keyword.words}`" @click="library.perform(removeKeyword, { keyword: c.keyword.id }, 'aloud')">×</button></td>
             </tr>

@@ -73,9 +73,10 @@ function add() {
 async function keepLine() {
   const e = current.value
   const text = added.value.trim()
-  if (e && text !== '') await library.perform(writeEpisode, { episode: e.id, typed: { note: [e.note, text].filter(Boolean).join('\n') }, what: 'the note' })
+  // Closed first, so that the next key is a decision again.
   added.value = ''
   adding.value = false
+  if (e && text !== '') await library.perform(writeEpisode, { episode: e.id, typed: { note: [e.note, text].filter(Boolean).join('\n') }, what: 'the note' })
 }
 async function back() {
   await library.turn('undo')

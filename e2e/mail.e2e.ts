@@ -1,0 +1,153 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Page } from '@playwright/test'
+import { expect, moment, png, test } from './fixtures'
+
+/** A server of its own, with a mailbox of its own, that a test may kill at any moment. */
+class OwnServer {
+  private process: ChildProcess | undefined
+  readonly mailbox = mkdtempSync(join(tmpdir(), 'lamp-reel-mail-'))
+  constructor(readonly port: number) {}
+  get base(): string { return `http://127.0.0.1:${this.port}` }
+  async start(): Promise<void> {
+    this.process = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--port', String(this.port), '--mailbox', this.mailbox])
+    await expect.poll(() => fetch(this.base).then((r) => r.ok).catch(() => false), { timeout: 30_000 }).toBe(true)
+  }
+  async kill(): Promise<void> {
+    const { process: running } = this
+    if (!running) return
+    this.process = undefined
+    const gone = new Promise((done) => running.once('exit', done))
+    running.kill('SIGKILL')
+    await gone
+  }
+}
+
+/** Network failures are part of these tests; only errors of the page itself count. */
+async function pageOf(page: Page, url: string): Promise<Page> {
+  await page.clock.install({ time: moment })
+  await page.goto(url)
+  return page
+}
+async function began(page: Page, server: OwnServer): Promise<void> {
+  await page.goto(server.base)
+  await page.getByLabel('Name of the show').fill('Tern & Tiller')
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Tuesday 24 November' })).toBeVisible()
+}
+const look = async (page: Page) => { await page.evaluate(() => window.dispatchEvent(new Event('focus'))) }
+
+test('from the phone to the desk exactly once, with the server killed between fetch and acknowledgement', async ({ browser }) => {
+  test.slow()
+  const server = new OwnServer(4231)
+  await server.start()
+  const desk = await (await browser.newContext()).newPage()
+  await desk.clock.install({ time: moment })
+  await began(desk, server)
+  const phone = await pageOf(await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage(), `${server.base}/jot`)
+
+  await test.step('what is jotted while nobody answers waits, survives a reload, and goes over once somebody does', async () => {
+    await server.kill()
+    await phone.getByLabel('The idea').fill('From the ferry')
+    await phone.getByRole('button', { name: 'Keep it' }).click()
+    await expect(phone.getByRole('region', { name: 'Waiting' })).toContainText('From the ferry')
+    let killed = 0
+    await desk.route('**/mail/taken', async (route) => {
+      // The desk has fetched and kept the letter; the server dies before it hears so.
+      if (killed++ === 0) await server.kill()
+      await route.abort()
+    })
+    await server.start()
+    await phone.reload()
+    await expect(phone.getByRole('region', { name: 'Handed over' })).toContainText('From the ferry')
+    await look(desk)
+    await expect.poll(() => killed).toBeGreaterThan(0)
+  })
+  await test.step('the letter comes a second time and is kept once', async () => {
+    await server.start()
+    await desk.unroute('**/mail/taken')
+    await look(desk)
+    await expect.poll(async () => (await (await fetch(`${server.base}/mail`)).json()).waiting).toBe(0)
+    await desk.keyboard.press('2')
+    await expect(desk.getByRole('list', { name: 'Ideas' }).getByRole('listitem')).toHaveCount(1)
+    await expect(desk.getByRole('list', { name: 'Ideas' })).toContainText('From the ferry')
+  })
+  await server.kill()
+})
+
+test('a wish from the audience arrives as text, and whoever asked is listed when it is out', async ({ browser }) => {
+  test.slow()
+  const server = new OwnServer(4232)
+  await server.start()
+  const desk = await (await browser.newContext({ permissions: ['clipboard-read', 'clipboard-write'] })).newPage()
+  await desk.clock.install({ time: moment })
+  await began(desk, server)
+  await desk.goto(`${server.base}/ideas/mailbox`)
+  await desk.getByRole('checkbox', { name: 'The post-box is open' }).check()
+  await expect(desk.getByRole('link', { name: /\/post$/ })).toBeVisible()
+
+  const viewer = await pageOf(await (await browser.newContext()).newPage(), `${server.base}/post`)
+  const hostile = 'Knots <img src=x onerror="document.title=1"> please'
+  await viewer.getByLabel('What would you like to see or hear?').fill(hostile)
+  await viewer.getByLabel('A link, if there is one').fill('https://knots.example/ten')
+  await viewer.getByLabel(/A picture/).setInputFiles({ name: 'knot.png', mimeType: 'image/png', buffer: png(20, 10, [200, 120, 40]) })
+  await viewer.getByLabel('Your name, if you like').fill('Mara')
+  await viewer.getByLabel('Your mail address, if you like').fill('mara@post.example')
+  await viewer.getByLabel('Tell me when it’s out').check()
+  await viewer.getByRole('button', { name: 'Send the wish' }).click()
+  await expect(viewer.getByRole('status')).toContainText('It is in the post-box')
+
+  await look(desk)
+  await desk.getByRole('link', { name: 'Sort 1' }).click()
+  await expect(desk.getByTestId('sorting')).toHaveText(hostile)
+  await expect(desk).toHaveTitle(/Sort ideas/)
+  await expect(desk.getByRole('region', { name: 'The idea to sort' })).toContainText('Asked for by Mara, who wants to be told')
+  await expect(desk.getByRole('region', { name: 'The idea to sort' }).locator('img')).toBeVisible()
+  await desk.keyboard.press('n')
+  await desk.getByRole('link', { name: 'All', exact: true }).click()
+  await desk.getByRole('list', { name: 'Ideas' }).getByRole('button').click()
+  await desk.keyboard.press('p')
+  await desk.getByRole('list', { name: /Open slots/ }).getByRole('button').first().click()
+  await desk.clock.setSystemTime(new Date('2026-11-26T18:00:00Z'))
+  await look(desk)
+  await desk.keyboard.press('1')
+  await desk.getByRole('button', { name: /Yes, it is out/ }).click()
+  const told = desk.getByRole('region', { name: /Who wanted to be told/ })
+  await expect(told).toContainText('mara@post.example')
+  await told.getByRole('button', { name: 'Copy the message' }).click()
+  expect(await desk.evaluate(() => navigator.clipboard.readText())).toContain('You asked for it, and it is out')
+  await told.getByRole('button', { name: 'They have been told' }).click()
+  await expect(told).toHaveCount(0)
+  await server.kill()
+})
+
+test('the page for jotting opens without network once visited, takes what is shared, and hands over as codes', async ({ browser }) => {
+  const server = new OwnServer(4233)
+  await server.start()
+  const context = await browser.newContext()
+  const page = await pageOf(await context.newPage(), `${server.base}/jot`)
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => true))
+  await server.kill()
+  await page.goto(`${server.base}/jot?title=Tarring%20a%20rope&text=https%3A%2F%2Frope.example%2Ftar`)
+  await expect(page.getByLabel('The idea')).toHaveValue('Tarring a rope')
+  await expect(page.getByText('From https://rope.example/tar')).toBeVisible()
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Show as codes' }).click()
+  const code = page.getByRole('img', { name: 'Code 1 of 1' })
+  await expect(code).toBeVisible()
+  await page.waitForTimeout(500)
+  const picture = await code.screenshot()
+  await server.start()
+  const desk = await (await browser.newContext()).newPage()
+  await desk.clock.install({ time: moment })
+  await began(desk, server)
+  await desk.goto(`${server.base}/ideas/mailbox`)
+  const read = desk.getByLabel('Read codes from pictures')
+  await read.setInputFiles({ name: 'code.png', mimeType: 'image/png', buffer: picture })
+  await expect(desk.getByText('Took in “Tarring a rope”')).toBeVisible()
+  await read.setInputFiles({ name: 'code.png', mimeType: 'image/png', buffer: picture })
+  await expect(desk.getByText('All of these are here already.')).toBeVisible()
+  await server.kill()
+})
