@@ -34,7 +34,7 @@ onMounted(() => {
   setTimeout(() => {
     void import('./stores/ranking').then(({ useRanking }) => { useRanking().want() })
     void import('./stores/mail').then(({ useMail }) => { useMail().start() })
-  }, 700)
+  }, 1500)
 })
 
 const welcoming = computed(() => route.name === 'welcome')
@@ -90,7 +90,7 @@ onMounted(() => {
       <main id="screen" tabindex="-1" class="outline-none">
         <RouterView />
       </main>
-      <Sayings />
+      <Sayings v-if="library.saying" />
       <Finder v-if="desk.finder" />
       <Shortcuts v-if="desk.shortcuts" />
       <PlaceIdea v-if="desk.placing" />

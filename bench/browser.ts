@@ -56,13 +56,14 @@ async function opening(what: string, click: string, there: string): Promise<void
 await opening('Today opens', 'a[href="/today"]', '#nextout')
 await opening('Slots open', 'a[href="/schedule"]', 'table.slots tbody tr')
 await opening('an episode opens', '.frame.filled', 'nav[aria-label="Stages of the episode"]')
+await opening('the list of 10,000 ideas opens', 'a[href="/ideas"]', '[aria-label="Ideas"] li')
 await opening('the Catalogue of 5,000 opens', 'a[href="/catalogue"]', '[aria-label="Released episodes"] li')
 
 /** From a key in a field to the frame that shows its letter. */
 async function typing(what: string, selector: string): Promise<void> {
   await page.locator(selector).first().click()
   const times = await page.evaluate(async (field) => {
-    const input = document.querySelector<HTMLTextAreaElement>(field)
+    const input = document.querySelector<HTMLTextAreaElement | HTMLInputElement>(field)
     const found: number[] = []
     for (let i = 0; input && i < 40; i++) {
       const begin = performance.now()
@@ -76,6 +77,12 @@ async function typing(what: string, selector: string): Promise<void> {
   console.log(line(`${what}, key to painted letter: middle`, times[20] ?? 0))
   console.log(line(`${what}, key to painted letter: slowest of 40`, times.at(-1) ?? 0))
 }
+await page.goto(`${base}/ideas`)
+await page.locator('[aria-label="Ideas"] li').first().waitFor()
+await typing('find in 15,000 episodes', 'input[type="search"]')
+await page.goto(`${base}/today`)
+await page.getByRole('heading', { level: 1 }).waitFor()
+await typing('jotting, with likeness and topics looked up', 'input[aria-label="Jot an idea"]')
 await page.goto(`${base}/schedule`)
 const address = await page.locator('tbody a', { hasText: 'Cutting a spar' }).getAttribute('href')
 await page.goto(`${base}${address ?? ''}/script`)

@@ -1,4 +1,10 @@
 import { exampleNow } from '@core/examples'
+import { fieldsOf } from '@core/ideas/fields'
+import { Likeness } from '@core/ideas/likeness'
+import { LibraryIndex, textOfScript } from '@core/ideas/library-index'
+import { rankIdeas } from '@core/ideas/rank'
+import { carryOut } from '@core/ideas/viewing'
+import { freshWeights } from '@core/model'
 import { layWork } from '@core/plan/load'
 import { dueDates, workingDays } from '@core/recipe/due'
 import { standingOf } from '@core/recipe/lamps'
@@ -40,3 +46,20 @@ report('lamps and what is missing, 5,000 episodes, scripts read', 3, () => all.m
 report('numbers of both shows', 5, () => shows.map((s) => numbersOf(s, episodes, exampleNow)))
 report('running time of one script of 1,200 words', 9, () => scriptFigures(scripts.at(-1), { camera: 150, voice: 160 }))
 report('500 open steps laid on days', 5, () => layWork(steps.slice(0, 500).map((s, i) => ({ id: s.id, minutes: s.minutes, due: `2026-12-${String(1 + (i % 28)).padStart(2, '0')}`, needs: s.needs })), settings[0] ?? { hours: [], daysOff: [] }, '2026-11-24'))
+
+const ideas = episodes.filter((e) => e.phase.name === 'idea')
+const fields = fieldsOf({ shows: new Map(shows.map((s) => [s.id, s])), recipes: new Map(recipes.map((r) => [r.id, r])), keywords: new Map(whole.tables.keywords.map((k) => [k.id, k])), number: () => undefined })
+const where = { is: 'group' as const, join: 'all' as const, of: [{ is: 'test' as const, field: 'phase', how: 'is' as const, value: 'idea' }, { is: 'group' as const, join: 'any' as const, of: [{ is: 'test' as const, field: 'topics', how: 'has' as const, value: 'Oars' }, { is: 'test' as const, field: 'rating', how: 'least' as const, value: '3' }] }] }
+report(`a nested view over ${episodes.length} episodes, sorted by title, grouped by topic`, 7, () => carryOut({ where, sort: { by: 'title', down: false }, group: 'topics' }, episodes, fields, '2026-11-24'))
+report(`all ${ideas.length} ideas in the order by hand`, 7, () => carryOut({ where: { is: 'group', join: 'all', of: [] }, sort: { by: 'hand', down: false }, group: '' }, ideas, fields, '2026-11-24'))
+const boats = shows[0]
+if (boats) report(`${ideas.length} ideas ranked for one slot`, 5, () => rankIdeas({ show: boats, recipe: recipes[0], day: '2026-12-24', today: '2026-11-24', episodes, multiples: new Map(), keywords: new Map(), settings: { weights: freshWeights, away: {} }, free: 2000 }))
+const likeness = new Likeness()
+const lay = performance.now()
+for (const e of all) likeness.put({ id: e.id, head: `${e.title} ${e.topics.join(' ')} ${e.tags.join(' ')}`, body: textOfScript(script.get(e.id)) })
+likeness.layAll()
+console.log(line('likeness of 5,000 episodes with scripts, laid once (in the worker)', performance.now() - lay, loop))
+report('likeness of one line to them', 15, () => likeness.like({ head: 'Steaming oak ribs in a plastic sleeve' }))
+const index = new LibraryIndex()
+for (const e of all.slice(0, 2000)) index.put(e, new Map(), script.get(e.id))
+report('full-text search, two words in 2,000 episodes with scripts', 9, () => index.search('oak lamp'))

@@ -79,7 +79,7 @@ export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[]
   return { whole: maker.world(), pictures: maker.pictures }
 }
 
-/** A world for trying out scale: 5,000 released episodes of daily shows with scripts of about 1,200 words, beside the usual demo's work and ideas. */
+/** A world for trying out scale: 5,000 released episodes of daily shows with scripts of about 1,200 words, 10,000 ideas, and the usual demo's work. */
 export function largeWorld(now: number, progress: (share: number) => void): { whole: Whole; pictures: PictureOrder[] } {
   const { whole: usual, pictures } = demoWorld(now)
   const maker = new Maker(now, chanceFrom(7))
@@ -96,6 +96,11 @@ export function largeWorld(now: number, progress: (share: number) => void): { wh
     maker.released(maker.talks, { ...topic, title: `${topic.title}, heard again ${again}` }, i + 1, day, i, false, 1200)
     if (i % 25 === 0) progress(i / days)
   }
+  for (const [show, lines, count] of [[maker.boats, readIdeas(ideaBoats), 6000], [maker.talks, readIdeas(ideaTalks), 4000]] as const)
+    for (let i = 0; i < count; i++) {
+      const line = lines[i % lines.length]
+      if (line) maker.idea(show, { ...line, title: `${line.title}, take ${Math.floor(i / lines.length) + 1}` }, i % 300, `n${i}`)
+    }
   const large = maker.world()
   const kept = new Set(fixed.map((e) => e.id))
   const daily = (show: Show): Show => ({ ...show, rhythm: { ...show.rhythm, rule: 'FREQ=DAILY;INTERVAL=1' }, nextNumber: days + 1 })
@@ -193,9 +198,9 @@ class Maker {
     episode.createdAt = this.moment(addDays(since, -20))
   }
 
-  idea(show: Show, { title, note }: { title: string; note: string }, index: number): void {
-    const id = `${show.id}-i${index}`
-    const known = knownOf(show.kind === 'video' ? 'boats' : 'talks', index, title, this.today, this.at)
+  idea(show: Show, { title, note }: { title: string; note: string }, index: number, name = `i${index}`): void {
+    const id = `${show.id}-${name}`
+    const known = knownOf(show.kind === 'video' ? 'boats' : 'talks', index % (show.kind === 'video' ? 40 : 20), title, this.today, this.at)
     const blank = this.blank(show, id, title)
     const motif = sketches[title]
     if (motif) {

@@ -3,6 +3,7 @@ import { demo, expect, test } from './fixtures'
 test('one picture of each main view, from the demo', async ({ page }) => {
   test.slow()
   const shot = async (name: string) => {
+    await page.waitForTimeout(900)
     await page.waitForLoadState('networkidle')
     await page.waitForTimeout(600)
     await page.screenshot({ path: `docs/screenshots/${name}.png` })
@@ -12,6 +13,16 @@ test('one picture of each main view, from the demo', async ({ page }) => {
   await shot('welcome')
   await demo(page)
   await shot('today')
+  for (const part of ['sort', 'keywords', 'balance']) {
+    await page.goto(`/ideas/${part}`)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await shot(part)
+  }
+  await page.goto('/ideas')
+  await page.getByRole('button', { name: /Building a steam box/ }).last().click()
+  await page.keyboard.press('e')
+  await page.getByRole('button', { name: 'Draft a start' }).click()
+  await shot('idea')
   for (const screen of ['ideas', 'schedule', 'catalogue', 'shows', 'settings']) {
     await page.goto(`/${screen}`)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()

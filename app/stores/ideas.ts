@@ -56,7 +56,8 @@ export const useIdeas = defineStore('ideas', () => {
   watch(() => [view.value.words, reading.edition] as const, ([words], before) => {
     const turn = ++asking
     if (words.trim() === '') { found.value = undefined; return }
-    if (before?.[0] !== words) found.value = byTitle(words)
+    // A long list waits for the worker instead, so that the letter is painted first.
+    if (before?.[0] !== words && library.records.episodes.size < 2000) found.value = byTitle(words)
     setTimeout(() => {
       if (turn !== asking) return
       void reading.search(words).then((hits) => { if (turn === asking && hits.length > 0) found.value = new Map(hits.map((h) => [h.id, h])) }).catch(() => undefined)

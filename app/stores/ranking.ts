@@ -30,12 +30,17 @@ export const useRanking = defineStore('ranking', () => {
     return rankIdeas({ show, recipe: library.records.recipes.get(show.recipe), day, today: board.today, episodes: episodes.value, multiples: board.multiples, keywords: library.records.keywords, settings: { weights: weights.value, away: library.settings.away }, free: freeUpTo(day) })
   }
 
-  /** Two ideas for each of the next open slots of every show, none suggested twice; computed when the browser is idle. */
-  function suggest(): void {
+  let turn = 0
+  const idle = () => new Promise<void>((done) => { if ('requestIdleCallback' in window) requestIdleCallback(() => { done() }, { timeout: 1500 }); else setTimeout(done, 200) })
+  /** Two ideas for each of the next open slots of every show, none suggested twice; a slot at a time, when the browser is idle, so that nothing is held up. */
+  async function suggest(): Promise<void> {
+    const mine = ++turn
     const next = new Map<string, Ranked[]>()
     for (const show of board.shows) {
       const used = new Set<Id>()
       for (const slot of board.openOf(show, 4)) {
+        await idle()
+        if (mine !== turn) return
         const best = rank(show, slot.day).ranked.filter((r) => !used.has(r.episode.id)).slice(0, 2)
         for (const r of best) used.add(r.episode.id)
         next.set(slot.key, best)
@@ -44,13 +49,11 @@ export const useRanking = defineStore('ranking', () => {
     desk.suggestions = next
   }
   const wanted = ref(false)
-  let waits = false
+  let waits: ReturnType<typeof setTimeout> | undefined
+  /** Waits for a pause in what is being changed. */
   function later(): void {
-    if (waits) return
-    waits = true
-    const run = () => { waits = false; suggest() }
-    if ('requestIdleCallback' in window) requestIdleCallback(run, { timeout: 1500 })
-    else setTimeout(run, 200)
+    clearTimeout(waits)
+    waits = setTimeout(() => { void suggest() }, 250)
   }
   watch([() => library.records.episodes, () => library.records.shows, () => library.records.keywords, () => library.settings, () => board.today, wanted], () => { if (wanted.value) later() })
 

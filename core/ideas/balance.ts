@@ -29,13 +29,17 @@ function isPlanned(e: Episode): boolean {
   return e.phase.name === 'work'
 }
 
+/** The moment of a release as it is kept; blank for what is not out. */
+export function releasedAt(e: Episode): string {
+  return e.phase.name === 'released' ? e.phase.at : ''
+}
+
 /** The balance of a show's topics over its last twelve releases and its next twelve planned episodes, by release; those without a slot come last. */
 export function balanceOf(show: Show, episodes: Iterable<Episode>, today: Day): Balance {
   const mine = [...episodes].filter((e) => e.show === show.id)
-  const dated = (e: Episode) => releaseOf(e, show)?.at ?? Infinity
-  const released = mine.filter((e) => e.phase.name === 'released').sort((a, b) => dated(b) - dated(a))
+  const released = mine.filter((e) => e.phase.name === 'released').sort((a, b) => (releasedAt(a) < releasedAt(b) ? 1 : -1))
   const past = released.slice(0, span)
-  const next = mine.filter(isPlanned).sort((a, b) => dated(a) - dated(b)).slice(0, span)
+  const next = mine.filter(isPlanned).map((e) => ({ e, at: releaseOf(e, show)?.at ?? Infinity })).sort((a, b) => a.at - b.at).slice(0, span).map((x) => x.e)
   const both = [...past, ...next]
   const names = [...new Set([...show.topics.map((t) => t.name), ...both.flatMap((e) => e.topics)])]
   const topics = names.map((topic): TopicShare => {

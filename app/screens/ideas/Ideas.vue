@@ -119,7 +119,7 @@ useKeys({
   Escape: () => { ideas.chosen = new Set() },
   x: (event) => { pick(current.value, event.shiftKey) },
   a: () => { ideas.chosen = new Set(ideas.picked.length === ideas.shown.episodes.length ? [] : idsOf(ideas.shown.episodes)) },
-  p: () => { const e = current.value; if (e && ideas.picked.length < 2) desk.placing = e.id },
+  p: () => { const e = current.value; if (e && ideas.picked.length < 2 && e.phase.name !== 'released') desk.placing = e.id },
   s: () => { if (current.value?.phase.name === 'idea') void start(current.value) },
   e: () => { open(current.value) },
   Enter: () => { open(current.value) },

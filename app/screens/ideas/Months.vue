@@ -43,6 +43,7 @@ function drop(event: DragEvent, month: string | undefined) {
   if (e && e.idea.meant !== month) void library.perform(meanFor, { episodes: [e.id], month }, 'aloud')
 }
 function keyed(event: KeyboardEvent, e: Episode) {
+  if (event.key === 'p') { event.preventDefault(); desk.placing = e.id; return }
   if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return
   event.preventDefault()
   const at = months.value.findIndex((m) => m.month === e.idea.meant)
@@ -74,7 +75,7 @@ const open = (e: Episode) => { void router.push({ name: 'idea', params: { code: 
       <aside class="panel p-4 grid gap-2 sticky top-4 max-h-[calc(100vh-190px)] overflow-y-auto" aria-label="Not meant for a month" @dragover.prevent @drop.prevent="drop($event, undefined)">
         <template v-if="past.length > 0"><h2>Its month has passed</h2><ul class="grid gap-1.5 mb-2"><li v-for="e in past" :key="e.id"><button class="note w-full" draggable="true" @dragstart="carryIdea($event, e)" @keydown="keyed($event, e)" @click="open(e)">{{ e.title }} <span class="sub">{{ sayMonth(e.idea.meant ?? '', board.today) }}</span></button></li></ul></template>
         <h2>Some time</h2>
-        <p class="sub">Next and promising ideas without a month. Drag one onto a month, or press <span class="key">↓</span> on it.</p>
+        <p class="sub">Next and promising ideas without a month. Drag one onto a month, or press <span class="key">↓</span> on it; <span class="key">P</span> puts it on a slot.</p>
         <ul class="grid gap-1.5"><li v-for="e in loose" :key="e.id"><button class="note w-full" :data-idea="e.code" draggable="true" @dragstart="carryIdea($event, e)" @keydown="keyed($event, e)" @click="open(e)">{{ e.title }}</button></li></ul>
         <p v-if="loose.length === 0" class="sub">None. Sort ideas as next or promising, and they stand here.</p>
       </aside>

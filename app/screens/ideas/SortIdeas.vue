@@ -6,6 +6,7 @@ import { likelySame, type Like } from '@core/ideas/likeness'
 import type { Episode, IdeaStanding } from '@core/model'
 import { addDays, sayAway } from '@core/rhythm/days'
 import { useBoard, type Card } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
 import { useIdeas } from '@app/stores/ideas'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
@@ -17,6 +18,7 @@ import TopicField from './TopicField.vue'
 /** Unsorted ideas one at a time, large: a key decides, and the next one is there. */
 const library = useLibrary()
 const board = useBoard()
+const desk = useDesk()
 const ideas = useIdeas()
 const reading = useReading()
 const pictures = usePictures()
@@ -58,6 +60,10 @@ function rest(weeks: number) {
   const e = current.value
   if (e) void decided(library.perform(restIdeas, { episodes: [e.id], until: addDays(board.today, weeks * 7) }))
 }
+function until(event: Event) {
+  const e = current.value
+  if (e && event.target instanceof HTMLInputElement && event.target.value !== '') void decided(library.perform(restIdeas, { episodes: [e.id], until: event.target.value }))
+}
 function merge() {
   const e = current.value
   if (e && like.value) void decided(library.perform(mergeIdeas, { into: like.value.card.episode.id, from: e.id }, 'aloud'))
@@ -84,7 +90,7 @@ async function back() {
 }
 useKeys({
   n: () => { sort('next') }, g: () => { sort('promising') }, d: () => { sort('someday') }, Delete: letGo, l: letGo,
-  r: () => { rest(4) }, m: merge, t: add, ' ': later, ArrowRight: later, z: () => { void back() }, Backspace: () => { void back() },
+  r: () => { rest(4) }, m: merge, p: () => { if (current.value) desk.placing = current.value.id }, t: add, ' ': later, ArrowRight: later, z: () => { void back() }, Backspace: () => { void back() },
 })
 const choices = [
   { key: 'N', label: 'Next', says: 'for one of the next slots', act: () => { sort('next') } },
@@ -117,7 +123,7 @@ const choices = [
         <div class="grid grid-cols-2 sm:grid-cols-4 gap-2">
           <button v-for="c in choices" :key="c.key" class="btn flex-col gap-0.5 min-h-[64px] border-ring" @click="c.act"><span class="flex items-center gap-2 text-16">{{ c.label }} <span class="key">{{ c.key }}</span></span><span class="sub font-normal">{{ c.says }}</span></button>
         </div>
-        <div class="flex flex-wrap gap-2 items-center"><span class="sub">Rest for</span><button v-for="w in [4, 8, 26]" :key="w" class="btn btn-small" @click="rest(w)">{{ w === 26 ? 'half a year' : `${w} weeks` }} <span v-if="w === 4" class="key">R</span></button><button class="btn btn-small ml-auto" @click="later">Pass over <span class="key">→</span></button><button v-if="done > 0" class="btn btn-small" @click="back">Take back <span class="key">Z</span></button></div>
+        <div class="flex flex-wrap gap-2 items-center"><span class="sub">Rest for</span><button v-for="w in [4, 8, 26]" :key="w" class="btn btn-small" @click="rest(w)">{{ w === 26 ? 'half a year' : `${w} weeks` }} <span v-if="w === 4" class="key">R</span></button><label class="sub flex items-center gap-2">or until <input type="date" class="field w-auto min-h-[28px] py-0.5" :min="addDays(board.today, 1)" aria-label="Rest until" @change="until" /></label><button class="btn btn-small ml-auto" @click="desk.placing = current.id">Put on a slot <span class="key">P</span></button><button class="btn btn-small" @click="later">Pass over <span class="key">→</span></button><button v-if="done > 0" class="btn btn-small" @click="back">Take back <span class="key">Z</span></button></div>
       </section>
       <aside class="panel p-5 grid gap-3" aria-label="A likely duplicate">
         <template v-if="like">
