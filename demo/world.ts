@@ -82,7 +82,7 @@ export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[]
 /** A world for trying out scale: 5,000 released episodes of daily shows with scripts of about 1,200 words, 10,000 ideas, and the usual demo's work. */
 export function largeWorld(now: number, progress: (share: number) => void): { whole: Whole; pictures: PictureOrder[] } {
   const { whole: usual, pictures } = demoWorld(now)
-  const maker = new Maker(now, chanceFrom(7))
+  const maker = new Maker(now, chanceFrom(7), new Set(usual.tables.episodes.map((e) => e.code)))
   const subjects = [...releasedBoats, ...releasedTalks]
   const today = dayAt(now, zone)
   const days = Math.ceil(5000 / 2)
@@ -129,10 +129,9 @@ class Maker {
   private readonly episodes: Episode[] = []
   private readonly steps: Step[] = []
   private readonly scripts: Script[] = []
-  private readonly codes = new Set<string>()
   last!: { episode: Episode }
 
-  constructor(private readonly now: number, private readonly chance: Chance) {
+  constructor(private readonly now: number, private readonly chance: Chance, private readonly codes = new Set<string>()) {
     this.today = dayAt(now, zone)
     this.at = new Date(now - 400 * 86_400_000).toISOString()
     const full = (id: string, kind: Show['kind']): Recipe => ({ ...fullRecipe(id, kind, this.at), call: kind === 'video' ? 'New boat work every Thursday at five.\nDrawings and letters: the box at the slip.' : 'A new talk every second Tuesday, before the first ferry.' })

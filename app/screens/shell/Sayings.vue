@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import { watch } from 'vue'
+import { onMounted, watch } from 'vue'
 import { Toaster, toast } from 'vue-sonner'
 import 'vue-sonner/style.css'
 import { useLibrary } from '@app/stores/library'
 
 const library = useLibrary()
-watch(() => library.saying, (saying) => {
+// What was said before these lines were there is shown once they are.
+onMounted(() => { watch(() => library.saying, (saying) => {
   if (!saying) return
   const action = saying.undo ? { action: { label: 'Undo', onClick: () => { void library.turn('undo') } } } : {}
   if (saying.kind === 'refused') toast.error(saying.text, { duration: 9000 })
   else toast(saying.text, { duration: 6000, ...action })
-}, { immediate: true })
+}, { immediate: true }) })
 </script>
 
 <template>
