@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
+import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
@@ -9,20 +10,34 @@ import { expect, moment, png, test } from './fixtures'
 class OwnServer {
   private process: ChildProcess | undefined
   readonly mailbox = mkdtempSync(join(tmpdir(), 'lamp-reel-mail-'))
-  constructor(readonly port: number) {}
+  private port = 0
+  constructor() { running.add(this) }
   get base(): string { return `http://127.0.0.1:${this.port}` }
   async start(): Promise<void> {
+    if (this.port === 0) this.port = await freePort()
     this.process = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--port', String(this.port), '--mailbox', this.mailbox])
     await expect.poll(() => fetch(this.base).then((r) => r.ok).catch(() => false), { timeout: 30_000 }).toBe(true)
   }
   async kill(): Promise<void> {
-    const { process: running } = this
-    if (!running) return
+    const { process: mine } = this
     this.process = undefined
-    const gone = new Promise((done) => running.once('exit', done))
-    running.kill('SIGKILL')
+    if (!mine || mine.exitCode !== null) return
+    const gone = new Promise((done) => mine.once('exit', done))
+    mine.kill('SIGKILL')
     await gone
   }
+}
+const running = new Set<OwnServer>()
+test.afterEach(async () => { for (const server of running) await server.kill(); running.clear() })
+
+/** A port that nobody listens on; the same one is used again after a kill, as phones expect. */
+function freePort(): Promise<number> {
+  return new Promise((done) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const address = probe.address()
+      probe.close(() => { done(typeof address === 'object' && address ? address.port : 0) })
+    })
+  })
 }
 
 /** Network failures are part of these tests; only errors of the page itself count. */
@@ -41,7 +56,7 @@ const look = async (page: Page) => { await page.evaluate(() => window.dispatchEv
 
 test('from the phone to the desk exactly once, with the server killed between fetch and acknowledgement', async ({ browser }) => {
   test.slow()
-  const server = new OwnServer(4231)
+  const server = new OwnServer()
   await server.start()
   const desk = await (await browser.newContext()).newPage()
   await desk.clock.install({ time: moment })
@@ -74,12 +89,11 @@ test('from the phone to the desk exactly once, with the server killed between fe
     await expect(desk.getByRole('list', { name: 'Ideas' }).getByRole('listitem')).toHaveCount(1)
     await expect(desk.getByRole('list', { name: 'Ideas' })).toContainText('From the ferry')
   })
-  await server.kill()
 })
 
 test('a wish from the audience arrives as text, and whoever asked is listed when it is out', async ({ browser }) => {
   test.slow()
-  const server = new OwnServer(4232)
+  const server = new OwnServer()
   await server.start()
   const desk = await (await browser.newContext({ permissions: ['clipboard-read', 'clipboard-write'] })).newPage()
   await desk.clock.install({ time: moment })
@@ -120,11 +134,10 @@ test('a wish from the audience arrives as text, and whoever asked is listed when
   expect(await desk.evaluate(() => navigator.clipboard.readText())).toContain('You asked for it, and it is out')
   await told.getByRole('button', { name: 'They have been told' }).click()
   await expect(told).toHaveCount(0)
-  await server.kill()
 })
 
 test('the page for jotting opens without network once visited, takes what is shared, and hands over as codes', async ({ browser }) => {
-  const server = new OwnServer(4233)
+  const server = new OwnServer()
   await server.start()
   const context = await browser.newContext()
   const page = await pageOf(await context.newPage(), `${server.base}/jot`)
@@ -149,5 +162,4 @@ test('the page for jotting opens without network once visited, takes what is sha
   await expect(desk.getByText('Took in “Tarring a rope”')).toBeVisible()
   await read.setInputFiles({ name: 'code.png', mimeType: 'image/png', buffer: picture })
   await expect(desk.getByText('All of these are here already.')).toBeVisible()
-  await server.kill()
 })
