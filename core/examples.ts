@@ -32,7 +32,7 @@ export function exampleEpisode(fields: Partial<Episode> = {}): Episode {
 }
 
 export function exampleStep(fields: Partial<Step> & { id: string }): Step {
-  return { episode: 'episode', stage: 'script', name: fields.id, kind: 'write', minutes: 60, logged: 0, lead: { by: 'before', days: 0 }, needs: [], owner: 'me', required: true, order: 0, createdAt: exampleAt, updatedAt: exampleAt, ...fields }
+  return { episode: 'episode', stage: 'script', name: fields.id, kind: 'write', minutes: 60, logged: 0, lead: { by: 'before', days: 0 }, needs: [], owner: 'me', required: true, blocks: [], order: 0, createdAt: exampleAt, updatedAt: exampleAt, ...fields }
 }
 
 /** A script from lines: one section a key, one beat a line. */

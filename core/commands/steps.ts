@@ -26,7 +26,7 @@ export const addStep: Command<{ episode: Id; stage: Id; name: string; minutes: n
   if (!records.episodes.has(episode)) return refused('This episode is no longer there.', 'episodes')
   const at = momentOf(context)
   const order = Math.max(0, ...stepsOf(records, episode).map((s) => s.order + 1))
-  const step: Step = { id: `${episode}/${context.id()}`, episode, stage, name, kind: 'admin', minutes, logged: 0, lead: { by: 'before', days: 1 }, needs: [], owner: 'me', required: true, order, createdAt: at, updatedAt: at }
+  const step: Step = { id: `${episode}/${context.id()}`, episode, stage, name, kind: 'admin', minutes, logged: 0, lead: { by: 'before', days: 1 }, needs: [], owner: 'me', required: true, blocks: [], order, createdAt: at, updatedAt: at }
   return fine({ changes: [putting(records, 'steps', step)], sentence: `Added the step “${name}”`, about: [episode] })
 }
 

@@ -1,5 +1,5 @@
 import { freshSettings } from '../commands/settings'
-import { exampleAt, exampleEpisode, exampleShow, refusalOf, valueOf } from '../examples'
+import { exampleAt, exampleEpisode, exampleShow, exampleStep, refusalOf, valueOf } from '../examples'
 import { JournalLine, schemas } from '.'
 import { migrate, schemaVersion } from './migrations'
 
@@ -22,12 +22,14 @@ describe('migrations', () => {
   test('from version 1: an episode gets what is known of ideas, in the tables and in the journal; what undo needs stays right', () => {
     const { idea, ...first } = exampleEpisode({ note: 'kept' })
     const { fields, ...show } = exampleShow()
-    const { weights, views, away, ...settings } = freshSettings(exampleAt)
+    const { weights, views, away, exceptions, setup, preferred, ...settings } = freshSettings(exampleAt)
+    const { blocks, ...step } = exampleStep({ id: 's' })
     const line = { seq: 1, at: exampleAt, sentence: 'Kept', about: [], state: 'done', tab: 't', changes: [{ table: 'episodes', id: first.id, after: first }, { table: 'shows', id: show.id, before: show, after: show }] }
-    const now = valueOf(migrate({ episodes: [first], shows: [show], settings: [settings], journal: [line, { ...line, changes: [] }] }, 1))
+    const now = valueOf(migrate({ episodes: [first], shows: [show], settings: [settings], steps: [step], journal: [line, { ...line, changes: [] }] }, 1))
     expect(schemas.episodes.parse(now['episodes']?.[0])).toEqual({ ...first, idea })
     expect(schemas.shows.parse(now['shows']?.[0])).toEqual({ ...show, fields })
-    expect(schemas.settings.parse(now['settings']?.[0])).toEqual({ ...settings, weights, views, away })
+    expect(schemas.settings.parse(now['settings']?.[0])).toEqual({ ...settings, weights, views, away, exceptions, setup, preferred })
+    expect(schemas.steps.parse(now['steps']?.[0])).toEqual({ ...step, blocks })
     expect(now['keywords']).toEqual([])
     expect(now['journal']?.map((l) => JournalLine.parse(l).changes.length)).toEqual([2, 0])
   })

@@ -1,9 +1,9 @@
 import { fine, refused, type Result } from '../result'
 import { bareIdea } from './idea'
-import { freshWeights } from './settings'
+import { freshSetup, freshWeights } from './settings'
 
 /** The version of the records' schema that this program writes. */
-export const schemaVersion = 2
+export const schemaVersion = 3
 
 /** Tables as they were read, before anything is known of them. */
 export type RawTables = Record<string, unknown[]>
@@ -13,7 +13,26 @@ export type Migration = (tables: RawTables) => RawTables
 
 /** The way from each version to the next, by the version it starts from. The same run in the browser's store and on a back-up. */
 export const migrations: Readonly<Record<number, Migration>> = {
-  1: (tables) => ({ ...tables, keywords: tables['keywords'] ?? [], ...Object.fromEntries(Object.entries(tables).map(([name, rows]) => [name, name === 'journal' ? rows.map(journalFrom1) : rows.map((row) => recordFrom1(name, row))])) }),
+  1: (tables) => over({ ...tables, keywords: tables['keywords'] ?? [] }, recordFrom1),
+  2: (tables) => over(tables, recordFrom2),
+}
+
+/** Every record of every table, and those that the journal keeps for undo, turned by its table's name. */
+function over(tables: RawTables, turn: (table: unknown, row: unknown) => unknown): RawTables {
+  return Object.fromEntries(Object.entries(tables).map(([name, rows]) => [name, rows.map((row) => (name === 'journal' ? journalLine(row, turn) : turn(name, row)))]))
+}
+
+function journalLine(line: unknown, turn: (table: unknown, row: unknown) => unknown): unknown {
+  if (!isRow(line) || !Array.isArray(line['changes'])) return line
+  return { ...line, changes: line['changes'].map((change: unknown) => (isRow(change) ? { ...change, ...Object.fromEntries((['before', 'after'] as const).flatMap((side) => (change[side] === undefined ? [] : [[side, turn(change['table'], change[side])]]))) } : change)) }
+}
+
+/** Version 3 knows of work laid on days, of single dates' hours, and of what setting up costs. */
+function recordFrom2(table: unknown, row: unknown): unknown {
+  if (!isRow(row)) return row
+  if (table === 'steps') return { blocks: [], ...row }
+  if (table === 'settings') return { exceptions: {}, setup: freshSetup, preferred: {}, ...row }
+  return row
 }
 
 /** Version 2 knows of an episode's days as an idea, a show's own fields, and of weights, views and guests' days away. */
@@ -25,11 +44,6 @@ function recordFrom1(table: unknown, row: unknown): unknown {
     case 'settings': return { weights: freshWeights, views: [], away: {}, ...row }
     default: return row
   }
-}
-
-function journalFrom1(line: unknown): unknown {
-  if (!isRow(line) || !Array.isArray(line['changes'])) return line
-  return { ...line, changes: line['changes'].map((change: unknown) => (isRow(change) ? { ...change, ...Object.fromEntries((['before', 'after'] as const).flatMap((side) => (change[side] === undefined ? [] : [[side, recordFrom1(change['table'], change[side])]]))) } : change)) }
 }
 
 function isRow(value: unknown): value is Record<string, unknown> {

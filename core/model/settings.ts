@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Day, stamps } from './basics'
+import { Day, Id, Moment, StepKind, stamps } from './basics'
 import { View } from './view'
 
 const dayMinutes = z.number().int().min(0, 'Hours cannot be below nothing.').max(1440, 'A day has 24 hours.')
@@ -13,11 +13,21 @@ export type Weights = z.infer<typeof Weights>
 /** The weights of one who has moved none. */
 export const freshWeights: Weights = { demand: 20, need: 25, past: 15, fit: 15, rating: 15, spacing: 10, occasion: 15 }
 
+/** What setting up costs in minutes before anything else is known. */
+export const freshSetup = { film: 45, record: 20 }
+
 /** The one settings record, id `settings`. Hours are minutes per weekday, Monday first. */
 export const Settings = z.object({
   id: z.literal('settings'),
   hours: z.array(dayMinutes).length(7, 'A week has seven days.'),
   daysOff: z.array(Day),
+  /** Minutes of single dates that differ from their weekday's. */
+  exceptions: z.record(Day, dayMinutes),
+  /** Minutes that setting up costs once a day, and weekdays (Monday 0) preferred, by kind of step. */
+  setup: z.partialRecord(StepKind, z.number().int().min(0).max(240)),
+  preferred: z.partialRecord(StepKind, z.array(z.number().int().min(0).max(6))),
+  /** The step that is being worked on, since when. */
+  running: z.object({ step: Id, since: Moment }).optional(),
   weights: Weights,
   views: z.array(View),
   /** When guests are not free, by name. */

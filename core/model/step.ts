@@ -1,6 +1,10 @@
 import { z } from 'zod'
 import { Day, Id, Lead, Minutes, Moment, Part, StepKind, stamps } from './basics'
 
+/** A stretch of work laid on a day. A pinned one stays where it is when the rest is planned anew. */
+export const PlannedBlock = z.object({ day: Day, minutes: z.number().int().min(1).max(1440), pinned: z.boolean() })
+export type PlannedBlock = z.infer<typeof PlannedBlock>
+
 /** One piece of work in a stage of an episode. */
 export const Step = z.object({
   id: Id,
@@ -20,6 +24,10 @@ export const Step = z.object({
   part: Part.optional(),
   doneAt: Moment.optional(),
   waiting: z.object({ who: z.string().min(1, 'Say who it waits on.'), what: z.string(), since: Day }).optional(),
+  /** No work on it before this date. */
+  earliest: Day.optional(),
+  /** Where the creator's week has it; what is not laid here is laid by the plan. */
+  blocks: z.array(PlannedBlock),
   order: z.number(),
   ...stamps,
 })

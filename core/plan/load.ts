@@ -1,9 +1,12 @@
 import type { Day, Id, Settings } from '../model'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
 
-/** Minutes the creator has on a date. */
-export function minutesOn(settings: Pick<Settings, 'hours' | 'daysOff'>, day: Day): number {
-  return settings.daysOff.includes(day) ? 0 : (settings.hours[weekday(day)] ?? 0)
+/** What the hours of a date are known from. */
+export type HoursOf = Pick<Settings, 'hours' | 'daysOff'> & Partial<Pick<Settings, 'exceptions'>>
+
+/** Minutes the creator has on a date: its own where it was given some, none on days off, else its weekday's. */
+export function minutesOn(settings: HoursOf, day: Day): number {
+  return settings.exceptions?.[day] ?? (settings.daysOff.includes(day) ? 0 : (settings.hours[weekday(day)] ?? 0))
 }
 
 /** One open step to be laid on days. */
@@ -12,6 +15,8 @@ export interface Work {
   minutes: number
   due: Day
   needs: readonly Id[]
+  /** Blocks that the creator's week has already; only the rest is laid. */
+  laid?: readonly { day: Day; minutes: number }[]
 }
 
 export interface Block {
@@ -43,15 +48,26 @@ function pieceOf(minutes: number, room: number, dayIsFresh: boolean): number {
  * at least 30 minutes (less only where a whole day has less). A plain forward schedule (earliest due date, Jackson's rule),
  * at worst quadratic in the work of a day; the planner that improves on it is another computation. `days` is how far it looks.
  */
-export function layWork(work: readonly Work[], settings: Pick<Settings, 'hours' | 'daysOff'>, today: Day, days = 180): Load {
+export function layWork(work: readonly Work[], settings: HoursOf, today: Day, days = 180): Load {
   const load: Load = { blocks: [], ends: new Map(), over: new Map() }
-  const left = new Map(work.map((w) => [w.id, w.minutes]))
+  const left = new Map<Id, number>()
+  const taken = new Map<Day, number>()
+  for (const w of work) {
+    const laid = (w.laid ?? []).filter((b) => b.day >= today)
+    for (const b of laid) {
+      load.blocks.push({ id: w.id, day: b.day, minutes: b.minutes })
+      taken.set(b.day, (taken.get(b.day) ?? 0) + b.minutes)
+      if (b.day > (load.ends.get(w.id) ?? '')) load.ends.set(w.id, b.day)
+    }
+    const rest = w.minutes - laid.reduce((sum, b) => sum + b.minutes, 0)
+    if (rest > 0 || laid.length === 0) left.set(w.id, Math.max(0, rest))
+  }
   const row = [...work].sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0))
   const first = dayNumber(today)
   for (let n = first; n < first + days && left.size > 0; n++) {
     const day = dayOf(n)
     const whole = minutesOn(settings, day)
-    let room = whole
+    let room = whole - (taken.get(day) ?? 0)
     const touched = new Set<Id>()
     while (room > 0) {
       const next = row.find((w) => left.has(w.id) && !touched.has(w.id) && !w.needs.some((need) => left.has(need)) && pieceOf(left.get(w.id) ?? 0, room, room === whole) > 0)
@@ -61,15 +77,19 @@ export function layWork(work: readonly Work[], settings: Pick<Settings, 'hours' 
       touched.add(next.id)
       load.blocks.push({ id: next.id, day, minutes: piece })
       room -= piece
-      if (piece === minutes) { left.delete(next.id); load.ends.set(next.id, day) } else left.set(next.id, minutes - piece)
+      if (piece === minutes) { left.delete(next.id); load.ends.set(next.id, later(load.ends.get(next.id), day)) } else left.set(next.id, minutes - piece)
     }
-    for (const w of row) if (left.get(w.id) === 0) { left.delete(w.id); load.ends.set(w.id, day) }
+    for (const w of row) if (left.get(w.id) === 0) { left.delete(w.id); load.ends.set(w.id, later(load.ends.get(w.id), day)) }
   }
   for (const w of row) {
     const end = load.ends.get(w.id)
     if (w.due >= today && (end === undefined || end > w.due)) load.over.set(w.due, (load.over.get(w.due) ?? 0) + w.minutes)
   }
   return load
+}
+
+function later(a: Day | undefined, b: Day): Day {
+  return a !== undefined && a > b ? a : b
 }
 
 /** Minutes laid on each date. */
