@@ -18,6 +18,7 @@ const Shortcuts = defineAsyncComponent(() => import('./screens/shell/Shortcuts.v
 const PlaceIdea = defineAsyncComponent(() => import('./screens/schedule/PlaceIdea.vue'))
 const PasteLines = defineAsyncComponent(() => import('./screens/ideas/PasteLines.vue'))
 const ParkEpisode = defineAsyncComponent(() => import('./screens/schedule/ParkEpisode.vue'))
+const ForecastPanel = defineAsyncComponent(() => import('./screens/week/ForecastPanel.vue'))
 const FillSlot = defineAsyncComponent(() => import('./screens/schedule/FillSlot.vue'))
 
 const library = useLibrary()
@@ -32,6 +33,7 @@ onMounted(() => {
   // The finder is fetched ahead, so that what is typed right behind its key is not lost.
   setTimeout(() => { void loadFinder() }, 1500)
   setTimeout(() => {
+    void import('./stores/plan').then(({ usePlan }) => { usePlan().want() })
     void import('./stores/ranking').then(({ useRanking }) => { useRanking().want() })
     void import('./stores/mail').then(({ useMail }) => { useMail().start() })
   }, 1500)
@@ -62,7 +64,7 @@ watch(() => route.fullPath, async (to, from) => {
   setTimeout(() => { if (document.activeElement === document.body || document.activeElement?.closest('nav')) document.getElementById('screen')?.focus({ preventScroll: true }) }, 60)
 }, { immediate: true })
 
-const screens = ['today', 'ideas', 'schedule', 'catalogue', 'shows', 'settings']
+const screens = ['today', 'ideas', 'schedule', 'week', 'catalogue', 'shows', 'settings']
 useKeys({
   i: () => { desk.toCapture++ },
   '/': () => { desk.finder = true },
@@ -95,6 +97,7 @@ onMounted(() => {
       <Shortcuts v-if="desk.shortcuts" />
       <PlaceIdea v-if="desk.placing" />
       <FillSlot v-if="desk.filling" />
+      <ForecastPanel v-if="desk.forecast" :key="desk.forecast" />
       <PasteLines v-if="desk.pasted !== undefined" />
       <ParkEpisode v-if="desk.parking" />
     </template>

@@ -23,6 +23,7 @@ export const router = createRouter({
     { path: '/ideas/mailbox', name: 'mailbox', component: () => import('./screens/ideas/Mailbox.vue'), meta: { title: 'Mailbox' } },
     { path: '/ideas/idea/:code', name: 'idea', component: () => import('./screens/ideas/IdeaPage.vue'), meta: { title: 'Idea' }, props: true },
     { path: '/schedule', name: 'schedule', component: () => import('./screens/schedule/Schedule.vue'), meta: { title: 'Schedule' } },
+    { path: '/week', name: 'week', component: () => import('./screens/week/Week.vue'), meta: { title: 'Week' } },
     { path: '/episode/:code/:stage?', name: 'episode', component: () => import('./screens/episode/Episode.vue'), meta: { title: 'Episode', bare: true }, props: true },
     { path: '/catalogue', name: 'catalogue', component: () => import('./screens/catalogue/Catalogue.vue'), meta: { title: 'Catalogue' } },
     { path: '/shows/:show?', name: 'shows', component: () => import('./screens/shows/Shows.vue'), meta: { title: 'Shows' }, props: true },

@@ -121,7 +121,7 @@ export const useBoard = defineStore('board', () => {
     const work: Work[] = []
     for (const { standing } of placed.value) {
       const open = new Set(standing.steps.filter((s) => !s.done).map((s) => s.step.id))
-      for (const s of standing.steps) if (!s.done && s.due && !s.step.waiting && s.step.owner === 'me') work.push({ id: s.step.id, minutes: s.minutesLeft, due: s.due, needs: s.step.needs.filter((n) => open.has(n) && !standing.steps.some((x) => x.step.id === n && x.step.waiting)) })
+      for (const s of standing.steps) if (!s.done && s.due && !s.step.waiting && s.step.owner === 'me') work.push({ id: s.step.id, minutes: s.minutesLeft, due: s.due, kind: s.step.kind, earliest: s.step.earliest ?? (s.step.lead.by === 'after' ? standing.release?.day : undefined), laid: s.step.blocks, needs: s.step.needs.filter((n) => open.has(n) && !standing.steps.some((x) => x.step.id === n && x.step.waiting)) })
     }
     return layWork(work, settings.value, today.value)
   })

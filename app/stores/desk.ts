@@ -3,6 +3,7 @@ import { ref, shallowRef, watch } from 'vue'
 import type { Id } from '@core/model'
 import type { Slot } from '@core/rhythm/slots'
 import type { Ranked } from '@core/ideas/rank'
+import type { Outlook } from '@core/plan/forecast'
 
 const key = 'lamp-reel.capture'
 
@@ -22,6 +23,10 @@ export const useDesk = defineStore('desk', () => {
   const parking = ref<Id>()
   /** The two ideas suggested for each of the next open slots, by the slot's key; filled when they have been ranked. */
   const suggestions = shallowRef<ReadonlyMap<string, Ranked[]>>(new Map())
+  /** How likely each release is to go out, by episode; filled when it has been forecast. */
+  const outlooks = shallowRef<ReadonlyMap<Id, Outlook>>(new Map())
+  /** The episode whose forecast is open. */
+  const forecast = ref<Id>()
   const finder = ref(false)
   const shortcuts = ref(false)
   /** The episode whose history is open. */
@@ -34,5 +39,5 @@ export const useDesk = defineStore('desk', () => {
   /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */
   const toNow = ref(0)
   const toCapture = ref(0)
-  return { placing, filling, pasted, parking, suggestions, finder, shortcuts, history, captureShow, toNow, toCapture }
+  return { placing, filling, pasted, parking, suggestions, outlooks, forecast, finder, shortcuts, history, captureShow, toNow, toCapture }
 })

@@ -1,7 +1,7 @@
 import { after, exampleAt, exampleContext, exampleEpisode, exampleNow, exampleRecords, exampleStep, refusalOf, valueOf } from '../examples'
 import type { Records } from '../model'
 import { minutesOn } from '../plan/load'
-import { correctLog, endStep, handStep, layOnDay, pinBlock, ranFor, setDays, splitBlock, startStep, stopStep, takeOffDay, takePlan } from './week'
+import { correctLog, endStep, handStep, layOnDay, leftToToday, pinBlock, ranFor, setDays, splitBlock, startStep, stopStep, takeOffDay, takePlan } from './week'
 
 const today = '2026-11-24'
 const base: Records = { ...exampleRecords([exampleEpisode()]), steps: new Map([['a', exampleStep({ id: 'a', minutes: 120 })], ['b', exampleStep({ id: 'b', minutes: 60 })]]) }
@@ -37,6 +37,15 @@ test('days are lost together, and get their usual hours back', () => {
   expect(minutesOn(settings() ?? { hours: [], daysOff: [] }, '2026-11-25')).toBe(0)
   const back = after(r, setDays(r, { days: ['2026-11-25'], minutes: undefined }, context)).settings.get('settings')
   expect([back && minutesOn(back, '2026-11-25'), back && minutesOn(back, '2026-11-26')]).toEqual([120, 0])
+})
+
+test('a lost day frees what was laid on it; what is left over comes onto today in one move', () => {
+  let r = after(base, layOnDay(base, { step: 'a', day: '2026-11-25', minutes: 120, today }, context))
+  r = after(r, layOnDay(r, { step: 'b', day: today, minutes: 60, today }, context))
+  expect(blocks(after(r, setDays(r, { days: ['2026-11-25'], minutes: 0 }, context)))).toEqual([])
+  const tomorrow = after(r, leftToToday(r, { steps: ['a', 'b'], today: '2026-11-25' }, context))
+  expect([blocks(tomorrow, 'a'), blocks(tomorrow, 'b')]).toEqual([['25 120!'], ['25 60!']])
+  expect(refusalOf(leftToToday(tomorrow, { steps: ['a', 'b'], today: '2026-11-25' }, context))).toMatch(/Nothing is left over/)
 })
 
 test('one timer runs at a time; starting another logs the first; a forgotten one logs six hours', () => {

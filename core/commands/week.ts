@@ -68,7 +68,19 @@ export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[]
   return changes.length === 0 ? refused('Nothing of this plan can be taken any more; plan anew.', 'steps') : fine({ changes, sentence: `Took the plan for ${changes.length} ${changes.length === 1 ? 'step' : 'steps'}`, about: [] })
 }
 
-/** Gives several days other hours at once: none when they are lost, more when an evening comes free; `undefined` takes their weekday's again. */
+/** Brings what was laid on past days and not done onto today, in one move. */
+export const leftToToday: Command<{ steps: Id[]; today: Day }> = (records, { steps, today }, context) => {
+  const changes = steps.flatMap((id): Change[] => {
+    const step = records.steps.get(id)
+    const past = step?.blocks.filter((b) => b.day < today) ?? []
+    if (!step || past.length === 0) return []
+    const minutes = Math.min(past.reduce((sum, b) => sum + b.minutes, 0), Math.max(15, step.minutes - step.logged))
+    return [putting(records, 'steps', { ...step, blocks: withBlock(step.blocks.filter((b) => b.day >= today), today, minutes, true), updatedAt: momentOf(context) })]
+  })
+  return changes.length === 0 ? refused('Nothing is left over.', 'steps.blocks') : fine({ changes, sentence: `Brought ${changes.length === 1 ? 'one step' : `${changes.length} steps`} onto today`, about: [] })
+}
+
+/** Gives several days other hours at once: none when they are lost (what was laid there is free for other days), more when an evening comes free; `undefined` takes their weekday's again. */
 export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (records, { days, minutes }, context) => {
   if (days.length === 0) return refused('Choose a day first.', 'settings.exceptions')
   const at = momentOf(context)
@@ -76,7 +88,8 @@ export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (r
   const others = Object.fromEntries(Object.entries(settings.exceptions).filter(([day]) => !days.includes(day)))
   const exceptions = minutes === undefined ? others : { ...others, ...Object.fromEntries(days.map((day) => [day, minutes])) }
   const said = days.length === 1 ? sayDay(days[0] ?? '') : `${days.length} days`
-  return fine({ changes: [putting(records, 'settings', { ...settings, exceptions, updatedAt: at })], sentence: minutes === undefined ? `${said} with the usual hours again` : minutes === 0 ? `${said} lost` : `${said} with ${minutes} min`, about: [] })
+  const freed = minutes !== 0 ? [] : [...records.steps.values()].filter((s) => s.doneAt === undefined && s.blocks.some((b) => days.includes(b.day))).map((s) => putting(records, 'steps', { ...s, blocks: s.blocks.filter((b) => !days.includes(b.day)), updatedAt: at }))
+  return fine({ changes: [putting(records, 'settings', { ...settings, exceptions, updatedAt: at }), ...freed], sentence: minutes === undefined ? `${said} with the usual hours again` : minutes === 0 ? `${said} lost` : `${said} with ${minutes} min`, about: [] })
 }
 
 /** Longest stretch that a timer logs by itself; what ran longer was forgotten. */

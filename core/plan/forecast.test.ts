@@ -56,6 +56,8 @@ describe('the forecast', () => {
     const tasks = [task('edit', { minutes: 60 }), task('cover', { minutes: 0, kind: 'design' })]
     const [waiting] = forecast(of({ tasks, paces: exact, waits: new Map([['cover', 6]]) }))
     expect(waiting?.last).toBe('cover')
+    const after = [task('cover', { minutes: 0, kind: 'design' }), task('check', { minutes: 10, needs: ['cover'] })]
+    expect(forecast(of({ tasks: after, paces: exact, waits: new Map([['cover', 6]]) }))[0]?.last).toBe('cover')
     expect(Math.abs((waiting?.chance ?? 0) - (1 - Math.exp(-2 / 6)))).toBeLessThan(0.03)
     expect([...(waiting?.spread.values() ?? [])].reduce((a, b) => a + b, 0)).toBe(4000)
   })

@@ -28,7 +28,7 @@ export interface Outlook {
   /** The days by which half, and nine in ten, of the draws are ready: numbers of days since 1970. */
   p50: number
   p90: number
-  /** The step that most often ends last: the reason. */
+  /** The step that most often decides: the one that ends last, or what it waited for until that same day. The reason. */
   last: Id | undefined
   /** How many draws are ready so many days before (negative) or after the release; both ends cut at four weeks. */
   spread: Map<number, number>
@@ -64,6 +64,7 @@ export function forecast(of: ForecastFor, tell: (share: number) => boolean = () 
   const ready = new Map([...releases.keys()].map((id) => [id, new Int32Array(draws)]))
   const lasts = new Map([...releases.keys()].map((id) => [id, new Map<number, number>()]))
   const ends = new Int32Array(tasks.length)
+  const cause = new Int32Array(tasks.length)
   const room = new Float64Array(days)
   const kinds: Set<StepKind>[] = Array.from({ length: days }, () => new Set())
   for (let d = 0; d < draws; d++) {
@@ -72,9 +73,12 @@ export function forecast(of: ForecastFor, tell: (share: number) => boolean = () 
     tasks.forEach((task, i) => {
       while (open < days && (room[open] ?? 0) <= 0.5) open++
       let start = Math.max(earliest[i] ?? 0, 0)
-      for (const n of needs[i] ?? []) start = Math.max(start, ends[n] ?? 0)
+      let held = -1
+      for (const n of needs[i] ?? []) if ((ends[n] ?? 0) >= start) { start = ends[n] ?? 0; held = n }
+      cause[i] = i
       const wait = waits[i]?.[d]
       if (wait !== undefined) { ends[i] = Math.min(days, Math.max(start, wait)); return }
+      const waitedFor = (end: number) => { if (held >= 0 && end === ends[held]) cause[i] = cause[held] ?? i }
       let rest = task.minutes * (ratios[i]?.[d] ?? 1)
       let n = Math.max(start, rest > 0 ? open : start)
       let end = start
@@ -91,11 +95,12 @@ export function forecast(of: ForecastFor, tell: (share: number) => boolean = () 
         n++
       }
       ends[i] = rest > 0.5 ? days : end
+      waitedFor(ends[i] ?? 0)
     })
     for (const [episode, row] of releases) {
       let latest = 0
       let which = row.tasks[0] ?? 0
-      for (const i of row.tasks) if ((ends[i] ?? 0) >= latest) { latest = ends[i] ?? 0; which = i }
+      for (const i of row.tasks) if ((ends[i] ?? 0) >= latest) { latest = ends[i] ?? 0; which = cause[i] ?? i }
       const mine = ready.get(episode)
       if (mine) mine[d] = latest
       const count = lasts.get(episode)

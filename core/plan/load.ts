@@ -1,8 +1,8 @@
-import type { Day, Id, Settings } from '../model'
+import type { Day, Id, Settings, StepKind } from '../model'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
 
 /** What the hours of a date are known from. */
-export type HoursOf = Pick<Settings, 'hours' | 'daysOff'> & Partial<Pick<Settings, 'exceptions'>>
+export type HoursOf = Pick<Settings, 'hours' | 'daysOff'> & Partial<Pick<Settings, 'exceptions' | 'setup'>>
 
 /** Minutes the creator has on a date: its own where it was given some, none on days off, else its weekday's. */
 export function minutesOn(settings: HoursOf, day: Day): number {
@@ -17,6 +17,10 @@ export interface Work {
   needs: readonly Id[]
   /** Blocks that the creator's week has already; only the rest is laid. */
   laid?: readonly { day: Day; minutes: number }[]
+  /** What sort of work it is, where setting up for it costs minutes once a day. */
+  kind?: StepKind
+  /** None of it before this date. */
+  earliest?: Day | undefined
 }
 
 export interface Block {
@@ -52,11 +56,15 @@ export function layWork(work: readonly Work[], settings: HoursOf, today: Day, da
   const load: Load = { blocks: [], ends: new Map(), over: new Map() }
   const left = new Map<Id, number>()
   const taken = new Map<Day, number>()
+  const kinds = new Map<Day, Set<StepKind>>()
+  const costOf = (w: Work, day: Day) => (w.kind === undefined || kinds.get(day)?.has(w.kind) ? 0 : (settings.setup?.[w.kind] ?? 0))
+  const setUp = (w: Work, day: Day) => { if (w.kind !== undefined) (kinds.get(day) ?? kinds.set(day, new Set()).get(day))?.add(w.kind) }
   for (const w of work) {
     const laid = (w.laid ?? []).filter((b) => b.day >= today)
     for (const b of laid) {
       load.blocks.push({ id: w.id, day: b.day, minutes: b.minutes })
-      taken.set(b.day, (taken.get(b.day) ?? 0) + b.minutes)
+      taken.set(b.day, (taken.get(b.day) ?? 0) + b.minutes + costOf(w, b.day))
+      setUp(w, b.day)
       if (b.day > (load.ends.get(w.id) ?? '')) load.ends.set(w.id, b.day)
     }
     const rest = w.minutes - laid.reduce((sum, b) => sum + b.minutes, 0)
@@ -70,13 +78,15 @@ export function layWork(work: readonly Work[], settings: HoursOf, today: Day, da
     let room = whole - (taken.get(day) ?? 0)
     const touched = new Set<Id>()
     while (room > 0) {
-      const next = row.find((w) => left.has(w.id) && !touched.has(w.id) && !w.needs.some((need) => left.has(need)) && pieceOf(left.get(w.id) ?? 0, room, room === whole) > 0)
+      const next = row.find((w) => left.has(w.id) && !touched.has(w.id) && (w.earliest === undefined || w.earliest <= day) && !w.needs.some((need) => left.has(need)) && pieceOf(left.get(w.id) ?? 0, room - costOf(w, day), room === whole) > 0)
       if (!next) break
       const minutes = left.get(next.id) ?? 0
-      const piece = pieceOf(minutes, room, room === whole)
+      const cost = costOf(next, day)
+      const piece = pieceOf(minutes, room - cost, room === whole)
+      setUp(next, day)
       touched.add(next.id)
       load.blocks.push({ id: next.id, day, minutes: piece })
-      room -= piece
+      room -= piece + cost
       if (piece === minutes) { left.delete(next.id); load.ends.set(next.id, later(load.ends.get(next.id), day)) } else left.set(next.id, minutes - piece)
     }
     for (const w of row) if (left.get(w.id) === 0) { left.delete(w.id); load.ends.set(w.id, later(load.ends.get(w.id), day)) }

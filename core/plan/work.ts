@@ -38,7 +38,7 @@ export function tasksOf(work: readonly InWork[]): { tasks: Task[]; waits: Map<Id
         minutes: others ? 0 : minutesLeft,
         due,
         needs: step.needs.filter((n) => open.has(n)),
-        earliest: step.earliest,
+        earliest: step.earliest ?? (step.lead.by === 'after' ? release.day : undefined),
         split: step.kind !== 'film' && step.kind !== 'record',
         release: step.required && step.lead.by !== 'after' ? release.day : undefined,
         weight: 1 + episode.priority + (episode.sponsor === undefined ? 0 : 2),

@@ -27,6 +27,8 @@ const multiple = computed(() => (frame.episode ? board.multiples.get(frame.episo
 const picture = computed(() => (frame.kind === 'exposed' && width > 120 ? pictures.url(frame.episode?.chosenPicture) : undefined))
 /** The best two for it, best first. */
 const suggested = computed(() => (frame.kind === 'open' && frame.slot && width > 150 && !slim ? (desk.suggestions.get(frame.slot.key) ?? []) : []))
+/** Said on the strip only where it is not on track. */
+const outlook = computed(() => { const is = frame.kind === 'filled' && frame.episode ? desk.outlooks.get(frame.episode.id)?.is : undefined; return is === 'on track' ? undefined : is })
 const narrow = computed(() => width < 84)
 /** One offer for open frames in a row, on the first of them. */
 const offers = computed(() => width > 150 && (frame.run?.index ?? 0) === 0)
@@ -34,7 +36,7 @@ const label = computed(() => {
   const out = `${sayDay(frame.day, board.today)}${when ? `, in ${when}` : ''}`
   if (frame.kind === 'open') return `${number.value} open, ${out}. Choose an idea${suggested.value.length > 0 ? `, for example ${suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')}` : ''}`
   if (frame.kind === 'skipped') return `Skipped, ${out}. Take the skip back`
-  return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${late.value ? `, late ${late.value} d` : ''}`
+  return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${outlook.value && !late.value ? `, ${outlook.value}` : ''}${late.value ? `, late ${late.value} d` : ''}`
 })
 </script>
 
@@ -57,7 +59,7 @@ const label = computed(() => {
           <Glyph v-else-if="frame.kind === 'filled' && !narrow" :lamps="lamps" :size="15" class="flex-none" />
         </template>
       </span>
-      <span v-if="frame.kind === 'filled' && !slim && !narrow" class="num text-11 absolute right-2 bottom-[2px] leading-[14px]" aria-hidden="true"><template v-if="late"><Flag :size="9" /><span class="text-rose">late</span> · </template>{{ when }}</span>
+      <span v-if="frame.kind === 'filled' && !slim && !narrow" class="num text-11 absolute right-2 bottom-[2px] leading-[14px]" aria-hidden="true"><template v-if="late"><Flag :size="9" /><span class="text-rose">late</span> · </template><template v-else-if="outlook">{{ outlook }} · </template>{{ when }}</span>
       <span v-if="frame.kind === 'open' && offers" class="text-12 font-semibold ml-auto" aria-hidden="true">Choose</span>
       <span v-if="frame.kind === 'exposed' && multiple && !narrow" class="num text-11 ml-auto pl-1" :class="multiple >= 1.5 ? 'text-ink font-bold' : ''">{{ multiple.toFixed(1) }}×</span>
     </button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CalendarRange, Clapperboard, Film, Lightbulb, Settings as Gear, Sun } from '@lucide/vue'
+import { CalendarRange, Columns3, Clapperboard, Film, Lightbulb, Settings as Gear, Sun } from '@lucide/vue'
 import { computed } from 'vue'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
@@ -11,11 +11,12 @@ const all = [
   { name: 'today', label: 'Today', icon: Sun },
   { name: 'ideas', label: 'Ideas', icon: Lightbulb },
   { name: 'schedule', label: 'Schedule', icon: CalendarRange },
+  { name: 'week', label: 'Week', icon: Columns3 },
   { name: 'catalogue', label: 'Catalogue', icon: Film },
   { name: 'shows', label: 'Shows', icon: Clapperboard },
 ]
-/** The Catalogue joins the bar when there is first something in it. */
-const screens = computed(() => all.filter((s) => s.name !== 'catalogue' || board.released.length > 0))
+/** The Week and the Catalogue join the bar when there is first something in them. */
+const screens = computed(() => all.filter((s) => (s.name !== 'catalogue' || board.released.length > 0) && (s.name !== 'week' || board.placed.length > 0)))
 </script>
 
 <template>

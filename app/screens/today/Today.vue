@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { markReleased } from '@core/commands/release'
 import { moveToNextOpen } from '@core/commands/schedule'
 import { tickStep } from '@core/commands/steps'
+import { correctLog, endStep, leftToToday, ranFor, startStep, stopStep } from '@core/commands/week'
 import { minutesOn } from '@core/plan/load'
 import { sayAway, sayDay, sayDayLong } from '@core/rhythm/days'
 import { sayLeft, sayUntil } from '@core/rhythm/zone'
@@ -44,6 +45,14 @@ const overdue = computed(() => board.overdue[0])
 /** Released lately, with people who wanted to be told; and what was parked until after something that is out now. */
 const told = computed(() => board.released.slice(0, 20).filter((e) => e.idea.asked.some((a) => a.tell && a.mail !== '' && a.told === undefined)))
 const takenUp = computed(() => [...library.records.episodes.values()].filter((e) => e.phase.name === 'parked' && e.phase.after !== undefined && library.records.episodes.get(e.phase.after)?.phase.name === 'released'))
+const running = computed(() => { const r = library.settings.running; const found = r && board.stepIn.get(r.step); return r && found ? { ...found, since: r.since } : undefined })
+const leftOver = computed(() => board.working.flatMap((c) => c.steps.filter((s) => s.doneAt === undefined && s.blocks.some((b) => b.day < board.today)).map((s) => ({ card: c, step: s }))))
+function correct(id: string, event: Event) {
+  if (event.target instanceof HTMLInputElement) void library.perform(correctLog, { step: id, minutes: Math.max(0, Math.min(6000, Math.round(Number(event.target.value)))) })
+}
+function end(id: string, took: 'shorter' | 'as planned' | 'longer') {
+  void library.perform(endStep, { step: id, took }, 'aloud')
+}
 const nothing = computed(() => board.working.length === 0)
 
 function stageName(card: Card, id: string): string {
@@ -65,6 +74,7 @@ function done(id: string) {
 }
 useKeys({
   y: () => { void out() },
+  t: () => { if (running.value) void library.perform(stopStep, {}, 'aloud'); else if (first.value) void library.perform(startStep, { step: first.value.state.step.id }, 'aloud') },
   Enter: () => { if (first.value) open(first.value.card, first.value.state.step.id) },
 })
 </script>
@@ -92,6 +102,15 @@ useKeys({
         <button class="btn btn-main" @click="out">Yes, it is out <span class="key">Y</span></button>
       </section>
 
+      <section v-if="running" class="panel border-lamp-line p-4 flex flex-wrap items-center gap-4" aria-label="Running">
+        <LampMark :lamp="{ state: 'working', share: Math.min(1, (running.state.step.logged + ranFor(running.since, board.now)) / Math.max(1, running.state.step.minutes)) }" :size="30" hidden />
+        <div class="flex-1 min-w-[200px]"><p class="sub">running, <span class="num">{{ ranFor(running.since, board.now) }}</span> min now<template v-if="running.state.step.logged > 0">, <label class="inline-flex items-center gap-1"><input class="quiet-field mx-0 w-[58px] num border-line" type="number" min="0" max="6000" :value="running.state.step.logged" aria-label="Minutes worked before" @change="correct(running.state.step.id, $event)" /> before</label></template> of {{ sayMinutes(running.state.step.minutes) }} planned</p><h2 class="text-20 leading-7">{{ running.state.step.name }}</h2><p class="text-ink-2"><span class="num">{{ running.card.number }}</span> {{ running.card.title }}</p></div>
+        <button class="btn" @click="library.perform(stopStep, {}, 'aloud')">Stop <span class="key">T</span></button>
+        <span v-if="stepTicks(running.state.step)" class="flex gap-1.5 items-center" role="group" aria-label="Done, and it took"><span class="sub">Done:</span><button v-for="t in (['shorter', 'as planned', 'longer'] as const)" :key="t" class="btn btn-small" @click="end(running.state.step.id, t)">{{ t }}</button></span>
+      </section>
+
+      <section v-if="leftOver.length > 0" class="panel px-4 py-3 flex flex-wrap items-center gap-3" aria-label="Left over"><p class="flex-1"><strong>Left over:</strong> {{ leftOver.map((l) => `${l.step.name} of ${l.card.number}`).join(', ') }}</p><button class="btn btn-small" @click="library.perform(leftToToday, { steps: leftOver.map((l) => l.step.id), today: board.today }, 'aloud')">Put on today</button></section>
+
       <section v-if="first" class="panel p-4 flex flex-wrap items-center gap-4" :class="overdue ? '' : 'border-lamp-line'" aria-label="Next step">
         <LampMark :lamp="first.state.step.logged > 0 ? { state: 'working', share: first.state.step.logged / first.state.step.minutes } : { state: 'open', share: 0, late: first.state.late }" :size="30" hidden />
         <div class="flex-1 min-w-[200px]">
@@ -100,6 +119,7 @@ useKeys({
           <p class="text-ink-2"><span class="num">{{ first.card.number }}</span> {{ first.card.title }}</p>
         </div>
         <p class="num text-20 text-ink">{{ sayMinutes(first.minutes) }}</p>
+        <button v-if="!running" class="btn" @click="library.perform(startStep, { step: first.state.step.id }, 'aloud')">Start <span class="key">T</span></button>
         <button v-if="stepTicks(first.state.step)" class="btn" @click="done(first.state.step.id)">Done</button>
         <button class="btn" :class="overdue ? '' : 'btn-main'" @click="open(first.card, first.state.step.id)">Go to it <span class="key">Enter</span></button>
       </section>

@@ -1,0 +1,243 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, shallowRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { ChevronLeft, ChevronRight, Pin } from '@lucide/vue'
+import { layOnDay, leftToToday, pinBlock, setDays, splitBlock, startStep, stopStep, takeOffDay, takePlan } from '@core/commands/week'
+import type { Outlook } from '@core/plan/forecast'
+import { minutesOn } from '@core/plan/load'
+import { gains } from '@core/plan/work'
+import type { Day, Id } from '@core/model'
+import { addDays, sayAway, sayDay, weekday } from '@core/rhythm/days'
+import { sayMinutes } from '@core/script/timecode'
+import { useBoard } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
+import { useLibrary } from '@app/stores/library'
+import { usePlan } from '@app/stores/plan'
+import { useKeys } from '@app/ui/keys'
+import Flag from '@app/ui/Flag.vue'
+import { stepGoal } from '../episode/steps'
+
+/** The week: days as rows as long as their hours, steps as blocks as long as their minutes. Solid is laid by hand or taken from a plan, dashed what planning would add. */
+const library = useLibrary()
+const board = useBoard()
+const desk = useDesk()
+const plan = usePlan()
+const router = useRouter()
+plan.want()
+
+const offset = ref(0)
+const monday = computed(() => addDays(board.today, -weekday(board.today) + offset.value * 7))
+const days = computed(() => Array.from({ length: 7 }, (_, i) => addDays(monday.value, i)))
+const picked = ref(new Set<Day>())
+const over = ref('')
+
+interface Shown { key: string; step: Id; day: Day; minutes: number; kind: 'laid' | 'pinned' | 'would' | 'done'; running: boolean }
+const storedKeys = computed(() => new Map<string, boolean>(board.working.flatMap((c) => c.steps.flatMap((s) => s.blocks.map((b) => [`${s.id} ${b.day}`, b.pinned] as const)))))
+const blocks = computed<Shown[]>(() => {
+  const proposal = plan.proposal
+  const running = library.settings.running?.step
+  const inPlan = new Set(proposal?.of.tasks.map((t) => t.id))
+  const asIs = board.load.blocks.filter((b) => storedKeys.value.has(`${b.id} ${b.day}`) || !inPlan.has(b.id))
+  const all = proposal ? [...asIs.filter((b) => !inPlan.has(b.id) || (storedKeys.value.get(`${b.id} ${b.day}`) ?? false)), ...proposal.plan.blocks.filter((b) => !(storedKeys.value.get(`${b.id} ${b.day}`) ?? false))] : board.load.blocks
+  const loose = board.unplaced.flatMap((c) => c.steps.flatMap((s) => (s.doneAt === undefined ? s.blocks.filter((b) => b.day >= board.today).map((b) => ({ id: s.id, day: b.day, minutes: b.minutes })) : [])))
+  return [...all, ...loose].map((b) => {
+    const pinned = storedKeys.value.get(`${b.id} ${b.day}`)
+    const kind = proposal && inPlan.has(b.id) && pinned !== true ? 'would' : pinned === undefined ? 'would' : pinned ? 'pinned' : 'laid'
+    return { key: `${b.id} ${b.day}`, step: b.id, day: b.day, minutes: b.minutes, kind, running: b.id === running }
+  })
+})
+const done = computed<Shown[]>(() => board.working.flatMap((c) => c.steps.flatMap((s) => (s.doneAt !== undefined && s.doneAt.slice(0, 10) >= monday.value ? [{ key: `${s.id} done`, step: s.id, day: s.doneAt.slice(0, 10), minutes: Math.max(15, s.logged || s.minutes), kind: 'done' as const, running: false }] : []))))
+const rows = computed(() => days.value.map((day) => {
+  const mine = [...done.value.filter((b) => b.day === day), ...blocks.value.filter((b) => b.day === day && day >= board.today)]
+  const room = minutesOn(board.settings, day)
+  const setup = day < board.today ? 0 : [...new Set(mine.filter((b) => b.kind !== 'done').flatMap((b) => stepOf(b.step)?.state.step.kind ?? []))].reduce((s, k) => s + (board.settings.setup[k] ?? 0), 0)
+  const used = setup + mine.reduce((s, b) => s + b.minutes, 0)
+  return { day, mine, room, used, setup, past: day < board.today, free: Math.max(0, room - used), more: Math.max(0, used - room), own: board.settings.exceptions[day] !== undefined }
+}))
+/** Pixels a minute: the longest day fits. */
+const scale = computed(() => 560 / Math.max(240, ...rows.value.map((r) => Math.max(r.room, r.used))))
+const left = computed(() => board.working.flatMap((c) => c.steps.filter((s) => s.doneAt === undefined && s.blocks.some((b) => b.day < board.today)).map((s) => ({ card: c, step: s }))))
+const undated = computed(() => board.unplaced.flatMap((c) => c.standing.steps.filter((s) => !s.done && s.step.blocks.length === 0).map((state) => ({ card: c, state }))).slice(0, 14))
+const totals = computed(() => ({ room: rows.value.filter((r) => !r.past).reduce((s, r) => s + r.room, 0), laid: rows.value.flatMap((r) => r.mine).filter((b) => b.kind === 'laid' || b.kind === 'pinned').reduce((s, b) => s + b.minutes, 0), would: rows.value.flatMap((r) => r.mine).filter((b) => b.kind === 'would').reduce((s, b) => s + b.minutes, 0) }))
+const out = computed(() => board.coming.slice(0, 9).map((card) => ({ card, outlook: plan.outlooks.get(card.episode.id) })))
+const stepOf = (id: Id) => board.stepIn.get(id)
+/** What could be pulled onto a day with room: the most urgent later work that fits whole and needs nothing unfinished. */
+function pull(day: Day, free: number) {
+  if (free < 20) return undefined
+  const later = blocks.value.filter((b) => b.day > day && b.minutes <= free && b.kind !== 'pinned' && stepOf(b.step)?.state.free)
+  return later.sort((a, b) => ((stepOf(a.step)?.state.due ?? '9') < (stepOf(b.step)?.state.due ?? '9') ? -1 : 1))[0]
+}
+
+function lay(step: Id, day: Day, from: Day | undefined, minutes: number) {
+  return library.perform(layOnDay, { step, day, from: storedKeys.value.has(`${step} ${from ?? ''}`) ? from : undefined, minutes, today: board.today }, 'aloud')
+}
+function carry(event: DragEvent, b: { step: Id; day?: Day; minutes: number }) {
+  event.dataTransfer?.setData('text/lamp-block', JSON.stringify([b.step, b.day ?? '', b.minutes]))
+}
+function dropped(event: DragEvent, day: Day) {
+  over.value = ''
+  const raw = event.dataTransfer?.getData('text/lamp-block')
+  if (!raw) return
+  const [step, from, minutes]: unknown[] = JSON.parse(raw)
+  if (typeof step === 'string' && typeof from === 'string' && typeof minutes === 'number' && from !== day) void lay(step, day, from || undefined, minutes)
+}
+const focused = (): Shown | undefined => blocks.value.find((b) => b.key === (document.activeElement instanceof HTMLElement ? document.activeElement.dataset['block'] : undefined))
+async function shift(by: 1 | -1) {
+  const b = focused()
+  if (!b) return
+  const day = addDays(b.day, by)
+  const moved = await lay(b.step, day, b.day, b.minutes)
+  if (!moved.ok) return
+  if (!days.value.includes(day)) offset.value += by
+  await nextTick()
+  document.querySelector<HTMLElement>(`[data-block="${CSS.escape(`${b.step} ${day}`)}"]`)?.focus()
+}
+function step(by: 1 | -1) {
+  const all = [...document.querySelectorAll<HTMLElement>('[data-block]')]
+  const at = all.findIndex((x) => x === document.activeElement)
+  all[at < 0 ? 0 : Math.min(all.length - 1, Math.max(0, at + by))]?.focus()
+}
+function open(id: Id) {
+  const found = stepOf(id)
+  if (found) void router.push({ name: 'episode', params: { code: found.card.episode.code, stage: stepGoal(found.card, found.state.step) } })
+}
+async function split(b: Shown) {
+  if (storedKeys.value.has(b.key)) await library.perform(splitBlock, { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) }, 'aloud')
+  else if ((await lay(b.step, b.day, undefined, b.minutes)).ok) await library.perform(splitBlock, { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) }, 'aloud')
+}
+async function pin(b: Shown) {
+  if (storedKeys.value.has(b.key)) await library.perform(pinBlock, { step: b.step, day: b.day, pinned: b.kind !== 'pinned' }, 'aloud')
+  else await lay(b.step, b.day, undefined, b.minutes)
+}
+function timer(id: Id) {
+  if (library.settings.running?.step === id) void library.perform(stopStep, {}, 'aloud')
+  else void library.perform(startStep, { step: id }, 'aloud')
+}
+useKeys({
+  ArrowDown: () => { step(1) }, ArrowUp: () => { step(-1) },
+  p: () => { const b = focused(); if (b) void pin(b); else void propose() },
+  s: () => { const b = focused(); if (b) void split(b) },
+  t: () => { const b = focused(); if (b) timer(b.step) },
+  Delete: () => { const b = focused(); if (b) void library.perform(takeOffDay, { step: b.step, day: b.day }, 'aloud') },
+})
+function alted(event: KeyboardEvent) {
+  if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
+  event.preventDefault()
+  void shift(event.key === 'ArrowUp' ? -1 : 1)
+}
+
+const scope = ref<'week' | 'all'>('all')
+const chosen = ref(new Set<string>())
+function propose() {
+  chosen.value = new Set()
+  return plan.propose(scope.value === 'week' ? addDays(monday.value, 6) : undefined)
+}
+const won = computed(() => (plan.proposal ? gains(plan.proposal.before, plan.proposal.plan.score) : []))
+async function take(only: boolean) {
+  const p = plan.proposal
+  if (!p) return
+  const mine = p.plan.blocks.filter((b) => !plan.pinned.some((x) => x.id === b.id && x.day === b.day) && (!only || chosen.value.has(`${b.id} ${b.day}`)))
+  const done = await library.perform(takePlan, { blocks: mine }, 'aloud')
+  if (done.ok) plan.forget()
+}
+function choose(key: string) {
+  const next = new Set(chosen.value)
+  if (next.has(key)) next.delete(key)
+  else next.add(key)
+  chosen.value = next
+}
+
+const breaks = shallowRef<{ number: string; title: string; before: Outlook; after: Outlook }[]>()
+async function preview(minutes: number) {
+  const hours = Object.fromEntries([...picked.value].map((d) => [d, minutes - minutesOn(board.settings, d)]))
+  const after = await plan.whatIf({ hours })
+  breaks.value = [...plan.outlooks.values()].flatMap((before) => {
+    const next = after.get(before.episode)
+    const card = board.card(before.episode)
+    return next && card && Math.abs(next.chance - before.chance) >= 0.005 ? [{ number: card.number, title: card.title, before, after: next }] : []
+  })
+}
+async function days0(minutes: number | undefined) {
+  const done = await library.perform(setDays, { days: [...picked.value], minutes }, 'aloud')
+  if (done.ok) { picked.value = new Set(); breaks.value = undefined }
+}
+function toggle(day: Day) {
+  const next = new Set(picked.value)
+  if (next.has(day)) next.delete(day)
+  else next.add(day)
+  picked.value = next
+  breaks.value = undefined
+  if (next.size > 0) void preview(0)
+}
+const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} %` : '')
+</script>
+
+<template>
+  <div class="mx-auto max-w-[1360px] px-5 py-4 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_272px] max-sm:px-3" @keydown="alted">
+    <div class="min-w-0">
+      <header class="flex flex-wrap items-center gap-x-3 gap-y-2 mb-3">
+        <h1>Week of {{ sayDay(monday).replace(/^\w+ /, '') }}</h1>
+        <span class="flex"><button class="btn btn-bare btn-small px-1" aria-label="The week before" @click="offset--"><ChevronLeft :size="17" /></button><button v-if="offset !== 0" class="btn btn-bare btn-small" @click="offset = 0">This week</button><button class="btn btn-bare btn-small px-1" aria-label="The week after" @click="offset++"><ChevronRight :size="17" /></button></span>
+        <p class="sub flex-1"><strong class="text-ink font-semibold">{{ sayMinutes(totals.laid) }} laid</strong> of the {{ sayMinutes(totals.room) }} left<template v-if="totals.would > 0">, {{ sayMinutes(totals.would) }} more with the plan, <span class="border border-dashed border-ring rounded-[4px] px-1">dashed</span></template></p>
+        <template v-if="!plan.proposal"><select v-model="scope" class="field w-auto" aria-label="How far to plan"><option value="all">all that is due</option><option value="week">this week</option></select><button class="btn btn-main" @click="propose">Plan it for me <span class="key">P</span></button></template>
+      </header>
+      <section v-if="plan.proposal" class="panel border-ring p-3 mb-3 flex flex-wrap items-center gap-3" aria-label="The proposed plan">
+        <p class="flex-1 min-w-[240px]" role="status"><strong>{{ plan.proposal.done ? 'Planned.' : 'Planning…' }}</strong> {{ won.length > 0 ? `${won.join(', ')}.` : 'As good as the plan that stands.' }}<template v-if="plan.proposal.plan.missed.length > 0"> <Flag />{{ plan.proposal.plan.missed.map((id) => board.card(id)?.number).join(', ') }} cannot be made with these hours.</template></p>
+        <span v-if="!plan.proposal.done" class="w-[110px] h-[5px] rounded-full bg-faint overflow-hidden" aria-hidden="true"><span class="block h-full bg-ink-2" :style="{ width: `${plan.proposal.share * 100}%` }" /></span>
+        <button v-if="!plan.proposal.done" class="btn btn-small" @click="plan.stop()">Stop here</button>
+        <button v-if="chosen.size > 0" class="btn btn-small" @click="take(true)">Take the {{ chosen.size }} chosen</button>
+        <button class="btn btn-small btn-main" @click="take(false)">Take all</button>
+        <button class="btn btn-small" @click="plan.forget()">Take none</button>
+      </section>
+      <section v-if="picked.size > 0" class="panel border-ring p-3 mb-3" aria-label="Days chosen">
+        <div class="flex flex-wrap items-center gap-3"><strong class="flex-1">{{ [...picked].sort().map((d) => sayDay(d)).join(', ') }}</strong><button class="btn btn-small" @click="days0(0)">Lost, no hours</button><button class="btn btn-small" @mouseenter="preview(240)" @focus="preview(240)" @click="days0(240)">4 h</button><button class="btn btn-small" @click="days0(undefined)">The usual hours</button><button class="btn btn-bare btn-small" @click="picked = new Set(); breaks = undefined">None</button></div>
+        <ul v-if="breaks" class="mt-2 grid gap-1 text-12" aria-label="What it does to the releases"><li v-for="b in breaks" :key="b.number"><span class="num">{{ b.number }}</span> {{ b.title }}: {{ b.before.is }} <span class="num">{{ percent(b.before) }}</span> → <strong>{{ b.after.is }}</strong> <span class="num">{{ percent(b.after) }}</span></li><li v-if="breaks.length === 0" class="text-ink-2">No release changes by it.</li></ul>
+      </section>
+      <ol aria-label="Days of the week">
+        <li v-if="left.length > 0 && offset === 0" class="day" aria-label="Left over"><div><strong>Left over</strong><span class="sub block">{{ left.length }} {{ left.length === 1 ? 'step' : 'steps' }}</span></div><div class="flex flex-wrap gap-2 items-center"><span v-for="l in left" :key="l.step.id" class="border border-line rounded-control px-2 py-1 text-12">{{ l.step.name }} <span class="num">{{ l.card.number }}</span></span><button class="btn btn-small" @click="library.perform(leftToToday, { steps: left.map((l) => l.step.id), today: board.today }, 'aloud')">Put on today</button></div></li>
+        <li v-for="r in rows" :key="r.day" class="day" :class="{ today: r.day === board.today, past: r.past, over: over === r.day }" :aria-label="sayDay(r.day)" @dragover="(e) => { if (!r.past && e.dataTransfer?.types.includes('text/lamp-block')) { e.preventDefault(); over = r.day } }" @dragleave="over = ''" @drop.prevent="dropped($event, r.day)">
+          <div><label class="flex items-center gap-2"><input v-if="!r.past" type="checkbox" class="tick" :checked="picked.has(r.day)" :aria-label="`Choose ${sayDay(r.day)}`" @change="toggle(r.day)" /><strong :class="r.day === board.today ? 'text-lamp-text' : ''">{{ sayDay(r.day).replace(/ \w+$/, '') }}</strong></label><span class="sub block">{{ r.past ? (r.used > 0 ? `${sayMinutes(r.used)} done` : '') : r.room === 0 ? (r.own ? 'lost' : 'off') : `${sayMinutes(r.used)} of ${sayMinutes(r.room)}` }}</span></div>
+          <div class="min-w-0 flex flex-wrap items-center gap-x-4 gap-y-1">
+            <div v-if="(r.room > 0 && !r.past) || r.mine.length > 0" class="track" :style="{ minWidth: `${r.room * scale}px` }">
+              <span v-if="r.setup > 0" class="stint setup" :style="{ width: `${r.setup * scale - 2}px` }" :title="`Setting up, ${sayMinutes(r.setup)}, once for the day`"><span class="block truncate font-semibold leading-[17px]">Set up</span><span class="num text-11 block truncate leading-[14px]">{{ sayMinutes(r.setup) }}</span></span>
+              <button v-for="b in r.mine" :key="b.key" class="stint" :class="[b.kind, stepOf(b.step)?.card.show.kind, { running: b.running, late: stepOf(b.step)?.state.late, chosen: chosen.has(b.key) }]" :style="{ width: `${Math.max(34, b.minutes * scale - 2)}px` }" :data-block="b.key" :draggable="b.kind !== 'done'" :title="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''} ${stepOf(b.step)?.card.title ?? ''}, ${sayMinutes(b.minutes)}${plan.proposal && b.kind === 'would' ? `. ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}` : ''}`" :aria-label="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}, ${sayMinutes(b.minutes)}, ${b.kind === 'would' ? 'proposed' : b.kind}${stepOf(b.step)?.state.late ? ', late' : ''}`" :aria-pressed="plan.proposal && b.kind === 'would' ? chosen.has(b.key) : undefined" @dragstart="carry($event, b)" @click="plan.proposal && b.kind === 'would' ? choose(b.key) : open(b.step)">
+                <template v-if="b.minutes * scale >= 74"><span class="block truncate font-semibold leading-[17px]"><Pin v-if="b.kind === 'pinned'" :size="11" class="inline -mt-0.5" aria-hidden="true" /><Flag v-if="stepOf(b.step)?.state.late && b.kind !== 'done'" :size="9" />{{ b.kind === 'done' ? '✓ ' : '' }}{{ stepOf(b.step)?.state.step.name }}</span><span class="num text-11 block truncate leading-[14px]">{{ stepOf(b.step)?.card.number }} · {{ sayMinutes(b.minutes) }}</span></template>
+                <template v-else><span class="num text-11 block leading-[17px]">{{ stepOf(b.step)?.card.number.replace(' ', '') }}</span><span class="num text-11 block leading-[14px]">{{ b.minutes }}</span></template>
+              </button>
+              <span v-if="r.more > 0 && !r.past" class="hatch" :style="{ width: `${Math.max(8, r.more * scale)}px` }" :title="`${sayMinutes(r.more)} over`" />
+            </div>
+            <p v-if="r.mine.some((b) => b.minutes * scale < 74)" class="sub w-full order-last leading-[15px]">{{ r.mine.filter((b) => b.minutes * scale < 74).map((b) => `${stepOf(b.step)?.card.number} ${stepOf(b.step)?.state.step.name.toLowerCase()}`).join(', ') }}</p>
+            <p v-if="!r.past && r.more > 0" class="sub"><Flag /><span class="late">{{ sayMinutes(r.more) }} over</span></p>
+            <p v-else-if="!r.past && r.free >= 15 && r.room > 0" class="sub">{{ sayMinutes(r.free) }} free<template v-if="!plan.proposal && pull(r.day, r.free)"><br /><button class="underline underline-offset-2 text-left" @click="lay(pull(r.day, r.free)!.step, r.day, pull(r.day, r.free)!.day, pull(r.day, r.free)!.minutes)">Pull forward {{ stepOf(pull(r.day, r.free)!.step)?.state.step.name.toLowerCase() }}, {{ stepOf(pull(r.day, r.free)!.step)?.card.number }}</button></template></p>
+          </div>
+        </li>
+      </ol>
+      <p class="sub mt-3">Drag a block to another day, or press <span class="key">Alt ↑ ↓</span> on it; <span class="key">P</span> pins it, <span class="key">S</span> splits it, <span class="key">T</span> starts it. Choose days to change their hours.</p>
+    </div>
+    <aside class="grid gap-5 content-start">
+      <section aria-labelledby="ontime"><h2 id="ontime" class="border-b border-line pb-2 mb-1">Going out on time</h2>
+        <ul><li v-for="o in out" :key="o.card.episode.id"><button class="w-full text-left py-1.5 grid grid-cols-[52px_1fr_auto] gap-x-2 items-baseline border-b border-faint hover:bg-raised" :aria-label="`${o.card.number} ${o.card.title}: ${o.outlook?.is ?? 'not forecast yet'}. Open its forecast`" @click="desk.forecast = o.card.episode.id"><span class="num">{{ o.card.number }}</span><strong class="font-semibold">{{ o.outlook?.is ?? '…' }}</strong><span class="num text-11">{{ percent(o.outlook) }}</span><span class="sub col-start-2 col-span-2 truncate">{{ o.outlook && o.outlook.chance < 0.995 && o.outlook.last ? (stepOf(o.outlook.last)?.state.step.waiting ? `waits on ${stepOf(o.outlook.last)?.state.step.waiting?.who}` : stepOf(o.outlook.last)?.state.step.name) : sayAway(o.card.standing.release?.day ?? board.today, board.today) }}</span></button></li></ul>
+      </section>
+      <section v-if="undated.length > 0" aria-labelledby="noday"><h2 id="noday" class="border-b border-line pb-2 mb-1">On no day yet</h2>
+        <ul><li v-for="u in undated" :key="u.state.step.id" class="py-1.5 border-b border-faint cursor-grab" draggable="true" @dragstart="carry($event, { step: u.state.step.id, minutes: Math.max(15, u.state.minutesLeft) })"><span class="block font-medium">{{ u.state.step.name }} <span class="num">{{ sayMinutes(u.state.minutesLeft) }}</span></span><span class="sub block truncate">{{ u.card.title }}</span></li></ul>
+      </section>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.day { display: grid; grid-template-columns: 108px minmax(0, 1fr); gap: 12px; align-items: center; min-height: 66px; padding: 9px 0; border-top: 1px solid var(--faint); }
+.day.past { opacity: 0.75; }
+.day.over { background: var(--raised); }
+.track { display: flex; gap: 2px; height: 46px; padding: 2px; border: 1px solid var(--line); border-radius: 6px; background: var(--ground); }
+.stint { flex: none; height: 100%; padding: 3px 8px; overflow: hidden; text-align: left; font-size: 12.5px; border: 1px solid var(--line); border-left: 3px solid var(--ink-2); border-radius: 4px; background: var(--raised); cursor: grab; }
+.stint.audio { border-left-style: double; border-left-width: 4px; }
+.stint.would { border-style: dashed; border-color: var(--ring); background: transparent; border-left-width: 1px; }
+.stint.chosen { background: var(--raised); border-style: solid; border-color: var(--ink); }
+.stint.done { background: transparent; color: var(--ink-2); cursor: default; }
+.stint.running { border-color: var(--lamp-line); }
+.stint.setup { background: repeating-linear-gradient(135deg, var(--faint) 0 2px, transparent 2px 6px); cursor: default; border-left-width: 1px; }
+.stint:not(:has(.font-semibold)) { padding-inline: 4px 2px; }
+.hatch { flex: none; height: 100%; border-left: 2px solid var(--ink); background: repeating-linear-gradient(135deg, var(--line) 0 2px, transparent 2px 6px); }
+@media (max-width: 639px) { .day { grid-template-columns: 1fr; } .track { overflow-x: auto; min-width: 0 !important; } }
+</style>
