@@ -8,7 +8,7 @@ async function findings(page: Page): Promise<string[]> {
   return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)
 }
 
-const screens = ['/today', '/ideas', '/ideas/sort', '/ideas/months', '/ideas/keywords', '/ideas/balance', '/ideas/mailbox', '/schedule', '/catalogue', '/shows', '/settings'] as const
+const screens = ['/today', '/ideas', '/ideas/sort', '/ideas/months', '/ideas/keywords', '/ideas/balance', '/ideas/mailbox', '/schedule', '/schedule/countdown', '/schedule/month', '/week', '/catalogue', '/shows', '/settings'] as const
 const stages = ['brief', 'script', 'film', 'edit', 'thumbnail', 'release', 'after'] as const
 
 for (const theme of ['booth', 'daylight'] as const) {
@@ -84,7 +84,7 @@ test('the theme is kept and set before the first paint', async ({ page }) => {
 test('every screen and stage has an address, a title in the tab, and fits 1280 wide', async ({ page }) => {
   await demo(page, '/schedule')
   const address = await page.getByRole('link', { name: /Steaming oak ribs/ }).getAttribute('href')
-  for (const [path, title] of [['/ideas', 'Ideas'], ['/ideas/sort', 'Sort ideas'], ['/ideas/months', 'Months'], ['/ideas/keywords', 'Keywords'], ['/ideas/balance', 'Balance'], ['/ideas/mailbox', 'Mailbox'], ['/catalogue', 'Catalogue'], ['/shows', 'Shows'], ['/settings', 'Settings'], [`${address}/thumbnail`, '#42 Thumbnail: Steaming oak ribs without a steam box'], [`${address}/release`, '#42 Release: Steaming oak ribs without a steam box']] as const) {
+  for (const [path, title] of [['/ideas', 'Ideas'], ['/ideas/sort', 'Sort ideas'], ['/ideas/months', 'Months'], ['/ideas/keywords', 'Keywords'], ['/ideas/balance', 'Balance'], ['/ideas/mailbox', 'Mailbox'], ['/schedule/countdown', 'Countdown'], ['/schedule/month', 'Month'], ['/week', 'Week'], ['/catalogue', 'Catalogue'], ['/shows', 'Shows'], ['/settings', 'Settings'], [`${address}/thumbnail`, '#42 Thumbnail: Steaming oak ribs without a steam box'], [`${address}/release`, '#42 Release: Steaming oak ribs without a steam box']] as const) {
     await page.goto(path)
     await expect(page).toHaveTitle(`${title} · Lamp Reel`)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)

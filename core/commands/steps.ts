@@ -41,3 +41,11 @@ export const removeStep: Command<{ step: Id }> = (records, { step: id }, context
     about: [step.episode],
   })
 }
+
+/** Ticks all open steps of some stages done, or takes the ticks of theirs back, as one step of undo. Refused when nothing would change. */
+export const finishStages: Command<{ episode: Id; stages: Id[]; done: boolean }> = (records, { episode, stages, done }, context) => {
+  const mine = stepsOf(records, episode).filter((s) => stages.includes(s.stage) && (s.doneAt === undefined) === done)
+  if (mine.length === 0) return refused(done ? 'No step is open there; what is missing are parts.' : 'No step is done there that could be opened again.', 'steps')
+  const at = momentOf(context)
+  return fine({ changes: mine.map((s) => putting(records, 'steps', { ...s, doneAt: done ? at : undefined, waiting: done ? undefined : s.waiting, updatedAt: at })), sentence: `${done ? 'Finished' : 'Opened again'}: ${mine.map((s) => s.name).join(', ')}`, about: [episode] })
+}

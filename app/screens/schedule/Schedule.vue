@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { CalendarArrowDown, MoreHorizontal } from '@lucide/vue'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { backToIdeas } from '@core/commands/ideas'
+import { moveToSlot, pullEpisodes, pushEpisode, swapEpisodes } from '@core/commands/moves'
 import { placeOnSlot, skipSlot, takeOff } from '@core/commands/schedule'
 import { sixLamps } from '@core/recipe/lamps'
 import { calendarEntries } from '@core/plan/calendar'
@@ -18,6 +19,7 @@ import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
+import ScheduleTabs from './ScheduleTabs.vue'
 
 const library = useLibrary()
 const board = useBoard()
@@ -39,6 +41,12 @@ function open(card: Card, stage?: string) {
   void router.push({ name: 'episode', params: { code: card.episode.code, stage } })
 }
 const suggested = (row: SlotRow) => (row.slot ? (desk.suggestions.get(row.slot.key) ?? []) : [])
+const behind = (row: SlotRow) => board.coming.find((c) => c.show.id === row.show.id && c.episode.place.on === 'slot' && (c.standing.release?.at ?? 0) > row.at)
+const spare = (row: SlotRow) => board.spares.find((c) => c.show.id === row.show.id && c.standing.ready)
+function sendSpare(row: SlotRow) {
+  const [ready, on] = [spare(row), row.card?.episode.place]
+  if (ready && on?.on === 'slot') void library.perform(moveToSlot, { episode: ready.episode.id, day: on.day }, 'aloud')
+}
 const number = (row: SlotRow) => (row.number === undefined ? '' : `${row.show.prefix}${row.number}`)
 async function calendar() {
   const { icalendar } = await import('@core/formats/icalendar')
@@ -51,7 +59,7 @@ async function calendar() {
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
     <header class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
-      <h1>Schedule <span class="font-sans text-14 font-normal text-ink-2 tracking-normal">slots to come</span></h1>
+      <h1>Schedule</h1><ScheduleTabs />
       <select v-if="board.shows.length > 1" v-model="only" class="field w-auto" aria-label="Which show"><option value="">Every show</option><option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option></select>
       <button class="btn" @click="calendar"><CalendarArrowDown :size="16" aria-hidden="true" /> Calendar file</button>
       <p v-if="ahead && show" class="ml-auto flex items-center gap-2 text-ink-2"><span>{{ show.title }}, ready ahead</span><Glyph v-for="(c, i) in ahead.next" :key="i" :size="24" :open="!c" :lamps="c ? sixLamps(c.standing) : undefined" :name="c?.number ?? ''" /><span><strong class="text-ink">{{ ahead.run }}</strong> of {{ show.readyAhead }} wanted</span></p>
@@ -77,19 +85,22 @@ async function calendar() {
                 <span v-else-if="s.lamp?.state === 'waiting'" class="note text-sea">waits</span>
               </td>
               <td class="pl-4"><template v-if="row.card.standing.next"><span class="block font-medium leading-[18px]">{{ row.card.standing.next.step.name }}</span><span class="sub"><template v-if="row.card.standing.next.late"><Flag />was due {{ sayDay(row.card.standing.next.due ?? '') }}</template><template v-else-if="row.card.standing.next.due">due {{ sayDay(row.card.standing.next.due) }}, {{ sayAway(row.card.standing.next.due, board.today) }}</template></span></template><span v-else-if="row.card.standing.ready" class="font-medium">ready</span><span v-else class="sub">{{ row.card.standing.missing.length }} parts open</span></td>
-              <td><button v-if="desk.outlooks.get(row.card.episode.id)" class="block text-left font-medium capitalize rounded-control hover:underline" :aria-label="`${row.card.number}: ${desk.outlooks.get(row.card.episode.id)?.is}. Open its forecast`" @click="desk.forecast = row.card.episode.id">{{ desk.outlooks.get(row.card.episode.id)?.is }}</button><template v-if="board.slackOf(row.card)"><span class="block" :class="desk.outlooks.get(row.card.episode.id) ? 'sub' : 'font-medium'">{{ (board.slackOf(row.card)?.days ?? 0) >= 0 ? `${board.slackOf(row.card)?.days} d slack` : `${-(board.slackOf(row.card)?.days ?? 0)} d short` }}</span><span v-if="!desk.outlooks.get(row.card.episode.id)" class="sub whitespace-nowrap">{{ row.card.standing.ready ? 'ready now' : `ready ${sayDay(board.slackOf(row.card)?.ready ?? '')}` }}</span></template><span v-else class="sub">more than the hours</span></td>
+              <td><button v-if="desk.outlooks.get(row.card.episode.id)" class="block text-left font-medium first-letter:uppercase rounded-control hover:underline" :aria-label="`${row.card.number}: ${desk.outlooks.get(row.card.episode.id)?.is}. Open its forecast`" @click="desk.forecast = row.card.episode.id">{{ desk.outlooks.get(row.card.episode.id)?.is }}</button><template v-if="board.slackOf(row.card)"><span class="block" :class="desk.outlooks.get(row.card.episode.id) ? 'sub' : 'font-medium'">{{ (board.slackOf(row.card)?.days ?? 0) >= 0 ? `${board.slackOf(row.card)?.days} d slack` : `${-(board.slackOf(row.card)?.days ?? 0)} d short` }}</span><span v-if="!desk.outlooks.get(row.card.episode.id)" class="sub whitespace-nowrap">{{ row.card.standing.ready ? 'ready now' : `ready ${sayDay(board.slackOf(row.card)?.ready ?? '')}` }}</span></template><span v-else class="sub">more than the hours</span></td>
             </template>
             <template v-else>
               <td><span class="thumb open num" :class="row.show.kind">{{ number(row) }}</span></td>
               <td><span class="block font-semibold">{{ row.slot?.skipped ? 'Skipped' : 'Open' }}</span><span class="sub">{{ row.show.title }}</span></td>
               <td colspan="6"><span v-if="row.slot && !row.slot.skipped && suggested(row).length > 0" class="grid gap-0.5"><button v-for="s in suggested(row)" :key="s.episode.id" class="suggest" :aria-label="`Put “${s.episode.title}” on ${sayDay(row.day)}: ${s.reason}`" @click="library.perform(placeOnSlot, { episode: s.episode.id, day: row.slot.original }, 'aloud')"><span class="sub whitespace-nowrap">{{ s.reason }}</span><span class="truncate font-medium">{{ s.episode.title }}</span></button></span><span v-else class="sub">{{ row.slot?.skipped ? 'Nothing goes out on this date.' : 'Nothing is on it yet.' }}</span></td>
-              <td colspan="2" class="text-right"><span class="inline-flex gap-2"><button v-if="row.slot?.skipped" class="btn btn-small" @click="library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: false }, 'aloud')">Take the skip back</button><template v-else><button class="btn btn-small" @click="row.slot && library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: true }, 'aloud')">Skip once</button><button class="btn btn-small" @click="desk.filling = row.slot">Choose</button></template></span></td>
+              <td colspan="2" class="text-right"><span class="inline-flex gap-2"><button v-if="row.slot?.skipped" class="btn btn-small" @click="library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: false }, 'aloud')">Take the skip back</button><template v-else><button v-if="behind(row)" class="btn btn-small" @click="row.slot && library.perform(pullEpisodes, { show: row.show.id, day: row.slot.original }, 'aloud')">Close the gap</button><button class="btn btn-small" @click="row.slot && library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: true }, 'aloud')">Skip once</button><button class="btn btn-small" @click="desk.filling = row.slot">Choose</button></template></span></td>
             </template>
             <td class="relative">
               <Menu v-if="row.card" as="div" class="relative">
                 <MenuButton class="btn btn-bare btn-small px-1.5" :aria-label="`More for ${row.card.title}`"><MoreHorizontal :size="16" /></MenuButton>
                 <MenuItems class="panel absolute right-0 top-8 z-20 w-[210px] border-line bg-raised p-1 grid">
                   <MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="desk.placing = row.card.episode.id">Put on another slot</button></MenuItem>
+                  <template v-if="row.card.episode.place.on === 'slot'"><MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="library.perform(pushEpisode, { episode: row.card.episode.id }, 'aloud')">Push one slot later</button></MenuItem>
+                  <MenuItem v-if="behind(row)" v-slot="{ active }"><button class="item" :class="{ active }" @click="library.perform(swapEpisodes, { episode: row.card.episode.id, other: behind(row)!.episode.id }, 'aloud')">Swap with {{ behind(row)?.number }}</button></MenuItem>
+                  <MenuItem v-if="spare(row)" v-slot="{ active }"><button class="item" :class="{ active }" @click="sendSpare(row)">Send a spare, push this</button></MenuItem></template>
                   <MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="library.perform(takeOff, { episode: row.card.episode.id }, 'aloud')">Take off the schedule</button></MenuItem>
                   <MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="desk.parking = row.card.episode.id">Park it…</button></MenuItem>
                   <MenuItem v-slot="{ active }"><button class="item" :class="{ active }" @click="library.perform(backToIdeas, { episode: row.card.episode.id }, 'aloud')">Back to Ideas</button></MenuItem>

@@ -1,0 +1,224 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { scaleLinear } from 'd3-scale'
+import { moveToSlot, pushed } from '@core/commands/moves'
+import { finishStages } from '@core/commands/steps'
+import { lanesOf, rampOf } from '@core/plan/ramp'
+import { sixLamps } from '@core/recipe/lamps'
+import { dayOf, dayNumber, daysBetween, sayAway, sayDay } from '@core/rhythm/days'
+import type { Slot } from '@core/rhythm/slots'
+import { useBoard, type Card } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
+import { useLibrary } from '@app/stores/library'
+import Flag from '@app/ui/Flag.vue'
+import Glyph from '@app/ui/Glyph.vue'
+import LampMark from '@app/ui/LampMark.vue'
+import Sheet from '@app/ui/Sheet.vue'
+import ScheduleTabs from './ScheduleTabs.vue'
+
+/** Stage against days to release: a card's right edge is its release; what stands left of the ramp is behind it. */
+const library = useLibrary()
+const board = useBoard()
+const desk = useDesk()
+const router = useRouter()
+const frame = ref<HTMLElement>()
+const width = ref(900)
+const weeks = ref(remembered())
+function remembered(): number {
+  try { return Math.min(26, Math.max(2, Number(localStorage.getItem('lamp-reel.countdown-weeks')) || 6)) } catch { return 6 }
+}
+const showId = ref(board.shows[0]?.id ?? '')
+const show = computed(() => board.shows.find((s) => s.id === showId.value) ?? board.shows[0])
+const recipe = computed(() => library.records.recipes.get(show.value?.recipe ?? ''))
+const kinds = ['brief', 'script', 'film', 'edit', 'thumbnail', 'release'] as const
+const head = 124
+const rowHeight = 76
+const cardWidth = computed(() => Math.min(168, Math.max(112, (width.value - head) / weeks.value / 1.02)))
+const x = computed(() => scaleLinear().domain([-2, weeks.value * 7]).range([head + 36, width.value - 12]))
+const ramp = computed(() => (recipe.value ? rampOf(recipe.value) : []))
+const rampAt = (kind: string) => ramp.value.find((r) => recipe.value?.stages.find((s) => s.id === r.stage)?.kind === kind)
+const path = computed(() => {
+  let d = ''
+  kinds.forEach((kind, i) => {
+    const r = rampAt(kind)
+    if (!r) return
+    const px = x.value(Math.min(r.days, weeks.value * 7))
+    d += `${d === '' ? 'M' : 'L'}${px},${i * rowHeight} L${px},${(i + 1) * rowHeight} `
+  })
+  return d
+})
+const behind = computed(() => (path.value === '' ? '' : `${path.value} L${x.value(0)},${kinds.length * rowHeight} L${x.value(0)},0 Z`))
+
+interface Put { card: Card; row: number; left: number; right: number; lane: number | undefined; days: number; late: number | undefined }
+const puts = computed<Put[]>(() => {
+  const rows = board.coming.map((card): Put => {
+    const where = card.standing.where?.stage.kind ?? 'release'
+    const at = kinds.findIndex((k) => k === where)
+    const days = daysBetween(board.today, card.standing.release?.day ?? board.today)
+    const right = x.value(days)
+    return { card, row: at < 0 ? kinds.length - 1 : at, left: Math.max(head, right - cardWidth.value), right, days, late: card.standing.late, lane: 0 }
+  }).filter((p) => p.days <= weeks.value * 7)
+  for (let i = 0; i < kinds.length; i++) {
+    const mine = rows.filter((r) => r.row === i).sort((a, b) => Number(b.late ?? 0) - Number(a.late ?? 0) || a.right - b.right)
+    const lanes = lanesOf(mine.map((m) => ({ id: m.card.episode.id, from: m.left, to: m.right })), 3)
+    for (const m of mine) m.lane = lanes.get(m.card.episode.id)
+  }
+  return rows
+})
+const depth = (row: number) => Math.max(1, ...puts.value.filter((p) => p.row === row).map((p) => (p.lane ?? 0) + 1))
+const open = computed(() => board.rows.filter((r) => r.slot && !r.card && !r.slot.skipped && daysBetween(board.today, r.day) <= weeks.value * 7))
+const ticks = computed(() => [...new Set([...puts.value.map((p) => p.days), ...open.value.map((r) => daysBetween(board.today, r.day))])].sort((a, b) => a - b).filter((n, i, all) => i === 0 || x.value(n) - x.value(all[i - 1] ?? 0) > 46))
+
+let watcher: ResizeObserver | undefined
+onMounted(() => {
+  const measure = () => { width.value = frame.value?.clientWidth ?? 900 }
+  measure()
+  watcher = new ResizeObserver(measure)
+  if (frame.value) watcher.observe(frame.value)
+})
+onBeforeUnmount(() => { watcher?.disconnect() })
+function zoom(to: number) {
+  weeks.value = Math.min(26, Math.max(2, to))
+  try { localStorage.setItem('lamp-reel.countdown-weeks', String(weeks.value)) } catch { /* it then lasts as long as the page */ }
+}
+
+/** The slots that an episode may be carried to: its show's, in order. */
+function slotsFor(card: Card): Slot[] {
+  const filled = board.placed.filter((c) => c.show.id === card.show.id && c.episode.place.on === 'slot').flatMap((c) => board.rows.filter((r) => r.card === c))
+  const days = [...filled.flatMap((r) => (r.card?.standing.release ? [{ day: r.day, original: r.card.episode.place.on === 'slot' ? r.card.episode.place.day : r.day }] : [])), ...open.value.flatMap((r) => (r.slot && r.show.id === card.show.id ? [{ day: r.slot.day, original: r.slot.original }] : []))]
+  return days.sort((a, b) => (a.day < b.day ? -1 : 1)).map((d) => ({ key: d.original, show: card.show.id, original: d.original, day: d.day, time: card.show.rhythm.time, at: 0, skipped: false, moved: false }))
+}
+const drag = shallowRef<{ put: Put; dx: number; dy: number; slot: Slot | undefined; row: number; says: string }>()
+let grabbed: { put: Put; x: number; y: number } | undefined
+function grab(event: PointerEvent, put: Put) {
+  if (event.button !== 0) return
+  grabbed = { put, x: event.clientX, y: event.clientY }
+  if (event.currentTarget instanceof HTMLElement) event.currentTarget.setPointerCapture(event.pointerId)
+}
+let frameAsked = 0
+function dragging(event: PointerEvent) {
+  if (!grabbed) return
+  const { put } = grabbed
+  const [dx, dy] = [event.clientX - grabbed.x, event.clientY - grabbed.y]
+  if (!drag.value && Math.hypot(dx, dy) < 6) return
+  cancelAnimationFrame(frameAsked)
+  frameAsked = requestAnimationFrame(() => { drag.value = { put, dx, dy, ...consequences(put, dx, dy) } })
+}
+/** Where a card would come to, and what that does to others. */
+function consequences(put: Put, dx: number, dy: number): { slot: Slot | undefined; row: number; says: string } {
+  const row = Math.max(0, Math.min(kinds.length - 1, put.row + Math.round(dy / rowHeight)))
+  if (Math.abs(dy) > rowHeight / 2 && Math.abs(dy) > Math.abs(dx)) return { slot: undefined, row, says: row > put.row ? `Finish ${kinds.slice(put.row, row).join(', ')}` : `Open ${kinds.slice(row, put.row).join(', ')} again` }
+  const days = put.days + Math.round((x.value.invert(put.right + dx) - x.value.invert(put.right)))
+  const slot = slotsFor(put.card).sort((a, b) => Math.abs(daysBetween(board.today, a.day) - days) - Math.abs(daysBetween(board.today, b.day) - days))[0]
+  if (!slot || slot.original === (put.card.episode.place.on === 'slot' ? put.card.episode.place.day : '')) return { slot: undefined, row: put.row, says: '' }
+  const there = board.placed.find((c) => c.show.id === put.card.show.id && c.episode.place.on === 'slot' && c.episode.place.day === slot.original)
+  const moves = there && pushed(library.records, there.episode.id, board.now)
+  const shift = daysBetween(put.card.standing.release?.day ?? slot.day, slot.day)
+  const due = put.card.standing.next?.due
+  const others = moves?.ok ? moves.value.filter((m) => m.episode.id !== put.card.episode.id).map((m) => `${board.card(m.episode.id)?.number} to ${sayDay(m.to.day)}`) : []
+  return { slot, row: put.row, says: [`To ${sayDay(slot.day)}`, due ? `next step due ${sayDay(dayOf(dayNumber(due) + shift))}` : '', others.length > 0 ? `moves ${others.join(', ')}` : ''].filter(Boolean).join('; ') }
+}
+const asking = shallowRef<{ card: Card; stages: string[]; steps: string[]; parts: string[] }>()
+async function dropped() {
+  const d = drag.value
+  const was = grabbed
+  grabbed = undefined
+  cancelAnimationFrame(frameAsked)
+  drag.value = undefined
+  if (!d) { if (was) desk.forecast = was.put.card.episode.id; return }
+  if (d.slot) await moveTo(d.put.card, d.slot)
+  else if (d.row !== d.put.row) await toStage(d.put, d.row)
+}
+function moveTo(card: Card, slot: Slot) {
+  return library.perform(moveToSlot, { episode: card.episode.id, day: slot.original }, 'aloud')
+}
+async function toStage(put: Put, row: number) {
+  const { stages } = put.card.standing
+  const of = (from: number, to: number) => stages.filter((s) => { const at = kinds.findIndex((k) => k === s.stage.kind); return at >= from && at < to })
+  if (row > put.row) {
+    const between = of(put.row, row)
+    asking.value = { card: put.card, stages: between.map((s) => s.stage.id), steps: between.flatMap((s) => s.steps.filter((x) => !x.done).map((x) => x.step.name)), parts: between.flatMap((s) => s.parts.filter((p) => p.state !== 'there').map((p) => p.name)) }
+  } else await library.perform(finishStages, { episode: put.card.episode.id, stages: of(row, kinds.length).map((s) => s.stage.id), done: false }, 'aloud')
+}
+async function finish() {
+  const a = asking.value
+  asking.value = undefined
+  if (a) await library.perform(finishStages, { episode: a.card.episode.id, stages: a.stages, done: true }, 'aloud')
+}
+async function keyed(event: KeyboardEvent, put: Put) {
+  const way = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0
+  if (way !== 0) {
+    event.preventDefault()
+    const slots = slotsFor(put.card)
+    const at = slots.findIndex((s) => s.original === (put.card.episode.place.on === 'slot' ? put.card.episode.place.day : ''))
+    const to = slots[at + way]
+    if (to) { await moveTo(put.card, to); document.querySelector<HTMLElement>(`[data-card="${put.card.episode.id}"]`)?.focus() }
+  } else if (event.key === 'ArrowDown' && put.row < kinds.length - 1) { event.preventDefault(); await toStage(put, put.row + 1) }
+  else if (event.key === 'ArrowUp' && put.row > 0) { event.preventDefault(); await toStage(put, put.row - 1) }
+  else if (event.key === 'Enter') { event.preventDefault(); desk.forecast = put.card.episode.id }
+}
+const lampOf = (p: Put) => sixLamps(p.card.standing)[p.row]
+const cardStyle = (p: Put) => {
+  const lanes = depth(p.row)
+  const h = (rowHeight - 8) / lanes
+  const d = drag.value?.put === p ? drag.value : undefined
+  return { left: `${p.left}px`, top: `${p.row * rowHeight + 4 + (p.lane ?? 0) * h}px`, width: `${Math.max(54, p.right - p.left)}px`, height: `${h - (lanes > 1 ? 2 : 0)}px`, ...(d ? { transform: `translate(${d.dx}px, ${d.dy}px)`, zIndex: 5 } : {}) }
+}
+</script>
+
+<template>
+  <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
+    <header class="flex flex-wrap items-center gap-x-4 gap-y-2 mb-3">
+      <h1>Schedule</h1><ScheduleTabs />
+      <div v-if="board.shows.length > 1" class="flex border border-line rounded-control overflow-hidden" role="group" aria-label="Whose ramp"><button v-for="s in board.shows" :key="s.id" class="px-3 py-1" :class="s.id === show?.id ? 'bg-raised font-medium' : 'text-ink-2'" :aria-pressed="s.id === show?.id" @click="showId = s.id">{{ s.title }}</button></div>
+      <label class="sub flex items-center gap-2 ml-auto">2 weeks <input type="range" min="2" max="26" class="accent-ink w-[130px]" :value="weeks" aria-label="Weeks in sight" @input="(e) => zoom(Number(e.target instanceof Object && 'value' in e.target ? e.target.value : 6))" /> {{ weeks }} weeks in sight</label>
+      <p class="sub flex gap-3"><span class="inline-flex items-center gap-1.5"><i class="inline-block w-[16px] h-[12px] border border-line border-r-[3px] border-r-ink" />right edge: release</span><span class="inline-flex items-center gap-1.5"><i class="inline-block w-[14px] h-[12px] border-t-2 border-r-2 border-ink" />ramp of {{ show?.title }}</span></p>
+    </header>
+    <div class="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_180px] items-start">
+      <div ref="frame" class="panel relative overflow-hidden select-none" :style="{ height: `${kinds.length * rowHeight + 96}px` }">
+        <svg class="absolute inset-0 w-full h-full" aria-hidden="true">
+          <defs><pattern id="behind" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="7" stroke="var(--rose)" stroke-opacity="0.38" stroke-width="1.5" /></pattern></defs>
+          <path :d="behind" fill="url(#behind)" /><path :d="path" fill="none" stroke="var(--ink)" stroke-width="2" />
+          <line v-for="i in kinds.length" :key="i" x1="0" :x2="width" :y1="i * rowHeight" :y2="i * rowHeight" stroke="var(--faint)" />
+          <line v-for="p in puts" :key="p.card.episode.id" :x1="p.right" :x2="p.right" :y1="(p.row + 1) * rowHeight" :y2="kinds.length * rowHeight + 52" stroke="var(--ring)" stroke-dasharray="1 4" />
+          <line :x1="x(0)" :x2="x(0)" y1="0" :y2="kinds.length * rowHeight + 52" stroke="var(--lamp-line)" stroke-width="2" />
+        </svg>
+        <div v-for="(k, i) in kinds" :key="k" class="absolute left-3 w-[104px]" :style="{ top: `${i * rowHeight + 8}px` }"><strong class="font-semibold">{{ recipe?.stages.find((s) => s.kind === k)?.name ?? k }}</strong><span v-if="rampAt(k)" class="sub block">done {{ rampAt(k)?.days }} d before</span></div>
+        <ul aria-label="Releases by stage and days to go">
+          <li v-for="p in puts" :key="p.card.episode.id">
+            <button class="cd" :class="[p.card.show.kind, { behind: p.late, next: p.card === board.coming[0], small: depth(p.row) > 1, pin: p.lane === undefined, drag: drag?.put === p }]" :style="p.lane === undefined ? { left: `${p.right - 14}px`, top: `${(p.row + 1) * rowHeight - 18}px` } : cardStyle(p)" :data-card="p.card.episode.id" :aria-label="`${p.card.number} ${p.card.title}, out ${sayDay(p.card.standing.release?.day ?? '')}, ${p.days} d, at ${p.card.standing.where?.stage.name ?? 'ready'}${p.late ? `, late ${p.late} d` : ''}. Arrows move it, Enter says why`" :title="p.card.title" @pointerdown="grab($event, p)" @pointermove="dragging" @pointerup="dropped" @pointercancel="drag = undefined" @keydown="keyed($event, p)">
+              <template v-if="p.lane !== undefined"><span class="block truncate font-semibold leading-[18px]">{{ p.card.title }}</span><span v-if="depth(p.row) < 3" class="num text-11 block truncate leading-[15px]">{{ p.card.number }} {{ sayDay(p.card.standing.release?.day ?? '') }}, {{ p.days }} d</span><span v-if="depth(p.row) === 1" class="flex items-center gap-1.5 text-12 truncate"><LampMark v-if="lampOf(p)" :lamp="lampOf(p)!" :size="13" hidden /><template v-if="p.late"><Flag :size="9" /><span class="late">late {{ p.late }} d</span></template><template v-else>{{ p.card.standing.next?.step.name ?? 'ready' }}</template></span></template>
+            </button>
+          </li>
+        </ul>
+        <p v-if="drag?.says" class="panel border-ring bg-raised px-3 py-1 absolute left-[132px] bottom-2 z-10" role="status">{{ drag.says }}</p>
+        <div class="absolute left-3" :style="{ top: `${kinds.length * rowHeight + 8}px` }"><strong class="font-semibold">Open</strong></div>
+        <button v-for="r in open" :key="r.key" class="cd vacant" :class="r.show.kind" :style="{ left: `${x(daysBetween(board.today, r.day)) - Math.min(cardWidth, 92)}px`, width: `${Math.min(cardWidth, 92)}px`, top: `${kinds.length * rowHeight + 6}px`, height: '34px' }" :aria-label="`${r.show.prefix}${r.number} open, ${sayDay(r.day)}. Choose an idea`" @click="desk.filling = r.slot"><span class="num text-11">{{ r.show.prefix }}{{ r.number }}</span></button>
+        <div v-for="n in ticks" :key="n" class="absolute text-center text-11 leading-[14px] text-ink-2 w-[60px] -ml-[30px]" :style="{ left: `${x(n)}px`, top: `${kinds.length * rowHeight + 56}px` }">{{ sayDay(dayOf(dayNumber(board.today) + n)) }}<br /><span class="num text-11">{{ n }} d</span></div>
+        <div class="absolute text-center text-11 leading-[14px] text-lamp-text w-[60px] -ml-[62px] text-right" :style="{ left: `${x(0)}px`, top: `${kinds.length * rowHeight + 56}px` }">today</div>
+      </div>
+      <aside class="panel p-3 grid gap-3" aria-label="Spares"><h2>Spares <span class="num font-normal">{{ board.spares.length }}</span></h2>
+        <ul class="grid gap-2"><li v-for="c in board.spares" :key="c.episode.id"><button class="flex gap-2 items-center text-left w-full" @click="router.push({ name: 'episode', params: { code: c.episode.code } })"><Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><span class="text-12">{{ c.title }}<span class="sub block">{{ c.standing.ready ? 'ready' : 'on its way' }}</span></span></button></li></ul>
+        <p v-if="board.spares.length === 0" class="sub">A ready, evergreen episode kept off the schedule for a bad week stands here.</p>
+        <p v-if="show" class="sub border-t border-faint pt-2"><strong class="text-ink">{{ board.readyRun(show).run }}</strong> of {{ show.readyAhead }} ready ahead</p>
+      </aside>
+    </div>
+    <Sheet :open="asking !== undefined" :title="`Finish ${asking?.card.number ?? ''} up to there`" @close="asking = undefined">
+      <p v-if="asking && asking.steps.length > 0">These steps are open in between: <strong>{{ asking.steps.join(', ') }}</strong>.</p><p v-if="asking && asking.parts.length > 0" class="mt-2">These parts are still missing, and keep its lamp unlit: {{ asking.parts.join(', ') }}.</p>
+      <p class="sub mt-2">{{ asking ? sayAway(asking.card.standing.release?.day ?? board.today, board.today) : '' }} to its release.</p>
+      <p class="flex gap-2 mt-4"><button v-if="asking && asking.steps.length > 0" class="btn btn-main" @click="finish">Tick {{ asking.steps.length === 1 ? 'it' : 'them' }} done</button><button class="btn" @click="asking = undefined">Leave it</button></p>
+    </Sheet>
+  </div>
+</template>
+
+<style scoped>
+.cd { position: absolute; padding: 4px 8px; overflow: hidden; text-align: left; border: 1px solid var(--line); border-left: 3px solid var(--ink-2); border-right: 4px solid var(--ink); border-radius: 5px; background: var(--raised); cursor: grab; touch-action: none; }
+.cd.audio { border-left-style: double; border-left-width: 4px; }
+.cd.behind { border-color: var(--rose); }
+.cd.next { border-color: var(--lamp-line); box-shadow: 0 0 14px var(--glow); }
+.cd.small { padding-block: 1px; }
+.cd.pin { width: 14px; height: 14px; padding: 0; border-radius: 50%; border: 2px solid var(--ink-2); }
+.cd.drag { cursor: grabbing; opacity: 0.92; }
+.cd.vacant { border-style: dashed; border-left-width: 1px; border-right-style: solid; background: transparent; cursor: pointer; }
+</style>
