@@ -5,7 +5,10 @@ import { LibraryIndex, textOfScript } from '@core/ideas/library-index'
 import { rankIdeas } from '@core/ideas/rank'
 import { carryOut } from '@core/ideas/viewing'
 import { freshWeights } from '@core/model'
+import { forecast } from '@core/plan/forecast'
 import { layWork } from '@core/plan/load'
+import { Planner, type Task } from '@core/plan/planner'
+import { minutesAhead } from '@core/plan/work'
 import { dueDates, workingDays } from '@core/recipe/due'
 import { standingOf } from '@core/recipe/lamps'
 import { numbersOf } from '@core/rhythm/numbering'
@@ -63,3 +66,12 @@ report('likeness of one line to them', 15, () => likeness.like({ head: 'Steaming
 const index = new LibraryIndex()
 for (const e of all.slice(0, 2000)) index.put(e, new Map(), script.get(e.id))
 report('full-text search, two words in 2,000 episodes with scripts', 9, () => index.search('oak lamp'))
+
+const kinds = ['write', 'film', 'edit', 'design'] as const
+const dayIn = (n: number) => new Date(Date.UTC(2026, 10, 24 + n)).toISOString().slice(0, 10)
+const tasks: Task[] = Array.from({ length: 400 }, (_, i) => { const e = Math.floor(i / 10); return { id: `t${i}`, episode: `e${e}`, kind: kinds[i % 4] ?? 'edit', minutes: 30 + ((i * 37) % 120), due: dayIn(4 * e + (i % 10) * 0.4), needs: i % 10 > 0 ? [`t${i - 1}`] : [], split: i % 4 !== 1, release: dayIn(4 * e + 6), weight: 1 } })
+const ahead = minutesAhead(settings[0] ?? { hours: [], daysOff: [] }, '2026-11-24')
+const of = { tasks, first: '2026-11-24', minutes: ahead, pinned: [], setup: { film: 45 }, preferred: {} }
+report('26 weeks, 400 open steps: a first full plan', 5, () => new Planner(of).plan)
+report('26 weeks, 400 open steps: 100 more orders tried', 3, () => { const p = new Planner(of); p.improve(100); return p.plan })
+report('2,000 draws over 26 weeks, 400 open steps', 3, () => forecast({ tasks, waits: new Map(), first: '2026-11-24', minutes: ahead, paces: new Map(), lost: 0.04, setup: { film: 45 }, draws: 2000, seed: 's' }))

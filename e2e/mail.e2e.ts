@@ -4,6 +4,7 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
+import ical from 'node-ical'
 import { expect, moment, png, test } from './fixtures'
 
 /** A server of its own, with a mailbox of its own, that a test may kill at any moment. */
@@ -134,6 +135,36 @@ test('a wish from the audience arrives as text, and whoever asked is listed when
   expect(await desk.evaluate(() => navigator.clipboard.readText())).toContain('You asked for it, and it is out')
   await told.getByRole('button', { name: 'They have been told' }).click()
   await expect(told).toHaveCount(0)
+})
+
+test('a calendar program that subscribes reads releases, due dates and work; a revoked address finds nothing', async ({ browser }) => {
+  const server = new OwnServer()
+  await server.start()
+  const desk = await (await browser.newContext()).newPage()
+  await desk.clock.install({ time: moment })
+  await began(desk, server)
+  await desk.keyboard.press('i')
+  await desk.keyboard.type('Ribs; bent, cold')
+  await desk.keyboard.press('Enter')
+  await desk.keyboard.press('Escape')
+  await desk.keyboard.press('2')
+  await desk.getByRole('list', { name: 'Ideas' }).getByRole('button').click()
+  await desk.keyboard.press('p')
+  await desk.getByRole('list', { name: /Open slots/ }).getByRole('button').nth(1).click()
+  await desk.getByRole('link', { name: 'Schedule' }).click()
+  await desk.getByRole('button', { name: 'Calendar', exact: true }).click()
+  await desk.getByRole('button', { name: 'Give an address to subscribe to' }).click()
+  const address = /http\S+\.ics/.exec(await desk.getByText('To subscribe to:').locator('..').innerText())?.[0] ?? ''
+  // Read by another reader than the one that wrote it.
+  const events = Object.values(ical.sync.parseICS(await (await fetch(address)).text())).flatMap((e) => (e?.type === 'VEVENT' ? [e] : []))
+  const out = events.find((e) => String(e.summary).includes('goes out'))
+  expect(out?.summary).toBe('#2 Ribs; bent, cold goes out')
+  expect(out?.start.toISOString()).toBe('2026-12-03T17:00:00.000Z')
+  expect(out?.alarms?.length).toBe(1)
+  expect(events.filter((e) => String(e.uid).startsWith('due-'))).toHaveLength(3)
+  expect(events.some((e) => String(e.uid).startsWith('work-'))).toBe(true)
+  await desk.getByRole('button', { name: 'A new address, the old one ends' }).click()
+  await expect.poll(async () => (await fetch(address)).status).toBe(404)
 })
 
 test('the page for jotting opens without network once visited, takes what is shared, and hands over as codes', async ({ browser }) => {

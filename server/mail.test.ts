@@ -76,6 +76,23 @@ describe('the mailbox', () => {
   })
 })
 
+describe('the calendar to subscribe to', () => {
+  test('stands under a secret address, follows what the desk keeps, and is gone once revoked', async () => {
+    const base = await serve(folder())
+    const ics = (n: number) => `BEGIN:VCALENDAR\r\nX-N:${n}\r\nEND:VCALENDAR\r\n`
+    const secretOf = async (response: Promise<Response>) => { const body: { secret: string } = await (await response).json(); return body.secret }
+    const secret = await secretOf(send('PUT', `${base}/calendar`, { ics: ics(1), renew: false }))
+    expect(await secretOf(send('PUT', `${base}/calendar`, { ics: ics(2), renew: false }))).toBe(secret)
+    const read = await fetch(`${base}/calendar/${secret}.ics`)
+    expect([read.headers.get('content-type'), await read.text()]).toEqual([expect.stringContaining('text/calendar'), ics(2)])
+    const next = await secretOf(send('PUT', `${base}/calendar`, { ics: ics(3), renew: true }))
+    expect([(await fetch(`${base}/calendar/${secret}.ics`)).status, (await fetch(`${base}/calendar/${next}.ics`)).status]).toEqual([404, 200])
+    await send('DELETE', `${base}/calendar`)
+    expect((await fetch(`${base}/calendar/${next}.ics`)).status).toBe(404)
+    expect((await send('PUT', `${base}/calendar`, { ics: 'BEGIN:VCARD', renew: false })).status).toBe(400)
+  })
+})
+
 describe('the post-box', () => {
   const wish = { kind: 'wish', line: 'Knots, <b>please</b>', url: '', show: '', name: '', mail: '', tell: false }
   test('is closed until it is opened; then takes a wish as plain text, checks its picture, and not too many', async () => {

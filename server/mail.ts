@@ -9,6 +9,8 @@ import { About, type Mailbox } from './mailbox'
 const local = new Set(['127.0.0.1', 'localhost', '[::1]'])
 const Taken = z.object({ ids: z.array(z.string().regex(/^[0-9a-zA-Z-]{8,64}$/)).max(500) })
 
+const Calendar = z.object({ ics: z.string().max(1_500_000).startsWith('BEGIN:VCALENDAR'), renew: z.boolean() })
+
 /** First bytes of the pictures that are taken. */
 const magic: Readonly<Record<string, RegExp>> = { 'image/png': /^\x89PNG/, 'image/jpeg': /^\xff\xd8\xff/, 'image/gif': /^GIF8/, 'image/webp': /^RIFF....WEBP/s }
 
@@ -46,6 +48,14 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
   })
   router.use(express.json({ limit: Math.ceil(mailLimits.pictureBytes * 1.4) + 10_000 }))
 
+  // The secret in the address is all that a calendar program can give.
+  router.get('/calendar/:secret.ics', (request, response) => {
+    const calendar = mailbox.calendar
+    const given = Buffer.from(request.params['secret'])
+    const own = Buffer.from(calendar?.secret ?? '')
+    if (!calendar || given.length !== own.length || !timingSafeEqual(given, own)) { say(response, 404, 'There is no such calendar.'); return }
+    response.type('text/calendar').send(calendar.ics)
+  })
   router.get('/about', (_request, response) => { response.json(mailbox.about) })
 
   const wishes = { windowMs: 10 * 60_000, standardHeaders: true, legacyHeaders: false, validate: false, message: { sentence: 'That were many wishes in a short time. Please try again in ten minutes; what you wrote stays here.' } }
@@ -82,6 +92,13 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
     mailbox.about = about.data
     response.json(about.data)
   })
+  router.get('/calendar', (_request, response) => { response.json({ secret: mailbox.calendar?.secret ?? '' }) })
+  router.put('/calendar', (request, response) => {
+    const calendar = Calendar.safeParse(request.body)
+    if (!calendar.success) { say(response, 400, 'This is no calendar.'); return }
+    response.json({ secret: mailbox.keepCalendar(calendar.data.ics, calendar.data.renew) })
+  })
+  router.delete('/calendar', (_request, response) => { mailbox.endCalendar(); response.json({ secret: '' }) })
   router.get('/address', (_request, response) => { response.json({ open, key: open ? mailbox.key : '', addresses: open ? addresses(port, secure) : [`http://127.0.0.1:${port}`] }) })
   router.use((_request, response) => { say(response, 404, 'There is nothing here.') })
   router.use((error: unknown, _request: Request, response: Response, next: (e?: unknown) => void) => {

@@ -56,6 +56,26 @@ export class Mailbox {
     writeWhole(join(this.folder, 'about.json'), JSON.stringify(about))
   }
 
+  /** The calendar that other programs may subscribe to, and the secret in its address; nothing while it is off. */
+  get calendar(): { secret: string; ics: string } | undefined {
+    const [secret, ics] = [join(this.folder, 'calendar.secret'), join(this.folder, 'calendar.ics')]
+    return existsSync(secret) ? { secret: readFileSync(secret, 'utf8').trim(), ics: existsSync(ics) ? readFileSync(ics, 'utf8') : '' } : undefined
+  }
+
+  /** Keeps the calendar as it is now; with `renew` under a new secret, so that the old address finds nothing. */
+  keepCalendar(ics: string, renew: boolean): string {
+    const now = renew ? undefined : this.calendar?.secret
+    const secret = now ?? randomBytes(18).toString('base64url')
+    if (secret !== now) writeWhole(join(this.folder, 'calendar.secret'), secret)
+    writeWhole(join(this.folder, 'calendar.ics'), ics)
+    return secret
+  }
+
+  /** Ends the subscription: its address finds nothing any more. */
+  endCalendar(): void {
+    for (const name of ['calendar.secret', 'calendar.ics']) if (existsSync(join(this.folder, name))) unlinkSync(join(this.folder, name))
+  }
+
   private names(): string[] {
     return readdirSync(this.letters).filter((n) => n.endsWith('.json'))
   }

@@ -53,7 +53,7 @@ export function mailKey(): string {
 export type Answer = { is: 'fine'; body: unknown } | { is: 'refused'; status: number; sentence: string } | { is: 'away' }
 
 /** Calls the mailbox. A server that is none of ours (no JSON) counts as away. */
-export async function callMailbox(method: 'GET' | 'PUT' | 'POST', path: string, body?: unknown): Promise<Answer> {
+export async function callMailbox(method: 'GET' | 'PUT' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<Answer> {
   try {
     const response = await fetch(`/mail${path}`, { method, headers: { 'x-lamp-key': mailKey(), ...(body === undefined ? {} : { 'content-type': 'application/json' }) }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })
     if (!response.headers.get('content-type')?.includes('json')) return { is: 'away' }

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { keepMail } from '@core/commands/ideas'
 import type { FileRecord } from '@core/commands/change'
 import { Mail, type JottedMail } from '@core/formats/mail'
+import { calendarEntries } from '@core/plan/calendar'
 import { callMailbox, forgetHere, waitingHere } from '@app/data/outbox'
 import { servedStart } from '@app/data/worlds'
 import { useBoard } from './board'
@@ -66,10 +67,38 @@ export const useMail = defineStore('mail', () => {
     if (about.is === 'fine' && typeof about.body === 'object' && about.body !== null && 'open' in about.body) postOpen.value = about.body.open === true
     const where = await callMailbox('GET', '/address')
     if (where.is === 'fine' && typeof where.body === 'object' && where.body !== null && 'addresses' in where.body && 'key' in where.body && 'open' in where.body && Array.isArray(where.body.addresses)) address.value = { open: where.body.open === true, key: String(where.body.key), addresses: where.body.addresses.map(String) }
+    const kept = await callMailbox('GET', '/calendar')
+    if (kept.is === 'fine') calendar.value = secretIn(kept.body)
     if (mine.value && about.is === 'fine') await tell()
     await look()
   }
   watch(() => board.shows.map((s) => s.title).join('\n'), () => { if (mine.value && state.value === 'there') void tell() })
+
+  /** The secret of the calendar's address; blank while nobody may subscribe. */
+  const calendar = ref('')
+  const calendarAddress = computed(() => (calendar.value === '' ? '' : `${address.value.addresses[0] ?? location.origin}/mail/calendar/${calendar.value}.ics`))
+  const secretIn = (body: unknown): string => (typeof body === 'object' && body !== null && 'secret' in body ? String(body.secret) : '')
+  /** The calendar as a file: releases with alarms, due dates, the work laid on days. */
+  async function calendarText(): Promise<string> {
+    const { icalendar } = await import('@core/formats/icalendar')
+    return icalendar(calendarEntries(board.coming.map((c) => ({ id: c.episode.id, title: c.title, number: c.number, show: c.show, standing: c.standing })), board.load.blocks), 'Lamp Reel', board.now)
+  }
+  /** Hands the calendar to the server, under a new secret when asked. */
+  async function publish(renew = false): Promise<void> {
+    const answer = await callMailbox('PUT', '/calendar', { ics: await calendarText(), renew })
+    if (answer.is === 'fine') calendar.value = secretIn(answer.body)
+    else library.say(answer.is === 'refused' ? answer.sentence : 'No server answers, so nobody can subscribe. The calendar file works without one.', 'refused')
+  }
+  async function unpublish(): Promise<void> {
+    const answer = await callMailbox('DELETE', '/calendar')
+    if (answer.is === 'fine') calendar.value = ''
+  }
+  let publishing: ReturnType<typeof setTimeout> | undefined
+  watch([() => board.coming, () => board.load], () => {
+    if (calendar.value === '' || !mine.value) return
+    clearTimeout(publishing)
+    publishing = setTimeout(() => { void publish() }, 2500)
+  })
 
   let begun = false
   /** Starts looking, every quarter minute and whenever the page comes forward. */
@@ -84,5 +113,5 @@ export const useMail = defineStore('mail', () => {
   }
 
   const takeHandOver = (ideas: JottedMail[]): Promise<boolean> => keep(ideas)
-  return { state, says, postOpen, address, mine, start, look, tell, takeHandOver }
+  return { calendar, calendarAddress, calendarText, publish, unpublish, state, says, postOpen, address, mine, start, look, tell, takeHandOver }
 })

@@ -2,6 +2,8 @@ import fc from 'fast-check'
 import { after, exampleContext, exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
 import type { Records } from '../model'
 import { numbersOf } from '../rhythm/numbering'
+import { datesOf } from '../rhythm/rule'
+import { changeRhythm } from './shows'
 import { moveToSlot, pullEpisodes, pushEpisode, swapEpisodes } from './moves'
 
 const context = exampleContext()
@@ -53,4 +55,32 @@ test('whatever is moved: nobody is lost, no two share a slot, numbers follow rel
     const inOrder = [...r.episodes.values()].sort((x, y) => ((x.place.on === 'slot' ? x.place.day : '') < (y.place.on === 'slot' ? y.place.day : '') ? -1 : 1)).map((e) => numbers?.get(e.id) ?? 0)
     expect(inOrder).toEqual([...inOrder].sort((x, y) => x - y))
   }))
+})
+
+test('whatever becomes of the rhythm, from whatever date, no episode is lost', () => {
+  const change = fc.record({
+    rhythm: fc.oneof(fc.record({ each: fc.constant('week' as const), every: fc.integer({ min: 1, max: 3 }), weekdays: fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1 }) }), fc.record({ each: fc.constant('month' as const), every: fc.constant(1), nths: fc.uniqueArray(fc.constantFrom(1, 2, 3, 4, -1), { minLength: 1 }), weekday: fc.integer({ min: 0, max: 6 }) }), fc.record({ each: fc.constant('day' as const), every: fc.integer({ min: 1, max: 9 }), season: fc.integer({ min: 1, max: 4 }) })),
+    start: fc.constantFrom('2026-11-05', '2026-11-24', '2026-12-09', '2027-02-01'),
+    pauses: fc.array(fc.constantFrom({ from: '2026-12-01', to: '2026-12-12' }, { from: '2026-12-24', to: '2026-12-24' }), { maxLength: 2 }),
+    displaced: fc.constantFrom('nearest' as const, 'keep' as const, 'off' as const, 'ideas' as const),
+  })
+  fc.assert(fc.property(fc.array(change, { minLength: 1, maxLength: 3 }), (changes) => {
+    let r = on({ a: 0, b: 1, c: 3, d: 4 })
+    for (const c of changes) { const done = changeRhythm(r, { show: 'show', time: '17:00', ...c }, context); if (done.ok) r = after(r, done) }
+    const show = r.shows.get('show')
+    expect([...r.episodes.keys()]).toEqual(['a', 'b', 'c', 'd'])
+    const slots: string[] = []
+    for (const e of r.episodes.values()) {
+      expect(['work', 'idea']).toContain(e.phase.name)
+      if (e.place.on === 'slot') { slots.push(e.place.day); expect(show && datesOf(show.rhythm, e.place.day, e.place.day)).toEqual([e.place.day]) }
+    }
+    expect(new Set(slots).size).toBe(slots.length)
+  }), { numRuns: 150 })
+})
+
+test('a change from a date on leaves the slots before it as they were', () => {
+  const r = on({ a: 0, b: 1, c: 3 })
+  const next = after(r, changeRhythm(r, { show: 'show', rhythm: { each: 'week', every: 1, weekdays: [0] }, time: '09:00', start: '2026-12-07', displaced: 'keep' }, context))
+  expect(next.episodes.get('b')?.place).toEqual({ on: 'slot', day: days[1] })
+  expect(next.episodes.get('c')?.place).toEqual({ on: 'own', day: days[3], time: '17:00' })
 })

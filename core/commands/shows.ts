@@ -1,12 +1,13 @@
-import { Show as ShowSchema, type Id, type Outlet, type Recipe, type RecipeLine, type Records, type Show } from '../model'
+import { Show as ShowSchema, type Day, type Episode, type Id, type Outlet, type Recipe, type RecipeLine, type Records, type Show } from '../model'
 import { fine, refused, type Result } from '../result'
 import { stepsToAdd } from '../recipe/apply'
 import { inOrder } from '../recipe/needs'
 import { fullRecipe, smallRecipe } from '../recipe/starters'
 import { unknownWords } from '../release/description'
 import { datesOf, ruleOf, type RhythmWish } from '../rhythm/rule'
-import { displacedBy } from '../rhythm/slots'
 import { addDays } from '../rhythm/days'
+import { displacedBy, releaseOf } from '../rhythm/slots'
+import { dayAt } from '../rhythm/zone'
 import { freshSettings } from './settings'
 import { momentOf, putting, type Change, type Command, type Context } from './change'
 import { replaced, stepsOf } from './schedule'
@@ -77,28 +78,54 @@ export const editShow: Command<{ show: Id; fields: Partial<Pick<Show, 'title' | 
   return fine({ changes: [putting(records, 'shows', { ...read.data, updatedAt: momentOf(context) })], sentence: `Changed the show ${read.data.title}`, about: [], merge: `show ${id} ${Object.keys(fields).join()}` })
 }
 
-/** The show as a change of rhythm would leave it. Slots before the new start keep nothing: releases have moments of their own. */
-export function withRhythm(show: Show, rhythm: RhythmWish, time: string, start: string, zone = show.zone): Result<Show> {
-  const rule = ruleOf(rhythm)
-  if (!rule.ok) return rule
-  const read = ShowSchema.safeParse({ ...show, zone, rhythm: { rule: rule.value, start, time } })
-  if (!read.success) return refused(read.error.issues[0]?.message ?? '', `shows.${read.error.issues[0]?.path.join('.') ?? ''}`)
-  const kept = new Set(datesOf(read.data.rhythm, start, addDays(start, 3660)))
-  return fine({ ...read.data, skipped: show.skipped.filter((d) => kept.has(d)), moved: Object.fromEntries(Object.entries(show.moved).filter(([d]) => kept.has(d))) })
+/** A change of rhythm as people make it: what, when, from which date on, and when it pauses. */
+export interface RhythmChange {
+  rhythm: RhythmWish
+  time: string
+  start: string
+  zone?: string
+  pauses?: { from: string; to: string }[]
 }
 
-/** Changes a show's rhythm. Episodes that lose their slot go, as the wish says, onto the nearest open slots in order or off the schedule. */
-export const changeRhythm: Command<{ show: Id; rhythm: RhythmWish; time: string; start: string; zone?: string; displaced: 'nearest' | 'off' }> = (records, wish, context) => {
+/**
+ * The show as a change of rhythm would leave it. Begun on a date still to come, it holds from then on, and what held before holds until
+ * then; begun on a date that has passed, it holds for all slots to come.
+ */
+export function withRhythm(show: Show, change: RhythmChange, today: Day): Result<Show> {
+  const rule = ruleOf(change.rhythm)
+  if (!rule.ok) return rule
+  const { start, time, zone = show.zone, pauses = show.rhythm.pauses ?? [] } = change
+  const { rule: oldRule, start: oldStart, time: oldTime, earlier = [] } = show.rhythm
+  const before = [...earlier, { rule: oldRule, start: oldStart, time: oldTime }].filter((p) => p.start < start)
+  const kept = start > today && start !== oldStart ? before : start === oldStart ? earlier : []
+  const read = ShowSchema.safeParse({ ...show, zone, rhythm: { rule: rule.value, start, time, ...(pauses.length > 0 ? { pauses } : {}), ...(kept.length > 0 ? { earlier: kept } : {}) } })
+  if (!read.success) return refused(read.error.issues[0]?.message ?? '', `shows.${read.error.issues[0]?.path.join('.') ?? ''}`)
+  const dates = new Set(datesOf(read.data.rhythm, kept[0]?.start ?? start, addDays(start, 3660)))
+  return fine({ ...read.data, skipped: show.skipped.filter((d) => dates.has(d)), moved: Object.fromEntries(Object.entries(show.moved).filter(([d]) => dates.has(d))) })
+}
+
+/** What becomes of episodes that lose their slot. */
+export type Displaced = 'nearest' | 'keep' | 'off' | 'ideas'
+
+/**
+ * Changes a show's rhythm. Episodes that lose their slot go, as the wish says, onto the nearest open slots in order, keep their date as a one-off,
+ * go off the schedule, or back to Ideas; none is dropped.
+ */
+export const changeRhythm: Command<RhythmChange & { show: Id; displaced: Displaced }> = (records, wish, context) => {
   const show = records.shows.get(wish.show)
   if (!show) return refused('This show is no longer there.', 'shows')
-  const changed = withRhythm(show, wish.rhythm, wish.time, wish.start, wish.zone)
+  const changed = withRhythm(show, wish, dayAt(context.now, show.zone))
   if (!changed.ok) return changed
   const at = momentOf(context)
   const displaced = displacedBy(show, changed.value, records.episodes.values())
-  const moves: Change[] = wish.displaced === 'nearest'
-    ? replaced(records, changed.value, displaced, context)
-    : displaced.map((e) => putting(records, 'episodes', { ...e, place: { on: 'nothing' }, updatedAt: at }))
+  const moves: Change[] = wish.displaced === 'nearest' ? replaced(records, changed.value, displaced, context) : displaced.map((e) => putting(records, 'episodes', { ...withoutSlot(e, show, wish.displaced), updatedAt: at }))
   return fine({ changes: [putting(records, 'shows', { ...changed.value, updatedAt: at }), ...moves], sentence: `Changed the rhythm of ${show.title}`, about: displaced.map((e) => e.id) })
+}
+
+function withoutSlot(episode: Episode, show: Show, how: Displaced): Episode {
+  const release = releaseOf(episode, show)
+  if (how === 'keep' && release) return { ...episode, place: { on: 'own', day: release.day, time: release.time } }
+  return { ...episode, place: { on: 'nothing' }, ...(how === 'ideas' ? { phase: { name: 'idea' as const } } : {}) }
 }
 
 /** Changes a recipe's lines, pattern, closing lines or outline. Refused for a circle of needs (named) or an unknown word in the pattern. */

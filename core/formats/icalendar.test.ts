@@ -40,6 +40,15 @@ describe('a calendar file', () => {
     expect(new Set(again).size).toBe(4)
   })
 
+  test('a release has an alarm a day before; work laid on days stands there, under an identity of its step and day', () => {
+    const step = standing.steps[0]?.step.id ?? ''
+    const laid = calendarEntries([{ id: 'episode', title: 'Ribs', number: '#42', show, standing }], [{ id: step, day: '2026-11-30', minutes: 90 }, { id: 'elsewhere', day: '2026-11-30', minutes: 5 }])
+    const all = new ICAL.Component(ICAL.parse(icalendar(laid, 'Lamp Reel', exampleNow))).getAllSubcomponents('vevent')
+    expect(all[0]?.getFirstSubcomponent('valarm')?.getFirstPropertyValue('trigger')?.toString()).toBe('-P1D')
+    const work = all.map((e) => new ICAL.Event(e)).filter((e) => e.summary.startsWith('1 h 30'))
+    expect(work.map((e) => [e.startDate.toString(), e.uid])).toEqual([['2026-11-30', expect.stringContaining('2026-11-30')]])
+  })
+
   test('an episode without a release, and steps that are done, are not in it', () => {
     expect(calendarEntries([{ id: 'x', title: 'x', number: '', show, standing: { ...standing, release: undefined } }])).toEqual([])
     expect(calendarEntries([{ id: 'x', title: 'x', number: '', show, standing: { ...standing, steps: standing.steps.map((s) => ({ ...s, done: true })) } }])).toHaveLength(1)

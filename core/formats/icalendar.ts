@@ -2,10 +2,10 @@ import ICAL from 'ical.js'
 import type { Day } from '../model'
 import { addDays } from '../rhythm/days'
 
-/** One entry of a calendar file: a release at its moment, or a due date as a whole day. `uid` stays the same for the same thing. */
+/** One entry of a calendar file: a release at its moment (with an alarm a day before), a due date or a day's work as a whole day. `uid` stays the same for the same thing. */
 export type CalendarEntry =
   | { kind: 'release'; uid: string; at: number; minutes: number; summary: string; description: string }
-  | { kind: 'due'; uid: string; day: Day; summary: string; description: string }
+  | { kind: 'due' | 'work'; uid: string; day: Day; summary: string; description: string }
 
 function stamp(ms: number): ICAL.Time {
   return ICAL.Time.fromJSDate(new Date(ms), true)
@@ -26,6 +26,11 @@ export function icalendar(entries: readonly CalendarEntry[], name: string, now: 
     if (entry.kind === 'release') {
       event.updatePropertyWithValue('dtstart', stamp(entry.at))
       event.updatePropertyWithValue('dtend', stamp(entry.at + entry.minutes * 60_000))
+      const alarm = new ICAL.Component('valarm')
+      alarm.updatePropertyWithValue('action', 'DISPLAY')
+      alarm.updatePropertyWithValue('description', entry.summary)
+      alarm.updatePropertyWithValue('trigger', ICAL.Duration.fromString('-P1D'))
+      event.addSubcomponent(alarm)
     } else {
       event.updatePropertyWithValue('dtstart', ICAL.Time.fromDateString(entry.day))
       event.updatePropertyWithValue('dtend', ICAL.Time.fromDateString(addDays(entry.day, 1)))

@@ -3,10 +3,17 @@ import { ClockTime, Day, Id, Part, Zone, stamps } from './basics'
 import { OwnField } from './idea'
 
 /** What a show recurs by: an RFC 5545 recurrence rule in local time, its first date and its time of day. */
-export const Rhythm = z.object({
+const beat = {
   rule: z.string().regex(/^FREQ=/, 'A rhythm needs a recurrence rule that begins with FREQ=.'),
   start: Day,
   time: ClockTime,
+}
+export const Rhythm = z.object({
+  ...beat,
+  /** From date to date, both included, nothing goes out. */
+  pauses: z.array(z.object({ from: Day, to: Day }).refine((p) => p.from <= p.to, 'A pause ends on or after the day it begins.')).optional(),
+  /** What held before `start`: each until the next begins. */
+  earlier: z.array(z.object(beat)).optional(),
 })
 export type Rhythm = z.infer<typeof Rhythm>
 

@@ -1,5 +1,6 @@
 import type { Show } from '../model'
 import type { CalendarEntry } from '../formats/icalendar'
+import type { Block } from './load'
 import type { Standing } from '../recipe/lamps'
 import { sayMinutes } from '../script/timecode'
 
@@ -12,14 +13,17 @@ export interface CalendarEpisode {
   standing: Standing
 }
 
-/** Calendar entries of releases and of open steps' due dates. Identities come from record ids, so a second import updates. */
-export function calendarEntries(episodes: readonly CalendarEpisode[]): CalendarEntry[] {
+/** Calendar entries of releases, of open steps' due dates, and of the work laid on days. Identities come from record ids, so a second import updates. */
+export function calendarEntries(episodes: readonly CalendarEpisode[], blocks: readonly Block[] = []): CalendarEntry[] {
+  const laid = new Map<string, Block[]>()
+  for (const b of blocks) (laid.get(b.id) ?? laid.set(b.id, []).get(b.id))?.push(b)
   return episodes.flatMap(({ id, title, number, show, standing }): CalendarEntry[] => {
     const { release } = standing
     if (!release) return []
     const out: CalendarEntry = { kind: 'release', uid: `release-${id}@lamp-reel.invalid`, at: release.at, minutes: 15, summary: `${number} ${title} goes out`, description: show.title }
     const due = standing.steps.flatMap(({ step, done, due: day }): CalendarEntry[] =>
       done || !day ? [] : [{ kind: 'due', uid: `due-${step.id.replace(/[^\w-]/g, '-')}@lamp-reel.invalid`, day, summary: `${step.name}: ${number} ${title}`, description: `${show.title}, about ${sayMinutes(step.minutes)}` }])
-    return [out, ...due]
+    const work = standing.steps.flatMap(({ step }) => (laid.get(step.id) ?? []).map((b): CalendarEntry => ({ kind: 'work', uid: `work-${step.id.replace(/[^\w-]/g, '-')}-${b.day}@lamp-reel.invalid`, day: b.day, summary: `${sayMinutes(b.minutes)}: ${step.name}, ${number}`, description: title })))
+    return [out, ...due, ...work]
   })
 }

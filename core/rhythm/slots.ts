@@ -1,6 +1,6 @@
 import type { ClockTime, Day, Episode, Id, Show } from '../model'
 import { dayOf, dayNumber } from './days'
-import { datesOf } from './rule'
+import { datesOf, timeOn } from './rule'
 import { dayAt, momentAt } from './zone'
 
 /** One promised release moment that a rhythm yields. Its key keeps its identity when it is moved. */
@@ -51,7 +51,7 @@ function expandedSlots(show: Show, from: Day, to: Day): Slot[] {
 export function slotOn(show: Show, original: Day): Slot {
   const moved = show.moved[original]
   const day = moved?.day ?? original
-  const time = moved?.time ?? show.rhythm.time
+  const time = moved?.time ?? timeOn(show.rhythm, original)
   return { key: slotKey(show.id, original), show: show.id, original, day, time, at: momentAt(day, time, show.zone), skipped: show.skipped.includes(original), moved: moved !== undefined }
 }
 

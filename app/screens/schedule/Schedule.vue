@@ -7,7 +7,6 @@ import { backToIdeas } from '@core/commands/ideas'
 import { moveToSlot, pullEpisodes, pushEpisode, swapEpisodes } from '@core/commands/moves'
 import { placeOnSlot, skipSlot, takeOff } from '@core/commands/schedule'
 import { sixLamps } from '@core/recipe/lamps'
-import { calendarEntries } from '@core/plan/calendar'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import { useBoard, type Card, type SlotRow } from '@app/stores/board'
@@ -15,7 +14,9 @@ import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import { download } from '@app/ui/download'
+import { useMail } from '@app/stores/mail'
 import Chalk from '@app/ui/Chalk.vue'
+import Drop from '@app/ui/Drop.vue'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
@@ -24,6 +25,7 @@ import ScheduleTabs from './ScheduleTabs.vue'
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const mail = useMail()
 const pictures = usePictures()
 const router = useRouter()
 const only = ref('')
@@ -49,10 +51,12 @@ function sendSpare(row: SlotRow) {
 }
 const number = (row: SlotRow) => (row.number === undefined ? '' : `${row.show.prefix}${row.number}`)
 async function calendar() {
-  const { icalendar } = await import('@core/formats/icalendar')
-  const entries = calendarEntries(board.coming.map((c) => ({ id: c.episode.id, title: c.title, number: c.number, show: c.show, standing: c.standing })))
-  download('lamp-reel.ics', icalendar(entries, 'Lamp Reel', board.now), 'text/calendar')
-  library.say('Releases and due dates are in lamp-reel.ics. A later file updates the same entries.')
+  download('lamp-reel.ics', await mail.calendarText(), 'text/calendar')
+  library.say('Releases, due dates and work are in lamp-reel.ics. A later file updates the same entries.')
+}
+async function copyAddress() {
+  await navigator.clipboard.writeText(mail.calendarAddress)
+  library.say('Copied.')
 }
 </script>
 
@@ -61,7 +65,7 @@ async function calendar() {
     <header class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
       <h1>Schedule</h1><ScheduleTabs />
       <select v-if="board.shows.length > 1" v-model="only" class="field w-auto" aria-label="Which show"><option value="">Every show</option><option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option></select>
-      <button class="btn" @click="calendar"><CalendarArrowDown :size="16" aria-hidden="true" /> Calendar file</button>
+      <Drop label="Calendar" wide><template #label><CalendarArrowDown :size="16" aria-hidden="true" /> Calendar</template><div class="grid gap-3"><button class="btn justify-self-start" @click="calendar">Calendar file</button><p class="sub">Releases with an alarm the day before, due dates, and the work laid on days. A second import updates.</p><template v-if="mail.calendarAddress"><p class="break-all"><strong>To subscribe to:</strong> {{ mail.calendarAddress }}</p><p class="flex gap-2"><button class="btn btn-small" @click="copyAddress">Copy</button><button class="btn btn-small" @click="mail.publish(true)">A new address, the old one ends</button><button class="btn btn-small" @click="mail.unpublish()">Nobody may subscribe</button></p></template><button v-else class="btn justify-self-start" @click="mail.publish()">Give an address to subscribe to</button></div></Drop>
       <p v-if="ahead && show" class="ml-auto flex items-center gap-2 text-ink-2"><span>{{ show.title }}, ready ahead</span><Glyph v-for="(c, i) in ahead.next" :key="i" :size="24" :open="!c" :lamps="c ? sixLamps(c.standing) : undefined" :name="c?.number ?? ''" /><span><strong class="text-ink">{{ ahead.run }}</strong> of {{ show.readyAhead }} wanted</span></p>
       <p v-if="board.spares.length > 0" class="flex items-center gap-2 text-ink-2 border-l border-line pl-5">Spares <button v-for="c in board.spares" :key="c.episode.id" :aria-label="`Open the spare ${c.title}`" :title="c.title" @click="open(c)"><Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /></button><strong class="text-ink">{{ board.spares.length }}</strong></p>
     </header>
