@@ -29,6 +29,18 @@ describe('work laid on days', () => {
     expect(load.ends.get('a')).toBe('2026-11-27')
   })
 
+  test('setting up takes its minutes once a day and kind, round blocks that are laid already', () => {
+    const film = (id: string, minutes: number, laid: { day: string; minutes: number }[] = []): Work => ({ ...work(id, minutes, '2026-12-01'), kind: 'film', laid })
+    const load = layWork([film('a', 45), film('b', 30), film('c', 60, [{ day: '2026-11-25', minutes: 60 }])], { ...settings, setup: { film: 45 } }, '2026-11-24')
+    expect(load.blocks).toEqual([{ id: 'c', day: '2026-11-25', minutes: 60 }, { id: 'a', day: '2026-11-24', minutes: 45 }, { id: 'b', day: '2026-11-24', minutes: 30 }])
+    expect([...minutesByDay(load)].sort()).toEqual([['2026-11-24', 120], ['2026-11-25', 105]])
+    expect(load.ends.get('c')).toBe('2026-11-25')
+  })
+
+  test('work is not laid before its earliest date', () => {
+    expect(layWork([{ ...work('a', 30, '2026-11-24'), earliest: '2026-11-27' }], settings, '2026-11-24').blocks).toEqual([{ id: 'a', day: '2026-11-27', minutes: 30 }])
+  })
+
   test('a week without hours lays nothing and ends', () => {
     const load = layWork([work('a', 30, '2026-11-25')], { hours: [0, 0, 0, 0, 0, 0, 0], daysOff: [] }, '2026-11-24')
     expect(load.blocks).toEqual([])

@@ -34,6 +34,8 @@ export interface Load {
   blocks: Block[]
   ends: Map<Id, Day>
   over: Map<Day, number>
+  /** Minutes of setting up on each date. */
+  setup: Map<Day, number>
 }
 
 /** Least minutes of a block that is part of a longer piece of work. */
@@ -53,12 +55,16 @@ function pieceOf(minutes: number, room: number, dayIsFresh: boolean): number {
  * at worst quadratic in the work of a day; the planner that improves on it is another computation. `days` is how far it looks.
  */
 export function layWork(work: readonly Work[], settings: HoursOf, today: Day, days = 180): Load {
-  const load: Load = { blocks: [], ends: new Map(), over: new Map() }
+  const load: Load = { blocks: [], ends: new Map(), over: new Map(), setup: new Map() }
   const left = new Map<Id, number>()
   const taken = new Map<Day, number>()
   const kinds = new Map<Day, Set<StepKind>>()
   const costOf = (w: Work, day: Day) => (w.kind === undefined || kinds.get(day)?.has(w.kind) ? 0 : (settings.setup?.[w.kind] ?? 0))
-  const setUp = (w: Work, day: Day) => { if (w.kind !== undefined) (kinds.get(day) ?? kinds.set(day, new Set()).get(day))?.add(w.kind) }
+  const setUp = (w: Work, day: Day) => {
+    const cost = costOf(w, day)
+    if (cost > 0) load.setup.set(day, (load.setup.get(day) ?? 0) + cost)
+    if (w.kind !== undefined) (kinds.get(day) ?? kinds.set(day, new Set()).get(day))?.add(w.kind)
+  }
   for (const w of work) {
     const laid = (w.laid ?? []).filter((b) => b.day >= today)
     for (const b of laid) {
@@ -102,9 +108,9 @@ function later(a: Day | undefined, b: Day): Day {
   return a !== undefined && a > b ? a : b
 }
 
-/** Minutes laid on each date. */
-export function minutesByDay(load: Load): Map<Day, number> {
-  const sum = new Map<Day, number>()
+/** Minutes laid on each date, setting up included. */
+export function minutesByDay(load: Pick<Load, 'blocks' | 'setup'>): Map<Day, number> {
+  const sum = new Map<Day, number>(load.setup)
   for (const b of load.blocks) sum.set(b.day, (sum.get(b.day) ?? 0) + b.minutes)
   return sum
 }

@@ -30,7 +30,8 @@ const blocks = computed(() => board.load.blocks.filter((b) => b.day === board.to
   const found = board.stepIn.get(b.id)
   return found ? [{ ...found, minutes: b.minutes, whole: b.minutes === found.state.minutesLeft }] : []
 }))
-const planned = computed(() => blocks.value.reduce((sum, b) => sum + b.minutes, 0))
+/** Setting up is part of the day. */
+const planned = computed(() => board.planned.get(board.today) ?? 0)
 const undated = computed(() => board.unplaced.flatMap((card) => (card.standing.next ? [{ card, state: card.standing.next, minutes: card.standing.next.minutesLeft, whole: true }] : [])))
 /** The one thing to do now: first what is laid on today; on a day without hours, what is due first; else something undated. */
 const soonest = computed(() => board.placed.flatMap((card) => (card.standing.next && !card.standing.next.step.waiting ? [{ card, state: card.standing.next, minutes: card.standing.next.minutesLeft, whole: true }] : [])).sort((a, b) => ((a.state.due ?? '') < (b.state.due ?? '') ? -1 : 1))[0])
@@ -86,6 +87,7 @@ useKeys({
         <h1 class="flex-1 whitespace-nowrap">{{ sayDayLong(board.today) }}</h1>
         <div v-if="!nothing" class="w-[306px] max-sm:w-full">
           <div class="h-[15px] flex gap-[2px] border border-dashed border-ring rounded-[4px] p-[1px] overflow-hidden" role="img" :aria-label="`${sayMinutes(planned)} planned of ${sayMinutes(room)}`">
+            <span v-if="room > 0 && (board.load.setup.get(board.today) ?? 0) > 0" class="h-full rounded-[2px] border border-line bg-[repeating-linear-gradient(135deg,var(--line)_0_2px,transparent_2px_5px)]" :style="{ width: `${((board.load.setup.get(board.today) ?? 0) / room) * 100}%` }" title="Setting up" />
             <span v-for="(b, i) in blocks" :key="b.state.step.id" class="h-full rounded-[2px] border" :class="i === 0 ? 'bg-lamp border-lamp-line' : 'bg-raised border-line'" :style="{ width: `${room ? (b.minutes / room) * 100 : 0}%` }" />
           </div>
           <p class="flex justify-between text-12 text-ink-2 mt-1"><span><strong class="text-ink font-semibold">{{ sayMinutes(planned) }}</strong> planned of {{ sayMinutes(room) }}</span><span>{{ room > planned ? `${sayMinutes(room - planned)} free` : room === 0 ? 'a day off' : 'full' }}</span></p>
@@ -138,7 +140,7 @@ useKeys({
       <section v-for="e in takenUp" :key="e.id" class="panel px-4 py-3 flex items-center gap-4" :aria-label="`${e.title} can be taken up again`"><div class="flex-1 min-w-0"><p class="font-semibold truncate">{{ e.title }}</p><p class="sub truncate">was parked until after {{ board.card(e.phase.name === 'parked' ? (e.phase.after ?? '') : '')?.title }}, which is out</p></div><button class="btn" @click="desk.placing = e.id">Put on a slot</button></section>
 
       <section v-if="rest.length > 0" aria-labelledby="plannedtoday">
-        <h2 id="plannedtoday" class="mb-2">Then today <span class="sub font-sans font-normal ml-1">{{ rest.length }} more {{ rest.length === 1 ? 'step' : 'steps' }}, {{ sayMinutes(planned - (blocks[0]?.minutes ?? 0)) }}</span></h2>
+        <h2 id="plannedtoday" class="mb-2">Then today <span class="sub font-sans font-normal ml-1">{{ rest.length }} more {{ rest.length === 1 ? 'step' : 'steps' }}, {{ sayMinutes(rest.reduce((sum, b) => sum + b.minutes, 0)) }}</span></h2>
         <ul class="panel divide-y divide-faint">
           <li v-for="b in rest" :key="b.state.step.id" class="flex items-center gap-4 px-4 py-2.5">
             <LampMark :lamp="b.state.step.logged > 0 ? { state: 'working', share: b.state.step.logged / b.state.step.minutes } : { state: 'open', share: 0, late: b.state.late }" :size="24" hidden />
