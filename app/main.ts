@@ -1,7 +1,10 @@
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { mailKey } from './data/mail-key'
 import { router } from './router'
 import './theme.css'
 
+// The key that came with the address is kept before any screen changes the address.
+mailKey()
 createApp(App).use(createPinia()).use(router).mount('#app')

@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
+import { readFile } from 'node:fs/promises'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -14,9 +15,9 @@ class OwnServer {
   private port = 0
   constructor() { running.add(this) }
   get base(): string { return `http://127.0.0.1:${this.port}` }
-  async start(): Promise<void> {
+  async start(...options: string[]): Promise<void> {
     if (this.port === 0) this.port = await freePort()
-    this.process = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--port', String(this.port), '--mailbox', this.mailbox])
+    this.process = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--port', String(this.port), '--mailbox', this.mailbox, ...options])
     await expect.poll(() => fetch(this.base).then((r) => r.ok).catch(() => false), { timeout: 30_000 }).toBe(true)
   }
   async kill(): Promise<void> {
@@ -135,6 +136,32 @@ test('a wish from the audience arrives as text, and whoever asked is listed when
   expect(await desk.evaluate(() => navigator.clipboard.readText())).toContain('You asked for it, and it is out')
   await told.getByRole('button', { name: 'They have been told' }).click()
   await expect(told).toHaveCount(0)
+})
+
+test('open to other devices, the desk has the key from the address it was started with, and the phone from the code', async ({ browser }) => {
+  const server = new OwnServer()
+  await server.start('--host', '127.0.0.1')
+  const key = (await readFile(join(server.mailbox, 'key'), 'utf8')).trim()
+  const desk = await (await browser.newContext()).newPage()
+  await desk.clock.install({ time: moment })
+  await desk.goto(`${server.base}/#key=${key}`)
+  await desk.getByLabel('Name of the show').fill('Tern & Tiller')
+  await desk.getByRole('button', { name: 'Begin' }).click()
+  await desk.goto(`${server.base}/ideas/mailbox`)
+  await expect(desk.getByText(/The mailbox is within reach/)).toBeVisible()
+  await expect(desk.getByRole('img', { name: 'Code with the phone’s address and key' })).toBeVisible()
+  expect(await desk.getByText(/\/jot#key=/).innerText()).toContain(`/jot#key=${key}`)
+  const stranger = await pageOf(await (await browser.newContext()).newPage(), `${server.base}/jot`)
+  await stranger.getByLabel('The idea').fill('From nobody')
+  await stranger.getByRole('button', { name: 'Keep it' }).click()
+  await expect(stranger.getByRole('alert')).toContainText('not known to the mailbox')
+  const phone = await pageOf(await (await browser.newContext()).newPage(), `${server.base}/jot#key=${key}`)
+  expect(phone.url()).not.toContain(key)
+  await phone.getByLabel('The idea').fill('From the phone')
+  await phone.getByRole('button', { name: 'Keep it' }).click()
+  await expect(phone.getByRole('region', { name: 'Handed over' })).toContainText('From the phone')
+  await look(desk)
+  await expect(desk.getByText('Took in “From the phone”')).toBeVisible()
 })
 
 test('a calendar program that subscribes reads releases, due dates and work; a revoked address finds nothing', async ({ browser }) => {

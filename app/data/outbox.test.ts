@@ -1,4 +1,5 @@
-import { callMailbox, forgetHere, keepHere, mailKey, waitingHere } from './outbox'
+import { mailKey } from './mail-key'
+import { callMailbox, forgetHere, keepHere, waitingHere } from './outbox'
 
 /** The browser's storage and address, as far as the outbox uses them. */
 class Kept {

@@ -1,7 +1,7 @@
 import { JottedMail } from '@core/formats/mail'
+import { mailKey } from './mail-key'
 
 const prefix = 'lamp-reel.jot.'
-const keyName = 'lamp-reel.mail-key'
 
 /**
  * Ideas jotted in this browser that nobody has taken yet: an entry each, so that two pages never write over each other.
@@ -33,20 +33,6 @@ export function keepHere(idea: JottedMail): boolean {
 /** Forgets ideas that are safe elsewhere. */
 export function forgetHere(ids: readonly string[]): void {
   for (const id of ids) localStorage.removeItem(prefix + id)
-}
-
-/** The mailbox's key: from the address's hash when one came with it, else the one kept here. */
-export function mailKey(): string {
-  const given = /[#&]key=([\w-]+)/.exec(location.hash)?.[1]
-  try {
-    if (given) {
-      localStorage.setItem(keyName, given)
-      history.replaceState(null, '', location.pathname + location.search)
-    }
-    return given ?? localStorage.getItem(keyName) ?? ''
-  } catch {
-    return given ?? ''
-  }
 }
 
 /** What a call to the mailbox came to: its answer, what it says against it, or that nobody answers. */

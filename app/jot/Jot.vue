@@ -2,7 +2,8 @@
 import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import { titleFromLink } from '@core/formats/links'
 import { JottedMail, writeCodes, writeHandOver } from '@core/formats/mail'
-import { callMailbox, forgetHere, keepHere, mailKey, waitingHere } from '@app/data/outbox'
+import { mailKey } from '@app/data/mail-key'
+import { callMailbox, forgetHere, keepHere, waitingHere } from '@app/data/outbox'
 import { download } from '@app/ui/download'
 
 /** The phone's page: a line, kept at once; it hands over to the mailbox when it can, and keeps what it could not. */
