@@ -23,6 +23,7 @@ test('thirty mixed lines are pasted, looked at, joined, split, left out, and kep
   await expect(rows.nth(6).getByRole('textbox')).toHaveValue('and what it weighs')
   await page.getByRole('checkbox', { name: 'Keep “Plain line 22”' }).uncheck()
   await page.getByRole('button', { name: 'Keep 26 ideas' }).click()
+  await expect(page.getByText('Kept 26 ideas')).toBeVisible()
   await page.goto('/ideas')
   await expect(page.getByText('26 shown')).toBeVisible()
   await expect(page.getByRole('list', list).getByRole('listitem').first()).toContainText('Tarring a rope')
