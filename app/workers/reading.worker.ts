@@ -30,6 +30,9 @@ class Reading {
     const { store } = this
     if (!store) return
     const turn = ++this.turn
+    // Changes that come while it is read again are kept, and followed at the end.
+    this.share = 0
+    this.missed.length = 0
     const index = new LibraryIndex()
     this.keywords = new Map((await store.keywords.toArray()).map((k) => [k.id, k]))
     const episodes = await store.episodes.toArray()

@@ -104,20 +104,20 @@ async function copy(text: string) {
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1200px] px-5 py-4 max-sm:px-3">
+  <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
     <IdeasHead />
     <p class="mb-4" role="status"><template v-if="!mail.mine">This is the demo: it takes no mail meant for your own data.</template><template v-else-if="mail.state === 'there'">The mailbox is within reach; it is looked into every quarter of a minute.</template><template v-else-if="mail.state === 'refused'"><span class="late">{{ mail.says }}</span> Open Lamp Reel with the address that the server printed when it started.</template><template v-else>No mailbox answers. All else works; ideas come over as a file or as codes.</template> <button v-if="mail.mine" class="btn btn-small ml-2" @click="mail.look()">Look now</button></p>
     <div class="grid grid-cols-1 gap-5 md:grid-cols-2 items-start">
       <section class="panel p-5 grid gap-3" aria-labelledby="phone">
         <h2 id="phone">Ideas from the phone</h2>
         <template v-if="mail.address.open"><div class="flex gap-4 items-start"><canvas ref="code" class="rounded-card" role="img" aria-label="Code with the phone’s address and key" /><div class="grid gap-2"><p>Scan it once with the phone. It opens the page for jotting and keeps the key.</p><p class="sub break-all">{{ phone }}</p><button class="btn btn-small justify-self-start" @click="copy(phone)">Copy the address</button></div></div></template>
-        <template v-else><p>The mailbox is for this machine alone. To let the phone in over the home network, start Lamp Reel with</p><p class="num border border-line rounded-control px-3 py-2 whitespace-normal">npm start -- --host 0.0.0.0</p><p class="sub">A key then guards it, shown here as a code to scan. On this machine, <a href="/jot" target="_blank" rel="noopener">the page for jotting</a> works already.</p></template>
+        <template v-else><p>The mailbox is for this machine alone. To let the phone in over the home network, start Lamp Reel with</p><p class="num border border-line rounded-control px-3 py-2 whitespace-normal">npm start -- --host 0.0.0.0</p><p class="sub">A key then guards it, shown here as a code to scan. On this machine, <a href="/jot" class="underline underline-offset-2" target="_blank" rel="noopener">the page for jotting</a> works already.</p></template>
       </section>
       <section class="panel p-5 grid gap-3" aria-labelledby="post">
         <h2 id="post">Post-box for the audience</h2>
         <p>A page on which viewers and listeners ask for episodes: a wish, a link, a picture, and “tell me when it’s out”.</p>
         <label class="flex items-center gap-2"><input type="checkbox" class="tick" :checked="mail.postOpen" :disabled="mail.state !== 'there'" @change="mail.tell(!mail.postOpen)" /> The post-box is open</label>
-        <p v-if="mail.postOpen" class="flex items-center gap-2 min-w-0"><a :href="post" target="_blank" rel="noopener" class="truncate">{{ post }}</a><button class="btn btn-small" @click="copy(post)">Copy</button></p>
+        <p v-if="mail.postOpen" class="flex items-center gap-2 min-w-0"><a :href="post" target="_blank" rel="noopener" class="truncate underline underline-offset-2">{{ post }}</a><button class="btn btn-small" @click="copy(post)">Copy</button></p>
         <p class="sub">Wishes wait among the unsorted ideas, with who asked. At most six in ten minutes from one place; text is only ever shown as text.</p>
       </section>
       <section class="panel p-5 grid gap-3 md:col-span-2" aria-labelledby="hand">
