@@ -154,7 +154,7 @@ class Maker {
 
   world(): Whole {
     const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
-    return { tables: { shows: [this.boats, this.talks], outlets: this.outlets, recipes: this.recipes, episodes: this.episodes, steps: this.steps, scripts: this.scripts, keywords: demoKeywords(this.today, this.at), settings: [settings] }, journal: [], files: [] }
+    return { tables: { shows: [this.boats, this.talks], outlets: this.outlets, recipes: this.recipes, episodes: this.episodes, steps: this.steps, scripts: this.scripts, keywords: demoKeywords(this.today, this.at), settings: [settings], standing: [], busy: [], reservations: [], launches: [] }, journal: [], files: [] }
   }
 
   private recipe(show: Show): Recipe {

@@ -18,6 +18,10 @@ export class Store extends Dexie {
   declare scripts: Table<RecordOf<'scripts'>, string>
   declare keywords: Table<RecordOf<'keywords'>, string>
   declare settings: Table<RecordOf<'settings'>, string>
+  declare standing: Table<RecordOf<'standing'>, string>
+  declare busy: Table<RecordOf<'busy'>, string>
+  declare reservations: Table<RecordOf<'reservations'>, string>
+  declare launches: Table<RecordOf<'launches'>, string>
   declare journal: Table<JournalLine, number>
   declare files: Table<FileRecord, string>
   declare meta: Table<Meta, string>
@@ -37,6 +41,7 @@ export class Store extends Dexie {
       meta: 'key',
     })
     this.version(2).stores({ keywords: 'id, show' })
+    this.version(3).stores({ standing: 'id', busy: 'id', reservations: 'id', launches: 'id' })
   }
 
   /** The table of a record type, for code that goes over all of them. */

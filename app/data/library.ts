@@ -1,4 +1,5 @@
 import { applied, checked, inverse, merged, type Change, type Command, type Done } from '@core/commands/change'
+import { withFollowOns } from '@core/commands/follow'
 import { emptyRecords, tableNames, type Episode, type Id, type JournalLine, type Records } from '@core/model'
 import { migrate, schemaVersion } from '@core/model/migrations'
 import { fine, refused, type Problem, type Result } from '@core/result'
@@ -83,12 +84,12 @@ export class Library {
 
   private async load(): Promise<void> {
     const { store } = this
-    const [shows, outlets, recipes, episodes, keywords, settings] = await Promise.all([store.shows.toArray(), store.outlets.toArray(), store.recipes.toArray(), store.episodes.toArray(), store.keywords.toArray(), store.settings.toArray()])
+    const [shows, outlets, recipes, episodes, keywords, settings, standing, busy, reservations, launches] = await Promise.all([store.shows.toArray(), store.outlets.toArray(), store.recipes.toArray(), store.episodes.toArray(), store.keywords.toArray(), store.settings.toArray(), store.standing.toArray(), store.busy.toArray(), store.reservations.toArray(), store.launches.toArray()])
     const live = episodes.filter((e) => e.phase.name === 'work' || e.phase.name === 'parked').map((e) => e.id)
     const [steps, scripts] = await Promise.all([store.steps.where('episode').anyOf(live).toArray(), store.scripts.bulkGet(live)])
     this.loaded.clear()
     for (const id of live) this.loaded.add(id)
-    this.records = { shows: byId(shows), outlets: byId(outlets), recipes: byId(recipes), episodes: byId(episodes), keywords: byId(keywords), settings: byId(settings), steps: byId(steps), scripts: byId(scripts.filter((s) => s !== undefined)) }
+    this.records = { shows: byId(shows), outlets: byId(outlets), recipes: byId(recipes), episodes: byId(episodes), keywords: byId(keywords), settings: byId(settings), standing: byId(standing), busy: byId(busy), reservations: byId(reservations), launches: byId(launches), steps: byId(steps), scripts: byId(scripts.filter((s) => s !== undefined)) }
     this.watcher.changed()
   }
 
@@ -113,7 +114,7 @@ export class Library {
     const context = { now: now(), id: newId }
     const run = (): Result<Done> => {
       const done = command(this.records, wish, context)
-      return done.ok ? checked(done.value) : done
+      return done.ok ? checked(withFollowOns(this.records, done.value, context)) : done
     }
     const result = run()
     if (!result.ok) return Promise.resolve(result)
@@ -282,6 +283,10 @@ export class Library {
       case 'scripts': return { ...change, after: await store.scripts.get(change.id) }
       case 'keywords': return { ...change, after: await store.keywords.get(change.id) }
       case 'settings': return { ...change, after: await store.settings.get(change.id) }
+      case 'standing': return { ...change, after: await store.standing.get(change.id) }
+      case 'busy': return { ...change, after: await store.busy.get(change.id) }
+      case 'reservations': return { ...change, after: await store.reservations.get(change.id) }
+      case 'launches': return { ...change, after: await store.launches.get(change.id) }
     }
   }
 }

@@ -19,6 +19,10 @@ export async function wholeOf(store: Store): Promise<Whole> {
       scripts: await store.scripts.toArray(),
       keywords: await store.keywords.toArray(),
       settings: await store.settings.toArray(),
+      standing: await store.standing.toArray(),
+      busy: await store.busy.toArray(),
+      reservations: await store.reservations.toArray(),
+      launches: await store.launches.toArray(),
     },
     journal: await store.journal.toArray(),
     files: await store.files.toArray(),
@@ -56,7 +60,7 @@ export async function restoreInto(library: Library, bytes: Uint8Array): Promise<
   return fine(whole.value.tables.episodes.length)
 }
 
-const nothing: Whole = { tables: { shows: [], outlets: [], recipes: [], episodes: [], steps: [], scripts: [], keywords: [], settings: [] }, journal: [], files: [] }
+const nothing: Whole = { tables: { shows: [], outlets: [], recipes: [], episodes: [], steps: [], scripts: [], keywords: [], settings: [], standing: [], busy: [], reservations: [], launches: [] }, journal: [], files: [] }
 
 /** Erases all that a world holds. */
 export async function eraseAll(library: Library): Promise<void> {

@@ -1,17 +1,22 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { freshSettings } from '@core/commands/settings'
+import { recipeFor } from '@core/commands/schedule'
 import type { Day, Episode, Id, Outlet, Recipe, Script, Show, Step } from '@core/model'
-import { layWork, minutesByDay, type Work } from '@core/plan/load'
+import { layWork, minutesByDay, type HoursOf, type Work } from '@core/plan/load'
+import { aheadOf, type Ahead } from '@core/plan/ready'
+import { takenMinutes } from '@core/plan/standing'
+import { reservedBetween } from '@core/commands/promise'
+import type { Reserved } from '@core/rhythm/reserve'
 import { workingDays } from '@core/recipe/due'
 import { smallRecipe } from '@core/recipe/starters'
-import { readyAhead, standingOf, type Standing, type StepState } from '@core/recipe/lamps'
+import { standingOf, type Standing, type StepState } from '@core/recipe/lamps'
 import { titleOf } from '@core/release/parts'
 import { timesUsual } from '@core/results/usual'
 import { addDays, dayNumber, daysBetween } from '@core/rhythm/days'
 import { framesOf, type Frame } from '@core/rhythm/film'
 import { numbersOf, sayNumber, type Numbers } from '@core/rhythm/numbering'
-import { releaseOf, slotsOf, type Slot } from '@core/rhythm/slots'
+import { filledSlots, releaseOf, slotsOf, type Slot } from '@core/rhythm/slots'
 import { dayAt } from '@core/rhythm/zone'
 import { browserZone, now as clock } from '@app/data/clock'
 import { useLibrary } from './library'
@@ -63,6 +68,11 @@ export const useBoard = defineStore('board', () => {
   const today = computed(() => dayAt(now.value, shows.value[0]?.zone ?? browserZone()))
   const settings = computed(() => library.settings ?? freshSettings(''))
   const works = computed(() => workingDays(settings.value))
+  /** The hours of days, less what standing work and busy time take of them. */
+  const hours = computed((): HoursOf => {
+    const { standing, busy } = library.records
+    return standing.size + busy.size === 0 ? settings.value : { ...settings.value, taken: takenMinutes(standing.values(), busy.values(), addDays(today.value, -14), addDays(today.value, 200)) }
+  })
   const episodes = computed(() => [...library.records.episodes.values()])
   const minute = computed(() => Math.floor(now.value / 60_000) * 60_000)
 
@@ -83,7 +93,7 @@ export const useBoard = defineStore('board', () => {
     const { records } = library
     const show = records.shows.get(episode.show)
     if (!show) return undefined
-    const recipe = records.recipes.get(show.recipe) ?? emptyRecipe
+    const recipe = recipeFor(records, episode) ?? emptyRecipe
     const script = records.scripts.get(episode.id)
     const steps = stepsBy.value.get(episode.id) ?? []
     const number = sayNumber(show, episode.number ?? numbers.value.get(show.id)?.episodes.get(episode.id), episode.code)
@@ -121,9 +131,9 @@ export const useBoard = defineStore('board', () => {
     const work: Work[] = []
     for (const { standing } of placed.value) {
       const open = new Set(standing.steps.filter((s) => !s.done).map((s) => s.step.id))
-      for (const s of standing.steps) if (!s.done && s.due && !s.step.waiting && s.step.owner === 'me') work.push({ id: s.step.id, minutes: s.minutesLeft, due: s.due, kind: s.step.kind, earliest: s.step.earliest ?? (s.step.lead.by === 'after' ? standing.release?.day : undefined), laid: s.step.blocks, needs: s.step.needs.filter((n) => open.has(n) && !standing.steps.some((x) => x.step.id === n && x.step.waiting)) })
+      for (const s of standing.steps) if (!s.done && s.due && !s.step.waiting && s.step.owner === 'me') work.push({ id: s.step.id, minutes: s.minutesLeft, due: s.due, kind: s.step.kind, earliest: s.earliest ?? (s.step.lead.by === 'after' ? standing.release?.day : undefined), laid: s.step.blocks, needs: s.step.needs.filter((n) => open.has(n) && !standing.steps.some((x) => x.step.id === n && x.step.waiting)) })
     }
-    return layWork(work, settings.value, today.value)
+    return layWork(work, hours.value, today.value)
   })
   const planned = computed(() => minutesByDay(load.value))
 
@@ -180,13 +190,19 @@ export const useBoard = defineStore('board', () => {
     return first - 10
   })
 
-  /** How many of a show's next slots in a row hold a ready episode. */
-  function readyRun(show: Show): { run: number; next: (Card | undefined)[] } {
-    const next = rowsOf(show, 400).filter((r) => !r.slot?.skipped).sort((a, b) => a.at - b.at).slice(0, Math.max(show.readyAhead, 1)).map((r) => r.card)
-    return { run: readyAhead(next.map((c) => ({ ready: c?.standing.ready ?? false }))), next }
+  /** How a show stands against its wish, with what is on its next slots. */
+  function readyRun(show: Show): Ahead & { next: (Card | undefined)[] } {
+    const next = rowsOf(show, 400).filter((r) => !r.slot?.skipped && r.at > now.value).sort((a, b) => a.at - b.at)
+    const slots = next.map((r) => ({ day: r.day, ready: r.card?.standing.ready ?? false, live: r.card?.standing.live ?? false, topical: r.card?.episode.nature.is === 'topical' }))
+    const kept = spares.value.filter((c) => c.show.id === show.id).map((c) => ({ ready: c.standing.ready, ...(c.episode.nature.is === 'topical' ? { notBefore: c.episode.nature.notBefore, staleAfter: c.episode.nature.staleAfter } : {}) }))
+    return { ...aheadOf(slots, kept, today.value, show.readyMost), next: next.slice(0, Math.max(show.readyAhead, 1)).map((r) => r.card) }
   }
 
-  return { now, minute, today, shows, settings, works, numbers, card, cardOf, working, ideas, placed, unplaced, spares, overdue, coming, released, multiples, load, planned, stepIn, slackOf, rows, openOf, frames, firstDay, readyRun, releaseOf, tick }
+  /** What slots are kept for, by show and original date, for the year to come. */
+  const reserved = computed(() => new Map<Id, Map<Day, Reserved>>(library.records.reservations.size === 0 ? [] : shows.value.map((s) => [s.id, reservedBetween(library.records, s, addDays(today.value, -40), addDays(today.value, 400), filledSlots(s, byShow.value.get(s.id) ?? []))])))
+  const keptFor = (show: Id, original: Day | undefined): Reserved | undefined => (original === undefined ? undefined : reserved.value.get(show)?.get(original))
+
+  return { now, minute, today, shows, settings, hours, works, reserved, keptFor, numbers, card, cardOf, working, ideas, placed, unplaced, spares, overdue, coming, released, multiples, load, planned, stepIn, slackOf, rows, openOf, frames, firstDay, readyRun, releaseOf, tick }
 })
 
 function releasedAt(e: Episode): string {

@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { lostPrior, pacesOf } from '@core/plan/accuracy'
+import { lostOf, pacesOf } from '@core/plan/accuracy'
 import type { ForecastFor, Outlook } from '@core/plan/forecast'
 import { Planner, type Block, type Plan, type PlanFor } from '@core/plan/planner'
 import { explain, inPlanOrder, minutesAhead, planFor, tasksOf } from '@core/plan/work'
@@ -40,10 +40,12 @@ export const usePlan = defineStore('plan', () => {
   const stored = computed<Block[]>(() => board.placed.flatMap((c) => c.steps.flatMap((s) => (s.doneAt === undefined ? s.blocks.filter((b) => b.day >= board.today).map((b) => ({ id: s.id, day: b.day, minutes: b.minutes })) : []))))
   const pinned = computed<Block[]>(() => board.placed.flatMap((c) => c.steps.flatMap((s) => (s.doneAt === undefined ? s.blocks.filter((b) => b.pinned && b.day >= board.today).map((b) => ({ id: s.id, day: b.day, minutes: b.minutes })) : []))))
   const paces = computed(() => pacesOf(library.records.steps.values()))
+  /** Days that are lost, learnt from what was planned against what was done. */
+  const lost = computed(() => lostOf(library.records.steps.values(), board.settings, board.today))
 
   function forecastFor(what: WhatIf = {}): ForecastFor {
     const { tasks, waits } = work.value
-    const minutes = minutesAhead(board.settings, board.today)
+    const minutes = minutesAhead(board.hours, board.today)
     for (const [day, more] of Object.entries(what.hours ?? {})) { const n = Math.round((Date.parse(day) - Date.parse(board.today)) / 86_400_000); if (n >= 0 && n < minutes.length) minutes[n] = Math.max(0, (minutes[n] ?? 0) + more) }
     const left = tasks.filter((t) => !what.off?.includes(t.episode)).map((t) => {
       const handed = what.handed?.includes(t.id) ?? false
@@ -55,7 +57,7 @@ export const usePlan = defineStore('plan', () => {
     // Waits count from today; what is handed over now, too.
     const more = new Map([...waits, ...(what.handed ?? []).map((id): [Id, number] => [id, 4])])
     for (const id of what.without ?? []) more.delete(id)
-    return { tasks: order, waits: more, first: board.today, minutes, paces: paces.value, lost: lostPrior, setup: library.settings.setup, draws: 2000, seed: 'lamp-reel' }
+    return { tasks: order, waits: more, first: board.today, minutes, paces: paces.value, lost: lost.value.share, setup: library.settings.setup, draws: 2000, seed: 'lamp-reel' }
   }
 
   const outlooks = shallowRef<ReadonlyMap<Id, Outlook>>(new Map())
@@ -84,7 +86,10 @@ export const usePlan = defineStore('plan', () => {
   })
   /** Forecasts from now on, by itself, a moment after each change. */
   function want(): void {
+    if (wanted.value) return
     wanted.value = true
+    // What the last releases took teaches the pace.
+    void library.ensure(board.released.slice(0, 60).map((e) => e.id))
   }
 
   const proposal = shallowRef<{ plan: Plan; of: PlanFor; before: Plan['score']; share: number; done: boolean }>()
@@ -92,7 +97,7 @@ export const usePlan = defineStore('plan', () => {
   async function propose(until: Day | undefined, ms = 2500): Promise<void> {
     const { tasks } = work.value
     const mine = until === undefined ? tasks : withNeeds(tasks.filter((t) => (t.due ?? '9999') <= addDays(until, 7)).map((t) => t.id), tasks)
-    const of = planFor(mine.map((t) => ({ ...t, needs: t.needs.filter((n) => mine.some((m) => m.id === n)) })), pinned.value, board.settings, board.today)
+    const of = planFor(mine.map((t) => ({ ...t, needs: t.needs.filter((n) => mine.some((m) => m.id === n)) })), pinned.value, { ...board.hours, setup: board.settings.setup, preferred: board.settings.preferred }, board.today)
     // The plan as it stands is measured the same way: with its own blocks where they are, the rest in order.
     const asIs = new Planner({ ...of, pinned: board.load.blocks.filter((b) => mine.some((t) => t.id === b.id)) }).plan.score
     const first = new Planner(of).plan
@@ -121,5 +126,5 @@ export const usePlan = defineStore('plan', () => {
     return p ? explain(block, p.of, p.plan.blocks, { number: (id) => board.card(id)?.number ?? '', step: (id) => board.stepIn.get(id)?.state.step.name ?? '' }) : ''
   }
 
-  return { work, stored, pinned, paces, outlooks, busy, refresh, whatIf, want, proposal, propose, stop, forget, reason }
+  return { work, stored, pinned, paces, lost, outlooks, busy, refresh, whatIf, want, proposal, propose, stop, forget, reason }
 })

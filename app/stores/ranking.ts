@@ -22,7 +22,7 @@ export const useRanking = defineStore('ranking', () => {
   /** Minutes that are still free from today up to a date, that date's own left out. */
   function freeUpTo(day: Day): number {
     let free = 0
-    for (let d = board.today; d < day; d = addDays(d, 1)) free += Math.max(0, minutesOn(board.settings, d) - (board.planned.get(d) ?? 0))
+    for (let d = board.today; d < day; d = addDays(d, 1)) free += Math.max(0, minutesOn(board.hours, d) - (board.planned.get(d) ?? 0))
     return free
   }
 

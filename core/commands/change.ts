@@ -73,6 +73,10 @@ function rebuild(next: { -readonly [T in TableName]: Records[T] }, name: TableNa
     case 'scripts': next.scripts = changed(next.scripts, changes.flatMap((c) => (c.table === 'scripts' ? [c] : []))); return
     case 'keywords': next.keywords = changed(next.keywords, changes.flatMap((c) => (c.table === 'keywords' ? [c] : []))); return
     case 'settings': next.settings = changed(next.settings, changes.flatMap((c) => (c.table === 'settings' ? [c] : []))); return
+    case 'standing': next.standing = changed(next.standing, changes.flatMap((c) => (c.table === 'standing' ? [c] : []))); return
+    case 'busy': next.busy = changed(next.busy, changes.flatMap((c) => (c.table === 'busy' ? [c] : []))); return
+    case 'reservations': next.reservations = changed(next.reservations, changes.flatMap((c) => (c.table === 'reservations' ? [c] : []))); return
+    case 'launches': next.launches = changed(next.launches, changes.flatMap((c) => (c.table === 'launches' ? [c] : []))); return
   }
 }
 
@@ -100,6 +104,10 @@ function turned(c: Change): Change {
     case 'scripts': return { table: c.table, id: c.id, before: c.after, after: c.before }
     case 'keywords': return { table: c.table, id: c.id, before: c.after, after: c.before }
     case 'settings': return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'standing': return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'busy': return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'reservations': return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'launches': return { table: c.table, id: c.id, before: c.after, after: c.before }
   }
 }
 
@@ -127,6 +135,10 @@ function cleaned(change: Change): Result<Change> {
     case 'scripts': return read(schemas.scripts, change)
     case 'keywords': return read(schemas.keywords, change)
     case 'settings': return read(schemas.settings, change)
+    case 'standing': return read(schemas.standing, change)
+    case 'busy': return read(schemas.busy, change)
+    case 'reservations': return read(schemas.reservations, change)
+    case 'launches': return read(schemas.launches, change)
   }
 }
 
@@ -157,5 +169,9 @@ function spanned(earlier: Change, later: Change): Change {
   if (earlier.table === 'scripts' && later.table === 'scripts') return { ...later, before: earlier.before }
   if (earlier.table === 'keywords' && later.table === 'keywords') return { ...later, before: earlier.before }
   if (earlier.table === 'settings' && later.table === 'settings') return { ...later, before: earlier.before }
+  if (earlier.table === 'standing' && later.table === 'standing') return { ...later, before: earlier.before }
+  if (earlier.table === 'busy' && later.table === 'busy') return { ...later, before: earlier.before }
+  if (earlier.table === 'reservations' && later.table === 'reservations') return { ...later, before: earlier.before }
+  if (earlier.table === 'launches' && later.table === 'launches') return { ...later, before: earlier.before }
   return later
 }

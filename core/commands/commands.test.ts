@@ -10,7 +10,8 @@ import { fixNumber, markReleased } from './release'
 import { moveToNextOpen, placeOnOwn, placeOnSlot, skipSlot, startWork, stepsOf, takeOff } from './schedule'
 import { writeScript } from './script'
 import { editSettings } from './settings'
-import { addShow, changeRhythm, editLine, editOutlet, editRecipe, editShow, takeStarter, type SetUp } from './shows'
+import { editLine, editRecipe, settleDifferences, openDifferences, takeStarter } from './recipes'
+import { addShow, changeRhythm, editOutlet, editShow, type SetUp } from './shows'
 import { addStep, estimateStep, removeStep, tickStep, waitStep } from './steps'
 
 const context = exampleContext()
@@ -212,16 +213,25 @@ describe('shows and recipes', () => {
     expect(refusalOf(editRecipe(records, { recipe: 'recipe', fields: { pattern: '{chpaters}' } }, context))).toMatch(/“{chpaters}” is not a word/)
   })
 
-  test('a changed line reaches episodes in work where the step is not done', () => {
+  test('a changed line is offered to episodes in work where the step is open, to take or to leave', () => {
+    const later = { ...context, now: context.now + 60_000 }
     const line = placed.recipes.get('recipe')?.lines[0]
     if (!line) throw new Error('no line')
-    const carried = after(placed, editLine(placed, { recipe: 'recipe', line: { ...line, minutes: 45 }, carry: true }, context))
-    expect(carried.steps.get('episode/script')?.minutes).toBe(45)
-    const film = placed.recipes.get('recipe')?.lines[1]
-    if (!film) throw new Error('no line')
-    expect(after(placed, editLine(placed, { recipe: 'recipe', line: { ...film, needs: [] }, carry: true }, context)).steps.get('episode/film')?.needs).toEqual([])
-    const left = after(placed, editLine(placed, { recipe: 'recipe', line: { ...line, minutes: 45 }, carry: false }, context))
+    const changed = after(placed, editLine(placed, { recipe: 'recipe', line: { ...line, minutes: 45 } }, later))
+    expect(changed.steps.get('episode/script')?.minutes).toBe(120)
+    const [offer, ...more] = openDifferences(changed, 'recipe')
+    expect(more).toEqual([])
+    expect(offer?.says).toBe('45 min instead of 120')
+    const taken = after(changed, settleDifferences(changed, { recipe: 'recipe', take: [offer?.key ?? ''], leave: [] }, later))
+    expect(taken.steps.get('episode/script')?.minutes).toBe(45)
+    expect(openDifferences(taken, 'recipe')).toEqual([])
+    expect(refusalOf(settleDifferences(taken, { recipe: 'recipe', take: [offer?.key ?? ''], leave: [] }, later))).toMatch(/settled already/)
+    const left = after(changed, settleDifferences(changed, { recipe: 'recipe', take: [], leave: [offer?.key ?? ''] }, later))
     expect(left.steps.get('episode/script')?.minutes).toBe(120)
+    expect(openDifferences(left, 'recipe')).toEqual([])
+    // Changed once more, it is offered once more.
+    const again = after(left, editLine(left, { recipe: 'recipe', line: { ...line, minutes: 50 } }, { ...later, now: later.now + 60_000 }))
+    expect(openDifferences(again, 'recipe').map((d) => d.says)).toEqual(['50 min instead of 120'])
   })
 
   test('the fuller recipe adds to episodes in work what they lack, and doubles nothing', () => {

@@ -4,6 +4,7 @@ import { fine, refused, type Result } from '../result'
 import { addDays, sayDay } from '../rhythm/days'
 import { filledSlots, slotsOf, type Slot } from '../rhythm/slots'
 import { applied, momentOf, putting, type Change, type Command, type Context, type Done } from './change'
+import { unkept } from './promise'
 import { placeOnSlot } from './schedule'
 
 /** A show's slots from a date on that may hold an episode, in order of release, with what stands on each. */
@@ -22,8 +23,9 @@ function onSlot(records: Records, id: Id): Result<{ episode: Episode; show: Show
 
 function moved(records: Records, moves: readonly { episode: Episode; to: Slot }[], context: Context, sentence: string): Result<Done> {
   const stale = moves.flatMap(({ episode, to }) => { const why = outOfWindow(episode.nature, to.day); return why === undefined ? [] : [`“${episode.title}” is then ${why}`] })
+  const unkeptThen = moves.flatMap(({ episode, to }) => { const show = records.shows.get(episode.show); return show ? unkept(records, show, to, episode) : [] })
   const changes: Change[] = moves.map(({ episode, to }) => putting(records, 'episodes', { ...episode, place: { on: 'slot', day: to.original }, updatedAt: momentOf(context) }))
-  return fine({ changes, sentence: [sentence, ...stale].join('. '), about: moves.map((m) => m.episode.id) })
+  return fine({ changes, sentence: [sentence, ...stale, ...unkeptThen].join('. '), about: moves.map((m) => m.episode.id) })
 }
 
 /** What a push would move, and where to: the episode and all in a row behind it, up to the next open slot. */

@@ -1,17 +1,23 @@
-import { Day, type ClockTime, type Episode, type Id, type Records, type Show, type Step } from '../model'
+import { Day, type ClockTime, type Episode, type Id, type Recipe, type Records, type Show, type Step } from '../model'
 import { ClockTime as Clock } from '../model'
 import { fine, refused, type Result } from '../result'
 import { scriptFrom, stepsToAdd } from '../recipe/apply'
 import { outOfWindow } from '../ideas/usable'
 import { sayDay } from '../rhythm/days'
-import { datesOf } from '../rhythm/rule'
+import { beatOn, datesOf } from '../rhythm/rule'
 import { filledSlots, openSlots, releaseOf, slotOn } from '../rhythm/slots'
 import { momentAt } from '../rhythm/zone'
+import { unkept } from './promise'
 import { applied, momentOf, putting, type Change, type Command, type Context } from './change'
 
 /** The steps of one episode among the records. */
 export function stepsOf(records: Records, episode: Id): Step[] {
   return [...records.steps.values()].filter((s) => s.episode === episode)
+}
+
+/** The recipe that an episode is made by: its own choice, else its show's first. */
+export function recipeFor(records: Pick<Records, 'recipes' | 'shows'>, episode: Pick<Episode, 'show' | 'recipe'>): Recipe | undefined {
+  return records.recipes.get(episode.recipe ?? '') ?? records.recipes.get(records.shows.get(episode.show)?.recipe ?? '')
 }
 
 function found(records: Records, id: Id): Result<{ episode: Episode; show: Show }> {
@@ -21,8 +27,8 @@ function found(records: Records, id: Id): Result<{ episode: Episode; show: Show 
 }
 
 /** The changes that put an episode to work: its recipe's steps and script outline, those missing alone. */
-function begun(records: Records, episode: Episode, show: Show, context: Context): Change[] {
-  const recipe = records.recipes.get(show.recipe)
+function begun(records: Records, episode: Episode, context: Context): Change[] {
+  const recipe = recipeFor(records, episode)
   if (!recipe) return []
   const at = momentOf(context)
   const steps = stepsToAdd(recipe, episode.id, stepsOf(records, episode.id), at)
@@ -48,8 +54,10 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
   if (slot.at <= context.now) return refused(`The slot on ${sayDay(slot.day)} has passed. Choose one that is still to come.`, 'episodes.place.day')
   const there = filledSlots(show, records.episodes.values()).get(day)
   if (there && there.id !== id) return refused(`“${there.title}” is on ${sayDay(slot.day)} already. Move it first, or choose an open slot.`, 'episodes.place.day')
-  const placed: Episode = { ...working(episode, context), place: { on: 'slot', day }, spare: false }
-  return fine({ changes: [putting(records, 'episodes', placed), ...begun(records, episode, show, context)], sentence: `Put “${episode.title}” on ${sayDay(slot.day)}, ${slot.time}`, about: [id] })
+  const beat = beatOn(show.rhythm, day)
+  const recipe = episode.recipe === undefined && episode.phase.name === 'idea' && beat?.recipe !== undefined && records.recipes.has(beat.recipe) ? { recipe: beat.recipe } : {}
+  const placed: Episode = { ...working(episode, context), ...recipe, place: { on: 'slot', day }, spare: false }
+  return fine({ changes: [putting(records, 'episodes', placed), ...begun(records, placed, context)], sentence: [`Put “${episode.title}” on ${sayDay(slot.day)}, ${slot.time}`, ...unkept(records, show, slot, placed)].join('. '), about: [id] })
 }
 
 /** Gives an episode a release moment of its own, off the rhythm. Refused for an impossible date or one that has passed. */
@@ -62,16 +70,16 @@ export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
   const clock = Clock.safeParse(time)
   if (!clock.success) return refused(clock.error.issues[0]?.message ?? '', 'episodes.place.time')
   if (momentAt(day, time, show.zone) <= context.now) return refused(`${sayDay(day)} ${time} has passed. Choose a moment still to come.`, 'episodes.place.day')
-  return fine({ changes: [putting(records, 'episodes', { ...working(episode, context), place: { on: 'own', day, time }, spare: false }), ...begun(records, episode, show, context)], sentence: `Put “${episode.title}” on ${sayDay(day)}, ${time}`, about: [id] })
+  return fine({ changes: [putting(records, 'episodes', { ...working(episode, context), place: { on: 'own', day, time }, spare: false }), ...begun(records, episode, context)], sentence: `Put “${episode.title}” on ${sayDay(day)}, ${time}`, about: [id] })
 }
 
 /** Starts an episode without a slot: it gets its steps, undated. */
 export const startWork: Command<{ episode: Id }> = (records, { episode: id }, context) => {
   const read = found(records, id)
   if (!read.ok) return read
-  const { episode, show } = read.value
+  const { episode } = read.value
   if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
-  return fine({ changes: [putting(records, 'episodes', working(episode, context)), ...begun(records, episode, show, context)], sentence: `Started “${episode.title}”`, about: [id] })
+  return fine({ changes: [putting(records, 'episodes', working(episode, context)), ...begun(records, episode, context)], sentence: `Started “${episode.title}”`, about: [id] })
 }
 
 /**

@@ -1,16 +1,13 @@
-import { Show as ShowSchema, type Day, type Episode, type Id, type Outlet, type Recipe, type RecipeLine, type Records, type Show } from '../model'
+import { Show as ShowSchema, type Day, type Episode, type Id, type Outlet, type Show } from '../model'
 import { fine, refused, type Result } from '../result'
-import { stepsToAdd } from '../recipe/apply'
-import { inOrder } from '../recipe/needs'
-import { fullRecipe, smallRecipe } from '../recipe/starters'
-import { unknownWords } from '../release/description'
+import { smallRecipe } from '../recipe/starters'
 import { datesOf, ruleOf, type RhythmWish } from '../rhythm/rule'
 import { addDays } from '../rhythm/days'
 import { displacedBy, releaseOf } from '../rhythm/slots'
 import { dayAt } from '../rhythm/zone'
 import { freshSettings } from './settings'
-import { momentOf, putting, type Change, type Command, type Context } from './change'
-import { replaced, stepsOf } from './schedule'
+import { momentOf, putting, type Change, type Command } from './change'
+import { replaced } from './schedule'
 
 /** What a newcomer says on the first screen. Hours are minutes per weekday, Monday first. */
 export interface SetUp {
@@ -126,55 +123,6 @@ function withoutSlot(episode: Episode, show: Show, how: Displaced): Episode {
   const release = releaseOf(episode, show)
   if (how === 'keep' && release) return { ...episode, place: { on: 'own', day: release.day, time: release.time } }
   return { ...episode, place: { on: 'nothing' }, ...(how === 'ideas' ? { phase: { name: 'idea' as const } } : {}) }
-}
-
-/** Changes a recipe's lines, pattern, closing lines or outline. Refused for a circle of needs (named) or an unknown word in the pattern. */
-export const editRecipe: Command<{ recipe: Id; fields: Partial<Pick<Recipe, 'name' | 'lines' | 'pattern' | 'call' | 'outline' | 'stages'>> }> = (records, { recipe: id, fields }, context) => {
-  const recipe = records.recipes.get(id)
-  if (!recipe) return refused('This recipe is no longer there.', 'recipes')
-  const next = { ...recipe, ...fields, updatedAt: momentOf(context) }
-  const order = inOrder(next.lines)
-  if (!order.ok) return order
-  const unknown = unknownWords(next.pattern)
-  if (fields.pattern !== undefined && unknown.length > 0) return refused(`“{${unknown[0] ?? ''}}” is not a word of the pattern. Use {description}, {chapters}, {links}, {guests}, {sponsor}, {title} or {call}.`, 'recipes.pattern')
-  return fine({ changes: [putting(records, 'recipes', next)], sentence: `Changed the recipe “${next.name}”`, about: [], merge: `recipe ${id} ${Object.keys(fields).join()}` })
-}
-
-/** Changes one line of a recipe, and offers the same to the steps made from it in episodes in work that are not done yet. */
-export const editLine: Command<{ recipe: Id; line: RecipeLine; carry: boolean }> = (records, { recipe: id, line, carry }, context) => {
-  const recipe = records.recipes.get(id)
-  if (!recipe) return refused('This recipe is no longer there.', 'recipes')
-  const edited = editRecipe(records, { recipe: id, fields: { lines: recipe.lines.map((l) => (l.id === line.id ? line : l)) } }, context)
-  if (!edited.ok || !carry) return edited
-  const at = momentOf(context)
-  const shows = new Set([...records.shows.values()].filter((s) => s.recipe === id).map((s) => s.id))
-  const steps = [...records.steps.values()].filter((s) => {
-    const episode = records.episodes.get(s.episode)
-    return s.line === line.id && s.doneAt === undefined && episode && shows.has(episode.show) && episode.phase.name === 'work'
-  })
-  return fine({ ...edited.value, changes: [...edited.value.changes, ...steps.map((s) => putting(records, 'steps', { ...s, name: line.name, minutes: line.minutes, needs: line.needs.map((need) => `${s.episode}/${need}`), lead: line.lead.by === 'ahead' ? { ...line.lead, step: `${s.episode}/${line.lead.step}` } : line.lead, updatedAt: at }))], about: [...new Set(steps.map((s) => s.episode))] })
-}
-
-/** Gives a show another starter recipe; its episodes in work get the steps they lack. What they have stays. */
-export const takeStarter: Command<{ show: Id; starter: 'small' | 'full' }> = (records, { show: id, starter }, context) => {
-  const show = records.shows.get(id)
-  const old = show && records.recipes.get(show.recipe)
-  if (!show || !old) return refused('This show is no longer there.', 'shows')
-  const at = momentOf(context)
-  const fresh = starter === 'full' ? fullRecipe(context.id(), show.kind, at) : smallRecipe(context.id(), show.kind, at)
-  const recipe: Recipe = { ...fresh, pattern: old.pattern, call: old.call, outline: old.outline }
-  return fine({ changes: [putting(records, 'recipes', recipe), putting(records, 'shows', { ...show, recipe: recipe.id, updatedAt: at }), ...stepsFor(records, show, recipe, context)], sentence: `${show.title} now uses “${recipe.name}”`, about: workOf(records, show).map((e) => e.id) })
-}
-
-/** The episodes of a show that are in work. */
-function workOf(records: Records, show: Show) {
-  return [...records.episodes.values()].filter((e) => e.show === show.id && e.phase.name === 'work')
-}
-
-/** Lines that share an id are the same piece of work: a small recipe's untouched step gives way to the full one's of the same line. */
-function stepsFor(records: Records, show: Show, recipe: Recipe, context: Context): Change[] {
-  const at = momentOf(context)
-  return workOf(records, show).flatMap((e) => stepsToAdd(recipe, e.id, stepsOf(records, e.id), at).map((s) => putting(records, 'steps', s)))
 }
 
 /** Changes an outlet's limits. */

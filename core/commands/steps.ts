@@ -14,7 +14,7 @@ export const tickStep: Command<{ step: Id; done: boolean }> = (records, { step, 
   over(records, step, (s) => ({ ...s, doneAt: done ? momentOf(context) : undefined, waiting: done ? undefined : s.waiting }), context, (s) => `${done ? 'Done' : 'Not done after all'}: ${s.name}`)
 
 /** Lets a step wait on someone from a date, or ends the waiting. */
-export const waitStep: Command<{ step: Id; waiting: { who: string; what: string; since: Day } | undefined }> = (records, { step, waiting }, context) =>
+export const waitStep: Command<{ step: Id; waiting: { who: string; what: string; since: Day; nudge?: number | undefined } | undefined }> = (records, { step, waiting }, context) =>
   over(records, step, (s) => ({ ...s, waiting }), context, (s) => (waiting ? `${s.name} waits on ${waiting.who}` : `${s.name} waits no longer`))
 
 /** Changes a step's own estimate in minutes. */
@@ -35,8 +35,11 @@ export const removeStep: Command<{ step: Id }> = (records, { step: id }, context
   const step = records.steps.get(id)
   if (!step) return refused('This step is no longer there.', 'steps')
   const others = stepsOf(records, step.episode).filter((s) => s.needs.includes(id))
+  const episode = records.episodes.get(step.episode)
+  // The recipe does not offer it again.
+  const left = episode && step.line !== undefined ? [putting(records, 'episodes', { ...episode, left: [...(episode.left ?? []), step.line], updatedAt: momentOf(context) })] : []
   return fine({
-    changes: [removing(records, 'steps', id), ...others.map((s) => putting(records, 'steps', { ...s, needs: s.needs.filter((n) => n !== id), updatedAt: momentOf(context) }))],
+    changes: [removing(records, 'steps', id), ...left, ...others.map((s) => putting(records, 'steps', { ...s, needs: s.needs.filter((n) => n !== id), updatedAt: momentOf(context) }))],
     sentence: `Removed the step “${step.name}”`,
     about: [step.episode],
   })

@@ -44,7 +44,8 @@ test('a lost day frees what was laid on it; what is left over comes onto today i
   r = after(r, layOnDay(r, { step: 'b', day: today, minutes: 60, today }, context))
   expect(blocks(after(r, setDays(r, { days: ['2026-11-25'], minutes: 0 }, context)))).toEqual([])
   const tomorrow = after(r, leftToToday(r, { steps: ['a', 'b'], today: '2026-11-25' }, context))
-  expect([blocks(tomorrow, 'a'), blocks(tomorrow, 'b')]).toEqual([['25 120!'], ['25 60!']])
+  expect([blocks(tomorrow, 'a'), blocks(tomorrow, 'b')]).toEqual([['25 120!'], ['24 60!', '25 60!']])
+  expect(tomorrow.steps.get('b')?.blocks[0]?.missed).toBe(true)
   expect(refusalOf(leftToToday(tomorrow, { steps: ['a', 'b'], today: '2026-11-25' }, context))).toMatch(/Nothing is left over/)
 })
 

@@ -1,6 +1,10 @@
 import type { Day, Id, PlannedBlock, Records, Step } from '../model'
 import { fine, refused, type Result } from '../result'
-import { sayDay } from '../rhythm/days'
+import { addDays, dayNumber, sayDay, weekday } from '../rhythm/days'
+import { dayAt } from '../rhythm/zone'
+import { minutesOn, type HoursOf } from '../plan/load'
+import { Planner } from '../plan/planner'
+import { stepsOf } from './schedule'
 import { momentOf, putting, type Change, type Command, type Context, type Done } from './change'
 import { freshSettings } from './settings'
 
@@ -53,6 +57,64 @@ export const splitBlock: Command<{ step: Id; day: Day; minutes: number; to: Day 
   return written(records, read.value, withBlock([...rest, { day, minutes: first, pinned: true }], to, minutes - first, true), context, `${read.value.name} split between ${sayDay(day)} and ${sayDay(to)}`)
 }
 
+/** Gathers all that is laid of a step from a day on into one block on it; it stays split nowhere. Refused where it is in one piece. */
+export const joinBlocks: Command<{ step: Id; day: Day; today: Day }> = (records, { step: id, day, today }, context) => {
+  const read = found(records, id)
+  if (!read.ok) return read
+  const mine = read.value.blocks.filter((b) => b.day >= today)
+  if (mine.length < 2) return refused('It is in one piece already.', 'steps.blocks')
+  const minutes = mine.reduce((sum, b) => sum + b.minutes, 0)
+  const at = mine.find((b) => b.day === day)?.at
+  return written(records, read.value, [...read.value.blocks.filter((b) => b.day < today), { day, minutes, pinned: true, ...(at === undefined ? {} : { at }) }], context, `${read.value.name} in one piece on ${sayDay(day)}`)
+}
+
+/** Gives a block a clock time on its day (a guest at 15:00), or none. It is pinned by it; what was not laid yet is laid. */
+export const timeBlock: Command<{ step: Id; day: Day; minutes: number; at: string | undefined }> = (records, { step: id, day, minutes, at }, context) => {
+  const read = found(records, id)
+  if (!read.ok) return read
+  const { blocks } = read.value
+  const there = blocks.find((b) => b.day === day) ?? { day, minutes, pinned: true }
+  return written(records, read.value, [...blocks.filter((b) => b.day !== day), { ...there, pinned: true, at }], context, at === undefined ? `${read.value.name} at no particular time` : `${read.value.name} on ${sayDay(day)} at ${at}`)
+}
+
+/** Lays the blocks of a day in an order. What was only the plan's is laid there by it; what has a clock time is shown by that. */
+export const orderDay: Command<{ day: Day; row: { step: Id; minutes: number }[] }> = (records, { day, row }, context) => {
+  const changes = row.flatMap(({ step: id, minutes }, i): Change[] => {
+    const step = records.steps.get(id)
+    if (!step) return []
+    const there = step.blocks.find((b) => b.day === day) ?? { day, minutes, pinned: false }
+    return there.place === i && step.blocks.includes(there) ? [] : [putting(records, 'steps', { ...step, blocks: [...step.blocks.filter((b) => b.day !== day), { ...there, place: i }].sort((a, b) => (a.day < b.day ? -1 : 1)), updatedAt: momentOf(context) })]
+  })
+  return changes.length === 0 ? refused('They are in this order already.', 'steps.blocks') : fine({ changes, sentence: `Changed the order of ${sayDay(day)}`, about: [] })
+}
+
+/**
+ * Lays an episode's open work of one's own on the days of a week, pinned, in the room that other laid work leaves, needs first. Says how much found none; refused where nothing fits.
+ */
+export const layEpisode: Command<{ episode: Id; monday: Day; today: Day; hours: HoursOf }> = (records, { episode: id, monday, today, hours }, context) => {
+  const episode = records.episodes.get(id)
+  if (!episode) return refused('This episode is no longer there.', 'episodes')
+  const first = monday > today ? monday : today
+  const last = addDays(monday, 6)
+  if (last < today) return refused('This week has passed. Choose one that is still to come.', 'steps.blocks')
+  const open = stepsOf(records, id).filter((s) => s.doneAt === undefined && s.owner === 'me' && !s.waiting && s.lead.by !== 'after')
+  const others = [...records.steps.values()].filter((s) => s.episode !== id && s.doneAt === undefined)
+  const minutes = Array.from({ length: dayNumber(last) - dayNumber(first) + 1 }, (_, n) => { const day = addDays(first, n); return Math.max(0, minutesOn(hours, day) - others.reduce((sum, s) => sum + s.blocks.filter((b) => b.day === day).reduce((a, b) => a + b.minutes, 0), 0)) })
+  const ids = new Set(open.map((s) => s.id))
+  const row = [...open].sort((a, b) => a.order - b.order)
+  const tasks = row.map((s, i) => ({ id: s.id, episode: id, kind: s.kind, minutes: Math.max(0, s.minutes - s.logged), due: addDays(last, i), needs: s.needs.filter((n) => ids.has(n)), earliest: s.earliest, split: s.kind !== 'film' && s.kind !== 'record', weight: 1 }))
+  const settings = records.settings.get('settings') ?? freshSettings(momentOf(context))
+  const { plan } = new Planner({ tasks, pinned: [], first, minutes, setup: settings.setup, preferred: settings.preferred })
+  const whole = new Set(tasks.map((t) => t.id).filter((t) => !plan.unplaced.includes(t)))
+  const changes = row.filter((s) => whole.has(s.id)).flatMap((s): Change[] => {
+    const blocks = plan.blocks.filter((b) => b.id === s.id).reduce<PlannedBlock[]>((all, b) => withBlock(all, b.day, b.minutes, true), [])
+    return blocks.length === 0 ? [] : [putting(records, 'steps', { ...s, blocks: [...s.blocks.filter((b) => b.day < today), ...blocks].sort((a, b) => (a.day < b.day ? -1 : 1)), updatedAt: momentOf(context) })]
+  })
+  if (changes.length === 0) return refused(`Nothing of “${episode.title}” fits into the week of ${sayDay(monday)}. Free some hours, or choose another week.`, 'steps.blocks')
+  const rest = tasks.length - whole.size
+  return fine({ changes, sentence: `Laid “${episode.title}” on the week of ${sayDay(addDays(monday, -weekday(monday)))}${rest > 0 ? `; ${rest} ${rest === 1 ? 'step finds' : 'steps find'} no room in it` : ''}`, about: [id] })
+}
+
 /** Takes a proposed plan, whole or in part: the blocks of these steps in place of theirs; pinned ones stay. One step of undo. */
 export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[] }> = (records, { blocks }, context) => {
   const by = new Map<Id, PlannedBlock[]>()
@@ -72,10 +134,10 @@ export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[]
 export const leftToToday: Command<{ steps: Id[]; today: Day }> = (records, { steps, today }, context) => {
   const changes = steps.flatMap((id): Change[] => {
     const step = records.steps.get(id)
-    const past = step?.blocks.filter((b) => b.day < today) ?? []
+    const past = step?.blocks.filter((b) => b.day < today && !b.missed) ?? []
     if (!step || past.length === 0) return []
     const minutes = Math.min(past.reduce((sum, b) => sum + b.minutes, 0), Math.max(15, step.minutes - step.logged))
-    return [putting(records, 'steps', { ...step, blocks: withBlock(step.blocks.filter((b) => b.day >= today), today, minutes, true), updatedAt: momentOf(context) })]
+    return [putting(records, 'steps', { ...step, blocks: withBlock(step.blocks.map((b) => (b.day < today ? { ...b, missed: true } : b)), today, minutes, true).sort((a, b) => (a.day < b.day ? -1 : 1)), updatedAt: momentOf(context) })]
   })
   return changes.length === 0 ? refused('Nothing is left over.', 'steps.blocks') : fine({ changes, sentence: `Brought ${changes.length === 1 ? 'one step' : `${changes.length} steps`} onto today`, about: [] })
 }
@@ -113,7 +175,16 @@ export const startStep: Command<{ step: Id }> = (records, { step: id }, context)
 function logged(records: Records, running: { step: Id; since: string }, context: Context): Change[] {
   const step = records.steps.get(running.step)
   const minutes = ranFor(running.since, context.now)
-  return step && minutes > 0 ? [putting(records, 'steps', { ...step, logged: Math.min(6000, step.logged + minutes), updatedAt: momentOf(context) })] : []
+  return step && minutes > 0 ? [putting(records, 'steps', { ...step, logged: Math.min(6000, step.logged + minutes), worked: workedOn(step, todayOf(records, step, context), minutes), updatedAt: momentOf(context) })] : []
+}
+
+/** A step's minutes by day with some more on one. */
+function workedOn(step: Step, day: Day, minutes: number): Record<Day, number> {
+  return { ...step.worked, [day]: (step.worked?.[day] ?? 0) + minutes }
+}
+
+function todayOf(records: Records, step: Step, context: Context, moment = context.now): Day {
+  return dayAt(moment, records.shows.get(records.episodes.get(step.episode)?.show ?? '')?.zone ?? 'UTC')
 }
 
 /** Stops the timer and logs its minutes. */
@@ -134,9 +205,11 @@ export const endStep: Command<{ step: Id; took: 'shorter' | 'as planned' | 'long
   const known = step.logged + runs
   const factor = took === 'shorter' ? 0.7 : took === 'longer' ? 1.4 : 1
   const minutes = took === 'as planned' && known > 0 ? known : Math.max(1, Math.round(step.minutes * factor))
-  const changes: Change[] = [putting(records, 'steps', { ...step, logged: Math.min(6000, minutes), doneAt: at ?? momentOf(context), waiting: undefined, updatedAt: momentOf(context) })]
+  const day = todayOf(records, step, context, at === undefined ? context.now : Date.parse(at))
+  const more = minutes - Object.values(step.worked ?? {}).reduce((a, b) => a + b, 0)
+  const changes: Change[] = [putting(records, 'steps', { ...step, logged: Math.min(6000, minutes), ...(more > 0 ? { worked: workedOn(step, day, more) } : {}), doneAt: at ?? momentOf(context), waiting: undefined, updatedAt: momentOf(context) })]
   if (settings?.running?.step === id) changes.push(putting(records, 'settings', { ...settings, running: undefined, updatedAt: momentOf(context) }))
-  return fine({ changes, sentence: `Done: ${step.name}, ${took}`, about: [step.episode] })
+  return fine({ changes, sentence: `Done: ${step.name}, ${took}${at === undefined ? '' : `, ${sayDay(day)}`}`, about: [step.episode] })
 }
 
 /** Corrects by hand what was logged on a step. */

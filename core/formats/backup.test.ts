@@ -7,7 +7,7 @@ const records = exampleRecords()
 const picture = { id: 'p', name: 'a.png', type: 'image/png' as const, width: 2, height: 2, size: 4 }
 const whole: Whole = {
   tables: {
-    shows: [...records.shows.values()], outlets: [...records.outlets.values()], recipes: [...records.recipes.values()], settings: [...records.settings.values()],
+    shows: [...records.shows.values()], outlets: [...records.outlets.values()], recipes: [...records.recipes.values()], standing: [], busy: [], reservations: [], launches: [], settings: [...records.settings.values()],
     episodes: [exampleEpisode({ pictures: [picture] })], steps: [exampleStep({ id: 's' })], scripts: [exampleScript({ Hook: ['“Words” & more.'] })], keywords: [],
   },
   journal: [{ seq: 1, at: exampleAt, sentence: 'Kept the idea', about: ['episode'], state: 'done', tab: 't', changes: [{ table: 'episodes', id: 'episode', after: exampleEpisode() }] }],

@@ -50,6 +50,9 @@ function json(bytes: Uint8Array | undefined, name: string): Result<unknown> {
   }
 }
 
+/** The version of the records in which a table came, where it wasn't there from the first. */
+const since: Readonly<Record<string, number>> = { keywords: 2, standing: 4, busy: 4, reservations: 4, launches: 4 }
+
 /** Reads a back-up and checks all of it: that it is one, whole, not newer than this program, and that every record and reference is right. */
 export function readBackup(bytes: Uint8Array): Result<Whole> {
   let entries: Record<string, Uint8Array>
@@ -71,7 +74,7 @@ export function readBackup(bytes: Uint8Array): Result<Whole> {
   for (const name of [...tableNames, 'journal']) {
     const rows = json(entries[`records/${name}.json`], `records/${name}.json`)
     // Tables that came later are not in earlier back-ups.
-    if (!entries[`records/${name}.json`] && name === 'keywords' && manifest.data.version < 2) { raw[name] = []; continue }
+    if (!entries[`records/${name}.json`] && manifest.data.version < (since[name] ?? 1)) { raw[name] = []; continue }
     if (!rows.ok) return rows
     if (!Array.isArray(rows.value)) return refused(`records/${name}.json should hold a list.`, `records/${name}.json`)
     raw[name] = rows.value
@@ -118,9 +121,17 @@ function validated(raw: RawTables): Result<Omit<Whole, 'files'>> {
   if (!keywords.ok) return keywords
   const settings = rowsOf(schemas.settings, raw['settings'] ?? [], 'settings')
   if (!settings.ok) return settings
+  const standing = rowsOf(schemas.standing, raw['standing'] ?? [], 'standing')
+  if (!standing.ok) return standing
+  const busy = rowsOf(schemas.busy, raw['busy'] ?? [], 'busy')
+  if (!busy.ok) return busy
+  const reservations = rowsOf(schemas.reservations, raw['reservations'] ?? [], 'reservations')
+  if (!reservations.ok) return reservations
+  const launches = rowsOf(schemas.launches, raw['launches'] ?? [], 'launches')
+  if (!launches.ok) return launches
   const journal = rowsOf(JournalLine, raw['journal'] ?? [], 'journal')
   if (!journal.ok) return journal
-  return fine({ tables: { shows: shows.value, outlets: outlets.value, recipes: recipes.value, episodes: episodes.value, steps: steps.value, scripts: scripts.value, keywords: keywords.value, settings: settings.value }, journal: journal.value })
+  return fine({ tables: { shows: shows.value, outlets: outlets.value, recipes: recipes.value, episodes: episodes.value, steps: steps.value, scripts: scripts.value, keywords: keywords.value, settings: settings.value, standing: standing.value, busy: busy.value, reservations: reservations.value, launches: launches.value }, journal: journal.value })
 }
 
 function brokenReference(tables: Whole['tables'], files: ReadonlySet<string>): string | undefined {

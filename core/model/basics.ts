@@ -37,7 +37,7 @@ export const StageKind = z.enum(['brief', 'script', 'film', 'edit', 'thumbnail',
 export type StageKind = z.infer<typeof StageKind>
 
 /** A part of an episode that can be there or missing. A step or a stage may be tied to one. */
-export const Part = z.enum(['brief', 'title', 'script', 'shots', 'length', 'picture', 'thumbnail', 'description', 'tags', 'chapters', 'links'])
+export const Part = z.enum(['brief', 'title', 'script', 'shots', 'length', 'picture', 'thumbnail', 'description', 'tags', 'chapters', 'links', 'keyword'])
 export type Part = z.infer<typeof Part>
 
 /** What sort of work a step is; batching and estimates go by it. */

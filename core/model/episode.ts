@@ -37,6 +37,10 @@ export const Brief = z.object({
 })
 export type Brief = z.infer<typeof Brief>
 
+/** One thing that a follow-on did. */
+export const Followed = z.object({ id: Id, follow: Id, at: Moment, says: z.string(), shows: z.enum(['note', 'folder']).optional() })
+export type Followed = z.infer<typeof Followed>
+
 /** The edit as it came out: whole length and where sections start, in seconds. */
 export const Cut = z.object({ length: z.number().positive().optional(), starts: z.record(Id, z.number().min(0)) })
 export type Cut = z.infer<typeof Cut>
@@ -69,6 +73,16 @@ export const Episode = z.object({
   chosenPicture: Id.optional(),
   cut: Cut,
   /** Views (or listens) at an age in days since release. */
+  /** The recipe it is made by, where it isn't its show's first. */
+  recipe: Id.optional(),
+  /** No work on it earlier than so many days before its release: news, live. */
+  early: z.number().int().min(0).max(365).optional(),
+  /** Items of its recipe's checklists that are ticked. */
+  ticked: z.array(Id).optional(),
+  /** Lines of a changed recipe that it goes without, and steps that it keeps though the line is gone. */
+  left: z.array(Id).optional(),
+  /** What followed by itself, each follow-on once; a note or a folder stays on Today until it is put away. */
+  followed: z.array(Followed).optional(),
   figures: z.array(z.object({ age: z.number().int().min(0), views: z.number().int().min(0) })),
   ...stamps,
 })

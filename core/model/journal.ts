@@ -4,8 +4,10 @@ import { Episode } from './episode'
 import { Keyword } from './keyword'
 import { Recipe } from './recipe'
 import { Script } from './script'
+import { Launch, Reservation } from './promise'
 import { Settings } from './settings'
 import { Outlet, Show } from './show'
+import { Busy, Standing } from './standing'
 import { Step } from './step'
 
 /** One record before and after; absent where it isn't there. A command's whole effect is a list of these. */
@@ -18,6 +20,10 @@ export const Change = z.discriminatedUnion('table', [
   z.object({ table: z.literal('scripts'), id: Id, before: Script.optional(), after: Script.optional() }),
   z.object({ table: z.literal('keywords'), id: Id, before: Keyword.optional(), after: Keyword.optional() }),
   z.object({ table: z.literal('settings'), id: Id, before: Settings.optional(), after: Settings.optional() }),
+  z.object({ table: z.literal('standing'), id: Id, before: Standing.optional(), after: Standing.optional() }),
+  z.object({ table: z.literal('busy'), id: Id, before: Busy.optional(), after: Busy.optional() }),
+  z.object({ table: z.literal('reservations'), id: Id, before: Reservation.optional(), after: Reservation.optional() }),
+  z.object({ table: z.literal('launches'), id: Id, before: Launch.optional(), after: Launch.optional() }),
 ])
 export type Change = z.infer<typeof Change>
 

@@ -3,7 +3,7 @@ import { bareIdea } from './idea'
 import { freshSetup, freshWeights } from './settings'
 
 /** The version of the records' schema that this program writes. */
-export const schemaVersion = 3
+export const schemaVersion = 4
 
 /** Tables as they were read, before anything is known of them. */
 export type RawTables = Record<string, unknown[]>
@@ -15,6 +15,8 @@ export type Migration = (tables: RawTables) => RawTables
 export const migrations: Readonly<Record<number, Migration>> = {
   1: (tables) => over({ ...tables, keywords: tables['keywords'] ?? [] }, recordFrom1),
   2: (tables) => over(tables, recordFrom2),
+  // Version 4 has tables for standing work, busy time, reservations and launches.
+  3: (tables) => ({ standing: [], busy: [], reservations: [], launches: [], ...tables }),
 }
 
 /** Every record of every table, and those that the journal keeps for undo, turned by its table's name. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Id, Lead, Minutes, Part, StageKind, StepKind, stamps } from './basics'
+import { Id, Lead, Minutes, Moment, Part, StageKind, StepKind, stamps } from './basics'
 
 /** One stage of a recipe. `after` names the stages that it builds on: a partial order, not a row. */
 export const Stage = z.object({
@@ -8,8 +8,16 @@ export const Stage = z.object({
   name: z.string().trim().min(1, 'A stage needs a name.'),
   parts: z.array(Part),
   after: z.array(Id),
+  /** Parts that must be there before this stage may begin. */
+  settled: z.array(Part).optional(),
+  /** No work of this stage, or of one that builds on it, earlier than so many days before release: news, live. */
+  earliest: z.number().int().min(0).max(365).optional(),
 })
 export type Stage = z.infer<typeof Stage>
+
+/** Something to look at while doing a step. */
+export const Reference = z.object({ label: z.string(), url: z.url('Type a whole address, for example https://example.org/.') })
+export type Reference = z.infer<typeof Reference>
 
 /** One line of a recipe, from which an episode's step is made. Needs and leads refer to other lines' ids. */
 export const RecipeLine = z.object({
@@ -22,12 +30,37 @@ export const RecipeLine = z.object({
   needs: z.array(Id),
   required: z.boolean(),
   part: Part.optional(),
+  /** Who does it; the creator where it is left out. */
+  owner: z.string().min(1).optional(),
+  /** What to keep in mind while doing it, and where to look. */
+  guidance: z.string().optional(),
+  references: z.array(Reference).optional(),
+  /** When the line last changed; what was made from it before may be behind. */
+  changedAt: Moment.optional(),
 })
 export type RecipeLine = z.infer<typeof RecipeLine>
 
 /** One section that a script of this recipe starts with. */
 export const OutlineSection = z.object({ id: Id, title: z.string().trim().min(1, 'A section needs a title.'), guidance: z.string() })
 export type OutlineSection = z.infer<typeof OutlineSection>
+
+/** What is gone through before or while working on a stage, ticked per episode. */
+export const Checklist = z.object({ id: Id, stage: Id, name: z.string().trim().min(1, 'A checklist needs a name.'), items: z.array(z.object({ id: Id, text: z.string().trim().min(1, 'An item needs a word.') })) })
+export type Checklist = z.infer<typeof Checklist>
+
+/** Something that follows by itself when a stage lights or a step is done. Steps are named by their lines. */
+export const FollowOn = z.object({
+  id: Id,
+  when: z.discriminatedUnion('is', [z.object({ is: z.literal('lit'), stage: Id }), z.object({ is: z.literal('done'), line: Id })]),
+  then: z.discriminatedUnion('is', [
+    z.object({ is: z.literal('hand'), line: Id, to: z.string().trim().min(1, 'Say who it is handed to.') }),
+    z.object({ is: z.literal('add'), stage: Id, name: z.string().trim().min(1, 'The new step needs a name.'), minutes: Minutes }),
+    z.object({ is: z.literal('wait'), line: Id, who: z.string().trim().min(1, 'Say who it waits on.'), what: z.string() }),
+    z.object({ is: z.literal('folder') }),
+    z.object({ is: z.literal('note'), text: z.string().trim().min(1, 'The note needs a word.') }),
+  ]),
+})
+export type FollowOn = z.infer<typeof FollowOn>
 
 /** What a show does every time. */
 export const Recipe = z.object({
@@ -40,7 +73,12 @@ export const Recipe = z.object({
   pattern: z.string(),
   /** Lines said at the end of every description. */
   call: z.string(),
+  /** The folders of an episode; a slash puts one within another. */
   folders: z.array(z.string()),
+  /** How an episode's outer folder is named, with {number}, {title}, {code}, {date} and {show}. */
+  folderName: z.string().optional(),
+  checklists: z.array(Checklist).optional(),
+  follow: z.array(FollowOn).optional(),
   ...stamps,
 })
 export type Recipe = z.infer<typeof Recipe>

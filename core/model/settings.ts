@@ -28,6 +28,8 @@ export const Settings = z.object({
   preferred: z.partialRecord(StepKind, z.array(z.number().int().min(0).max(6))),
   /** The step that is being worked on, since when. */
   running: z.object({ step: Id, since: Moment }).optional(),
+  /** Days someone waited for may take before a nudge is due. */
+  nudgeAfter: z.number().int().min(1).max(90).optional(),
   weights: Weights,
   views: z.array(View),
   /** When guests are not free, by name. */

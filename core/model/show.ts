@@ -12,6 +12,8 @@ export const Rhythm = z.object({
   ...beat,
   /** From date to date, both included, nothing goes out. */
   pauses: z.array(z.object({ from: Day, to: Day }).refine((p) => p.from <= p.to, 'A pause ends on or after the day it begins.')).optional(),
+  /** More rhythms of the same show, each with its own time: an interview on first Saturdays beside every Thursday. */
+  also: z.array(z.object({ ...beat, name: z.string(), recipe: Id.optional() })).optional(),
   /** What held before `start`: each until the next begins. */
   earlier: z.array(z.object(beat)).optional(),
 })
@@ -51,6 +53,8 @@ export const Show = z.object({
   /** Slots moved to another moment, by their original local date. */
   moved: z.record(Day, z.object({ day: Day, time: ClockTime })),
   recipe: Id,
+  /** Recipes beside the first: interview, tutorial, live. */
+  recipes: z.array(Id).optional(),
   outlets: z.array(Id),
   /** Aimed running time in minutes. */
   aim: z.object({ from: z.number().min(0), to: z.number().min(0) }).refine((a) => a.from <= a.to, 'The shorter aim comes first: from 8 to 11, say.'),
@@ -58,6 +62,8 @@ export const Show = z.object({
   pace: z.object({ camera: z.number().min(40, 'Speech is at least 40 words a minute.').max(400, 'Speech is at most 400 words a minute.'), voice: z.number().min(40, 'Speech is at least 40 words a minute.').max(400, 'Speech is at most 400 words a minute.') }),
   /** How many of the next slots the creator wishes to have ready. */
   readyAhead: z.number().int().min(0),
+  /** The most that should be ready ahead: evergreen, and topical, which goes stale. */
+  readyMost: z.object({ evergreen: z.number().int().min(0).max(200), topical: z.number().int().min(0).max(200) }).optional(),
   /** Topics with the share of releases that each should have. */
   topics: z.array(z.object({ name: z.string().trim().min(1, 'A topic needs a name.'), share: z.number().min(0).max(1) })),
   fields: z.array(OwnField),

@@ -1,4 +1,5 @@
-import type { Step, StepKind } from '../model'
+import type { Day, Settings, Step, StepKind } from '../model'
+import { addDays } from '../rhythm/days'
 
 /** How long work takes against its estimate: the logarithm's mean and spread of actual over estimated minutes. */
 export interface Pace {
@@ -26,6 +27,34 @@ export function paceOf(steps: Iterable<Pick<Step, 'minutes' | 'logged' | 'doneAt
   const mean = (prior.worth * Math.log(prior.median) + logs.reduce((a, b) => a + b, 0)) / (prior.worth + logs.length)
   const spread = prior.worth * (prior.sigma ** 2 + (Math.log(prior.median) - mean) ** 2) + logs.reduce((a, l) => a + (l - mean) ** 2, 0)
   return { median: Math.exp(mean), sigma: Math.sqrt(spread / (prior.worth + logs.length)), seen: logs.length }
+}
+
+/** How many days the belief about lost ones is worth. */
+const lostWorth = 25
+
+/** What is known of lost days: their share, and how many days with work laid on them it was learnt from. */
+export interface Lost {
+  share: number
+  lost: number
+  seen: number
+}
+
+/**
+ * The share of days that are lost, learnt from planned against done over the last 180 days: a day on which work was laid counts as kept where any was done or worked on
+ * that day, else as lost; days that were declared lost count too. The prior is mixed in as 25 more days.
+ */
+export function lostOf(steps: Iterable<Pick<Step, 'blocks' | 'worked' | 'doneAt'>>, settings: Pick<Settings, 'exceptions' | 'hours'> | undefined, today: Day): Lost {
+  const from = addDays(today, -180)
+  const laid = new Set<Day>()
+  const kept = new Set<Day>()
+  for (const s of steps) {
+    for (const b of s.blocks) if (b.day >= from && b.day < today) laid.add(b.day)
+    for (const [day, minutes] of Object.entries(s.worked ?? {})) if (minutes > 0) kept.add(day)
+    if (s.doneAt !== undefined) kept.add(s.doneAt.slice(0, 10))
+  }
+  for (const [day, minutes] of Object.entries(settings?.exceptions ?? {})) if (minutes === 0 && day >= from && day < today) laid.add(day)
+  const lost = [...laid].filter((d) => !kept.has(d)).length
+  return { share: (lostWorth * lostPrior + lost) / (lostWorth + laid.size), lost, seen: laid.size }
 }
 
 /** The pace of each kind of step. */

@@ -2,10 +2,20 @@ import type { Day, Id, Settings, StepKind } from '../model'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
 
 /** What the hours of a date are known from. */
-export type HoursOf = Pick<Settings, 'hours' | 'daysOff'> & Partial<Pick<Settings, 'exceptions' | 'setup'>>
+export type HoursOf = Pick<Settings, 'hours' | 'daysOff'> & Partial<Pick<Settings, 'exceptions' | 'setup'>> & {
+  /** Minutes of dates that standing work and busy time take. */
+  taken?: ReadonlyMap<Day, number>
+}
 
-/** Minutes the creator has on a date: its own where it was given some, none on days off, else its weekday's. */
+/** Minutes left for episodes on a date: its hours less what standing work and busy time take. */
 export function minutesOn(settings: HoursOf, day: Day): number {
+  const whole = hoursOn(settings, day)
+  const taken = settings.taken?.get(day)
+  return taken === undefined ? whole : Math.max(0, whole - taken)
+}
+
+/** Minutes the creator has on a date in all: its own where it was given some, none on days off, else its weekday's. */
+export function hoursOn(settings: HoursOf, day: Day): number {
   return settings.exceptions?.[day] ?? (settings.daysOff.includes(day) ? 0 : (settings.hours[weekday(day)] ?? 0))
 }
 

@@ -27,7 +27,7 @@ export function tasksOf(work: readonly InWork[]): { tasks: Task[]; waits: Map<Id
     const { release } = standing
     if (!release) continue
     const open = new Set(standing.steps.filter((s) => !s.done).map((s) => s.step.id))
-    for (const { step, done, due, minutesLeft } of standing.steps) {
+    for (const { step, done, due, minutesLeft, earliest } of standing.steps) {
       if (done) continue
       const others = step.waiting !== undefined || step.owner !== 'me'
       if (others) waits.set(step.id, usualWait)
@@ -38,7 +38,7 @@ export function tasksOf(work: readonly InWork[]): { tasks: Task[]; waits: Map<Id
         minutes: others ? 0 : minutesLeft,
         due,
         needs: step.needs.filter((n) => open.has(n)),
-        earliest: step.earliest ?? (step.lead.by === 'after' ? release.day : undefined),
+        earliest: earliest ?? (step.lead.by === 'after' ? release.day : undefined),
         split: step.kind !== 'film' && step.kind !== 'record',
         release: step.required && step.lead.by !== 'after' ? release.day : undefined,
         weight: 1 + episode.priority + (episode.sponsor === undefined ? 0 : 2),

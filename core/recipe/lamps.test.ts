@@ -2,7 +2,7 @@ import { exampleAt, exampleEpisode, exampleRecords, exampleScript } from '../exa
 import type { Episode, Script, Step } from '../model'
 import { stepsToAdd } from './apply'
 import { workingDays } from './due'
-import { readyAhead, sixLamps, standingOf, type Standing } from './lamps'
+import { sixLamps, standingOf, type Standing } from './lamps'
 
 const records = exampleRecords([], 'full')
 const show = records.shows.get('show')
@@ -97,10 +97,5 @@ describe('ready', () => {
     const s = standing({ ...whole, tags: Array.from({ length: 60 }, (_, i) => `a long tag ${i}`), chosenPicture: undefined }, written, ticked)
     expect(s.ready).toBe(false)
     expect(s.missing.map((m) => [m.name, m.kind === 'part' ? m.mend.label : ''])).toEqual([['Thumbnail', 'Choose one'], ['Tags', expect.stringMatching(/^Drop the last \d+$/)]])
-  })
-
-  test('how many of the next are ready stops at the first that is not', () => {
-    expect(readyAhead([{ ready: true }, { ready: true }, { ready: false }, { ready: true }])).toBe(2)
-    expect(readyAhead([])).toBe(0)
   })
 })

@@ -1,5 +1,5 @@
 import type { Day, Id, Part, Stage, Step } from '../model'
-import { daysBetween } from '../rhythm/days'
+import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
 import { partState, requiredParts, type PartsOf, type PartState } from '../release/parts'
 import { dueDates, type WorkingDays } from './due'
@@ -23,6 +23,8 @@ export interface StepState {
   /** Days late: due is past and it isn't done. */
   late?: number
   minutesLeft: number
+  /** No work on it before this date: its own, or its stage's so many days before release. */
+  earliest?: Day
 }
 
 export interface StageState {
@@ -30,6 +32,8 @@ export interface StageState {
   lamp: Lamp
   steps: StepState[]
   parts: PartState[]
+  /** Parts that must be there before it may begin, and aren't. */
+  unsettled: PartState[]
 }
 
 /** One thing that stands between an episode and ready, with the action that mends it. */
@@ -50,6 +54,8 @@ export interface Standing {
   missing: Missing[]
   /** Days late of the most overdue required step before release. */
   late?: number
+  /** Parts of its work can't be made early (news, live): its slot doesn't count against ready ahead. */
+  live: boolean
   /** How many of the parts required by outlets pass, and how many there are. */
   parts: { there: number; needed: number }
 }
@@ -77,27 +83,36 @@ export function standingOf(of: StandingOf): Standing {
   }
   const gone = episode.phase.name === 'released'
   const done = new Map(row.map((s) => [s.id, s.doneAt !== undefined || (s.part !== undefined && part(s.part).state === 'there')]))
+  const early = earliestBefore(recipe.stages, episode.early)
+  const unsettled = new Map(recipe.stages.map((s) => [s.id, (s.settled ?? []).map(part).filter((p) => p.state !== 'there')]))
   const steps = row.map((step): StepState => {
     const isDone = done.get(step.id) ?? false
-    const day = due.get(step.id)
+    const before = early.get(step.stage)
+    const bound = before === undefined || !release || step.lead.by === 'after' ? undefined : addDays(release.day, -before)
+    const earliest = bound !== undefined && bound > (step.earliest ?? '') ? bound : step.earliest
+    const counted = due.get(step.id)
+    // What cannot be begun earlier is not due earlier.
+    const day = counted !== undefined && bound !== undefined && counted < bound ? bound : counted
     const late = day !== undefined && !isDone && !gone ? daysBetween(day, today) : 0
     return {
       step,
       done: isDone,
-      free: step.needs.every((n) => done.get(n) ?? true),
+      free: step.needs.every((n) => done.get(n) ?? true) && (unsettled.get(step.stage) ?? []).length === 0,
       minutesLeft: isDone ? 0 : Math.max(0, step.minutes - step.logged),
       ...(day === undefined ? {} : { due: day }),
       ...(late > 0 ? { late } : {}),
+      ...(earliest === undefined ? {} : { earliest }),
     }
   })
   const lit = new Map<Id, boolean>()
   const stages = recipe.stages.map((stage): StageState => {
     const mine = steps.filter((s) => s.step.stage === stage.id)
     const parts = stage.parts.map(part)
-    const begun = stage.after.every((id) => lit.get(id) ?? true)
+    const open = unsettled.get(stage.id) ?? []
+    const begun = stage.after.every((id) => lit.get(id) ?? true) && open.length === 0
     const lamp = gone && stage.kind !== 'after' ? { state: 'lit' as const, share: 1 } : stage.kind === 'after' && !begun ? { state: 'dark' as const, share: 0 } : lampOf(mine, parts, begun)
     lit.set(stage.id, lamp.state === 'lit')
-    return { stage, lamp, steps: mine, parts }
+    return { stage, lamp, steps: mine, parts, unsettled: open }
   })
   const before = stages.filter((s) => s.stage.kind !== 'after')
   const required = requiredParts(outlets).map(part)
@@ -111,12 +126,25 @@ export function standingOf(of: StandingOf): Standing {
     steps,
     ready: before.every((s) => s.lamp.state === 'lit') && required.every((p) => p.state === 'there'),
     missing,
+    live: early.size > 0,
     parts: { there: required.filter((p) => p.state === 'there').length, needed: required.length },
     ...(release ? { release } : {}),
     ...(next ? { next } : {}),
     ...(where ? { where } : {}),
     ...(late > 0 ? { late } : {}),
   }
+}
+
+/** For each stage that cannot be begun at any time: the days before release at the earliest, its own or those of what it builds on, whichever is later in time. */
+function earliestBefore(stages: readonly Stage[], early: number | undefined): Map<Id, number> {
+  const days = new Map<Id, number>()
+  const byId = new Map(stages.map((s) => [s.id, s]))
+  const of = (stage: Stage, path: readonly Id[]): number | undefined => {
+    const all = [early, stage.earliest, ...stage.after.flatMap((id) => { const before = byId.get(id); return before && !path.includes(id) ? of(before, [...path, id]) : undefined })].filter((n) => n !== undefined)
+    return all.length === 0 ? undefined : Math.min(...all)
+  }
+  for (const s of stages) { const n = of(s, [s.id]); if (n !== undefined) days.set(s.id, n) }
+  return days
 }
 
 /** One stage's lamp, from its steps, its parts, and whether the stages it builds on are lit. */
@@ -163,8 +191,3 @@ export function sixLamps(standing: Standing): (Lamp | undefined)[] {
   return (['brief', 'script', 'film', 'edit', 'thumbnail', 'release'] as const).map((kind) => standing.stages.find((s) => s.stage.kind === kind)?.lamp)
 }
 
-/** How many of a show's next slots in a row hold a ready episode (`engine` 6), spares apart. `slots` are those to come, in order. */
-export function readyAhead(slots: readonly { ready: boolean }[]): number {
-  const first = slots.findIndex((s) => !s.ready)
-  return first === -1 ? slots.length : first
-}

@@ -104,6 +104,8 @@ export function partState(part: Part, of: PartsOf): PartState {
       if (faults[0] !== undefined) return say('Chapters', 'failing', faults[0], 'Mend the times', 'edit')
       return say('Chapters', 'there', chapters.from === 'edit' ? `${chapters.list.length}, timed at the edit` : `${chapters.list.length}, times estimated`, 'Type the times', 'edit')
     }
+    case 'keyword':
+      return say('Keyword', there(episode.idea.keywords.length > 0), episode.idea.keywords.length === 0 ? 'none chosen' : `${episode.idea.keywords.length} chosen`, 'Choose one', 'brief')
     case 'links':
       return say('Links', there(episode.links.length > 0), episode.links.length === 0 ? 'none' : `${episode.links.length} listed`, 'Add one', 'release')
   }
@@ -111,7 +113,7 @@ export function partState(part: Part, of: PartsOf): PartState {
 
 /** The parts that the show's outlets require, each once, in the trade's order. */
 export function requiredParts(outlets: readonly Outlet[]): Part[] {
-  const order: Part[] = ['title', 'description', 'chapters', 'tags', 'thumbnail', 'length', 'links', 'brief', 'script', 'shots', 'picture']
+  const order: Part[] = ['title', 'description', 'chapters', 'tags', 'thumbnail', 'length', 'links', 'brief', 'script', 'shots', 'picture', 'keyword']
   return order.filter((p) => outlets.some((o) => o.required.includes(p)))
 }
 

@@ -59,7 +59,7 @@ export function sayRhythm(rhythm: Rhythm): string {
   const wish = wishOf(rhythm.rule)
   if (!wish) return `${new RRule(RRule.parseString(rhythm.rule)).toText()}, ${rhythm.time}`
   const season = wish.season === undefined ? '' : `, ${wish.season} times`
-  return `${saidWish(wish)}, ${rhythm.time}${season}`
+  return [`${saidWish(wish)}, ${rhythm.time}${season}`, ...(rhythm.also ?? []).map((b) => sayRhythm({ rule: b.rule, start: b.start, time: b.time }))].join(', and ')
 }
 
 function saidWish(wish: RhythmWish): string {
@@ -81,7 +81,12 @@ export function datesOf(rhythm: Rhythm, from: Day, to: Day): Day[] {
     const last = next ? dayOf(dayNumber(next.start) - 1) : to
     return datesOfRule(part, from, last < to ? last : to)
   })
-  const { pauses } = rhythm
+  const { pauses, also } = rhythm
+  const all = also === undefined || also.length === 0 ? dates : [...new Set([...dates, ...also.flatMap((beat) => datesOfRule(beat, from, to))])].sort()
+  return pausedOut(all, pauses)
+}
+
+function pausedOut(dates: Day[], pauses: Rhythm['pauses']): Day[] {
   return pauses === undefined || pauses.length === 0 ? dates : dates.filter((d) => !pauses.some((p) => p.from <= d && d <= p.to))
 }
 
@@ -92,10 +97,25 @@ function partsOf(rhythm: Rhythm): Beat[] {
   return [...(rhythm.earlier ?? []), rhythm].sort((a, b) => (a.start < b.start ? -1 : 1))
 }
 
-/** The time of day at which a rhythm goes out on a date. */
+/** The time of day at which a rhythm goes out on a date. Where two rhythms of a show meet on a date it is one slot, at the first one's time. */
 export function timeOn(rhythm: Rhythm, day: Day): string {
-  return partsOf(rhythm).findLast((p) => p.start <= day)?.time ?? rhythm.time
+  return beatOn(rhythm, day)?.time ?? partsOf(rhythm).findLast((p) => p.start <= day)?.time ?? rhythm.time
 }
+
+/** The further rhythm of a show that yields a date which the main one does not; nothing where the main one does. */
+export function beatOn(rhythm: Rhythm, day: Day): NonNullable<Rhythm['also']>[number] | undefined {
+  if (rhythm.also === undefined || rhythm.also.length === 0) return undefined
+  const known = beats.get(rhythm) ?? new Map<Day, NonNullable<Rhythm['also']>[number] | undefined>()
+  if (!beats.has(rhythm)) beats.set(rhythm, known)
+  if (!known.has(day)) {
+    const main = datesOf({ ...rhythm, also: undefined, pauses: undefined }, day, day).length > 0
+    known.set(day, main ? undefined : rhythm.also.find((b) => datesOfRule(b, day, day).length > 0))
+  }
+  return known.get(day)
+}
+
+/** Which beat yields which date, by rhythm record: a changed rhythm is another record. */
+const beats = new WeakMap<Rhythm, Map<Day, NonNullable<Rhythm['also']>[number] | undefined>>()
 
 function datesOfRule(rhythm: Beat, from: Day, to: Day): Day[] {
   if (to < from) return []

@@ -37,7 +37,7 @@ const days = computed(() => {
   const list = []
   for (let n = Math.max(first.value, from.value); n <= Math.min(to.value, lastN.value); n++) {
     const day = dayOf(n)
-    const room = minutesOn(board.settings, day)
+    const room = minutesOn(board.hours, day)
     const planned = board.planned.get(day) ?? 0
     const isOver = board.load.over.has(day)
     list.push({ n, day, date: +day.slice(8), month: day.endsWith('-01') ? monthName(day).slice(0, 3) : '', room, fill: room ? Math.min(1, planned / room) : 0, over: isOver, past: n < todayN.value, title: `${sayDay(day, board.today)}: ${n < todayN.value ? 'past' : room === 0 ? 'no hours' : `${sayMinutes(planned)} of ${sayMinutes(room)} taken`}${isOver ? ', more is due than fits' : ''}` })

@@ -25,7 +25,7 @@ const board = useBoard()
 const desk = useDesk()
 const router = useRouter()
 
-const room = computed(() => minutesOn(board.settings, board.today))
+const room = computed(() => minutesOn(board.hours, board.today))
 const blocks = computed(() => board.load.blocks.filter((b) => b.day === board.today).flatMap((b) => {
   const found = board.stepIn.get(b.id)
   return found ? [{ ...found, minutes: b.minutes, whole: b.minutes === found.state.minutesLeft }] : []
@@ -47,7 +47,7 @@ const overdue = computed(() => board.overdue[0])
 const told = computed(() => board.released.slice(0, 20).filter((e) => e.idea.asked.some((a) => a.tell && a.mail !== '' && a.told === undefined)))
 const takenUp = computed(() => [...library.records.episodes.values()].filter((e) => e.phase.name === 'parked' && e.phase.after !== undefined && library.records.episodes.get(e.phase.after)?.phase.name === 'released'))
 const running = computed(() => { const r = library.settings.running; const found = r && board.stepIn.get(r.step); return r && found ? { ...found, since: r.since } : undefined })
-const leftOver = computed(() => board.working.flatMap((c) => c.steps.filter((s) => s.doneAt === undefined && s.blocks.some((b) => b.day < board.today)).map((s) => ({ card: c, step: s }))))
+const leftOver = computed(() => board.working.flatMap((c) => c.steps.filter((s) => s.doneAt === undefined && s.blocks.some((b) => b.day < board.today && !b.missed)).map((s) => ({ card: c, step: s }))))
 function correct(id: string, event: Event) {
   if (event.target instanceof HTMLInputElement) void library.perform(correctLog, { step: id, minutes: Math.max(0, Math.min(6000, Math.round(Number(event.target.value)))) })
 }

@@ -5,7 +5,7 @@ import { setDays, handStep } from '@core/commands/week'
 import { estimateStep, removeStep } from '@core/commands/steps'
 import { placeOnSlot, skipSlot, takeOff } from '@core/commands/schedule'
 import type { Outlook } from '@core/plan/forecast'
-import { minutesOn } from '@core/plan/load'
+import { hoursOn } from '@core/plan/load'
 import { addDays, dayOf, sayDay } from '@core/rhythm/days'
 import type { Id } from '@core/model'
 import { useBoard } from '@app/stores/board'
@@ -45,8 +45,8 @@ const choices = computed<Choice[]>(() => {
   if (!c || !o) return []
   const list: Choice[] = []
   const days = Array.from({ length: 10 }, (_, n) => addDays(board.today, n)).filter((d) => d <= o.release)
-  const open = days.find((d) => minutesOn(board.settings, d) < 240) ?? board.today
-  list.push({ name: `Two more hours on ${sayDay(open)}`, what: { hours: { [open]: 120 } }, act: () => library.perform(setDays, { days: [open], minutes: minutesOn(board.settings, open) + 120 }, 'aloud') })
+  const open = days.find((d) => hoursOn(board.settings, d) < 240) ?? board.today
+  list.push({ name: `Two more hours on ${sayDay(open)}`, what: { hours: { [open]: 120 } }, act: () => library.perform(setDays, { days: [open], minutes: hoursOn(board.settings, open) + 120 }, 'aloud') })
   const s = step.value
   const { place } = c.episode
   if (s) {

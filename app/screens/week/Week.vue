@@ -56,7 +56,7 @@ const rows = computed(() => days.value.map((day) => {
 }))
 /** Pixels a minute: the longest day fits. */
 const scale = computed(() => 560 / Math.max(240, ...rows.value.map((r) => Math.max(r.room, r.used))))
-const left = computed(() => board.working.flatMap((c) => c.steps.filter((s) => s.doneAt === undefined && s.blocks.some((b) => b.day < board.today)).map((s) => ({ card: c, step: s }))))
+const left = computed(() => board.working.flatMap((c) => c.steps.filter((s) => s.doneAt === undefined && s.blocks.some((b) => b.day < board.today && !b.missed)).map((s) => ({ card: c, step: s }))))
 const undated = computed(() => board.unplaced.flatMap((c) => c.standing.steps.filter((s) => !s.done && s.step.blocks.length === 0).map((state) => ({ card: c, state }))).slice(0, 14))
 const totals = computed(() => ({ room: rows.value.filter((r) => !r.past).reduce((s, r) => s + r.room, 0), laid: rows.value.flatMap((r) => r.mine).filter((b) => b.kind === 'laid' || b.kind === 'pinned').reduce((s, b) => s + b.minutes, 0), would: rows.value.flatMap((r) => r.mine).filter((b) => b.kind === 'would').reduce((s, b) => s + b.minutes, 0) }))
 const out = computed(() => board.coming.slice(0, 9).map((card) => ({ card, outlook: plan.outlooks.get(card.episode.id) })))

@@ -1,0 +1,103 @@
+import ICAL from 'ical.js'
+import type { Busy, Day, Zone } from '../model'
+import { fine, refused, type Result } from '../result'
+import { addDays } from '../rhythm/days'
+import { localAt } from '../rhythm/zone'
+
+/** Busy time read from a calendar, and what was left out, each with its reason. */
+export interface BusyRead {
+  events: Pick<Busy, 'uid' | 'name' | 'day' | 'minutes' | 'at'>[]
+  left: { name: string; why: string }[]
+  /** The identities of all events of the file, taken or not. */
+  uids: string[]
+}
+
+const most = 2000
+
+/**
+ * Reads the busy time of an iCalendar file (RFC 5545) between two dates in a zone: recurring events expanded, what is cancelled or marked free left out, what lasts over
+ * midnight split by day, a whole day counted as all of it. Refused with the reason where it is no calendar.
+ */
+export function readBusy(text: string, zone: Zone, from: Day, to: Day): Result<BusyRead> {
+  let root: ICAL.Component
+  try {
+    root = new ICAL.Component(ICAL.parse(text.trim()))
+  } catch (error) {
+    return refused(`This is not a calendar file (${error instanceof Error ? error.message.slice(0, 80) : 'unreadable'}). Choose one that ends in .ics, exported from a calendar.`, 'file')
+  }
+  const calendars = root.name === 'vcalendar' ? [root] : root.getAllSubcomponents('vcalendar')
+  if (calendars.length === 0) return refused('There is no calendar in this file. Choose one that ends in .ics, exported from a calendar.', 'file')
+  const read: BusyRead = { events: [], left: [], uids: [] }
+  for (const calendar of calendars) {
+    for (const z of calendar.getAllSubcomponents('vtimezone')) ICAL.TimezoneService.register(new ICAL.Timezone(z))
+    const events = calendar.getAllSubcomponents('vevent')
+    const single = new Set<string>()
+    for (const one of events) {
+      const changed = one.getFirstPropertyValue('recurrence-id')
+      if (changed) single.add(`${text1(one, 'uid')} ${String(changed)}`)
+    }
+    for (const [i, one] of events.entries()) {
+      const uid = text1(one, 'uid') || `event-${i + 1}`
+      const name = text1(one, 'summary') || 'Busy'
+      read.uids.push(uid)
+      if (text1(one, 'status').toUpperCase() === 'CANCELLED') { read.left.push({ name, why: 'cancelled' }); continue }
+      if (text1(one, 'transp').toUpperCase() === 'TRANSPARENT') { read.left.push({ name, why: 'marked as free' }); continue }
+      const event = new ICAL.Event(one)
+      const start: unknown = one.getFirstPropertyValue('dtstart')
+      if (!(start instanceof ICAL.Time)) { read.left.push({ name, why: 'without a beginning' }); continue }
+      const seconds = event.duration.toSeconds()
+      const before = read.events.length
+      for (const time of timesOf(event, start, one, single, uid, to)) add(read, uid, name, time, seconds, zone, from, to)
+      if (read.events.length === before) read.left.push({ name, why: 'not in these weeks' })
+      if (read.events.length > most) return refused(`The calendar holds more than ${most} busy times in these weeks. Export fewer calendars at once.`, 'file')
+    }
+  }
+  read.uids = [...new Set(read.uids)]
+  read.events = joined(read.events)
+  return fine(read)
+}
+
+function text1(component: ICAL.Component, name: string): string {
+  const value: unknown = component.getFirstPropertyValue(name)
+  return typeof value === 'string' ? value.trim() : ''
+}
+
+/** When an event begins, each time; those that an exception replaces are the exception's own. */
+function* timesOf(event: ICAL.Event, start: ICAL.Time, one: ICAL.Component, single: ReadonlySet<string>, uid: string, to: Day): Generator<ICAL.Time> {
+  if (!event.isRecurring() || one.getFirstPropertyValue('recurrence-id')) { yield start; return }
+  const each = event.iterator()
+  for (let n = 0; n < 20_000; n++) {
+    const next: ICAL.Time | null = each.next()
+    if (!next || next.toString().slice(0, 10) > addDays(to, 1)) return
+    if (!single.has(`${uid} ${next.toString()}`)) yield next
+  }
+}
+
+function add(read: BusyRead, uid: string, name: string, time: ICAL.Time, seconds: number, zone: Zone, from: Day, to: Day): void {
+  const put = (day: Day, minutes: number, at?: string) => { if (day >= from && day <= to && minutes > 0) read.events.push({ uid, name: name.slice(0, 120), day, minutes: Math.min(1440, minutes), ...(at === undefined ? {} : { at }) }) }
+  if (time.isDate) {
+    const days = Math.max(1, Math.round(seconds / 86_400))
+    for (let n = 0; n < days; n++) put(addDays(time.toString().slice(0, 10), n), 1440)
+    return
+  }
+  // A time without a zone is one of the creator's own.
+  const floating = time.zone === ICAL.Timezone.localTimezone
+  const begins = floating ? { day: time.toString().slice(0, 10), time: time.toString().slice(11, 16) } : localAt(time.toUnixTime() * 1000, zone)
+  let minutes = Math.round(seconds / 60)
+  let { day } = begins
+  let at: string | undefined = begins.time
+  let first = Number(begins.time.slice(0, 2)) * 60 + Number(begins.time.slice(3))
+  while (minutes > 0) {
+    const here = Math.min(minutes, 1440 - first)
+    put(day, here, at)
+    minutes -= here
+    day = addDays(day, 1)
+    first = 0
+    at = '00:00'
+  }
+}
+
+/** The same event twice at one moment is once. */
+function joined(events: BusyRead['events']): BusyRead['events'] {
+  return [...new Map(events.map((e) => [`${e.uid} ${e.day} ${e.at ?? ''}`, e])).values()].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : (a.at ?? '') < (b.at ?? '') ? -1 : 1))
+}
