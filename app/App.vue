@@ -19,6 +19,7 @@ const PlaceIdea = defineAsyncComponent(() => import('./screens/schedule/PlaceIde
 const PasteLines = defineAsyncComponent(() => import('./screens/ideas/PasteLines.vue'))
 const ParkEpisode = defineAsyncComponent(() => import('./screens/schedule/ParkEpisode.vue'))
 const ForecastPanel = defineAsyncComponent(() => import('./screens/week/ForecastPanel.vue'))
+const KeepSlot = defineAsyncComponent(() => import('./screens/schedule/KeepSlot.vue'))
 const FillSlot = defineAsyncComponent(() => import('./screens/schedule/FillSlot.vue'))
 
 const library = useLibrary()
@@ -35,6 +36,7 @@ onMounted(() => {
   setTimeout(() => {
     void import('./stores/plan').then(({ usePlan }) => { usePlan().want() })
     void import('./stores/ranking').then(({ useRanking }) => { useRanking().want() })
+    void import('./stores/reminders').then(({ useReminders }) => { useReminders().start() })
     void import('./stores/mail').then(({ useMail }) => { useMail().start() })
   }, 1500)
 })
@@ -64,12 +66,22 @@ watch(() => route.fullPath, async (to, from) => {
   setTimeout(() => { if (document.activeElement === document.body || document.activeElement?.closest('nav')) document.getElementById('screen')?.focus({ preventScroll: true }) }, 60)
 }, { immediate: true })
 
+/** One late thing after another, the gravest first. */
+function nextLate() {
+  // There the key lets an idea go.
+  if (route.name === 'sort') return
+  const ids = board.late.map((c) => c.episode.id)
+  const at = ids.indexOf(desk.forecast ?? '')
+  if (ids.length === 0) library.say('Nothing is late.')
+  else desk.forecast = ids[(at + 1) % ids.length]
+}
 const screens = ['today', 'ideas', 'schedule', 'week', 'catalogue', 'shows', 'settings']
 useKeys({
   i: () => { desk.toCapture++ },
   '/': () => { desk.finder = true },
   '?': () => { desk.shortcuts = true },
   '0': () => { desk.toNow++ },
+  l: () => { nextLate() },
   ...Object.fromEntries(screens.map((name, i) => [String(i + 1), () => { if (!library.isNew) void router.push({ name }) }])),
 })
 onMounted(() => {
@@ -97,6 +109,7 @@ onMounted(() => {
       <Shortcuts v-if="desk.shortcuts" />
       <PlaceIdea v-if="desk.placing" />
       <FillSlot v-if="desk.filling" />
+      <KeepSlot v-if="desk.keeping" />
       <ForecastPanel v-if="desk.forecast" :key="desk.forecast" />
       <PasteLines v-if="desk.pasted !== undefined" />
       <ParkEpisode v-if="desk.parking" />

@@ -1,5 +1,5 @@
 import type { Whole } from '@core/formats/backup'
-import { bareIdea, type Brief, type Day, type Episode, type Place, type Recipe, type Script, type Show, type Step } from '@core/model'
+import { bareIdea, type Brief, type Day, type Episode, type Launch, type Place, type Recipe, type Reservation, type Script, type Show, type Standing, type Step } from '@core/model'
 import { freshSettings } from '@core/commands/settings'
 import { firstOutlet } from '@core/commands/shows'
 import { stepsToAdd } from '@core/recipe/apply'
@@ -74,6 +74,7 @@ export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[]
     maker.inWork(boats, s, { on: 'nothing' }, { ...whole, pictures: 1 }, 60)
     maker.last.episode.spare = true
   }
+  maker.promises(thursday)
   readIdeas(ideaBoats).forEach((idea, i) => { maker.idea(boats, idea, i) })
   readIdeas(ideaTalks).forEach((idea, i) => { maker.idea(talks, idea, i) })
   return { whole: maker.world(), pictures: maker.pictures }
@@ -129,17 +130,20 @@ class Maker {
   private readonly episodes: Episode[] = []
   private readonly steps: Step[] = []
   private readonly scripts: Script[] = []
+  private readonly standing: Standing[] = []
+  private readonly reservations: Reservation[] = []
+  private readonly launches: Launch[] = []
   last!: { episode: Episode }
 
   constructor(private readonly now: number, private readonly chance: Chance, private readonly codes = new Set<string>()) {
     this.today = dayAt(now, zone)
     this.at = new Date(now - 400 * 86_400_000).toISOString()
     const full = (id: string, kind: Show['kind']): Recipe => ({ ...fullRecipe(id, kind, this.at), call: kind === 'video' ? 'New boat work every Thursday at five.\nDrawings and letters: the box at the slip.' : 'A new talk every second Tuesday, before the first ferry.' })
-    this.recipes = [full('recipe-boats', 'video'), full('recipe-talks', 'audio')]
+    this.recipes = [workshop(full('recipe-boats', 'video')), full('recipe-talks', 'audio'), shorter(full('recipe-short', 'video'))]
     this.outlets = [firstOutlet('outlet-video', 'video', this.at), firstOutlet('outlet-feed', 'audio', this.at)]
     const thursday = this.next(3, '17:00')
     const show = (id: string, kind: Show['kind'], fields: Pick<Show, 'title' | 'prefix' | 'nextNumber' | 'rhythm' | 'aim' | 'topics' | 'readyAhead'>): Show => ({
-      id, kind, zone, skipped: [], moved: {}, recipe: kind === 'video' ? 'recipe-boats' : 'recipe-talks', outlets: [kind === 'video' ? 'outlet-video' : 'outlet-feed'], pace: { camera: 150, voice: 160 }, fields: [], notes: '', createdAt: id === 'boats' ? this.at : new Date(Date.parse(this.at) + 1000).toISOString(), updatedAt: this.at, ...fields,
+      id, kind, zone, skipped: [], moved: {}, recipe: kind === 'video' ? 'recipe-boats' : 'recipe-talks', ...(kind === 'video' ? { recipes: ['recipe-short'] } : {}), outlets: [kind === 'video' ? 'outlet-video' : 'outlet-feed'], pace: { camera: 150, voice: 160 }, fields: [], notes: '', createdAt: id === 'boats' ? this.at : new Date(Date.parse(this.at) + 1000).toISOString(), updatedAt: this.at, ...fields,
     })
     this.boats = show('boats', 'video', { title: 'Tern & Tiller', prefix: '#', nextNumber: 1, rhythm: { rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=TH', start: addDays(thursday, -7 * 41), time: '17:00' }, aim: { from: 8, to: 11 }, readyAhead: 4, topics: ['Hulls', 'Planking', 'Spars and sails', 'Fastenings', 'Finish', 'Workshop', 'Oars', 'Afloat'].map((name) => ({ name, share: 0.125 })) })
     this.talks = show('talks', 'audio', { title: 'Harbour Hours', prefix: 'HH ', nextNumber: 1, rhythm: { rule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=TU', start: addDays(thursday, 5 - 14 * 18), time: '06:30' }, aim: { from: 5, to: 8 }, readyAhead: 2, topics: ['Ferries', 'Lights', 'Fishing', 'Yards', 'Tides', 'Harbour life'].map((name) => ({ name, share: 1 / 6 })) })
@@ -152,9 +156,26 @@ class Maker {
     return addDays(this.today, n - dayNumber(this.today))
   }
 
+  /** What is kept, launched and done every week beside the episodes. `thursday` is the next release of the boats. */
+  promises(thursday: Day): void {
+    const stamp = { createdAt: this.at, updatedAt: this.at }
+    const work = this.episodes.filter((e) => e.phase.name === 'work' && e.show === 'boats' && e.place.on === 'slot')
+    this.launches.push({ id: 'launch-drawings', name: 'Drawings of the dinghy', from: addDays(thursday, 49), to: addDays(thursday, 63), runUp: 14, wanted: 3, episodes: work.slice(4, 5).map((e) => e.id), note: 'Sheets to print, with the offsets.', ...stamp })
+    this.reservations.push(
+      { id: 'kept-kelpline', show: 'boats', name: 'Kelpline Rope', is: 'sponsor', kept: { by: 'slot', day: addDays(thursday, 28) }, note: 'A read of 45 seconds, before the first third.', ...stamp },
+      { id: 'kept-launch', show: 'boats', name: 'Drawings of the dinghy', is: 'launch', launch: 'launch-drawings', kept: { by: 'slot', day: addDays(thursday, 42) }, note: '', ...stamp },
+      { id: 'deal-brightwork', show: 'talks', name: 'Brightwork Varnish', is: 'sponsor', kept: { by: 'deal', perMonth: 1, from: addDays(this.today, -60) }, note: 'One talk a month.', ...stamp },
+    )
+    const monday = addDays(this.today, -weekday(this.today))
+    this.standing.push(
+      { id: 'standing-letters', name: 'Letters and comments', kind: 'admin', minutes: 30, when: { by: 'rule', rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=MO,FR', start: addDays(monday, -70) }, skipped: [], done: [], ...stamp },
+      { id: 'standing-accounts', name: 'The month’s accounts', kind: 'admin', minutes: 60, when: { by: 'rule', rule: 'FREQ=MONTHLY;INTERVAL=1;BYDAY=1WE', start: addDays(monday, -70) }, at: '19:00', skipped: [], done: [], ...stamp },
+    )
+  }
+
   world(): Whole {
     const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
-    return { tables: { shows: [this.boats, this.talks], outlets: this.outlets, recipes: this.recipes, episodes: this.episodes, steps: this.steps, scripts: this.scripts, keywords: demoKeywords(this.today, this.at), settings: [settings], standing: [], busy: [], reservations: [], launches: [] }, journal: [], files: [] }
+    return { tables: { shows: [this.boats, this.talks], outlets: this.outlets, recipes: this.recipes, episodes: this.episodes, steps: this.steps, scripts: this.scripts, keywords: demoKeywords(this.today, this.at), settings: [settings], standing: this.standing, busy: [], reservations: this.reservations, launches: this.launches }, journal: [], files: [] }
   }
 
   private recipe(show: Show): Recipe {
@@ -175,7 +196,9 @@ class Maker {
     const views = Math.round(usual * chance.about(0.38))
     const age = dayNumber(this.today) - dayNumber(day)
     const at = this.moment(day, show.rhythm.time)
-    this.add(show, subject, id, { ...whole, pictures: painted ? 1 : 0 }, day, words, true)
+    // For some months of the year the work ran ahead of its releases.
+    const ahead = Math.max(0, Math.round(17 * Math.sin((age - 20) / 60)))
+    this.add(show, subject, id, { ...whole, pictures: painted ? 1 : 0 }, addDays(day, -ahead), words, true)
     const { episode } = this.last
     episode.phase = { name: 'released', at }
     episode.place = { on: 'slot', day }
@@ -257,6 +280,24 @@ class Maker {
     this.steps.push(...steps)
     this.last = { episode }
   }
+}
+
+/** The boats' recipe with what the creator has added to it over the year. */
+function workshop(recipe: Recipe): Recipe {
+  return {
+    ...recipe,
+    lines: recipe.lines.map((l) => (l.id === 'film' ? { ...l, guidance: 'Wide first, then hands. Say what the tool is called each time it is picked up.' } : l.id === 'rough' ? { ...l, guidance: 'Cut for the hands, not for the talk.' } : l)),
+    checklists: [{ id: 'before-film', stage: 'film', name: 'Before filming', items: [{ id: 'batteries', text: 'Three batteries full' }, { id: 'card', text: 'An empty card in the camera' }, { id: 'sound', text: 'Sound heard back once' }, { id: 'bench', text: 'Bench swept, kettle off' }] }],
+    folders: ['Media/Camera', 'Media/Sound', 'Release'],
+    follow: [{ id: 'follow-copy', when: { is: 'done', line: 'film' }, then: { is: 'note', text: 'Copy the cards to the second disk' } }, { id: 'follow-folder', when: { is: 'lit', stage: 'brief' }, then: { is: 'folder' } }],
+  }
+}
+
+/** A second recipe of the same show: short answers to letters, in five steps. */
+function shorter(recipe: Recipe): Recipe {
+  const kept = new Set(['titles', 'script', 'film', 'rough', 'choose'])
+  const lines = recipe.lines.filter((l) => kept.has(l.id)).map((l) => ({ ...l, needs: l.needs.filter((n) => kept.has(n)), minutes: Math.round(l.minutes / 2 / 5) * 5 }))
+  return { ...recipe, name: 'A letter answered', lines, outline: [{ id: 'letter', title: 'The letter', guidance: 'Read it as it came.' }, { id: 'answer', title: 'The answer', guidance: 'Shown at the bench.' }] }
 }
 
 function briefOf(s: Subject, progress: Progress): Brief {

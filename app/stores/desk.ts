@@ -27,6 +27,10 @@ export const useDesk = defineStore('desk', () => {
   const outlooks = shallowRef<ReadonlyMap<Id, Outlook>>(new Map())
   /** The episode whose forecast is open. */
   const forecast = ref<Id>()
+  /** A slot that is being kept for somebody or something. */
+  const keeping = shallowRef<Slot>()
+  /** Reminders have not been asked about yet. */
+  const mayRemind = ref(false)
   const finder = ref(false)
   const shortcuts = ref(false)
   /** The episode whose history is open. */
@@ -39,5 +43,5 @@ export const useDesk = defineStore('desk', () => {
   /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */
   const toNow = ref(0)
   const toCapture = ref(0)
-  return { placing, filling, pasted, parking, suggestions, outlooks, forecast, finder, shortcuts, history, captureShow, toNow, toCapture }
+  return { placing, filling, pasted, parking, suggestions, outlooks, forecast, keeping, mayRemind, finder, shortcuts, history, captureShow, toNow, toCapture }
 })

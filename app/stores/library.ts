@@ -4,6 +4,7 @@ import type { Command, Done } from '@core/commands/change'
 import { freshSettings } from '@core/commands/settings'
 import { emptyRecords, type Id, type JournalLine, type Records } from '@core/model'
 import type { Problem, Result } from '@core/result'
+import { newId } from '@app/data/clock'
 import { Library } from '@app/data/library'
 import { layDemo } from '@app/data/demo'
 import { backupOf, eraseAll, restoreInto, sweepFiles } from '@app/data/whole'
@@ -103,5 +104,5 @@ export const useLibrary = defineStore('library', () => {
     return (await navigator.storage.persisted()) || (await navigator.storage.persist()) ? 'kept' : 'refused'
   }
 
-  return { records, state, world, trouble, saying, progress, turns, settings, isNew, open, enter, perform, say, turn, ensure, history, file, settled, backup, restore, erase, relay, askToKeep }
+  return { records, state, world, trouble, saying, progress, turns, settings, isNew, open, enter, perform, say, turn, ensure, history, file, settled, backup, restore, erase, relay, askToKeep, newId }
 })

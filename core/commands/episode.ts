@@ -4,7 +4,7 @@ import { fitTags } from '../release/tags'
 import { momentOf, putting, type Command, type FileRecord } from './change'
 
 /** The fields of an episode that people type. */
-export type Typed = Partial<Pick<Episode, 'title' | 'note' | 'brief' | 'titles' | 'chosenTitle' | 'tags' | 'topics' | 'links' | 'guests' | 'sponsor' | 'nature' | 'spare' | 'cut'>>
+export type Typed = Partial<Pick<Episode, 'title' | 'note' | 'brief' | 'titles' | 'chosenTitle' | 'tags' | 'topics' | 'links' | 'guests' | 'sponsor' | 'nature' | 'spare' | 'cut' | 'early' | 'priority'>>
 
 /** Writes what was typed into an episode. `what` names it in the history (“the brief”); writing the same again and again is one step of undo. */
 export const writeEpisode: Command<{ episode: Id; typed: Typed; what: string }> = (records, { episode: id, typed, what }, context) => {

@@ -67,7 +67,7 @@ export const addShow: Command<SetUp> = (records, wish, context) => {
 }
 
 /** Changes what a show says of itself, its rhythm apart. */
-export const editShow: Command<{ show: Id; fields: Partial<Pick<Show, 'title' | 'prefix' | 'nextNumber' | 'aim' | 'pace' | 'readyAhead' | 'zone' | 'notes' | 'topics' | 'fields'>> }> = (records, { show: id, fields }, context) => {
+export const editShow: Command<{ show: Id; fields: Partial<Pick<Show, 'title' | 'prefix' | 'nextNumber' | 'aim' | 'pace' | 'readyAhead' | 'readyMost' | 'zone' | 'notes' | 'topics' | 'fields'>> }> = (records, { show: id, fields }, context) => {
   const show = records.shows.get(id)
   if (!show) return refused('This show is no longer there.', 'shows')
   const read = ShowSchema.safeParse({ ...show, ...fields })
@@ -82,6 +82,7 @@ export interface RhythmChange {
   start: string
   zone?: string
   pauses?: { from: string; to: string }[]
+  also?: NonNullable<Show['rhythm']['also']>
 }
 
 /**
@@ -91,13 +92,13 @@ export interface RhythmChange {
 export function withRhythm(show: Show, change: RhythmChange, today: Day): Result<Show> {
   const rule = ruleOf(change.rhythm)
   if (!rule.ok) return rule
-  const { start, time, zone = show.zone, pauses = show.rhythm.pauses ?? [] } = change
+  const { start, time, zone = show.zone, pauses = show.rhythm.pauses ?? [], also = show.rhythm.also ?? [] } = change
   const { rule: oldRule, start: oldStart, time: oldTime, earlier = [] } = show.rhythm
   const before = [...earlier, { rule: oldRule, start: oldStart, time: oldTime }].filter((p) => p.start < start)
   const kept = start > today && start !== oldStart ? before : start === oldStart ? earlier : []
-  const read = ShowSchema.safeParse({ ...show, zone, rhythm: { rule: rule.value, start, time, ...(pauses.length > 0 ? { pauses } : {}), ...(kept.length > 0 ? { earlier: kept } : {}) } })
+  const read = ShowSchema.safeParse({ ...show, zone, rhythm: { rule: rule.value, start, time, ...(pauses.length > 0 ? { pauses } : {}), ...(also.length > 0 ? { also } : {}), ...(kept.length > 0 ? { earlier: kept } : {}) } })
   if (!read.success) return refused(read.error.issues[0]?.message ?? '', `shows.${read.error.issues[0]?.path.join('.') ?? ''}`)
-  const dates = new Set(datesOf(read.data.rhythm, kept[0]?.start ?? start, addDays(start, 3660)))
+  const dates = new Set(datesOf(read.data.rhythm, [kept[0]?.start ?? start, ...also.map((a) => a.start)].sort()[0] ?? start, addDays(start, 3660)))
   return fine({ ...read.data, skipped: show.skipped.filter((d) => dates.has(d)), moved: Object.fromEntries(Object.entries(show.moved).filter(([d]) => dates.has(d))) })
 }
 

@@ -1,5 +1,8 @@
 import type { Day, Id, Records, Step } from '../model'
 import { fine, refused, type Result } from '../result'
+import { inOrder } from '../recipe/needs'
+import { sayDay } from '../rhythm/days'
+import { dayAt, momentAt } from '../rhythm/zone'
 import { momentOf, putting, removing, type Command, type Context, type Done } from './change'
 import { stepsOf } from './schedule'
 
@@ -51,4 +54,42 @@ export const finishStages: Command<{ episode: Id; stages: Id[]; done: boolean }>
   if (mine.length === 0) return refused(done ? 'No step is open there; what is missing are parts.' : 'No step is done there that could be opened again.', 'steps')
   const at = momentOf(context)
   return fine({ changes: mine.map((s) => putting(records, 'steps', { ...s, doneAt: done ? at : undefined, waiting: done ? undefined : s.waiting, updatedAt: at })), sentence: `${done ? 'Finished' : 'Opened again'}: ${mine.map((s) => s.name).join(', ')}`, about: [episode] })
+}
+
+/** Sets the day on which a step was done, for what was ticked a day late; the minutes worked on the day it was ticked go with it. Refused for a day to come. */
+export const backdateStep: Command<{ step: Id; day: Day }> = (records, { step: id, day }, context) => {
+  const step = records.steps.get(id)
+  const zone = records.shows.get(records.episodes.get(step?.episode ?? '')?.show ?? '')?.zone ?? 'UTC'
+  if (!step?.doneAt) return refused('It is not done yet. Tick it first.', 'steps.doneAt')
+  if (day > dayAt(context.now, zone)) return refused('That day is still to come. Choose one that has passed.', 'steps.doneAt')
+  const was = dayAt(Date.parse(step.doneAt), zone)
+  const { [was]: minutes, ...rest } = step.worked ?? {}
+  const worked = minutes === undefined ? {} : { worked: { ...rest, [day]: (rest[day] ?? 0) + minutes } }
+  return fine({ changes: [putting(records, 'steps', { ...step, ...worked, doneAt: new Date(momentAt(day, '20:00', zone)).toISOString(), updatedAt: momentOf(context) })], sentence: `${step.name} was done ${sayDay(day)}`, about: [step.episode] })
+}
+
+/** Ticks an item of a checklist for one episode, or takes the tick back. */
+export const tickItem: Command<{ episode: Id; item: Id; on: boolean }> = (records, { episode: id, item, on }, context) => {
+  const episode = records.episodes.get(id)
+  if (!episode) return refused('This episode is no longer there.', 'episodes')
+  const ticked = (episode.ticked ?? []).filter((t) => t !== item)
+  return fine({ changes: [putting(records, 'episodes', { ...episode, ticked: on ? [...ticked, item] : ticked, updatedAt: momentOf(context) })], sentence: on ? 'Ticked an item of a checklist' : 'Took back the tick of an item', about: [id], merge: `items ${id}` })
+}
+
+/** Puts away a note, or the offer of a folder, that a follow-on put on Today. The log keeps it. */
+export const putAway: Command<{ episode: Id; followed: Id }> = (records, { episode: id, followed }, context) => {
+  const episode = records.episodes.get(id)
+  const entry = episode?.followed?.find((f) => f.id === followed)
+  if (!episode || !entry) return refused('It is no longer there.', 'episodes.followed')
+  return fine({ changes: [putting(records, 'episodes', { ...episode, followed: (episode.followed ?? []).map((f) => (f.id === followed ? { ...f, shows: undefined } : f)), updatedAt: momentOf(context) })], sentence: `Put away: ${entry.says}`, about: [id] })
+}
+
+/** Changes who does a step, its lead or its earliest date for one episode alone. */
+export const editStep: Command<{ step: Id; fields: Partial<Pick<Step, 'name' | 'minutes' | 'lead' | 'earliest' | 'required' | 'owner' | 'needs'>> }> = (records, { step: id, fields }, context) => {
+  const step = records.steps.get(id)
+  if (!step) return refused('This step is no longer there.', 'steps')
+  const next: Step = { ...step, ...fields }
+  const order = inOrder([...stepsOf(records, step.episode).filter((s) => s.id !== id), next])
+  if (!order.ok) return order
+  return fine({ changes: [putting(records, 'steps', { ...next, updatedAt: momentOf(context) })], sentence: `Changed the step “${next.name}”`, about: [step.episode], merge: `step ${id} ${Object.keys(fields).join()}` })
 }

@@ -15,7 +15,6 @@ export const folderPattern = '{number} {title}'
 
 /** A name without what file systems refuse (Windows and POSIX), at most 120 characters. */
 export function safeName(name: string): string {
-  // eslint-disable-next-line no-control-regex -- these very characters are refused in file names
   const clean = name.replace(/[<>:"/\\|?*\u0000-\u001f]/g, ' ').replace(/\s+/g, ' ').trim().replace(/[. ]+$/, '')
   return clean.slice(0, 120).trim() || 'Episode'
 }

@@ -9,6 +9,7 @@ import type { Brief } from '@core/model'
 import type { Card } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
+import KeywordField from '../ideas/KeywordField.vue'
 import StepList from './StepList.vue'
 import { typedIn, useWriting } from './writing'
 
@@ -82,6 +83,7 @@ onMounted(() => {
         <ul class="flex flex-wrap gap-1.5 mb-2"><li v-for="t in card.episode.tags" :key="t" class="border border-line rounded-control px-2 py-0.5 text-12">{{ t }}<button class="ml-1.5 text-ink-2" :aria-label="`Remove the tag ${t}`" @click="write({ tags: card.episode.tags.filter((x) => x !== t) }, 'the tags')">×</button></li></ul>
         <input v-model="tag" class="field" data-at="tags" placeholder="Type or paste, parted by commas" aria-label="Add tags" @keydown.enter.prevent="addTags" @blur="addTags" />
       </div>
+      <KeywordField :episode="card.episode" data-at="keyword" tabindex="-1" />
       <fieldset class="grid gap-3"><legend class="label">The picture that sells it</legend>
         <label><span class="unseen">Idea for the picture</span><textarea class="field" rows="2" :value="brief.pictureIdea" placeholder="Where should the eye land?" @input="put({ pictureIdea: typedIn($event) }, 'the idea for the picture')" /></label>
         <label><span class="unseen">Words on the picture</span><input class="field" :value="brief.pictureWords" placeholder="Two or three words on it, not those of the title" @input="put({ pictureWords: typedIn($event) }, 'the words on the picture')" /></label>

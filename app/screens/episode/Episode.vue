@@ -14,6 +14,7 @@ import { useTabMark } from '@app/ui/tab-mark'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import HistoryPanel from './HistoryPanel.vue'
+import EpisodeTerms from './EpisodeTerms.vue'
 
 const { code, stage = '' } = defineProps<{ code: string; stage?: string }>()
 const library = useLibrary()
@@ -82,6 +83,7 @@ const joined = (i: number) => stages.value[i]?.lamp.state === 'lit' && stages.va
           <RouterLink :to="{ name: 'episode', params: { code, stage: s.stage.id } }" class="stage" :class="{ here: s.stage.id === here.stage.id }" :aria-current="s.stage.id === here.stage.id ? 'step' : undefined"><LampMark :lamp="s.lamp" :size="20" :name="s.stage.name" /><span aria-hidden="true">{{ s.stage.name }}<span v-if="s.stage.kind === 'release' && s.lamp.state !== 'lit'" class="num text-11 ml-1">{{ card.standing.parts.there }}/{{ card.standing.parts.needed }}</span></span></RouterLink>
           <span v-if="joined(i)" class="w-2.5 h-[2px] bg-lamp-line -mx-0.5" aria-hidden="true" />
         </template>
+        <EpisodeTerms :card="card" class="ml-2" />
         <button class="btn btn-bare px-2 ml-1" aria-label="History" title="History (H)" @click="desk.history = card.episode.id"><History :size="17" /></button>
       </nav>
     </header>

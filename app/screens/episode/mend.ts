@@ -13,6 +13,11 @@ export function mendLabel(missing: Missing): string {
   return missing.step.waiting ? 'See it' : stepTicks(missing.step) && missing.step.kind === 'admin' ? 'Tick it' : 'Go to it'
 }
 
+/** The stage of an episode's recipe that has a place of the trade's row. */
+export function stageWith(card: Card, kind: string): string {
+  return card.recipe.stages.find((s) => s.kind === kind)?.id ?? card.recipe.stages[0]?.id ?? kind
+}
+
 /** Mends what is missing: at once where that can be, else by going to where it is done. */
 export function mend(card: Card, missing: Missing, library: ReturnType<typeof useLibrary>, router: Router): void {
   const go = (stage: string, focus?: string) => { void router.push({ name: 'episode', params: { code: card.episode.code, stage }, query: focus ? { at: focus } : {} }) }

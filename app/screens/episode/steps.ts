@@ -6,7 +6,7 @@ export function stepTicks(step: Pick<Step, 'part'>): boolean {
   return step.part === undefined || step.part === 'shots' || step.part === 'length'
 }
 
-const places: Record<string, string> = { brief: 'brief', title: 'brief', description: 'brief', tags: 'brief', script: 'script', shots: 'film', length: 'edit', picture: 'thumbnail', thumbnail: 'thumbnail', chapters: 'edit', links: 'release' }
+const places: Record<string, string> = { brief: 'brief', title: 'brief', description: 'brief', tags: 'brief', script: 'script', shots: 'film', length: 'edit', picture: 'thumbnail', thumbnail: 'thumbnail', chapters: 'edit', links: 'release', keyword: 'brief' }
 
 /** The stage in whose workspace a step is done: where its part is, else its own stage. */
 export function stepGoal(card: Card, step: Step): string {
@@ -29,6 +29,7 @@ export function completedBy(step: Pick<Step, 'part'>): string | undefined {
     case 'description': return 'done when it is written'
     case 'tags': return 'done when the tags fit'
     case 'chapters': return 'done when the chapters pass'
+    case 'keyword': return 'done when a keyword is chosen'
     case 'links': return 'done when links are listed'
   }
 }

@@ -6,11 +6,13 @@ import { moveToSlot, pushed } from '@core/commands/moves'
 import { finishStages } from '@core/commands/steps'
 import { lanesOf, rampOf } from '@core/plan/ramp'
 import { sixLamps } from '@core/recipe/lamps'
+import type { Recipe } from '@core/model'
 import { dayOf, dayNumber, daysBetween, sayAway, sayDay } from '@core/rhythm/days'
 import type { Slot } from '@core/rhythm/slots'
 import { useBoard, type Card } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
+import { usePlan } from '@app/stores/plan'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
@@ -21,6 +23,8 @@ import ScheduleTabs from './ScheduleTabs.vue'
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const plan = usePlan()
+plan.want()
 const router = useRouter()
 const frame = ref<HTMLElement>()
 const width = ref(900)
@@ -37,17 +41,21 @@ const rowHeight = 76
 const cardWidth = computed(() => Math.min(168, Math.max(112, (width.value - head) / weeks.value / 1.02)))
 const x = computed(() => scaleLinear().domain([-2, weeks.value * 7]).range([head + 36, width.value - 12]))
 const ramp = computed(() => (recipe.value ? rampOf(recipe.value) : []))
-const rampAt = (kind: string) => ramp.value.find((r) => recipe.value?.stages.find((s) => s.id === r.stage)?.kind === kind)
-const path = computed(() => {
+const rampAt = (kind: string, of = recipe.value, row = ramp.value) => row.find((r) => of?.stages.find((s) => s.id === r.stage)?.kind === kind)
+function drawn(of: Recipe | undefined): string {
+  const row = of ? rampOf(of) : []
   let d = ''
   kinds.forEach((kind, i) => {
-    const r = rampAt(kind)
+    const r = rampAt(kind, of, row)
     if (!r) return
     const px = x.value(Math.min(r.days, weeks.value * 7))
     d += `${d === '' ? 'M' : 'L'}${px},${i * rowHeight} L${px},${(i + 1) * rowHeight} `
   })
   return d
-})
+}
+const path = computed(() => drawn(recipe.value))
+/** The ramps of the other recipes that something in sight is made by, as lines alone. */
+const otherPaths = computed(() => [...new Set(puts.value.map((p) => p.card.recipe))].filter((r) => r.id !== recipe.value?.id).map((r) => ({ id: r.id, name: r.name, d: drawn(r) })))
 const behind = computed(() => (path.value === '' ? '' : `${path.value} L${x.value(0)},${kinds.length * rowHeight} L${x.value(0)},0 Z`))
 
 interface Put { card: Card; row: number; left: number; right: number; lane: number | undefined; days: number; late: number | undefined }
@@ -66,7 +74,8 @@ const puts = computed<Put[]>(() => {
   }
   return rows
 })
-const depth = (row: number) => Math.max(1, ...puts.value.filter((p) => p.row === row).map((p) => (p.lane ?? 0) + 1))
+const depths = computed(() => { const row = kinds.map(() => 1); for (const p of puts.value) row[p.row] = Math.max(row[p.row] ?? 1, (p.lane ?? 0) + 1); return row })
+const depth = (row: number) => depths.value[row] ?? 1
 const open = computed(() => board.rows.filter((r) => r.slot && !r.card && !r.slot.skipped && daysBetween(board.today, r.day) <= weeks.value * 7))
 const ticks = computed(() => [...new Set([...puts.value.map((p) => p.days), ...open.value.map((r) => daysBetween(board.today, r.day))])].sort((a, b) => a - b).filter((n, i, all) => i === 0 || x.value(n) - x.value(all[i - 1] ?? 0) > 46))
 
@@ -116,8 +125,25 @@ function consequences(put: Put, dx: number, dy: number): { slot: Slot | undefine
   const moves = there && pushed(library.records, there.episode.id, board.now)
   const shift = daysBetween(put.card.standing.release?.day ?? slot.day, slot.day)
   const due = put.card.standing.next?.due
+  const pushes = moves?.ok ? moves.value.filter((m) => m.episode.id !== put.card.episode.id) : []
+  void look(put, slot, Object.fromEntries(pushes.map((m) => [m.episode.id, m.to.day])))
   const others = moves?.ok ? moves.value.filter((m) => m.episode.id !== put.card.episode.id).map((m) => `${board.card(m.episode.id)?.number} to ${sayDay(m.to.day)}`) : []
   return { slot, row: put.row, says: [`To ${sayDay(slot.day)}`, due ? `next step due ${sayDay(dayOf(dayNumber(due) + shift))}` : '', others.length > 0 ? `moves ${others.join(', ')}` : ''].filter(Boolean).join('; ') }
+}
+/** The outlook of what is dragged, and of what it would push, before and after; asked of the worker when the slot under it changes. */
+const effect = shallowRef<{ key: string; says: string }>()
+let asked = ''
+async function look(put: Put, slot: Slot, moves: Record<string, string>) {
+  const key = `${put.card.episode.id} ${slot.original}`
+  if (asked === key) return
+  asked = key
+  const after = await plan.whatIf({ moved: { [put.card.episode.id]: slot.day, ...moves } })
+  if (asked !== key) return
+  const says = [put.card.episode.id, ...Object.keys(moves)].flatMap((id) => {
+    const [before, next, card] = [plan.outlooks.get(id), after.get(id), board.card(id)]
+    return before && next && card ? [before.is === next.is ? `${card.number} stays ${next.is}` : `${card.number} ${before.is} → ${next.is}`] : []
+  })
+  effect.value = { key, says: says.slice(0, 4).join(', ') }
 }
 const asking = shallowRef<{ card: Card; stages: string[]; steps: string[]; parts: string[] }>()
 async function dropped() {
@@ -126,6 +152,8 @@ async function dropped() {
   grabbed = undefined
   cancelAnimationFrame(frameAsked)
   drag.value = undefined
+  asked = ''
+  effect.value = undefined
   if (!d) { if (was) desk.forecast = was.put.card.episode.id; return }
   if (d.slot) await moveTo(d.put.card, d.slot)
   else if (d.row !== d.put.row) await toStage(d.put, d.row)
@@ -159,12 +187,12 @@ async function keyed(event: KeyboardEvent, put: Put) {
   else if (event.key === 'Enter') { event.preventDefault(); desk.forecast = put.card.episode.id }
 }
 const lampOf = (p: Put) => sixLamps(p.card.standing)[p.row]
-const cardStyle = (p: Put) => {
+const styles = computed(() => new Map(puts.value.map((p) => {
   const lanes = depth(p.row)
   const h = (rowHeight - 8) / lanes
-  const d = drag.value?.put === p ? drag.value : undefined
-  return { left: `${p.left}px`, top: `${p.row * rowHeight + 4 + (p.lane ?? 0) * h}px`, width: `${Math.max(54, p.right - p.left)}px`, height: `${h - (lanes > 1 ? 2 : 0)}px`, ...(d ? { transform: `translate(${d.dx}px, ${d.dy}px)`, zIndex: 5 } : {}) }
-}
+  return [p, { left: `${p.left}px`, top: `${p.row * rowHeight + 4 + (p.lane ?? 0) * h}px`, width: `${Math.max(54, p.right - p.left)}px`, height: `${h - (lanes > 1 ? 2 : 0)}px` }]
+})))
+const cardStyle = (p: Put) => (drag.value?.put === p ? { ...styles.value.get(p), transform: `translate(${drag.value.dx}px, ${drag.value.dy}px)`, zIndex: 5 } : styles.value.get(p))
 </script>
 
 <template>
@@ -173,13 +201,13 @@ const cardStyle = (p: Put) => {
       <h1>Schedule</h1><ScheduleTabs />
       <div v-if="board.shows.length > 1" class="flex border border-line rounded-control overflow-hidden" role="group" aria-label="Whose ramp"><button v-for="s in board.shows" :key="s.id" class="px-3 py-1" :class="s.id === show?.id ? 'bg-raised font-medium' : 'text-ink-2'" :aria-pressed="s.id === show?.id" @click="showId = s.id">{{ s.title }}</button></div>
       <label class="sub flex items-center gap-2 ml-auto">2 weeks <input type="range" min="2" max="26" class="accent-ink w-[130px]" :value="weeks" aria-label="Weeks in sight" @input="(e) => zoom(Number(e.target instanceof Object && 'value' in e.target ? e.target.value : 6))" /> {{ weeks }} weeks in sight</label>
-      <p class="sub flex gap-3"><span class="inline-flex items-center gap-1.5"><i class="inline-block w-[16px] h-[12px] border border-line border-r-[3px] border-r-ink" />right edge: release</span><span class="inline-flex items-center gap-1.5"><i class="inline-block w-[14px] h-[12px] border-t-2 border-r-2 border-ink" />ramp of {{ show?.title }}</span></p>
+      <p class="sub flex gap-3"><span class="inline-flex items-center gap-1.5"><i class="inline-block w-[16px] h-[12px] border border-line border-r-[3px] border-r-ink" />right edge: release</span><span class="inline-flex items-center gap-1.5"><i class="inline-block w-[14px] h-[12px] border-t-2 border-r-2 border-ink" />ramp of {{ show?.title }}</span><span v-if="otherPaths.length > 0" class="inline-flex items-center gap-1.5"><i class="inline-block w-[16px] border-t-2 border-dashed border-ring" />other ramps</span></p>
     </header>
     <div class="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_180px] items-start">
       <div ref="frame" class="panel relative overflow-hidden select-none" :style="{ height: `${kinds.length * rowHeight + 96}px` }">
         <svg class="absolute inset-0 w-full h-full" aria-hidden="true">
           <defs><pattern id="behind" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="7" stroke="var(--rose)" stroke-opacity="0.38" stroke-width="1.5" /></pattern></defs>
-          <path :d="behind" fill="url(#behind)" /><path :d="path" fill="none" stroke="var(--ink)" stroke-width="2" />
+          <path :d="behind" fill="url(#behind)" /><path v-for="o in otherPaths" :key="o.id" :d="o.d" fill="none" stroke="var(--ring)" stroke-width="1.5" stroke-dasharray="5 4" /><path :d="path" fill="none" stroke="var(--ink)" stroke-width="2" />
           <line v-for="i in kinds.length" :key="i" x1="0" :x2="width" :y1="i * rowHeight" :y2="i * rowHeight" stroke="var(--faint)" />
           <line v-for="p in puts" :key="p.card.episode.id" :x1="p.right" :x2="p.right" :y1="(p.row + 1) * rowHeight" :y2="kinds.length * rowHeight + 52" stroke="var(--ring)" stroke-dasharray="1 4" />
           <line :x1="x(0)" :x2="x(0)" y1="0" :y2="kinds.length * rowHeight + 52" stroke="var(--lamp-line)" stroke-width="2" />
@@ -192,9 +220,9 @@ const cardStyle = (p: Put) => {
             </button>
           </li>
         </ul>
-        <p v-if="drag?.says" class="panel border-ring bg-raised px-3 py-1 absolute left-[132px] bottom-2 z-10" role="status">{{ drag.says }}</p>
+        <p v-if="drag?.says" class="panel border-ring bg-raised px-3 py-1 absolute left-[132px] bottom-2 z-10" role="status">{{ drag.says }}<template v-if="drag.slot && effect?.key === `${drag.put.card.episode.id} ${drag.slot.original}` && effect.says">; {{ effect.says }}</template></p>
         <div class="absolute left-3" :style="{ top: `${kinds.length * rowHeight + 8}px` }"><strong class="font-semibold">Open</strong></div>
-        <button v-for="r in open" :key="r.key" class="cd vacant" :class="r.show.kind" :style="{ left: `${x(daysBetween(board.today, r.day)) - Math.min(cardWidth, 92)}px`, width: `${Math.min(cardWidth, 92)}px`, top: `${kinds.length * rowHeight + 6}px`, height: '34px' }" :aria-label="`${r.show.prefix}${r.number} open, ${sayDay(r.day)}. Choose an idea`" @click="desk.filling = r.slot"><span class="num text-11">{{ r.show.prefix }}{{ r.number }}</span></button>
+        <button v-for="r in open" :key="r.key" class="cd vacant" :class="r.show.kind" :style="{ left: `${x(daysBetween(board.today, r.day)) - Math.min(cardWidth, 92)}px`, width: `${Math.min(cardWidth, 92)}px`, top: `${kinds.length * rowHeight + 6}px`, height: '34px' }" :aria-label="`${r.show.prefix}${r.number} open, ${sayDay(r.day)}${board.keptFor(r.show.id, r.slot?.original) ? `, kept for ${board.keptFor(r.show.id, r.slot?.original)?.reservation.name}` : ''}. Choose an idea`" :title="board.keptFor(r.show.id, r.slot?.original)?.reservation.name" @click="desk.filling = r.slot"><span class="num text-11 block leading-[13px]">{{ r.show.prefix }}{{ r.number }}</span><span v-if="board.keptFor(r.show.id, r.slot?.original)" class="text-11 block truncate leading-[13px]">{{ board.keptFor(r.show.id, r.slot?.original)?.reservation.name }}</span></button>
         <div v-for="n in ticks" :key="n" class="absolute text-center text-11 leading-[14px] text-ink-2 w-[60px] -ml-[30px]" :style="{ left: `${x(n)}px`, top: `${kinds.length * rowHeight + 56}px` }">{{ sayDay(dayOf(dayNumber(board.today) + n)) }}<br /><span class="num text-11">{{ n }} d</span></div>
         <div class="absolute text-center text-11 leading-[14px] text-lamp-text w-[60px] -ml-[62px] text-right" :style="{ left: `${x(0)}px`, top: `${kinds.length * rowHeight + 56}px` }">today</div>
       </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { jotIdea } from '@core/commands/ideas'
+import { letGo } from '@core/commands/promise'
 import { placeOnSlot, skipSlot } from '@core/commands/schedule'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
@@ -51,6 +52,11 @@ async function skip() {
   close()
   if (on) await library.perform(skipSlot, { show: on.show, day: on.original, skip: true }, 'aloud')
 }
+function keep() {
+  desk.keeping = slot.value
+  close()
+}
+const kept = computed(() => (slot.value ? board.keptFor(slot.value.show, slot.value.original) : undefined))
 function entered() {
   if (asked.value.trim() === '') return
   if (firstId.value) void take(firstId.value)
@@ -61,6 +67,7 @@ function entered() {
 <template>
   <Sheet :open="true" :title="slot ? `${sayDay(slot.day, board.today)}, ${slot.time}` : ''" wide @close="close">
     <p class="sub mb-3">{{ show?.title }}, {{ slot ? sayAway(slot.day, board.today) : '' }}, open<template v-if="backlog?.thin">. <strong class="text-ink font-semibold">Ideas for {{ backlog.weeks }} {{ backlog.weeks === 1 ? 'week' : 'weeks' }} are left.</strong></template></p>
+    <p v-if="kept" class="border-l-2 border-ink pl-3 mb-3 flex flex-wrap gap-2 items-center"><span class="flex-1">Kept for <strong>{{ kept.reservation.name }}</strong>{{ kept.byDeal ? ', by the deal of so many a month' : '' }}<template v-if="kept.reservation.note">. {{ kept.reservation.note }}</template></span><button v-if="!kept.byDeal" class="btn btn-small" @click="library.perform(letGo, { reservation: kept.reservation.id }, 'aloud')">Let it go</button></p>
     <input ref="field" v-model="asked" class="field" placeholder="Find an idea, or type a new one" aria-label="Find an idea, or type a new one" @keydown.enter.prevent="entered" />
     <div class="mt-3 max-h-[46vh] overflow-y-auto -mx-2">
       <ul aria-label="Ideas to choose from" class="grid">
@@ -81,6 +88,7 @@ function entered() {
     <div class="flex flex-wrap gap-2 mt-4 items-start">
       <button v-if="asked.trim()" class="btn btn-main" @click="fresh">Take “{{ asked.trim().slice(0, 30) }}” as new</button>
       <button class="btn" @click="skip">Skip this slot once</button>
+      <button class="btn" @click="keep">Keep it for…</button>
       <RankWeights class="ml-auto" />
     </div>
   </Sheet>

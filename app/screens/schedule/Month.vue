@@ -55,6 +55,24 @@ const due = computed(() => {
   for (const c of board.placed) for (const s of c.standing.steps) if (!s.done && s.due) by.set(s.due, [...(by.get(s.due) ?? []), `${s.step.name}, ${c.number}`])
   return by
 })
+/** Work of each day as the plan has it, the longest first. */
+const work = computed(() => {
+  const by = new Map<string, { key: string; name: string; number: string; minutes: number; laid: boolean }[]>()
+  if (!shows.value.work) return by
+  for (const b of board.load.blocks) {
+    const found = board.stepIn.get(b.id)
+    if (!found) continue
+    const row = by.get(b.day) ?? []
+    row.push({ key: `${b.id} ${b.day}`, name: found.state.step.name, number: found.card.number, minutes: b.minutes, laid: found.state.step.blocks.some((x) => x.day === b.day) })
+    by.set(b.day, row)
+  }
+  for (const row of by.values()) row.sort((a, b) => b.minutes - a.minutes)
+  return by
+})
+const launches = computed(() => [...library.records.launches.values()])
+/** Launches that a day belongs to: their run-up, or the thing itself. */
+const launchesOn = (day: string) => launches.value.filter((l) => day >= addDays(l.from, -l.runUp) && day <= l.to).map((l) => ({ l, is: day >= l.from ? ('on' as const) : ('up' as const), first: day === l.from || day === addDays(l.from, -l.runUp) }))
+const keptOn = (show: string, original: string) => board.keptFor(show, original)?.reservation
 const tray = computed(() => [...board.unplaced, ...board.spares])
 function carry(event: DragEvent, id: string) {
   event.dataTransfer?.setData('text/lamp-idea', id)
@@ -101,13 +119,14 @@ async function keyed(event: KeyboardEvent, card: Card) {
           <ol class="grid grid-cols-7 border-t border-l border-faint rounded-card overflow-hidden">
             <li v-for="d in m.cells" :key="d" class="cell" :class="{ out: d.slice(0, 7) !== m.start.slice(0, 7), today: d === board.today, over: over === d }" :aria-label="sayDay(d)" @dragover.prevent="over = d" @dragleave="over = ''" @drop.prevent="dropped($event, d)">
               <template v-if="d.slice(0, 7) === m.start.slice(0, 7)">
+                <span v-for="x in launchesOn(d)" :key="x.l.id" class="launch" :class="x.is" :title="`${x.l.name}: ${x.is === 'up' ? 'run-up' : 'launch'}`"><span v-if="x.first" class="truncate">{{ x.is === 'up' ? `run-up, ${x.l.name}` : x.l.name }}</span></span>
                 <span class="num text-11 leading-[14px]" :class="d === board.today ? 'text-lamp-text! font-bold' : ''">{{ Number(d.slice(8)) }}</span>
                 <button v-for="c in releases.get(d) ?? []" :key="c.episode.id" class="rel" :class="[c.show.kind, { gone: c.episode.phase.name === 'released', late: c.standing.late && c.episode.phase.name !== 'released' }]" :data-month-card="c.episode.id" :draggable="c.episode.phase.name !== 'released'" :aria-label="`${c.number} ${c.title}${c.episode.phase.name === 'released' ? ', released' : ', Alt and arrows move it'}`" @dragstart="carry($event, c.episode.id)" @keydown="keyed($event, c)" @click="router.push({ name: 'episode', params: { code: c.episode.code } })">
                   <img v-if="pictures.url(c.episode.chosenPicture ?? c.episode.pictures[0]?.id)" :src="pictures.url(c.episode.chosenPicture ?? c.episode.pictures[0]?.id)" alt="" class="w-[34px] h-[22px] object-cover rounded-[2px] flex-none" /><Glyph v-else :size="20" :lamps="sixLamps(c.standing)" :name="c.title" class="flex-none" /><span class="truncate"><span class="num text-11">{{ c.number }}</span> {{ c.title }}</span>
                 </button>
-                <button v-for="o in openOn(d)" :key="o.show.id" class="rel open" :class="o.show.kind" :aria-label="`${o.show.title}, ${sayDay(d)}, ${o.slot.skipped ? 'skipped' : 'open. Choose an idea'}`" @click="desk.filling = o.slot"><span class="truncate">{{ o.slot.skipped ? 'skipped' : 'open' }}</span></button>
+                <button v-for="o in openOn(d)" :key="o.show.id" class="rel open" :class="o.show.kind" :aria-label="`${o.show.title}, ${sayDay(d)}, ${o.slot.skipped ? 'skipped' : `open${keptOn(o.show.id, o.slot.original) ? `, kept for ${keptOn(o.show.id, o.slot.original)?.name}` : ''}. Choose an idea`}`" @click="desk.filling = o.slot"><span class="truncate">{{ o.slot.skipped ? 'skipped' : keptOn(o.show.id, o.slot.original) ? `for ${keptOn(o.show.id, o.slot.original)?.name}` : 'open' }}</span></button>
                 <span v-if="shows.due" class="text-11 leading-[13px] text-ink-2"><span v-for="s in (due.get(d) ?? []).slice(0, 3)" :key="s" class="block truncate">{{ s }}</span><span v-if="(due.get(d)?.length ?? 0) > 3">and {{ (due.get(d)?.length ?? 0) - 3 }} more</span></span>
-                <span v-if="shows.work && (board.planned.get(d) ?? 0) > 0 && d >= board.today" class="num text-11">{{ sayMinutes(board.planned.get(d) ?? 0) }}</span>
+                <template v-if="shows.work && d >= board.today"><span v-for="b in (work.get(d) ?? []).slice(0, 4)" :key="b.key" class="block text-11 leading-[14px] truncate border-l-2 pl-1" :class="b.laid ? 'border-ink' : 'border-ring border-dashed'" :title="`${b.name}, ${b.number}, ${sayMinutes(b.minutes)}`"><span class="num text-11">{{ b.minutes }}</span> {{ b.name }}, {{ b.number }}</span><span v-if="(work.get(d)?.length ?? 0) > 4" class="text-11 leading-[13px] text-ink-2">and {{ (work.get(d)?.length ?? 0) - 4 }} more, {{ sayMinutes(board.planned.get(d) ?? 0) }} in all</span></template>
               </template>
             </li>
           </ol>
@@ -127,5 +146,7 @@ async function keyed(event: KeyboardEvent, card: Card) {
 .rel.audio { border-left-style: double; border-left-width: 4px; }
 .rel.late { border-color: var(--rose); }
 .rel.gone { background: transparent; color: var(--ink-2); }
+.launch { display: block; height: 13px; margin: -4px -5px 0; padding-inline: 5px; overflow: hidden; font-size: 10.5px; line-height: 13px; white-space: nowrap; border-bottom: 2px dotted var(--ink-3); color: var(--ink-2); }
+.launch.on { border-bottom: 3px solid var(--ink); color: var(--ink); font-weight: 600; }
 .rel.open { border-style: dashed; background: transparent; color: var(--ink-2); }
 </style>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { placeOnOwn, placeOnSlot } from '@core/commands/schedule'
+import { outOfWindow } from '@core/ideas/usable'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
+import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
 
 /** The menu of open slots for one idea or episode, with dates and days away; or a date of its own. */
@@ -53,7 +55,7 @@ function move(event: KeyboardEvent) {
           <span class="num w-[52px]">{{ show?.prefix }}{{ numbers?.get(slot.original) }}</span>
           <strong class="font-semibold w-[110px]">{{ sayDay(slot.day, board.today) }}</strong>
           <span class="num">{{ slot.time }}</span>
-          <span class="ml-auto text-ink-2 text-12">{{ sayAway(slot.day, board.today) }}<template v-if="i === 0">, the next open one</template></span>
+          <span class="ml-auto text-ink-2 text-12">{{ sayAway(slot.day, board.today) }}<template v-if="i === 0">, the next open one</template><template v-if="board.keptFor(slot.show, slot.original)">, kept for <strong class="text-ink">{{ board.keptFor(slot.show, slot.original)?.reservation.name }}</strong></template><template v-if="episode && outOfWindow(episode.nature, slot.day)">, <Flag :size="9" />{{ outOfWindow(episode.nature, slot.day) }}</template></span>
         </button>
       </li>
     </ul>

@@ -20,6 +20,10 @@ import Drop from '@app/ui/Drop.vue'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
+import { honours } from '@core/rhythm/reserve'
+import { outOfWindow } from '@core/ideas/usable'
+import Launches from './Launches.vue'
+import ReadyAhead from './ReadyAhead.vue'
 import ScheduleTabs from './ScheduleTabs.vue'
 
 const library = useLibrary()
@@ -29,9 +33,32 @@ const mail = useMail()
 const pictures = usePictures()
 const router = useRouter()
 const only = ref('')
-const rows = computed(() => board.rows.filter((r) => only.value === '' || r.show.id === only.value))
-const show = computed(() => board.shows.find((s) => s.id === only.value) ?? board.shows[0])
-const ahead = computed(() => (show.value ? board.readyRun(show.value) : undefined))
+const narrow = ref('')
+/** Whose move it is on an episode: of whom it waits on, of who does its next step, else yours; nobody's once it is ready. */
+function moveOf(card: Card): { who: string; waits: boolean } | undefined {
+  const next = card.standing.next
+  if (card.standing.ready || !next) return undefined
+  const waiting = card.standing.steps.find((s) => !s.done && s.step.waiting)?.step.waiting
+  if (next.step.waiting) return { who: next.step.waiting.who, waits: true }
+  return next.step.owner === 'me' ? (waiting && !next.free ? { who: waiting.who, waits: true } : { who: 'me', waits: false }) : { who: next.step.owner, waits: false }
+}
+const waitsOn = (card: Card) => card.standing.steps.filter((s) => !s.done && s.step.waiting).map((s) => s.step.waiting?.who ?? '')
+const people = computed(() => ({ waited: [...new Set(board.working.flatMap(waitsOn))].sort(), movers: [...new Set(board.working.flatMap((c) => moveOf(c)?.who ?? []))].filter((w) => w !== 'me').sort() }))
+function fits(row: SlotRow): boolean {
+  if (narrow.value === '') return true
+  if (!row.card) return narrow.value === 'open'
+  if (narrow.value === 'ready') return row.card.standing.ready
+  if (narrow.value === 'work') return !row.card.standing.ready
+  if (narrow.value === 'late') return row.card.standing.late !== undefined
+  if (narrow.value.startsWith('waits ')) return waitsOn(row.card).includes(narrow.value.slice(6))
+  if (narrow.value.startsWith('move ')) return moveOf(row.card)?.who === narrow.value.slice(5)
+  return false
+}
+const rows = computed(() => board.rows.filter((r) => (only.value === '' || r.show.id === only.value) && fits(r)))
+const keptOn = (row: SlotRow) => board.keptFor(row.show.id, row.slot?.original ?? (row.card?.episode.place.on === 'slot' ? row.card.episode.place.day : undefined))
+const breaks = (row: SlotRow) => { const k = keptOn(row); return k && row.card && !honours(k.reservation, row.card.episode, library.records.launches) ? k.reservation : undefined }
+const stale = (row: SlotRow) => (row.card ? outOfWindow(row.card.episode.nature, row.day) : undefined)
+const shown = computed(() => board.shows.filter((s) => only.value === '' || s.id === only.value).slice(0, 3))
 const nextId = computed(() => board.coming[0]?.episode.id)
 const kinds = ['brief', 'script', 'film', 'edit', 'thumbnail', 'release'] as const
 
@@ -65,11 +92,11 @@ async function copyAddress() {
     <header class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
       <h1>Schedule</h1><ScheduleTabs />
       <select v-if="board.shows.length > 1" v-model="only" class="field w-auto" aria-label="Which show"><option value="">Every show</option><option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option></select>
+      <select v-model="narrow" class="field w-auto" aria-label="Narrow it to"><option value="">Every slot</option><option value="ready">Ready</option><option value="work">Needs work</option><option value="late">Late</option><option value="open">Open</option><option value="move me">My move</option><option v-for="p in people.movers" :key="`m ${p}`" :value="`move ${p}`">{{ p }}’s move</option><option v-for="p in people.waited" :key="`w ${p}`" :value="`waits ${p}`">Waits on {{ p }}</option></select>
       <Drop label="Calendar" wide><template #label><CalendarArrowDown :size="16" aria-hidden="true" /> Calendar</template><div class="grid gap-3"><button class="btn justify-self-start" @click="calendar">Calendar file</button><p class="sub">Releases with an alarm the day before, due dates, and the work laid on days. A second import updates.</p><template v-if="mail.calendarAddress"><p class="break-all"><strong>To subscribe to:</strong> {{ mail.calendarAddress }}</p><p class="flex gap-2"><button class="btn btn-small" @click="copyAddress">Copy</button><button class="btn btn-small" @click="mail.publish(true)">A new address, the old one ends</button><button class="btn btn-small" @click="mail.unpublish()">Nobody may subscribe</button></p></template><button v-else class="btn justify-self-start" @click="mail.publish()">Give an address to subscribe to</button></div></Drop>
-      <p v-if="ahead && show" class="ml-auto flex items-center gap-2 text-ink-2"><span>{{ show.title }}, ready ahead</span><Glyph v-for="(c, i) in ahead.next" :key="i" :size="24" :open="!c" :lamps="c ? sixLamps(c.standing) : undefined" :name="c?.number ?? ''" /><span><strong class="text-ink">{{ ahead.run }}</strong> of {{ show.readyAhead }} wanted</span></p>
-      <p v-if="board.spares.length > 0" class="flex items-center gap-2 text-ink-2 border-l border-line pl-5">Spares <button v-for="c in board.spares" :key="c.episode.id" :aria-label="`Open the spare ${c.title}`" :title="c.title" @click="open(c)"><Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /></button><strong class="text-ink">{{ board.spares.length }}</strong></p>
     </header>
-    <div class="panel overflow-x-auto">
+    <div class="grid gap-1.5 mb-3"><ReadyAhead v-for="s in shown" :key="s.id" :show="s" /></div>
+    <div v-if="rows.length > 0" class="panel overflow-x-auto">
       <table class="w-full border-collapse slots">
         <caption class="unseen">Slots to come, with the lamps of their episodes</caption>
         <thead>
@@ -80,7 +107,7 @@ async function copyAddress() {
             <th scope="row" class="text-left align-middle font-normal"><span class="block font-semibold" :class="row.card?.episode.id === nextId ? 'text-lamp-text' : ''">{{ sayDay(row.day, board.today) }}</span><span class="sub">{{ row.time }} · {{ row.at > board.now ? sayUntil(board.now, row.at, row.show.zone) : 'has passed' }}</span></th>
             <template v-if="row.card">
               <td><button class="thumb" :class="row.show.kind" :aria-label="`Pictures of ${row.card.title}`" @click="open(row.card, 'thumbnail')"><img v-if="pictures.url(row.card.episode.chosenPicture ?? row.card.episode.pictures[0]?.id)" :src="pictures.url(row.card.episode.chosenPicture ?? row.card.episode.pictures[0]?.id)" alt="" /><Chalk v-else :seed="row.card.episode.code" /></button></td>
-              <td><RouterLink :to="{ name: 'episode', params: { code: row.card.episode.code } }" class="no-underline block"><span class="block font-semibold leading-[18px] line-clamp-2">{{ row.card.title }}</span><span class="sub"><span class="num">{{ row.card.number }}</span> {{ row.show.title }}</span></RouterLink></td>
+              <td><RouterLink :to="{ name: 'episode', params: { code: row.card.episode.code } }" class="no-underline block"><span class="block font-semibold leading-[18px] line-clamp-2">{{ row.card.title }}</span><span class="sub"><span class="num">{{ row.card.number }}</span> {{ row.show.title }}</span><span v-if="breaks(row)" class="block text-11"><Flag :size="9" />kept for {{ breaks(row)?.name }}, not honoured yet</span><span v-else-if="keptOn(row)" class="block text-11 text-ink-2">for {{ keptOn(row)?.reservation.name }}</span><span v-if="stale(row)" class="block text-11"><Flag :size="9" /><span class="late">{{ stale(row) }}</span></span></RouterLink></td>
               <td v-for="s in stages(row.card)" :key="s.kind" class="text-center lamp">
                 <span v-if="s.joined" class="join" aria-hidden="true" />
                 <button v-if="s.lamp && s.stage" class="relative block mx-auto w-[27px] h-[27px] rounded-full" :aria-label="`${row.card.number} ${s.stage.stage.name}: ${s.lamp.state}${s.lamp.late ? `, late ${s.lamp.late} d` : ''}`" @click="open(row.card, s.stage.stage.id)"><LampMark :lamp="s.lamp" :size="27" hidden /></button>
@@ -93,9 +120,9 @@ async function copyAddress() {
             </template>
             <template v-else>
               <td><span class="thumb open num" :class="row.show.kind">{{ number(row) }}</span></td>
-              <td><span class="block font-semibold">{{ row.slot?.skipped ? 'Skipped' : 'Open' }}</span><span class="sub">{{ row.show.title }}</span></td>
+              <td><span class="block font-semibold">{{ row.slot?.skipped ? 'Skipped' : keptOn(row) ? `Kept for ${keptOn(row)?.reservation.name}` : 'Open' }}</span><span class="sub">{{ row.show.title }}<template v-if="keptOn(row)?.reservation.note">. {{ keptOn(row)?.reservation.note }}</template></span></td>
               <td colspan="6"><span v-if="row.slot && !row.slot.skipped && suggested(row).length > 0" class="grid gap-0.5"><button v-for="s in suggested(row)" :key="s.episode.id" class="suggest" :aria-label="`Put “${s.episode.title}” on ${sayDay(row.day)}: ${s.reason}`" @click="library.perform(placeOnSlot, { episode: s.episode.id, day: row.slot.original }, 'aloud')"><span class="sub whitespace-nowrap">{{ s.reason }}</span><span class="truncate font-medium">{{ s.episode.title }}</span></button></span><span v-else class="sub">{{ row.slot?.skipped ? 'Nothing goes out on this date.' : 'Nothing is on it yet.' }}</span></td>
-              <td colspan="2" class="text-right"><span class="inline-flex gap-2"><button v-if="row.slot?.skipped" class="btn btn-small" @click="library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: false }, 'aloud')">Take the skip back</button><template v-else><button v-if="behind(row)" class="btn btn-small" @click="row.slot && library.perform(pullEpisodes, { show: row.show.id, day: row.slot.original }, 'aloud')">Close the gap</button><button class="btn btn-small" @click="row.slot && library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: true }, 'aloud')">Skip once</button><button class="btn btn-small" @click="desk.filling = row.slot">Choose</button></template></span></td>
+              <td colspan="2" class="text-right"><span class="inline-flex gap-2"><button v-if="row.slot?.skipped" class="btn btn-small" @click="library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: false }, 'aloud')">Take the skip back</button><template v-else><button v-if="behind(row)" class="btn btn-small" @click="row.slot && library.perform(pullEpisodes, { show: row.show.id, day: row.slot.original }, 'aloud')">Close the gap</button><button class="btn btn-small" @click="row.slot && library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: true }, 'aloud')">Skip once</button><button v-if="!keptOn(row)" class="btn btn-small" :aria-label="`Keep ${sayDay(row.day)} for somebody or something`" @click="desk.keeping = row.slot">Keep…</button><button class="btn btn-small" @click="desk.filling = row.slot">Choose</button></template></span></td>
             </template>
             <td class="relative">
               <Menu v-if="row.card" as="div" class="relative">
@@ -115,7 +142,9 @@ async function copyAddress() {
         </tbody>
       </table>
     </div>
-    <section v-if="board.unplaced.length > 0" class="mt-5">
+    <p v-if="rows.length === 0" class="panel p-6 mt-3">No slot is like that. <button class="underline underline-offset-2" @click="narrow = ''">Show every slot</button></p>
+    <Launches class="mt-6" />
+    <section v-if="board.unplaced.length > 0" class="mt-6">
       <h2 class="mb-2">Started, no slot yet</h2>
       <ul class="panel divide-y divide-faint"><li v-for="c in board.unplaced" :key="c.episode.id" class="flex items-center gap-4 px-4 py-2"><Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><RouterLink :to="{ name: 'episode', params: { code: c.episode.code } }" class="flex-1 no-underline"><strong class="font-semibold">{{ c.title }}</strong> <span class="sub">{{ c.show.title }}</span></RouterLink><button class="btn btn-bare btn-small" :aria-label="`Park ${c.title}`" @click="desk.parking = c.episode.id">Park…</button><button class="btn btn-small" @click="desk.placing = c.episode.id">Put on a slot</button></li></ul>
     </section>

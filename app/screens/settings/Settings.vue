@@ -6,14 +6,20 @@ import { sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
+import { useReminders } from '@app/stores/reminders'
 import { download } from '@app/ui/download'
 import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
+import Batching from './Batching.vue'
 import HoursFields from './HoursFields.vue'
 import RestoreBackup from './RestoreBackup.vue'
 
 const library = useLibrary()
 const board = useBoard()
+const reminders = useReminders()
+function nudgeAfter(event: Event) {
+  if (event.target instanceof HTMLInputElement) void library.perform(editSettings, { nudgeAfter: Math.max(1, Math.min(90, Math.round(Number(event.target.value) || 4))) })
+}
 const hours = computed({ get: () => library.settings.hours, set: (value) => { void library.perform(editSettings, { hours: value }) } })
 const total = computed(() => hours.value.reduce((a, b) => a + b, 0))
 const off = ref('')
@@ -57,6 +63,11 @@ async function keep() {
         <input v-model="off" type="date" class="field w-[160px]" aria-label="A day off" /><button class="btn">Add the day</button>
       </form>
       <p v-if="fault" role="alert" class="late mt-2">{{ fault }}</p>
+    </section>
+    <section class="panel p-5" aria-labelledby="batching"><h2 id="batching" class="mb-1">How work is batched</h2><p class="sub mb-3">Setting up is counted once a day; planning puts work of one kind together, on days you like it, where that costs no release.</p><Batching /></section>
+    <section class="panel p-5" aria-labelledby="reminders"><h2 id="reminders" class="mb-1">Reminders</h2>
+      <p class="sub mb-3">While a tab of Lamp Reel is open: a release within a day that isn’t ready, work with a clock time half an hour before, a nudge that is due. For all other times, the calendar file has alarms.</p>
+      <div class="flex flex-wrap items-end gap-4"><label class="flex items-center gap-2 pb-1.5"><input type="checkbox" class="tick" :checked="reminders.wish === 'on'" @change="reminders.turn(reminders.wish !== 'on')" /> Notifications in this browser</label><label><span class="label">Nudge whoever I wait on after, days</span><input class="field num w-[96px]" type="number" min="1" max="90" :value="library.settings.nudgeAfter ?? 4" @change="nudgeAfter" /></label></div>
     </section>
     <section class="panel p-5" aria-labelledby="theme">
       <h2 id="theme" class="mb-3">Theme</h2>

@@ -27,6 +27,8 @@ const multiple = computed(() => (frame.episode ? board.multiples.get(frame.episo
 const picture = computed(() => (frame.kind === 'exposed' && width > 120 ? pictures.url(frame.episode?.chosenPicture) : undefined))
 /** The best two for it, best first. */
 const suggested = computed(() => (frame.kind === 'open' && frame.slot && width > 150 && !slim ? (desk.suggestions.get(frame.slot.key) ?? []) : []))
+/** What an open frame is kept for. */
+const kept = computed(() => (frame.kind === 'open' ? board.keptFor(show.id, frame.slot?.original)?.reservation : undefined))
 /** Said on the strip only where it is not on track. */
 const outlook = computed(() => { const is = frame.kind === 'filled' && frame.episode ? desk.outlooks.get(frame.episode.id)?.is : undefined; return is === 'on track' ? undefined : is })
 const narrow = computed(() => width < 84)
@@ -34,7 +36,7 @@ const narrow = computed(() => width < 84)
 const offers = computed(() => width > 150 && (frame.run?.index ?? 0) === 0)
 const label = computed(() => {
   const out = `${sayDay(frame.day, board.today)}${when ? `, in ${when}` : ''}`
-  if (frame.kind === 'open') return `${number.value} open, ${out}. Choose an idea${suggested.value.length > 0 ? `, for example ${suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')}` : ''}`
+  if (frame.kind === 'open') return `${number.value} open, ${out}${kept.value ? `, kept for ${kept.value.name}` : ''}. Choose an idea${suggested.value.length > 0 ? `, for example ${suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')}` : ''}`
   if (frame.kind === 'skipped') return `Skipped, ${out}. Take the skip back`
   return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${outlook.value && !late.value ? `, ${outlook.value}` : ''}${late.value ? `, late ${late.value} d` : ''}`
 })
@@ -48,7 +50,8 @@ const label = computed(() => {
         <template v-if="frame.kind === 'skipped'"><span class="text-12 text-ink-3 bg-base px-2">skipped</span></template>
         <template v-else-if="frame.kind === 'open'">
           <span class="num text-ink-3">{{ narrow ? bare : number }}</span>
-          <span v-if="suggested.length > 0" class="flex flex-col min-w-0 text-11 leading-[14px] text-ink-2"><span v-for="s in suggested" :key="s.episode.id" class="truncate">{{ s.episode.title }}</span></span>
+          <span v-if="kept && !narrow" class="flex flex-col min-w-0 text-11 leading-[14px]"><span class="text-ink-2">kept for</span><span class="truncate font-semibold">{{ kept.name }}</span></span>
+          <span v-else-if="suggested.length > 0" class="flex flex-col min-w-0 text-11 leading-[14px] text-ink-2"><span v-for="s in suggested" :key="s.episode.id" class="truncate">{{ s.episode.title }}</span></span>
           <template v-else-if="!narrow"><span class="text-12 text-ink-2 truncate">{{ offers ? sayDay(frame.day) : `open, ${sayDay(frame.day)}` }}</span></template>
         </template>
         <template v-else>

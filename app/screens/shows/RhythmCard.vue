@@ -7,6 +7,7 @@ import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
 import { displacedBy, releaseOf } from '@core/rhythm/slots'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
+import AlsoFields from './AlsoFields.vue'
 import RhythmFields from './RhythmFields.vue'
 
 /** A show's rhythm. A change that takes slots from episodes says so before anything is written. */
@@ -18,27 +19,30 @@ const time = ref(show.rhythm.time)
 const start = ref(show.rhythm.start)
 const zone = ref(show.zone)
 const pauses = ref(show.rhythm.pauses ?? [])
+const also = ref(show.rhythm.also ?? [])
 // An undo, or another tab, changes the rhythm under these fields.
-watch(() => `${show.rhythm.rule} ${show.rhythm.time} ${show.rhythm.start} ${show.zone} ${JSON.stringify(show.rhythm.pauses)}`, () => {
+watch(() => `${show.rhythm.rule} ${show.rhythm.time} ${show.rhythm.start} ${show.zone} ${JSON.stringify([show.rhythm.pauses, show.rhythm.also])}`, () => {
   wish.value = wishOf(show.rhythm.rule) ?? wish.value
   time.value = show.rhythm.time
   start.value = show.rhythm.start
   zone.value = show.zone
   pauses.value = show.rhythm.pauses ?? []
+  also.value = show.rhythm.also ?? []
 })
 const rule = computed(() => ruleOf(wish.value))
-const changed = computed(() => !rule.value.ok || rule.value.value !== show.rhythm.rule || time.value !== show.rhythm.time || start.value !== show.rhythm.start || zone.value !== show.zone || JSON.stringify(pauses.value) !== JSON.stringify(show.rhythm.pauses ?? []))
-const next = computed(() => withRhythm(show, { rhythm: wish.value, time: time.value, start: start.value, zone: zone.value, pauses: pauses.value }, board.today))
+const changed = computed(() => !rule.value.ok || rule.value.value !== show.rhythm.rule || time.value !== show.rhythm.time || start.value !== show.rhythm.start || zone.value !== show.zone || JSON.stringify([pauses.value, also.value]) !== JSON.stringify([show.rhythm.pauses ?? [], show.rhythm.also ?? []]))
+const next = computed(() => withRhythm(show, { rhythm: wish.value, time: time.value, start: start.value, zone: zone.value, pauses: pauses.value, also: also.value }, board.today))
 const displaced = computed(() => (next.value.ok && changed.value ? displacedBy(show, next.value.value, library.records.episodes.values()) : []))
 async function save(how: Displaced) {
-  await library.perform(changeRhythm, { show: show.id, rhythm: wish.value, time: time.value, start: start.value, zone: zone.value, pauses: pauses.value, displaced: how }, 'aloud')
+  await library.perform(changeRhythm, { show: show.id, rhythm: wish.value, time: time.value, start: start.value, zone: zone.value, pauses: pauses.value, also: also.value, displaced: how }, 'aloud')
 }
 </script>
 
 <template>
   <section class="panel p-5" aria-labelledby="rhythm">
     <h2 id="rhythm" class="mb-3">Rhythm <span class="sub font-sans font-normal ml-1">{{ sayRhythm(show.rhythm) }}</span></h2>
-    <RhythmFields v-model:wish="wish" v-model:time="time" v-model:start="start" v-model:zone="zone" v-model:pauses="pauses" :count="12" />
+    <RhythmFields v-model:wish="wish" v-model:time="time" v-model:start="start" v-model:zone="zone" v-model:pauses="pauses" :count="12" :also="also" />
+    <AlsoFields v-model="also" :show="show" />
     <div v-if="changed" class="mt-4 border-t border-faint pt-4">
       <p v-if="!next.ok" role="alert" class="late">{{ next.problem.sentence }}</p>
       <template v-else-if="displaced.length > 0">

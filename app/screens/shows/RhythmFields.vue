@@ -7,7 +7,7 @@ import { dayAt, momentAt } from '@core/rhythm/zone'
 import { useBoard } from '@app/stores/board'
 
 /** When a show goes out: weekdays, every so many weeks, or every so many days; the next dates are shown while one chooses. */
-const { count = 6 } = defineProps<{ count?: number; kind?: Show['kind'] }>()
+const { count = 6, also = [], zoned = true } = defineProps<{ count?: number; kind?: Show['kind']; also?: NonNullable<Show['rhythm']['also']>; zoned?: boolean }>()
 const wish = defineModel<RhythmWish>('wish', { required: true })
 const time = defineModel<string>('time', { required: true })
 const start = defineModel<string>('start', { required: true })
@@ -59,7 +59,7 @@ const dates = computed(() => {
   try {
     const today = dayAt(board.now, zone.value)
     const from = start.value > today ? start.value : today
-    return datesOf({ rule: rule.value.value, start: start.value, time: time.value, pauses: pauses.value }, from, addDays(from, 800)).filter((d) => momentAt(d, time.value, zone.value) > board.now).slice(0, count).map((d) => ({ day: sayDay(d, today), away: sayAway(d, today) }))
+    return datesOf({ rule: rule.value.value, start: start.value, time: time.value, pauses: pauses.value, also }, from, addDays(from, 800)).filter((d) => momentAt(d, time.value, zone.value) > board.now).slice(0, count).map((d) => ({ day: sayDay(d, today), away: sayAway(d, today) }))
   } catch {
     return []
   }
@@ -89,7 +89,7 @@ const dates = computed(() => {
       <ul class="flex flex-wrap gap-1.5 my-2" aria-label="Pauses"><li v-for="(p, i) in pauses" :key="p.from" class="border border-line rounded-control px-2 py-0.5">{{ sayDay(p.from) }} to {{ sayDay(p.to) }}<button type="button" class="ml-1.5" :aria-label="`No pause from ${sayDay(p.from)} after all`" @click="pauses = pauses.filter((_, n) => n !== i)">×</button></li></ul>
       <div class="flex flex-wrap gap-2 items-end"><label><span class="label">Pause from</span><input v-model="pause.from" class="field" type="date" /></label><label><span class="label">to</span><input v-model="pause.to" class="field" type="date" :min="pause.from" /></label><button type="button" class="btn" @click="addPause">Add the pause</button><label class="ml-auto w-[150px]"><span class="label">Ends after so many</span><input class="field" type="number" min="1" max="1000" :value="wish.season ?? ''" placeholder="never" @change="season" /></label></div>
     </details>
-    <label><span class="label">Time zone</span><select v-model="zone" class="field"><option v-if="!zones.includes(zone)" :value="zone">{{ zone }}</option><option v-for="z in zones" :key="z" :value="z">{{ z }}</option></select></label>
+    <label v-if="zoned"><span class="label">Time zone</span><select v-model="zone" class="field"><option v-if="!zones.includes(zone)" :value="zone">{{ zone }}</option><option v-for="z in zones" :key="z" :value="z">{{ z }}</option></select></label>
     <div aria-live="polite">
       <p class="label">Goes out</p>
       <ol v-if="dates.length > 0" class="film flex gap-1.5 flex-wrap bg-base rounded-card p-2 text-ink" aria-label="The next dates">

@@ -10,6 +10,11 @@ async function write(fields: Fields, event: Event) {
   const done = await library.perform(editShow, { show: show.id, fields })
   if (!done.ok && event.target instanceof HTMLInputElement) event.target.focus()
 }
+function most(which: 'evergreen' | 'topical', event: Event) {
+  const now = show.readyMost ?? { evergreen: 200, topical: 200 }
+  const next = { ...now, [which]: text(event) === '' ? 200 : Number(text(event)) }
+  void write({ readyMost: next.evergreen >= 200 && next.topical >= 200 ? undefined : next }, event)
+}
 const text = (event: Event) => (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement ? event.target.value : '')
 </script>
 
@@ -27,7 +32,11 @@ const text = (event: Event) => (event.target instanceof HTMLInputElement || even
       <label><span class="label">To camera, words/min</span><input class="field" type="number" :value="show.pace.camera" @change="write({ pace: { ...show.pace, camera: Number(text($event)) } }, $event)" /></label>
       <label><span class="label">Voice-over, words/min</span><input class="field" type="number" :value="show.pace.voice" @change="write({ pace: { ...show.pace, voice: Number(text($event)) } }, $event)" /></label>
     </div>
-    <label class="w-[180px]"><span class="label">Slots to have ready ahead</span><input class="field" type="number" min="0" :value="show.readyAhead" @change="write({ readyAhead: Number(text($event)) }, $event)" /></label>
+    <fieldset class="grid gap-3 grid-cols-3"><legend class="label">Slots to have ready ahead</legend>
+      <label><span class="sub block mb-1">at least</span><input class="field" type="number" min="0" :value="show.readyAhead" aria-label="Slots to have ready ahead, at least" @change="write({ readyAhead: Number(text($event)) }, $event)" /></label>
+      <label><span class="sub block mb-1">evergreen, at most</span><input class="field" type="number" min="0" max="200" :value="show.readyMost?.evergreen ?? ''" placeholder="no end" @change="most('evergreen', $event)" /></label>
+      <label><span class="sub block mb-1">topical, at most</span><input class="field" type="number" min="0" max="200" :value="show.readyMost?.topical ?? ''" placeholder="no end" @change="most('topical', $event)" /></label>
+    </fieldset>
     <label><span class="label">Notes on voice and look</span><textarea class="field min-h-[70px]" :value="show.notes" @input="write({ notes: text($event) }, $event)" /></label>
   </section>
 </template>

@@ -3,10 +3,12 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { markReleased } from '@core/commands/release'
 import { moveToNextOpen } from '@core/commands/schedule'
-import { tickStep } from '@core/commands/steps'
+import { backdateStep, putAway, tickStep } from '@core/commands/steps'
+import { markStanding } from '@core/commands/standing'
+import { occurrencesOf } from '@core/plan/standing'
 import { correctLog, endStep, leftToToday, ranFor, startStep, stopStep } from '@core/commands/week'
 import { minutesOn } from '@core/plan/load'
-import { sayAway, sayDay, sayDayLong } from '@core/rhythm/days'
+import { addDays, daysBetween, sayAway, sayDay, sayDayLong } from '@core/rhythm/days'
 import { sayLeft, sayUntil } from '@core/rhythm/zone'
 import { sayMinutes, sayTime } from '@core/script/timecode'
 import { scriptFigures } from '@core/script/timing'
@@ -16,6 +18,9 @@ import { useLibrary } from '@app/stores/library'
 import { useKeys } from '@app/ui/keys'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
+import Drop from '@app/ui/Drop.vue'
+import { download } from '@app/ui/download'
+import ReadyAhead from '../schedule/ReadyAhead.vue'
 import NextOut from './NextOut.vue'
 import WantToKnow from './WantToKnow.vue'
 import { stepGoal, stepTicks } from '../episode/steps'
@@ -54,6 +59,35 @@ function correct(id: string, event: Event) {
 function end(id: string, took: 'shorter' | 'as planned' | 'longer') {
   void library.perform(endStep, { step: id, took }, 'aloud')
 }
+/** Ends a step as one key says; for one that was done the day before, back then. */
+async function ended(id: string, took: 'shorter' | 'as planned' | 'longer', yesterday = false) {
+  const done = await library.perform(endStep, { step: id, took }, yesterday ? 'quiet' : 'aloud')
+  if (done.ok && yesterday) await library.perform(backdateStep, { step: id, day: addDays(board.today, -1) }, 'aloud')
+}
+const ending = computed(() => { const s = running.value ?? first.value; return s && stepTicks(s.state.step) ? s.state.step.id : undefined })
+function endFirst(took: 'shorter' | 'as planned' | 'longer') {
+  if (ending.value) void ended(ending.value, took)
+}
+/** What follow-ons put here. */
+const notes = computed(() => board.working.flatMap((card) => (card.episode.followed ?? []).filter((f) => f.shows !== undefined).map((f) => ({ card, f }))))
+async function saveFolder(card: Card, id: string) {
+  const { episodeFolders } = await import('../episode/folders')
+  const zip = episodeFolders(card)
+  download(zip.name, zip.bytes, 'application/zip')
+  await library.perform(putAway, { episode: card.episode.id, followed: id })
+}
+const standing = computed(() => occurrencesOf(library.records.standing.values(), board.today, board.today).filter((o) => o.state === 'to do'))
+/** Waited for longer than was said: a nudge is due. */
+const nudgeDue = (w: { since: string; nudge?: number | undefined }) => daysBetween(w.since, board.today) >= (w.nudge ?? board.settings.nudgeAfter ?? 4)
+async function nudge(w: (typeof waiting.value)[number]) {
+  await navigator.clipboard.writeText(`Hello ${w.waiting.who}, may I ask how ${w.waiting.what || w.state.step.name.toLowerCase()} is coming on? It is for “${w.card.title}”${w.card.standing.release ? `, which goes out on ${sayDayLong(w.card.standing.release.day)}` : ''}. Thank you.`)
+  library.say('A friendly line is copied; paste it where you write to them.')
+}
+async function remind(on: boolean) {
+  const { useReminders } = await import('@app/stores/reminders')
+  await useReminders().turn(on)
+}
+const outlook = (card: Card) => desk.outlooks.get(card.episode.id)
 const nothing = computed(() => board.working.length === 0)
 
 function stageName(card: Card, id: string): string {
@@ -75,6 +109,9 @@ function done(id: string) {
 }
 useKeys({
   y: () => { void out() },
+  '-': () => { endFirst('shorter') },
+  '=': () => { endFirst('as planned') },
+  '+': () => { endFirst('longer') },
   t: () => { if (running.value) void library.perform(stopStep, {}, 'aloud'); else if (first.value) void library.perform(startStep, { step: first.value.state.step.id }, 'aloud') },
   Enter: () => { if (first.value) open(first.value.card, first.value.state.step.id) },
 })
@@ -108,7 +145,7 @@ useKeys({
         <LampMark :lamp="{ state: 'working', share: Math.min(1, (running.state.step.logged + ranFor(running.since, board.now)) / Math.max(1, running.state.step.minutes)) }" :size="30" hidden />
         <div class="flex-1 min-w-[200px]"><p class="sub">running, <span class="num">{{ ranFor(running.since, board.now) }}</span> min now<template v-if="running.state.step.logged > 0">, <label class="inline-flex items-center gap-1"><input class="quiet-field mx-0 w-[58px] num border-line" type="number" min="0" max="6000" :value="running.state.step.logged" aria-label="Minutes worked before" @change="correct(running.state.step.id, $event)" /> before</label></template> of {{ sayMinutes(running.state.step.minutes) }} planned</p><h2 class="text-20 leading-7">{{ running.state.step.name }}</h2><p class="text-ink-2"><span class="num">{{ running.card.number }}</span> {{ running.card.title }}</p></div>
         <button class="btn" @click="library.perform(stopStep, {}, 'aloud')">Stop <span class="key">T</span></button>
-        <span v-if="stepTicks(running.state.step)" class="flex gap-1.5 items-center" role="group" aria-label="Done, and it took"><span class="sub">Done:</span><button v-for="t in (['shorter', 'as planned', 'longer'] as const)" :key="t" class="btn btn-small" @click="end(running.state.step.id, t)">{{ t }}</button></span>
+        <span v-if="stepTicks(running.state.step)" class="flex gap-1.5 items-center" role="group" aria-label="Done, and it took"><span class="sub">Done:</span><button v-for="t in (['shorter', 'as planned', 'longer'] as const)" :key="t" class="btn btn-small" @click="end(running.state.step.id, t)">{{ t }} <span class="key">{{ t === 'shorter' ? '−' : t === 'longer' ? '+' : '=' }}</span></button></span>
       </section>
 
       <section v-if="leftOver.length > 0" class="panel px-4 py-3 flex flex-wrap items-center gap-3" aria-label="Left over"><p class="flex-1"><strong>Left over:</strong> {{ leftOver.map((l) => `${l.step.name} of ${l.card.number}`).join(', ') }}</p><button class="btn btn-small" @click="library.perform(leftToToday, { steps: leftOver.map((l) => l.step.id), today: board.today }, 'aloud')">Put on today</button></section>
@@ -116,13 +153,13 @@ useKeys({
       <section v-if="first" class="panel p-4 flex flex-wrap items-center gap-4" :class="overdue ? '' : 'border-lamp-line'" aria-label="Next step">
         <LampMark :lamp="first.state.step.logged > 0 ? { state: 'working', share: first.state.step.logged / first.state.step.minutes } : { state: 'open', share: 0, late: first.state.late }" :size="30" hidden />
         <div class="flex-1 min-w-[200px]">
-          <p class="sub">{{ stageName(first.card, first.state.step.stage) }}<template v-if="first.state.due">, <template v-if="first.state.late"><Flag /><span class="late">late {{ first.state.late }} d</span>, was due {{ sayDay(first.state.due) }}</template><template v-else>due {{ sayDay(first.state.due) }}, {{ sayAway(first.state.due, board.today) }}</template></template><template v-else>, no date yet</template></p>
+          <p class="sub">{{ stageName(first.card, first.state.step.stage) }}<template v-if="first.state.due">, <template v-if="first.state.late"><Flag /><span class="late">late {{ first.state.late }} d</span>, was due {{ sayDay(first.state.due) }}<template v-if="outlook(first.card)">; its release is <button class="underline underline-offset-2" @click="desk.forecast = first.card.episode.id">{{ outlook(first.card)?.is === 'on track' ? 'still on track' : outlook(first.card)?.is }}</button></template></template><template v-else>due {{ sayDay(first.state.due) }}, {{ sayAway(first.state.due, board.today) }}</template></template><template v-else>, no date yet</template></p>
           <h2 class="text-20 leading-7">{{ first.state.step.name }}</h2>
           <p class="text-ink-2"><span class="num">{{ first.card.number }}</span> {{ first.card.title }}</p>
         </div>
         <p class="num text-20 text-ink">{{ sayMinutes(first.minutes) }}</p>
         <button v-if="!running" class="btn" @click="library.perform(startStep, { step: first.state.step.id }, 'aloud')">Start <span class="key">T</span></button>
-        <button v-if="stepTicks(first.state.step)" class="btn" @click="done(first.state.step.id)">Done</button>
+        <span v-if="stepTicks(first.state.step)" class="flex"><button class="btn rounded-r-none" @click="done(first.state.step.id)">Done</button><Drop label="How long it took" right class="-ml-px"><template #default="{ close }"><div class="grid gap-1.5"><button v-for="t in (['shorter', 'as planned', 'longer'] as const)" :key="t" class="btn btn-small justify-between" @click="ended(first.state.step.id, t); close()">Done, {{ t }} <span class="key">{{ t === 'shorter' ? '−' : t === 'longer' ? '+' : '=' }}</span></button><button class="btn btn-small" @click="ended(first.state.step.id, 'as planned', true); close()">It was done yesterday</button></div></template><template #label><span class="unseen">How long it took</span></template></Drop></span>
         <button class="btn" :class="overdue ? '' : 'btn-main'" @click="open(first.card, first.state.step.id)">Go to it <span class="key">Enter</span></button>
       </section>
 
@@ -130,10 +167,13 @@ useKeys({
         <LampMark :lamp="{ state: 'open', share: 0, late: l.state.late }" :size="26" hidden />
         <div class="flex-1 min-w-0">
           <p><strong class="font-semibold">{{ l.state.step.name }}</strong> <Flag /><span class="late">late {{ l.state.late }} d</span> <span class="sub">was due {{ l.state.due ? sayDay(l.state.due) : '' }}</span></p>
-          <p class="sub truncate"><span class="num">{{ l.card.number }}</span> {{ l.card.title }}, out {{ l.card.standing.release ? `${sayDay(l.card.standing.release.day)}, ${sayAway(l.card.standing.release.day, board.today)}` : '' }}</p>
+          <p class="sub truncate"><span class="num">{{ l.card.number }}</span> {{ l.card.title }}, out {{ l.card.standing.release ? `${sayDay(l.card.standing.release.day)}, ${sayAway(l.card.standing.release.day, board.today)}` : '' }}<template v-if="outlook(l.card)">: still {{ outlook(l.card)?.is }}</template></p>
         </div>
+        <button class="btn" @click="desk.forecast = l.card.episode.id">What mends it</button>
         <button class="btn" @click="open(l.card, l.state.step.id)">Go to it</button>
       </section>
+
+      <section v-for="n in notes" :key="n.f.id" class="panel px-4 py-3 flex flex-wrap items-center gap-3" :aria-label="`Note: ${n.f.says}`"><div class="flex-1 min-w-[220px]"><p class="font-semibold">{{ n.f.shows === 'folder' ? 'Its folders can be saved' : n.f.says }}</p><p class="sub truncate"><span class="num">{{ n.card.number }}</span> {{ n.card.title }}, since {{ sayDay(n.f.at.slice(0, 10)) }}</p></div><button v-if="n.f.shows === 'folder'" class="btn" @click="saveFolder(n.card, n.f.id)">Save the folders</button><button class="btn" :class="n.f.shows === 'folder' ? 'btn-bare' : ''" @click="library.perform(putAway, { episode: n.card.episode.id, followed: n.f.id }, 'aloud')">{{ n.f.shows === 'folder' ? 'Not now' : 'Seen to' }}</button></section>
 
       <WantToKnow v-for="e in told" :key="e.id" :episode="e" />
 
@@ -152,6 +192,10 @@ useKeys({
         </ul>
       </section>
 
+      <section v-if="desk.mayRemind && board.coming.length > 0 && library.world === 'own'" class="panel px-4 py-3 flex flex-wrap items-center gap-3" aria-label="Reminders"><p class="flex-1 min-w-[240px]">Shall Lamp Reel remind you the day before a release that isn’t ready, and of nudges?</p><button class="btn" @click="remind(true)">Yes, remind me</button><button class="btn btn-bare" @click="remind(false)">No</button></section>
+
+      <section v-if="standing.length > 0" aria-labelledby="besides"><h2 id="besides" class="mb-2">Besides</h2><ul class="panel divide-y divide-faint"><li v-for="o in standing" :key="o.work.id" class="flex items-center gap-4 px-4 py-2"><p class="flex-1 font-medium">{{ o.work.name }}<span v-if="o.work.at" class="num ml-2">{{ o.work.at }}</span></p><p class="num">{{ sayMinutes(o.work.minutes) }}</p><button class="btn btn-small btn-bare" :aria-label="`Skip ${o.work.name} this once`" @click="library.perform(markStanding, { standing: o.work.id, day: o.day, as: 'skipped' }, 'aloud')">Skip</button><button class="btn btn-small" :aria-label="`${o.work.name} is done`" @click="library.perform(markStanding, { standing: o.work.id, day: o.day, as: 'done' }, 'aloud')">Done</button></li></ul></section>
+
       <section v-if="nothing" class="panel p-6" aria-labelledby="start">
         <h2 id="start" class="text-20 mb-1">{{ board.ideas.length === 0 ? 'Nothing is in work yet' : `${board.ideas.length} ${board.ideas.length === 1 ? 'idea waits' : 'ideas wait'} for a slot` }}</h2>
         <p class="sub mb-4">{{ board.ideas.length === 0 ? 'The steps that are due will stand here, with their minutes. Jot a first idea, then put it on a frame of the strip.' : 'Put one on a frame of the strip, and its steps get their due dates.' }}</p>
@@ -166,7 +210,7 @@ useKeys({
         </section>
         <section v-if="waiting.length > 0" aria-labelledby="waits">
           <h2 id="waits" class="mb-2">Waiting on others</h2>
-          <ul class="panel divide-y divide-faint"><li v-for="w in waiting" :key="w.state.step.id" class="flex items-center gap-3 px-4 py-2"><button class="flex-1 min-w-0 text-left" @click="open(w.card, w.state.step.id)"><span class="block font-semibold truncate">{{ w.waiting.who }}</span><span class="sub block truncate">{{ w.waiting.what || w.state.step.name }}, <span class="num">{{ w.card.number }}</span></span></button><p class="text-right text-12"><span class="text-sea font-medium">waits {{ sayAway(w.waiting.since, board.today).replace(' ago', '') }}</span><br /><span class="text-ink-2">since {{ sayDay(w.waiting.since) }}</span></p></li></ul>
+          <ul class="panel divide-y divide-faint"><li v-for="w in waiting" :key="w.state.step.id" class="flex items-center gap-3 px-4 py-2"><button class="flex-1 min-w-0 text-left" @click="open(w.card, w.state.step.id)"><span class="block font-semibold truncate">{{ w.waiting.who }}</span><span class="sub block truncate">{{ w.waiting.what || w.state.step.name }}, <span class="num">{{ w.card.number }}</span></span></button><p class="text-right text-12"><span class="text-sea font-medium">waits {{ sayAway(w.waiting.since, board.today).replace(' ago', '') }}</span><br /><span class="text-ink-2">since {{ sayDay(w.waiting.since) }}</span></p><button v-if="nudgeDue(w.waiting)" class="btn btn-small" :aria-label="`Nudge ${w.waiting.who}`" title="Copies a friendly line" @click="nudge(w)">Nudge</button></li></ul>
         </section>
         <section v-if="scripts.length > 0" aria-labelledby="desk">
           <h2 id="desk" class="mb-2">Scripts on the desk</h2>
@@ -174,7 +218,7 @@ useKeys({
         </section>
       </div>
     </div>
-    <NextOut v-if="next" :card="next" />
+    <div v-if="next" class="grid gap-4 content-start min-w-0"><NextOut :card="next" /><section class="panel p-4 grid gap-2.5 text-12" aria-label="Ready ahead"><h2>Ready ahead</h2><ReadyAhead v-for="s in board.shows.slice(0, 3)" :key="s.id" :show="s" plain /></section></div>
     <aside v-else-if="vacant" class="panel p-4 self-start" aria-labelledby="vacant">
       <div class="flex justify-between mb-2"><h2 id="vacant" class="font-sans font-normal text-14 text-ink-2">Next out</h2><p class="text-lamp-text font-semibold">{{ sayDay(vacant.day) }} {{ vacant.time }}, {{ sayUntil(board.now, vacant.at, vacant.show.zone) }}</p></div>
       <p class="mb-3">Nothing is on it yet. {{ board.ideas.length === 0 ? 'The first line you jot can be.' : 'Any idea can take it.' }}</p>

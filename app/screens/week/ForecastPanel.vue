@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { scaleLinear } from 'd3-scale'
 import { setDays, handStep } from '@core/commands/week'
 import { estimateStep, removeStep } from '@core/commands/steps'
@@ -12,13 +13,16 @@ import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import { usePlan, type WhatIf } from '@app/stores/plan'
+import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
+import { stepGoal } from '../episode/steps'
 
 /** The forecast of one release: the spread of days on which it may be ready, what decides it, and what if. */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
 const plan = usePlan()
+const router = useRouter()
 const card = computed(() => board.card(desk.forecast ?? ''))
 const outlook = computed(() => plan.outlooks.get(desk.forecast ?? ''))
 const step = computed(() => board.stepIn.get(outlook.value?.last ?? '')?.state.step)
@@ -61,26 +65,57 @@ const choices = computed<Choice[]>(() => {
   if (place.on === 'slot') list.push({ name: 'Its slot skipped', what: { off: [c.episode.id] }, act: async () => { const off = await library.perform(takeOff, { episode: c.episode.id }); if (off.ok) await library.perform(skipSlot, { show: c.show.id, day: place.day, skip: true }, 'aloud') } })
   return list
 })
-const tried = shallowRef<{ choice: Choice; after: Map<Id, Outlook> }>()
-const trying = ref('')
-async function attempt(choice: Choice) {
-  trying.value = choice.name
-  const after = await plan.whatIf(choice.what)
-  if (trying.value === choice.name) { tried.value = { choice, after }; trying.value = '' }
-}
+/** Each way out with what it would make of this release and of the others; filled one after the other, in the worker. */
+const after = shallowRef<ReadonlyMap<string, Map<Id, Outlook>>>(new Map())
+const opened = ref('')
+let turn = 0
+watch([() => desk.forecast, () => plan.outlooks], async () => {
+  const mine = ++turn
+  after.value = new Map()
+  for (const choice of choices.value) {
+    const found = await plan.whatIf(choice.what)
+    if (mine !== turn) return
+    after.value = new Map([...after.value, [choice.name, found]])
+  }
+}, { immediate: true })
+onBeforeUnmount(() => { turn++ })
+const tried = computed(() => { const choice = choices.value.find((c) => c.name === opened.value); const found = choice && after.value.get(choice.name); return choice && found ? { choice, after: found } : undefined })
 /** Releases whose chance moves by at least one in a hundred, or that fall away. */
 const moved = computed(() => {
   const t = tried.value
   if (!t) return []
   return [...plan.outlooks.values()].flatMap((before) => {
-    const after = t.after.get(before.episode)
+    const next = t.after.get(before.episode)
     const c = board.card(before.episode)
-    return c && (after === undefined || Math.abs(after.chance - before.chance) >= 0.01) ? [{ card: c, before, after }] : []
+    return c && (next === undefined || Math.abs(next.chance - before.chance) >= 0.01) ? [{ card: c, before, after: next }] : []
   })
 })
-async function take() {
-  await tried.value?.choice.act?.()
+const own = (name: string) => { const found = after.value.get(name); return found && { next: found.get(desk.forecast ?? ''), others: [...plan.outlooks.values()].filter((o) => o.episode !== desk.forecast && Math.abs((found.get(o.episode)?.chance ?? o.chance) - o.chance) >= 0.01).length } }
+/** Why it is late: the late steps, what each waits for, and what stands behind them. */
+const why = computed(() => {
+  const c = card.value
+  if (!c?.standing.late) return []
+  return c.standing.steps.filter((s) => s.late && s.step.required && s.step.lead.by !== 'after').sort((a, b) => (b.late ?? 0) - (a.late ?? 0)).slice(0, 3).map((s) => {
+    const needs = s.step.needs.flatMap((n) => c.standing.steps.filter((x) => x.step.id === n && !x.done))
+    const end = board.load.ends.get(s.step.id)
+    const held = s.step.waiting ? `waits on ${s.step.waiting.who} since ${sayDay(s.step.waiting.since)}` : needs.length > 0 ? `needs ${needs.map((n) => `“${n.step.name}”`).join(' and ')} first` : s.step.owner !== 'me' ? `${s.step.owner} has it` : end === undefined ? 'finds no room in your hours' : end === board.today ? 'nothing holds it; it is laid on today' : `your hours have room for it ${sayDay(end)}`
+    return { id: s.step.id, name: s.step.name, late: s.late ?? 0, due: s.due ?? '', held }
+  })
+})
+async function doIt(choice: Choice) {
+  await choice.act?.()
   desk.forecast = undefined
+}
+function go(id: string) {
+  const c = card.value
+  const state = c?.standing.steps.find((x) => x.step.id === id)
+  if (!c || !state) return
+  desk.forecast = undefined
+  void router.push({ name: 'episode', params: { code: c.episode.code, stage: stepGoal(c, state.step) } })
+}
+function nextLate() {
+  const ids = board.late.map((c) => c.episode.id)
+  desk.forecast = ids[(ids.indexOf(desk.forecast ?? '') + 1) % ids.length]
 }
 </script>
 
@@ -89,20 +124,23 @@ async function take() {
     <p v-if="!outlook">Its forecast is being made.</p>
     <template v-else-if="card">
       <p class="text-16"><strong class="inline-block first-letter:uppercase">{{ outlook.is }}</strong> for {{ sayDay(outlook.release, board.today) }}<template v-if="learnt >= 8">, {{ percent(outlook) }}</template>. <template v-if="outlook.chance < 0.995 && step">{{ step.waiting ? `It waits on ${step.waiting.who} for “${step.name}”` : `“${step.name}” most often ends last` }}.</template></p>
-      <p class="sub mb-3">Half of the {{ outlook.spread.size > 0 ? '2,000' : '' }} draws are ready by {{ sayDay(dayOf(outlook.p50), board.today) }}, nine in ten by {{ sayDay(dayOf(outlook.p90), board.today) }}.<template v-if="pace && step && pace.seen >= 4"> You plan {{ step.minutes }} min for it; work of this kind takes about {{ Math.round(step.minutes * pace.median) }}.</template><template v-if="learnt < 8"> {{ percent(outlook) }} of draws make it; the figure is young.</template></p>
+      <p class="sub mb-3">Half of the {{ outlook.spread.size > 0 ? '2,000' : '' }} draws are ready by {{ sayDay(dayOf(outlook.p50), board.today) }}, nine in ten by {{ sayDay(dayOf(outlook.p90), board.today) }}.<template v-if="plan.lost.seen >= 20"> You lost {{ plan.lost.lost }} of the last {{ plan.lost.seen }} days with work on them.</template><template v-if="pace && step && pace.seen >= 4"> You plan {{ step.minutes }} min for it; work of this kind takes about {{ Math.round(step.minutes * pace.median) }}.</template><template v-if="learnt < 8"> {{ percent(outlook) }} of draws make it; the figure is young.</template></p>
       <svg :viewBox="`0 0 ${box.width} ${box.height}`" class="w-full h-[120px] mb-3" role="img" :aria-label="`Draws ready by day: half by ${sayDay(dayOf(outlook.p50))}, nine in ten by ${sayDay(dayOf(outlook.p90))}, release ${sayDay(outlook.release)}`">
         <rect v-for="b in bars.list" :key="b.off" :x="b.x" :y="box.height - 22 - b.h" :width="b.w" :height="b.h" rx="1" :fill="b.off > 0 ? 'transparent' : 'var(--ink-3)'" :stroke="b.off > 0 ? 'var(--rose)' : 'none'" />
         <line :x1="bars.x(1)" :x2="bars.x(1)" y1="0" :y2="box.height - 20" stroke="var(--lamp-line)" stroke-width="2" />
         <text :x="bars.x(1) - 4" :y="box.height - 6" text-anchor="end" class="tick-text">release</text><text x="0" :y="box.height - 6" class="tick-text">{{ bars.from <= -28 ? '4 weeks or more before' : `${-bars.from} d before` }}</text><text :x="box.width" :y="box.height - 6" text-anchor="end" class="tick-text">{{ bars.to >= 28 ? 'not in 4 weeks' : `${bars.to} d after` }}</text>
       </svg>
-      <h3 class="text-14 mb-2">What if</h3>
-      <div class="flex flex-wrap gap-2 mb-3"><button v-for="c in choices" :key="c.name" class="btn btn-small" :class="tried?.choice.name === c.name ? 'border-ink bg-raised' : ''" :aria-pressed="tried?.choice.name === c.name" @click="attempt(c)">{{ c.name }}</button></div>
-      <section v-if="tried" :aria-label="`What if: ${tried.choice.name}`">
-        <table class="w-full text-12"><caption class="unseen">Before and after</caption><thead><tr class="text-left text-ink-2"><th class="font-normal py-1">Release</th><th class="font-normal w-[130px]">Before</th><th class="font-normal w-[130px]">After</th></tr></thead>
-          <tbody><tr v-for="m in moved" :key="m.card.episode.id"><td class="py-1"><span class="num">{{ m.card.number }}</span> {{ m.card.title }}</td><td>{{ m.before.is }} <span class="num">{{ percent(m.before) }}</span></td><td><template v-if="m.after">{{ m.after.is }} <span class="num">{{ percent(m.after) }}</span></template><template v-else>off the schedule</template></td></tr></tbody></table>
-        <p v-if="moved.length === 0" class="sub">No release changes by it.</p>
-        <button class="btn btn-main mt-3" @click="take">Do it</button>
+      <section v-if="why.length > 0" class="mb-3" aria-label="Why it is late"><h3 class="text-14 mb-1">Why it is late</h3>
+        <ul><li v-for="w in why" :key="w.id" class="flex items-center gap-3 border-t border-faint py-1.5"><p class="flex-1"><strong class="font-semibold">{{ w.name }}</strong> <Flag :size="9" /><span class="late">late {{ w.late }} d</span>, was due {{ sayDay(w.due) }}: {{ w.held }}</p><button class="btn btn-small" @click="go(w.id)">Go to it</button></li></ul>
       </section>
+      <h3 class="text-14 mb-1">{{ why.length > 0 ? 'What would mend it' : 'What if' }}</h3>
+      <table class="w-full text-12" aria-label="What if, with before and after"><thead><tr class="text-left text-ink-2"><th scope="col" class="font-normal py-1">What</th><th scope="col" class="font-normal w-[190px]">This release</th><th scope="col" class="font-normal w-[92px]">Others</th><th scope="col" class="w-[70px]"><span class="unseen">Do it</span></th></tr></thead>
+        <tbody><template v-for="c in choices" :key="c.name"><tr class="border-t border-faint"><th scope="row" class="text-left font-normal py-1"><button class="text-left hover:underline underline-offset-2" :aria-expanded="opened === c.name" @click="opened = opened === c.name ? '' : c.name">{{ c.name }}</button></th>
+          <td><template v-if="own(c.name)"><template v-if="own(c.name)?.next">{{ outlook.is }} <span class="num">{{ percent(outlook) }}</span> → <strong>{{ own(c.name)?.next?.is }}</strong> <span class="num">{{ percent(own(c.name)?.next) }}</span></template><template v-else>off the schedule</template></template><span v-else class="text-ink-2">…</span></td>
+          <td class="text-ink-2">{{ own(c.name) ? (own(c.name)?.others === 0 ? 'as they are' : `${own(c.name)?.others} change`) : '' }}</td>
+          <td class="text-right"><button class="btn btn-small" :aria-label="`Do it: ${c.name}`" @click="doIt(c)">Do it</button></td></tr>
+          <tr v-if="opened === c.name && tried"><td colspan="4" class="pb-2 pl-3"><table class="w-full"><caption class="unseen">Before and after</caption><tbody><tr v-for="m in moved" :key="m.card.episode.id"><td class="py-0.5"><span class="num">{{ m.card.number }}</span> {{ m.card.title }}</td><td class="w-[110px]">{{ m.before.is }} <span class="num">{{ percent(m.before) }}</span></td><td class="w-[130px]"><template v-if="m.after">{{ m.after.is }} <span class="num">{{ percent(m.after) }}</span></template><template v-else>off the schedule</template></td></tr></tbody></table><p v-if="moved.length === 0" class="sub">No release changes by it.</p></td></tr></template></tbody></table>
+      <p v-if="board.late.length > 1 && why.length > 0" class="mt-3"><button class="btn btn-small" @click="nextLate">The next late one <span class="key">L</span></button></p>
     </template>
   </Sheet>
 </template>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { ChevronLeft, ChevronRight, Pin } from '@lucide/vue'
-import { layOnDay, leftToToday, pinBlock, setDays, splitBlock, startStep, stopStep, takeOffDay, takePlan } from '@core/commands/week'
+import { CalendarPlus, ChevronLeft, ChevronRight, MoreHorizontal, Pin } from '@lucide/vue'
+import { joinBlocks, layEpisode, layOnDay, leftToToday, orderDay, pinBlock, splitBlock, startStep, stopStep, takeOffDay, takePlan } from '@core/commands/week'
 import type { Outlook } from '@core/plan/forecast'
-import { minutesOn } from '@core/plan/load'
+import { hoursOn } from '@core/plan/load'
+import { occurrencesOf } from '@core/plan/standing'
 import { gains } from '@core/plan/work'
-import type { Day, Id } from '@core/model'
+import type { Day, Id, Standing } from '@core/model'
 import { addDays, sayAway, sayDay, weekday } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
@@ -16,6 +17,13 @@ import { usePlan } from '@app/stores/plan'
 import { useKeys } from '@app/ui/keys'
 import Flag from '@app/ui/Flag.vue'
 import { stepGoal } from '../episode/steps'
+import DaysChosen from './DaysChosen.vue'
+import { inDayOrder, type Shown } from './shown'
+
+const BlockSheet = defineAsyncComponent(() => import('./BlockSheet.vue'))
+const BusySheet = defineAsyncComponent(() => import('./BusySheet.vue'))
+const PullSheet = defineAsyncComponent(() => import('./PullSheet.vue'))
+const StandingSheet = defineAsyncComponent(() => import('./StandingSheet.vue'))
 
 /** The week: days as rows as long as their hours, steps as blocks as long as their minutes. Solid is laid by hand or taken from a plan, dashed what planning would add. */
 const library = useLibrary()
@@ -31,8 +39,8 @@ const days = computed(() => Array.from({ length: 7 }, (_, i) => addDays(monday.v
 const picked = ref(new Set<Day>())
 const over = ref('')
 
-interface Shown { key: string; step: Id; day: Day; minutes: number; kind: 'laid' | 'pinned' | 'would' | 'done'; running: boolean }
-const storedKeys = computed(() => new Map<string, boolean>(board.working.flatMap((c) => c.steps.flatMap((s) => s.blocks.map((b) => [`${s.id} ${b.day}`, b.pinned] as const)))))
+const stored = computed(() => new Map(board.working.flatMap((c) => c.steps.flatMap((s) => s.blocks.map((b) => [`${s.id} ${b.day}`, b] as const)))))
+const storedKeys = computed(() => new Map<string, boolean>([...stored.value].map(([k, b]) => [k, b.pinned])))
 const blocks = computed<Shown[]>(() => {
   const proposal = plan.proposal
   const running = library.settings.running?.step
@@ -43,16 +51,21 @@ const blocks = computed<Shown[]>(() => {
   return [...all, ...loose].map((b) => {
     const pinned = storedKeys.value.get(`${b.id} ${b.day}`)
     const kind = proposal && inPlan.has(b.id) && pinned !== true ? 'would' : pinned === undefined ? 'would' : pinned ? 'pinned' : 'laid'
-    return { key: `${b.id} ${b.day}`, step: b.id, day: b.day, minutes: b.minutes, kind, running: b.id === running }
+    const own = stored.value.get(`${b.id} ${b.day}`)
+    return { key: `${b.id} ${b.day}`, step: b.id, day: b.day, minutes: b.minutes, kind, running: b.id === running, at: own?.at, place: own?.place }
   })
 })
 const done = computed<Shown[]>(() => board.working.flatMap((c) => c.steps.flatMap((s) => (s.doneAt !== undefined && s.doneAt.slice(0, 10) >= monday.value ? [{ key: `${s.id} done`, step: s.id, day: s.doneAt.slice(0, 10), minutes: Math.max(15, s.logged || s.minutes), kind: 'done' as const, running: false }] : []))))
+const times = computed(() => occurrencesOf(library.records.standing.values(), days.value[0] ?? board.today, days.value[6] ?? board.today))
+const busy = computed(() => [...library.records.busy.values()].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)))
 const rows = computed(() => days.value.map((day) => {
-  const mine = [...done.value.filter((b) => b.day === day), ...blocks.value.filter((b) => b.day === day && day >= board.today)]
-  const room = minutesOn(board.settings, day)
+  const mine = inDayOrder([...done.value.filter((b) => b.day === day), ...blocks.value.filter((b) => b.day === day && day >= board.today)])
+  const room = hoursOn(board.settings, day)
+  const standing = times.value.filter((t) => t.day === day)
+  const taken = busy.value.filter((b) => b.day === day)
   const setup = day < board.today ? 0 : [...new Set(mine.filter((b) => b.kind !== 'done').flatMap((b) => stepOf(b.step)?.state.step.kind ?? []))].reduce((s, k) => s + (board.settings.setup[k] ?? 0), 0)
-  const used = setup + mine.reduce((s, b) => s + b.minutes, 0)
-  return { day, mine, room, used, setup, past: day < board.today, free: Math.max(0, room - used), more: Math.max(0, used - room), own: board.settings.exceptions[day] !== undefined }
+  const used = setup + mine.reduce((s, b) => s + b.minutes, 0) + standing.filter((t) => t.state === 'done' || (t.state === 'to do' && day >= board.today)).reduce((s, t) => s + t.work.minutes, 0) + (day < board.today ? 0 : taken.reduce((s, b) => s + Math.min(b.minutes, room), 0))
+  return { day, mine, standing, taken, room, used, setup, past: day < board.today, free: Math.max(0, room - used), more: Math.max(0, used - room), own: board.settings.exceptions[day] !== undefined }
 }))
 /** Pixels a minute: the longest day fits. */
 const scale = computed(() => 560 / Math.max(240, ...rows.value.map((r) => Math.max(r.room, r.used))))
@@ -61,11 +74,11 @@ const undated = computed(() => board.unplaced.flatMap((c) => c.standing.steps.fi
 const totals = computed(() => ({ room: rows.value.filter((r) => !r.past).reduce((s, r) => s + r.room, 0), laid: rows.value.flatMap((r) => r.mine).filter((b) => b.kind === 'laid' || b.kind === 'pinned').reduce((s, b) => s + b.minutes, 0), would: rows.value.flatMap((r) => r.mine).filter((b) => b.kind === 'would').reduce((s, b) => s + b.minutes, 0) }))
 const out = computed(() => board.coming.slice(0, 9).map((card) => ({ card, outlook: plan.outlooks.get(card.episode.id) })))
 const stepOf = (id: Id) => board.stepIn.get(id)
-/** What could be pulled onto a day with room: the most urgent later work that fits whole and needs nothing unfinished. */
-function pull(day: Day, free: number) {
-  if (free < 20) return undefined
-  const later = blocks.value.filter((b) => b.day > day && b.minutes <= free && b.kind !== 'pinned' && stepOf(b.step)?.state.free)
-  return later.sort((a, b) => ((stepOf(a.step)?.state.due ?? '9') < (stepOf(b.step)?.state.due ?? '9') ? -1 : 1))[0]
+const pulling = ref<{ day: Day; free: number }>()
+function pull(what: { step: Id; from: Day; minutes: number }) {
+  const day = pulling.value?.day
+  pulling.value = undefined
+  if (day) void lay(what.step, day, what.from, what.minutes)
 }
 
 function lay(step: Id, day: Day, from: Day | undefined, minutes: number) {
@@ -74,8 +87,37 @@ function lay(step: Id, day: Day, from: Day | undefined, minutes: number) {
 function carry(event: DragEvent, b: { step: Id; day?: Day; minutes: number }) {
   event.dataTransfer?.setData('text/lamp-block', JSON.stringify([b.step, b.day ?? '', b.minutes]))
 }
+function carryEpisode(event: DragEvent, id: Id) {
+  event.dataTransfer?.setData('text/lamp-episode', id)
+}
+function carries(event: DragEvent): boolean {
+  return ['text/lamp-block', 'text/lamp-episode'].some((t) => event.dataTransfer?.types.includes(t))
+}
+function layWhole(episode: Id) {
+  return library.perform(layEpisode, { episode, monday: monday.value, today: board.today, hours: board.hours }, 'aloud')
+}
+/** Blocks of a day in another order: one before another, or one place earlier or later. */
+function ordered(day: Day, step: Id, to: (at: number, row: Shown[]) => number) {
+  const row = (rows.value.find((r) => r.day === day)?.mine ?? []).filter((b) => b.kind !== 'done')
+  const at = row.findIndex((b) => b.step === step)
+  const [one] = row.splice(at, 1)
+  if (at < 0 || !one) return
+  row.splice(Math.max(0, Math.min(row.length, to(at, row))), 0, one)
+  void library.perform(orderDay, { day, row: row.map((b) => ({ step: b.step, minutes: b.minutes })) }, 'aloud')
+}
+function droppedOn(event: DragEvent, b: Shown) {
+  const raw = event.dataTransfer?.getData('text/lamp-block')
+  if (!raw || b.kind === 'done') return
+  const [step, from]: unknown[] = JSON.parse(raw)
+  if (typeof step !== 'string' || from !== b.day || step === b.step) return
+  event.stopPropagation()
+  over.value = ''
+  ordered(b.day, step, (_at, row) => row.findIndex((x) => x.step === b.step))
+}
 function dropped(event: DragEvent, day: Day) {
   over.value = ''
+  const whole = event.dataTransfer?.getData('text/lamp-episode')
+  if (whole) { void layWhole(whole); return }
   const raw = event.dataTransfer?.getData('text/lamp-block')
   if (!raw) return
   const [step, from, minutes]: unknown[] = JSON.parse(raw)
@@ -109,6 +151,25 @@ async function pin(b: Shown) {
   if (storedKeys.value.has(b.key)) await library.perform(pinBlock, { step: b.step, day: b.day, pinned: b.kind !== 'pinned' }, 'aloud')
   else await lay(b.step, b.day, undefined, b.minutes)
 }
+function join(b: Shown) {
+  void library.perform(joinBlocks, { step: b.step, day: b.day, today: board.today }, 'aloud')
+}
+const acting = ref<Shown>()
+function act(what: 'open' | 'pin' | 'split' | 'join' | 'off' | 'timer') {
+  const b = acting.value
+  acting.value = undefined
+  if (!b) return
+  switch (what) {
+    case 'open': open(b.step); return
+    case 'pin': void pin(b); return
+    case 'split': void split(b); return
+    case 'join': join(b); return
+    case 'off': void library.perform(takeOffDay, { step: b.step, day: b.day }, 'aloud'); return
+    case 'timer': timer(b.step)
+  }
+}
+const standing = ref<{ work?: Standing; day?: Day }>()
+const busyOpen = ref(false)
 function timer(id: Id) {
   if (library.settings.running?.step === id) void library.perform(stopStep, {}, 'aloud')
   else void library.perform(startStep, { step: id }, 'aloud')
@@ -118,9 +179,18 @@ useKeys({
   p: () => { const b = focused(); if (b) void pin(b); else void propose() },
   s: () => { const b = focused(); if (b) void split(b) },
   t: () => { const b = focused(); if (b) timer(b.step) },
+  j: () => { const b = focused(); if (b) join(b) },
   Delete: () => { const b = focused(); if (b) void library.perform(takeOffDay, { step: b.step, day: b.day }, 'aloud') },
 })
 function alted(event: KeyboardEvent) {
+  const b = focused()
+  if (event.altKey && b && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
+    event.preventDefault()
+    const { key } = b
+    ordered(b.day, b.step, (at) => at + (event.key === 'ArrowLeft' ? -1 : 1))
+    void nextTick(() => document.querySelector<HTMLElement>(`[data-block="${CSS.escape(key)}"]`)?.focus())
+    return
+  }
   if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
   event.preventDefault()
   void shift(event.key === 'ArrowUp' ? -1 : 1)
@@ -147,27 +217,11 @@ function choose(key: string) {
   chosen.value = next
 }
 
-const breaks = shallowRef<{ number: string; title: string; before: Outlook; after: Outlook }[]>()
-async function preview(minutes: number) {
-  const hours = Object.fromEntries([...picked.value].map((d) => [d, minutes - minutesOn(board.settings, d)]))
-  const after = await plan.whatIf({ hours })
-  breaks.value = [...plan.outlooks.values()].flatMap((before) => {
-    const next = after.get(before.episode)
-    const card = board.card(before.episode)
-    return next && card && Math.abs(next.chance - before.chance) >= 0.005 ? [{ number: card.number, title: card.title, before, after: next }] : []
-  })
-}
-async function days0(minutes: number | undefined) {
-  const done = await library.perform(setDays, { days: [...picked.value], minutes }, 'aloud')
-  if (done.ok) { picked.value = new Set(); breaks.value = undefined }
-}
 function toggle(day: Day) {
   const next = new Set(picked.value)
   if (next.has(day)) next.delete(day)
   else next.add(day)
   picked.value = next
-  breaks.value = undefined
-  if (next.size > 0) void preview(0)
 }
 const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} %` : '')
 </script>
@@ -189,39 +243,44 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
         <button class="btn btn-small btn-main" @click="take(false)">Take all</button>
         <button class="btn btn-small" @click="plan.forget()">Take none</button>
       </section>
-      <section v-if="picked.size > 0" class="panel border-ring p-3 mb-3" aria-label="Days chosen">
-        <div class="flex flex-wrap items-center gap-3"><strong class="flex-1">{{ [...picked].sort().map((d) => sayDay(d)).join(', ') }}</strong><button class="btn btn-small" @click="days0(0)">Lost, no hours</button><button class="btn btn-small" @mouseenter="preview(240)" @focus="preview(240)" @click="days0(240)">4 h</button><button class="btn btn-small" @click="days0(undefined)">The usual hours</button><button class="btn btn-bare btn-small" @click="picked = new Set(); breaks = undefined">None</button></div>
-        <ul v-if="breaks" class="mt-2 grid gap-1 text-12" aria-label="What it does to the releases"><li v-for="b in breaks" :key="b.number"><span class="num">{{ b.number }}</span> {{ b.title }}: {{ b.before.is }} <span class="num">{{ percent(b.before) }}</span> → <strong>{{ b.after.is }}</strong> <span class="num">{{ percent(b.after) }}</span></li><li v-if="breaks.length === 0" class="text-ink-2">No release changes by it.</li></ul>
-      </section>
+      <DaysChosen v-if="picked.size > 0" :days="[...picked]" @done="picked = new Set()" />
       <ol aria-label="Days of the week">
         <li v-if="left.length > 0 && offset === 0" class="day" aria-label="Left over"><div><strong>Left over</strong><span class="sub block">{{ left.length }} {{ left.length === 1 ? 'step' : 'steps' }}</span></div><div class="flex flex-wrap gap-2 items-center"><span v-for="l in left" :key="l.step.id" class="border border-line rounded-control px-2 py-1 text-12">{{ l.step.name }} <span class="num">{{ l.card.number }}</span></span><button class="btn btn-small" @click="library.perform(leftToToday, { steps: left.map((l) => l.step.id), today: board.today }, 'aloud')">Put on today</button></div></li>
-        <li v-for="r in rows" :key="r.day" class="day" :class="{ today: r.day === board.today, past: r.past, over: over === r.day }" :aria-label="sayDay(r.day)" @dragover="(e) => { if (!r.past && e.dataTransfer?.types.includes('text/lamp-block')) { e.preventDefault(); over = r.day } }" @dragleave="over = ''" @drop.prevent="dropped($event, r.day)">
+        <li v-for="r in rows" :key="r.day" class="day" :class="{ today: r.day === board.today, past: r.past, over: over === r.day }" :aria-label="sayDay(r.day)" @dragover="(e) => { if (!r.past && carries(e)) { e.preventDefault(); over = r.day } }" @dragleave="over = ''" @drop.prevent="dropped($event, r.day)">
           <div><label class="flex items-center gap-2"><input v-if="!r.past" type="checkbox" class="tick" :checked="picked.has(r.day)" :aria-label="`Choose ${sayDay(r.day)}`" @change="toggle(r.day)" /><strong :class="r.day === board.today ? 'text-lamp-text' : ''">{{ sayDay(r.day).replace(/ \w+$/, '') }}</strong></label><span class="sub block">{{ r.past ? (r.used > 0 ? `${sayMinutes(r.used)} done` : '') : r.room === 0 ? (r.own ? 'lost' : 'off') : `${sayMinutes(r.used)} of ${sayMinutes(r.room)}` }}</span></div>
           <div class="min-w-0 flex flex-wrap items-center gap-x-4 gap-y-1">
-            <div v-if="(r.room > 0 && !r.past) || r.mine.length > 0" class="track" :style="{ minWidth: `${r.room * scale}px` }">
+            <div v-if="(r.room > 0 && !r.past) || r.mine.length + r.standing.length + r.taken.length > 0" class="track" :style="{ minWidth: `${r.room * scale}px` }">
               <span v-if="r.setup > 0" class="stint setup" :style="{ width: `${r.setup * scale - 2}px` }" :title="`Setting up, ${sayMinutes(r.setup)}, once for the day`"><span class="block truncate font-semibold leading-[17px]">Set up</span><span class="num text-11 block truncate leading-[14px]">{{ sayMinutes(r.setup) }}</span></span>
-              <button v-for="b in r.mine" :key="b.key" class="stint" :class="[b.kind, stepOf(b.step)?.card.show.kind, { running: b.running, late: stepOf(b.step)?.state.late, chosen: chosen.has(b.key) }]" :style="{ width: `${Math.max(34, b.minutes * scale - 2)}px` }" :data-block="b.key" :draggable="b.kind !== 'done'" :title="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''} ${stepOf(b.step)?.card.title ?? ''}, ${sayMinutes(b.minutes)}${plan.proposal && b.kind === 'would' ? `. ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}` : ''}`" :aria-label="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}, ${sayMinutes(b.minutes)}, ${b.kind === 'would' ? 'proposed' : b.kind}${stepOf(b.step)?.state.late ? ', late' : ''}`" :aria-pressed="plan.proposal && b.kind === 'would' ? chosen.has(b.key) : undefined" @dragstart="carry($event, b)" @click="plan.proposal && b.kind === 'would' ? choose(b.key) : open(b.step)">
-                <template v-if="b.minutes * scale >= 74"><span class="block truncate font-semibold leading-[17px]"><Pin v-if="b.kind === 'pinned'" :size="11" class="inline -mt-0.5" aria-hidden="true" /><Flag v-if="stepOf(b.step)?.state.late && b.kind !== 'done'" :size="9" />{{ b.kind === 'done' ? '✓ ' : '' }}{{ stepOf(b.step)?.state.step.name }}</span><span class="num text-11 block truncate leading-[14px]">{{ stepOf(b.step)?.card.number }} · {{ sayMinutes(b.minutes) }}</span></template>
+              <button v-for="t in r.standing" :key="`${t.work.id} ${t.day}`" class="stint stand" :class="t.state === 'skipped' ? 'skip' : t.state === 'done' ? 'done' : ''" :style="{ width: `${t.state === 'skipped' ? 34 : Math.max(34, t.work.minutes * scale - 2)}px` }" :title="`${t.work.name}, ${sayMinutes(t.work.minutes)}${t.work.at ? `, ${t.work.at}` : ''}${t.state === 'skipped' ? ', skipped' : ''}`" :aria-label="`${t.work.name}, standing work, ${sayMinutes(t.work.minutes)}${t.state === 'to do' ? '' : `, ${t.state}`}`" @click="standing = { work: t.work, day: t.day }"><template v-if="t.state !== 'skipped' && t.work.minutes * scale >= 74"><span class="block truncate font-semibold leading-[17px]">{{ t.state === 'done' ? '✓ ' : '' }}{{ t.work.name }}</span><span class="num text-11 block truncate leading-[14px]">{{ t.work.at ? `${t.work.at} · ` : '' }}{{ sayMinutes(t.work.minutes) }}</span></template><template v-else><span class="block text-11 leading-[17px]" aria-hidden="true">{{ t.state === 'skipped' ? '–' : '↻' }}</span><span class="num text-11 block leading-[14px]">{{ t.state === 'skipped' ? '' : t.work.minutes }}</span></template></button>
+              <button v-for="t in r.taken" :key="t.id" class="stint busy" :style="{ width: `${Math.max(34, Math.min(t.minutes, r.room || 60) * scale - 2)}px` }" :title="`${t.name}, ${sayMinutes(t.minutes)}`" :aria-label="`Busy: ${t.name}, ${t.minutes >= 1440 ? 'all day' : sayMinutes(t.minutes)}`" @click="busyOpen = true"><span class="block truncate text-11 leading-[17px]">{{ t.name }}</span><span class="num text-11 block truncate leading-[14px]">{{ t.minutes >= 1440 ? 'all day' : t.at }}</span></button>
+              <span v-for="b in r.mine" :key="b.key" class="wrap" :style="{ width: `${Math.max(34, b.minutes * scale - 2)}px` }"><button class="stint" :class="[b.kind, stepOf(b.step)?.card.show.kind, { running: b.running, late: stepOf(b.step)?.state.late, chosen: chosen.has(b.key) }]" :data-block="b.key" :draggable="b.kind !== 'done'" :title="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''} ${stepOf(b.step)?.card.title ?? ''}, ${sayMinutes(b.minutes)}${plan.proposal && b.kind === 'would' ? `. ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}` : ''}`" :aria-label="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}, ${sayMinutes(b.minutes)}${b.at ? `, at ${b.at}` : ''}, ${b.kind === 'would' ? 'proposed' : b.kind}${stepOf(b.step)?.state.late ? ', late' : ''}`" :aria-pressed="plan.proposal && b.kind === 'would' ? chosen.has(b.key) : undefined" @dragstart="carry($event, b)" @dragover="(e) => { if (b.kind !== 'done' && carries(e)) e.preventDefault() }" @drop.prevent="droppedOn($event, b)" @click="plan.proposal && b.kind === 'would' ? choose(b.key) : open(b.step)">
+                <template v-if="b.minutes * scale >= 74"><span class="block truncate font-semibold leading-[17px]"><Pin v-if="b.kind === 'pinned'" :size="11" class="inline -mt-0.5" aria-hidden="true" /><Flag v-if="stepOf(b.step)?.state.late && b.kind !== 'done'" :size="9" />{{ b.kind === 'done' ? '✓ ' : '' }}{{ stepOf(b.step)?.state.step.name }}</span><span class="num text-11 block truncate leading-[14px]">{{ b.at ? `${b.at} · ` : '' }}{{ stepOf(b.step)?.card.number }} · {{ sayMinutes(b.minutes) }}</span></template>
                 <template v-else><span class="num text-11 block leading-[17px]">{{ stepOf(b.step)?.card.number.replace(' ', '') }}</span><span class="num text-11 block leading-[14px]">{{ b.minutes }}</span></template>
-              </button>
+              </button><button v-if="b.kind !== 'done' && !plan.proposal && b.minutes * scale >= 44" class="dots" :aria-label="`More for ${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}`" @click="acting = b"><MoreHorizontal :size="13" /></button></span>
               <span v-if="r.more > 0 && !r.past" class="hatch" :style="{ width: `${Math.max(8, r.more * scale)}px` }" :title="`${sayMinutes(r.more)} over`" />
             </div>
             <p v-if="r.mine.some((b) => b.minutes * scale < 74)" class="sub w-full order-last leading-[15px]">{{ r.mine.filter((b) => b.minutes * scale < 74).map((b) => `${stepOf(b.step)?.card.number} ${stepOf(b.step)?.state.step.name.toLowerCase()}`).join(', ') }}</p>
             <p v-if="!r.past && r.more > 0" class="sub"><Flag /><span class="late">{{ sayMinutes(r.more) }} over</span></p>
-            <p v-else-if="!r.past && r.free >= 15 && r.room > 0" class="sub">{{ sayMinutes(r.free) }} free<template v-if="!plan.proposal && pull(r.day, r.free)"><br /><button class="underline underline-offset-2 text-left" @click="lay(pull(r.day, r.free)!.step, r.day, pull(r.day, r.free)!.day, pull(r.day, r.free)!.minutes)">Pull forward {{ stepOf(pull(r.day, r.free)!.step)?.state.step.name.toLowerCase() }}, {{ stepOf(pull(r.day, r.free)!.step)?.card.number }}</button></template></p>
+            <p v-else-if="!r.past && r.free >= 15 && r.room > 0" class="sub">{{ sayMinutes(r.free) }} free<template v-if="!plan.proposal && r.free >= 20"><br /><button class="underline underline-offset-2 text-left" :aria-label="`Pull something forward to ${sayDay(r.day)}`" @click="pulling = { day: r.day, free: r.free }">Pull something forward</button></template></p>
           </div>
         </li>
       </ol>
-      <p class="sub mt-3">Drag a block to another day, or press <span class="key">Alt ↑ ↓</span> on it; <span class="key">P</span> pins it, <span class="key">S</span> splits it, <span class="key">T</span> starts it. Choose days to change their hours.</p>
+      <p class="flex flex-wrap gap-2 mt-3"><button class="btn btn-small" @click="standing = {}">Standing work</button><button class="btn btn-small" @click="busyOpen = true">Busy time from a calendar</button></p>
+      <p class="sub mt-3">Drag a block to another day, or press <span class="key">Alt ↑ ↓</span> on it, <span class="key">Alt ← →</span> for its place in the day; <span class="key">P</span> pins it, <span class="key">S</span> splits it, <span class="key">J</span> joins it, <span class="key">T</span> starts it. Choose days to change their hours.</p>
     </div>
     <aside class="grid gap-5 content-start">
       <section aria-labelledby="ontime"><h2 id="ontime" class="border-b border-line pb-2 mb-1">Going out on time</h2>
-        <ul><li v-for="o in out" :key="o.card.episode.id"><button class="w-full text-left py-1.5 grid grid-cols-[52px_1fr_auto] gap-x-2 items-baseline border-b border-faint hover:bg-raised" :aria-label="`${o.card.number} ${o.card.title}: ${o.outlook?.is ?? 'not forecast yet'}. Open its forecast`" @click="desk.forecast = o.card.episode.id"><span class="num">{{ o.card.number }}</span><strong class="font-semibold">{{ o.outlook?.is ?? '…' }}</strong><span class="num text-11">{{ percent(o.outlook) }}</span><span class="sub col-start-2 col-span-2 truncate">{{ o.outlook && o.outlook.chance < 0.995 && o.outlook.last ? (stepOf(o.outlook.last)?.state.step.waiting ? `waits on ${stepOf(o.outlook.last)?.state.step.waiting?.who}` : stepOf(o.outlook.last)?.state.step.name) : sayAway(o.card.standing.release?.day ?? board.today, board.today) }}</span></button></li></ul>
+        <ul><li v-for="o in out" :key="o.card.episode.id" class="relative" draggable="true" @dragstart="carryEpisode($event, o.card.episode.id)"><button class="w-full text-left py-1.5 grid grid-cols-[52px_1fr_auto] gap-x-2 items-baseline border-b border-faint hover:bg-raised" :aria-label="`${o.card.number} ${o.card.title}: ${o.outlook?.is ?? 'not forecast yet'}. Open its forecast`" @click="desk.forecast = o.card.episode.id"><span class="num">{{ o.card.number }}</span><strong class="font-semibold">{{ o.outlook?.is ?? '…' }}</strong><span class="num text-11">{{ percent(o.outlook) }}</span><span class="sub col-start-2 col-span-2 truncate">{{ o.outlook && o.outlook.chance < 0.995 && o.outlook.last ? (stepOf(o.outlook.last)?.state.step.waiting ? `waits on ${stepOf(o.outlook.last)?.state.step.waiting?.who}` : stepOf(o.outlook.last)?.state.step.name) : sayAway(o.card.standing.release?.day ?? board.today, board.today) }}</span></button><button class="lay" :aria-label="`Lay all of ${o.card.number} on this week`" title="Lay all of it on this week" @click="layWhole(o.card.episode.id)"><CalendarPlus :size="14" /></button></li></ul>
       </section>
       <section v-if="undated.length > 0" aria-labelledby="noday"><h2 id="noday" class="border-b border-line pb-2 mb-1">On no day yet</h2>
+        <p class="flex flex-wrap gap-1.5 py-1"><button v-for="c in board.unplaced" :key="c.episode.id" class="btn btn-small text-11 min-h-[24px] max-w-full" draggable="true" :aria-label="`Lay all of ${c.title} on this week`" @dragstart="carryEpisode($event, c.episode.id)" @click="layWhole(c.episode.id)"><CalendarPlus :size="13" aria-hidden="true" /><span class="truncate">{{ c.title }}</span></button></p>
         <ul><li v-for="u in undated" :key="u.state.step.id" class="py-1.5 border-b border-faint cursor-grab" draggable="true" @dragstart="carry($event, { step: u.state.step.id, minutes: Math.max(15, u.state.minutesLeft) })"><span class="block font-medium">{{ u.state.step.name }} <span class="num">{{ sayMinutes(u.state.minutesLeft) }}</span></span><span class="sub block truncate">{{ u.card.title }}</span></li></ul>
       </section>
     </aside>
+    <BlockSheet v-if="acting" :block="acting" :running="library.settings.running?.step === acting.step" @act="act" @close="acting = undefined" />
+    <StandingSheet v-if="standing" :work="standing.work" :day="standing.day" @close="standing = undefined" />
+    <BusySheet v-if="busyOpen" @close="busyOpen = false" />
+    <PullSheet v-if="pulling" :day="pulling.day" :free="pulling.free" :blocks="blocks" @pull="pull" @close="pulling = undefined" />
   </div>
 </template>
 
@@ -238,6 +297,15 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
 .stint.running { border-color: var(--lamp-line); }
 .stint.setup { background: repeating-linear-gradient(135deg, var(--faint) 0 2px, transparent 2px 6px); cursor: default; border-left-width: 1px; }
 .stint:not(:has(.font-semibold)) { padding-inline: 4px 2px; }
+.wrap { position: relative; flex: none; height: 100%; }
+.wrap .stint { width: 100%; }
+.dots { position: absolute; right: 2px; top: 2px; padding: 1px 3px; border-radius: 4px; background: var(--raised); opacity: 0; }
+.wrap:hover .dots, .dots:focus-visible { opacity: 1; }
+.stint.stand { border-style: solid; border-left: 3px double var(--ink-2); background: transparent; cursor: pointer; }
+.stint.skip { border-style: dotted; color: var(--ink-2); padding-inline: 4px; }
+.stint.busy { border-left-width: 1px; background: repeating-linear-gradient(45deg, var(--faint) 0 3px, transparent 3px 8px); cursor: pointer; padding-inline: 5px; }
+.lay { position: absolute; right: 0; bottom: 5px; padding: 3px; border-radius: 4px; color: var(--ink-2); background: var(--ground); opacity: 0; }
+li:hover > .lay, .lay:focus-visible { opacity: 1; }
 .hatch { flex: none; height: 100%; border-left: 2px solid var(--ink); background: repeating-linear-gradient(135deg, var(--line) 0 2px, transparent 2px 6px); }
 @media (max-width: 639px) { .day { grid-template-columns: 1fr; } .track { overflow-x: auto; min-width: 0 !important; } }
 </style>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { X } from '@lucide/vue'
+import type { Rhythm, Show } from '@core/model'
+import { addDays } from '@core/rhythm/days'
+import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
+import { useBoard } from '@app/stores/board'
+import { useLibrary } from '@app/stores/library'
+import RhythmFields from './RhythmFields.vue'
+
+type Also = NonNullable<Rhythm['also']>
+/** Further rhythms of the same show: each with its own days, time, and the recipe that its slots are made by. */
+const { show } = defineProps<{ show: Show }>()
+const also = defineModel<Also>({ required: true })
+const library = useLibrary()
+const board = useBoard()
+const recipes = () => [show.recipe, ...(show.recipes ?? [])].flatMap((id) => library.records.recipes.get(id) ?? [])
+const wishIn = (a: Also[number]): RhythmWish => wishOf(a.rule) ?? { each: 'week', every: 1, weekdays: [5] }
+function put(i: number, fields: Partial<Also[number]>) {
+  also.value = also.value.map((a, n) => (n === i ? { ...a, ...fields } : a))
+}
+function wished(i: number, wish: RhythmWish) {
+  const rule = ruleOf(wish)
+  if (rule.ok) put(i, { rule: rule.value })
+}
+function add() {
+  also.value = [...also.value, { name: '', rule: 'FREQ=MONTHLY;INTERVAL=1;BYDAY=1SA', start: addDays(board.today, 1), time: show.rhythm.time }]
+}
+function text(event: Event) {
+  return event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement ? event.target.value : ''
+}
+</script>
+
+<template>
+  <div class="mt-4 border-t border-faint pt-3">
+    <details v-for="(a, i) in also" :key="i" class="mb-2" open>
+      <summary class="flex items-center gap-2 py-1"><strong class="font-semibold">Also {{ sayRhythm(a) }}</strong><button type="button" class="btn btn-bare btn-small px-1" :aria-label="`Remove the rhythm ${sayRhythm(a)}`" @click.prevent="also = also.filter((_, n) => n !== i)"><X :size="14" /></button></summary>
+      <div class="grid gap-3 pl-3 border-l border-line"><div class="grid grid-cols-2 gap-3"><label><span class="label">What goes out then</span><input class="field" :value="a.name" placeholder="Interview" @change="put(i, { name: text($event) })" /></label><label v-if="recipes().length > 1"><span class="label">Made by</span><select class="field" :value="a.recipe ?? ''" @change="put(i, { recipe: text($event) || undefined })"><option value="">the first recipe</option><option v-for="r in recipes()" :key="r.id" :value="r.id">{{ r.name }}</option></select></label></div>
+        <RhythmFields :wish="wishIn(a)" :time="a.time" :start="a.start" :zone="show.zone" :count="4" :zoned="false" @update:wish="wished(i, $event)" @update:time="put(i, { time: $event })" @update:start="put(i, { start: $event })" /></div>
+    </details>
+    <button type="button" class="btn btn-small" @click="add">Add another rhythm to this show</button>
+  </div>
+</template>
