@@ -67,13 +67,14 @@ watch(() => route.fullPath, async (to, from) => {
 }, { immediate: true })
 
 /** One late thing after another, the gravest first. */
-function nextLate() {
+function nextLate(): boolean {
   // There the key lets an idea go.
-  if (route.name === 'sort') return
+  if (route.name === 'sort') return false
   const ids = board.late.map((c) => c.episode.id)
   const at = ids.indexOf(desk.forecast ?? '')
   if (ids.length === 0) library.say('Nothing is late.')
   else desk.forecast = ids[(at + 1) % ids.length]
+  return true
 }
 const screens = ['today', 'ideas', 'schedule', 'week', 'catalogue', 'shows', 'settings']
 useKeys({
@@ -81,7 +82,7 @@ useKeys({
   '/': () => { desk.finder = true },
   '?': () => { desk.shortcuts = true },
   '0': () => { desk.toNow++ },
-  l: () => { nextLate() },
+  l: () => nextLate(),
   ...Object.fromEntries(screens.map((name, i) => [String(i + 1), () => { if (!library.isNew) void router.push({ name }) }])),
 })
 onMounted(() => {

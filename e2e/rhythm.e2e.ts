@@ -69,6 +69,7 @@ test('an idea whose guest is away is not offered for that time, and says why; tw
   await expect(page.getByText(/Say why/)).toBeVisible()
   await page.getByLabel('Why').fill('No oak before spring')
   await page.getByRole('button', { name: 'Park it', exact: true }).click()
+  await expect(page.getByText('Parked “Ribs”')).toBeVisible()
   await page.goto('/ideas')
   await page.getByLabel('View', { exact: true }).selectOption('Parked')
   await expect(list).toContainText('Ribs')

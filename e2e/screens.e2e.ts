@@ -8,7 +8,7 @@ async function findings(page: Page): Promise<string[]> {
   return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)
 }
 
-const screens = ['/today', '/ideas', '/ideas/sort', '/ideas/months', '/ideas/keywords', '/ideas/balance', '/ideas/mailbox', '/schedule', '/schedule/countdown', '/schedule/month', '/week', '/catalogue', '/shows', '/settings'] as const
+const screens = ['/today', '/ideas', '/ideas/sort', '/ideas/months', '/ideas/keywords', '/ideas/balance', '/ideas/mailbox', '/schedule', '/schedule/countdown', '/schedule/month', '/week', '/catalogue', '/shows', '/shows/boats/recipe/recipe-boats', '/settings'] as const
 const stages = ['brief', 'script', 'film', 'edit', 'thumbnail', 'release', 'after'] as const
 
 for (const theme of ['booth', 'daylight'] as const) {
@@ -40,7 +40,23 @@ for (const theme of ['booth', 'daylight'] as const) {
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
       expect.soft(await findings(page), small).toEqual([])
     }
+    await page.goto('/shows/boats/recipe/recipe-boats')
+    await page.getByRole('button', { name: 'Step First cut' }).click()
+    await page.getByRole('button', { name: 'Let something follow' }).click()
+    expect.soft(await findings(page), 'a step of a recipe').toEqual([])
+    await page.getByRole('button', { name: 'Stage Film' }).click()
+    expect.soft(await findings(page), 'a stage of a recipe').toEqual([])
+    await page.goto('/week')
+    await page.getByRole('button', { name: 'Standing work', exact: true }).click()
+    expect.soft(await findings(page), 'standing work').toEqual([])
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('l')
+    await expect(page.getByRole('heading', { name: 'Why it is late' })).toBeVisible()
+    expect.soft(await findings(page), 'why it is late').toEqual([])
     await page.goto('/schedule')
+    await page.getByRole('button', { name: 'Keep Thu 31 Dec for somebody or something' }).click()
+    expect.soft(await findings(page), 'keeping a slot').toEqual([])
+    await page.keyboard.press('Escape')
     await page.getByRole('button', { name: /^#46 open/ }).click()
     await page.getByRole('button', { name: /^Why \d+ of 100/ }).first().click()
     expect.soft(await findings(page), 'ranking').toEqual([])

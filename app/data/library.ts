@@ -1,6 +1,6 @@
 import { applied, checked, inverse, merged, type Change, type Command, type Done } from '@core/commands/change'
 import { withFollowOns } from '@core/commands/follow'
-import { emptyRecords, tableNames, type Episode, type Id, type JournalLine, type Records } from '@core/model'
+import { emptyRecords, tableNames, type Episode, type Id, type JournalLine, type Records, type Step } from '@core/model'
 import { migrate, schemaVersion } from '@core/model/migrations'
 import { fine, refused, type Problem, type Result } from '@core/result'
 import { newId, now } from './clock'
@@ -101,6 +101,11 @@ export class Library {
     for (const id of missing) this.loaded.add(id)
     this.records = { ...this.records, steps: new Map([...this.records.steps, ...byId(steps)]), scripts: new Map([...this.records.scripts, ...byId(scripts.filter((s) => s !== undefined))]) }
     this.watcher.changed()
+  }
+
+  /** The steps of some episodes, read without bringing them into the records: what past work taught. */
+  async stepsOf(ids: readonly Id[]): Promise<Step[]> {
+    return this.store.steps.where('episode').anyOf([...ids]).toArray()
   }
 
   /** Runs a command: the change is in the records when this returns, and in the store when the promise is kept. */

@@ -159,6 +159,10 @@ export const useBoard = defineStore('board', () => {
     return { ready, days: daysBetween(ready, release.day) }
   }
 
+  const bySlot = computed(() => new Map(placed.value.flatMap((c) => (c.episode.place.on === 'slot' ? [[`${c.show.id} ${c.episode.place.day}`, c] as const] : []))))
+  /** What is in work on a slot, by its original date. */
+  const onSlot = (show: Id, original: Day): Card | undefined => bySlot.value.get(`${show} ${original}`)
+
   function rowsOf(show: Show, days: number): SlotRow[] {
     const mine = placed.value.filter((c) => c.show.id === show.id)
     const bySlot = new Map(mine.flatMap((c) => (c.episode.place.on === 'slot' ? [[c.episode.place.day, c] as const] : [])))
@@ -204,7 +208,7 @@ export const useBoard = defineStore('board', () => {
   const reserved = computed(() => new Map<Id, Map<Day, Reserved>>(library.records.reservations.size === 0 ? [] : shows.value.map((s) => [s.id, reservedBetween(library.records, s, addDays(today.value, -40), addDays(today.value, 400), filledSlots(s, byShow.value.get(s.id) ?? []))])))
   const keptFor = (show: Id, original: Day | undefined): Reserved | undefined => (original === undefined ? undefined : reserved.value.get(show)?.get(original))
 
-  return { now, minute, today, shows, settings, hours, works, reserved, keptFor, numbers, card, cardOf, working, ideas, placed, unplaced, spares, overdue, coming, late, released, multiples, load, planned, stepIn, slackOf, rows, openOf, frames, firstDay, readyRun, releaseOf, tick }
+  return { now, minute, today, shows, settings, hours, works, reserved, keptFor, numbers, card, cardOf, working, ideas, placed, unplaced, spares, overdue, coming, late, released, multiples, load, planned, stepIn, onSlot, slackOf, rows, openOf, frames, firstDay, readyRun, releaseOf, tick }
 })
 
 function releasedAt(e: Episode): string {

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
-import type { Id } from '@core/model'
+import type { Id, Step } from '@core/model'
 import type { Slot } from '@core/rhythm/slots'
 import type { Ranked } from '@core/ideas/rank'
 import type { Outlook } from '@core/plan/forecast'
@@ -25,6 +25,8 @@ export const useDesk = defineStore('desk', () => {
   const suggestions = shallowRef<ReadonlyMap<string, Ranked[]>>(new Map())
   /** How likely each release is to go out, by episode; filled when it has been forecast. */
   const outlooks = shallowRef<ReadonlyMap<Id, Outlook>>(new Map())
+  /** Steps of what was released lately, by episode: what they took teaches the pace. */
+  const past = shallowRef<ReadonlyMap<Id, Step[]>>(new Map())
   /** The episode whose forecast is open. */
   const forecast = ref<Id>()
   /** A slot that is being kept for somebody or something. */
@@ -43,5 +45,5 @@ export const useDesk = defineStore('desk', () => {
   /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */
   const toNow = ref(0)
   const toCapture = ref(0)
-  return { placing, filling, pasted, parking, suggestions, outlooks, forecast, keeping, mayRemind, finder, shortcuts, history, captureShow, toNow, toCapture }
+  return { placing, filling, pasted, parking, suggestions, outlooks, past, forecast, keeping, mayRemind, finder, shortcuts, history, captureShow, toNow, toCapture }
 })

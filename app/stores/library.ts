@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Command, Done } from '@core/commands/change'
 import { freshSettings } from '@core/commands/settings'
-import { emptyRecords, type Id, type JournalLine, type Records } from '@core/model'
+import { emptyRecords, type Id, type JournalLine, type Records, type Step } from '@core/model'
 import type { Problem, Result } from '@core/result'
 import { newId } from '@app/data/clock'
 import { Library } from '@app/data/library'
@@ -90,6 +90,7 @@ export const useLibrary = defineStore('library', () => {
   }
 
   const ensure = (ids: readonly Id[]): Promise<void> => library.ensure(ids)
+  const stepsOf = (ids: readonly Id[]): Promise<Step[]> => library.stepsOf(ids)
   const history = (episode: Id): Promise<JournalLine[]> => library.history(episode)
   const file = (id: Id) => library.file(id)
   const settled = (): Promise<void> => library.settled()
@@ -104,5 +105,5 @@ export const useLibrary = defineStore('library', () => {
     return (await navigator.storage.persisted()) || (await navigator.storage.persist()) ? 'kept' : 'refused'
   }
 
-  return { records, state, world, trouble, saying, progress, turns, settings, isNew, open, enter, perform, say, turn, ensure, history, file, settled, backup, restore, erase, relay, askToKeep, newId }
+  return { records, state, world, trouble, saying, progress, turns, settings, isNew, open, enter, perform, say, turn, ensure, stepsOf, history, file, settled, backup, restore, erase, relay, askToKeep, newId }
 })

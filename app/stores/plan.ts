@@ -39,9 +39,11 @@ export const usePlan = defineStore('plan', () => {
   const work = computed(() => tasksOf(board.placed.filter((c) => (c.standing.release?.at ?? 0) > board.minute)))
   const stored = computed<Block[]>(() => board.placed.flatMap((c) => c.steps.flatMap((s) => (s.doneAt === undefined ? s.blocks.filter((b) => b.day >= board.today).map((b) => ({ id: s.id, day: b.day, minutes: b.minutes })) : []))))
   const pinned = computed<Block[]>(() => board.placed.flatMap((c) => c.steps.flatMap((s) => (s.doneAt === undefined ? s.blocks.filter((b) => b.pinned && b.day >= board.today).map((b) => ({ id: s.id, day: b.day, minutes: b.minutes })) : []))))
-  const paces = computed(() => pacesOf(library.records.steps.values()))
+  /** Steps to learn from: those at hand, and those of the last releases. */
+  const known = computed(() => { const all = new Map([...desk.past.values()].flat().map((s) => [s.id, s])); for (const s of library.records.steps.values()) all.set(s.id, s); return [...all.values()] })
+  const paces = computed(() => pacesOf(known.value))
   /** Days that are lost, learnt from what was planned against what was done. */
-  const lost = computed(() => lostOf(library.records.steps.values(), board.settings, board.today))
+  const lost = computed(() => lostOf(known.value, board.settings, board.today))
 
   function forecastFor(what: WhatIf = {}): ForecastFor {
     const { tasks, waits } = work.value
@@ -89,7 +91,11 @@ export const usePlan = defineStore('plan', () => {
     if (wanted.value) return
     wanted.value = true
     // What the last releases took teaches the pace.
-    void library.ensure(board.released.slice(0, 60).map((e) => e.id))
+    void library.stepsOf(board.released.slice(0, 60).map((e) => e.id)).then((steps) => {
+      const by = new Map<Id, typeof steps>()
+      for (const s of steps) (by.get(s.episode) ?? by.set(s.episode, []).get(s.episode))?.push(s)
+      desk.past = by
+    })
   }
 
   const proposal = shallowRef<{ plan: Plan; of: PlanFor; before: Plan['score']; share: number; done: boolean }>()

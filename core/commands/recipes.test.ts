@@ -89,7 +89,9 @@ describe('several recipes of a show', () => {
   const two = after(placed, addRecipe(placed, { show: 'show', name: 'Interview', from: 'small' }, { ...later, id: () => 'interview' }))
 
   test('an episode goes over: open steps of lines it lacks go, missing ones come, what was begun stays', () => {
-    const begun = applied(two, [{ table: 'steps', id: 'episode/prepare', before: two.steps.get('episode/prepare'), after: { ...two.steps.get('episode/prepare')!, logged: 10 } }])
+    const bench = two.steps.get('episode/prepare')
+    if (!bench) throw new Error('no step')
+    const begun = applied(two, [{ table: 'steps', id: bench.id, before: bench, after: { ...bench, logged: 10 } }])
     const over = after(begun, useRecipe(begun, { episode: 'episode', recipe: 'interview' }, later))
     expect(stepsOf(over, 'episode').map((s) => s.line).sort()).toEqual(['film', 'prepare', 'rough', 'script'])
     expect(over.episodes.get('episode')?.recipe).toBe('interview')

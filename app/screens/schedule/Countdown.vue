@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { scaleLinear } from 'd3-scale'
-import { moveToSlot, pushed } from '@core/commands/moves'
+import { moveToSlot } from '@core/commands/moves'
 import { finishStages } from '@core/commands/steps'
 import { lanesOf, rampOf } from '@core/plan/ramp'
 import { sixLamps } from '@core/recipe/lamps'
@@ -12,19 +12,18 @@ import type { Slot } from '@core/rhythm/slots'
 import { useBoard, type Card } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
-import { usePlan } from '@app/stores/plan'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import Sheet from '@app/ui/Sheet.vue'
+import CarriedSays from './CarriedSays.vue'
+import { useCarrying } from './carrying'
 import ScheduleTabs from './ScheduleTabs.vue'
 
 /** Stage against days to release: a card's right edge is its release; what stands left of the ramp is behind it. */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
-const plan = usePlan()
-plan.want()
 const router = useRouter()
 const frame = ref<HTMLElement>()
 const width = ref(900)
@@ -98,65 +97,61 @@ function slotsFor(card: Card): Slot[] {
   const days = [...filled.flatMap((r) => (r.card?.standing.release ? [{ day: r.day, original: r.card.episode.place.on === 'slot' ? r.card.episode.place.day : r.day }] : [])), ...open.value.flatMap((r) => (r.slot && r.show.id === card.show.id ? [{ day: r.slot.day, original: r.slot.original }] : []))]
   return days.sort((a, b) => (a.day < b.day ? -1 : 1)).map((d) => ({ key: d.original, show: card.show.id, original: d.original, day: d.day, time: card.show.rhythm.time, at: 0, skipped: false, moved: false }))
 }
-const drag = shallowRef<{ put: Put; dx: number; dy: number; slot: Slot | undefined; row: number; says: string }>()
-let grabbed: { put: Put; x: number; y: number } | undefined
-function grab(event: PointerEvent, put: Put) {
-  if (event.button !== 0) return
-  grabbed = { put, x: event.clientX, y: event.clientY }
-  if (event.currentTarget instanceof HTMLElement) event.currentTarget.setPointerCapture(event.pointerId)
-}
+/** What is being dragged is moved in the page itself; only what is said of it is drawn anew, so that hundreds of cards can lie about it. */
+const { said, over, end } = useCarrying()
+interface Drag { put: Put; x: number; y: number; card: HTMLElement; goals: { slot: Slot; days: number }[]; moving: boolean; slot: Slot | undefined; row: number }
+let held: Drag | undefined
 let frameAsked = 0
+function grab(event: PointerEvent, put: Put) {
+  if (event.button !== 0 || !(event.currentTarget instanceof HTMLElement)) return
+  held = { put, x: event.clientX, y: event.clientY, card: event.currentTarget, goals: slotsFor(put.card).map((slot) => ({ slot, days: daysBetween(board.today, slot.day) })), moving: false, slot: undefined, row: put.row }
+  event.currentTarget.setPointerCapture(event.pointerId)
+}
 function dragging(event: PointerEvent) {
-  if (!grabbed) return
-  const { put } = grabbed
-  const [dx, dy] = [event.clientX - grabbed.x, event.clientY - grabbed.y]
-  if (!drag.value && Math.hypot(dx, dy) < 6) return
+  const h = held
+  if (!h) return
+  const [dx, dy] = [event.clientX - h.x, event.clientY - h.y]
+  if (!h.moving && Math.hypot(dx, dy) < 6) return
+  h.moving = true
   cancelAnimationFrame(frameAsked)
-  frameAsked = requestAnimationFrame(() => { drag.value = { put, dx, dy, ...consequences(put, dx, dy) } })
-}
-/** Where a card would come to, and what that does to others. */
-function consequences(put: Put, dx: number, dy: number): { slot: Slot | undefined; row: number; says: string } {
-  const row = Math.max(0, Math.min(kinds.length - 1, put.row + Math.round(dy / rowHeight)))
-  if (Math.abs(dy) > rowHeight / 2 && Math.abs(dy) > Math.abs(dx)) return { slot: undefined, row, says: row > put.row ? `Finish ${kinds.slice(put.row, row).join(', ')}` : `Open ${kinds.slice(row, put.row).join(', ')} again` }
-  const days = put.days + Math.round((x.value.invert(put.right + dx) - x.value.invert(put.right)))
-  const slot = slotsFor(put.card).sort((a, b) => Math.abs(daysBetween(board.today, a.day) - days) - Math.abs(daysBetween(board.today, b.day) - days))[0]
-  if (!slot || slot.original === (put.card.episode.place.on === 'slot' ? put.card.episode.place.day : '')) return { slot: undefined, row: put.row, says: '' }
-  const there = board.placed.find((c) => c.show.id === put.card.show.id && c.episode.place.on === 'slot' && c.episode.place.day === slot.original)
-  const moves = there && pushed(library.records, there.episode.id, board.now)
-  const shift = daysBetween(put.card.standing.release?.day ?? slot.day, slot.day)
-  const due = put.card.standing.next?.due
-  const pushes = moves?.ok ? moves.value.filter((m) => m.episode.id !== put.card.episode.id) : []
-  void look(put, slot, Object.fromEntries(pushes.map((m) => [m.episode.id, m.to.day])))
-  const others = moves?.ok ? moves.value.filter((m) => m.episode.id !== put.card.episode.id).map((m) => `${board.card(m.episode.id)?.number} to ${sayDay(m.to.day)}`) : []
-  return { slot, row: put.row, says: [`To ${sayDay(slot.day)}`, due ? `next step due ${sayDay(dayOf(dayNumber(due) + shift))}` : '', others.length > 0 ? `moves ${others.join(', ')}` : ''].filter(Boolean).join('; ') }
-}
-/** The outlook of what is dragged, and of what it would push, before and after; asked of the worker when the slot under it changes. */
-const effect = shallowRef<{ key: string; says: string }>()
-let asked = ''
-async function look(put: Put, slot: Slot, moves: Record<string, string>) {
-  const key = `${put.card.episode.id} ${slot.original}`
-  if (asked === key) return
-  asked = key
-  const after = await plan.whatIf({ moved: { [put.card.episode.id]: slot.day, ...moves } })
-  if (asked !== key) return
-  const says = [put.card.episode.id, ...Object.keys(moves)].flatMap((id) => {
-    const [before, next, card] = [plan.outlooks.get(id), after.get(id), board.card(id)]
-    return before && next && card ? [before.is === next.is ? `${card.number} stays ${next.is}` : `${card.number} ${before.is} → ${next.is}`] : []
+  frameAsked = requestAnimationFrame(() => {
+    if (held !== h) return
+    h.card.classList.add('drag')
+    h.card.style.transform = `translate(${dx}px, ${dy}px)`
+    aim(h, dx, dy)
   })
-  effect.value = { key, says: says.slice(0, 4).join(', ') }
+}
+/** Where a card would come to. */
+function aim(h: Drag, dx: number, dy: number) {
+  const { put } = h
+  h.slot = undefined
+  h.row = Math.max(0, Math.min(kinds.length - 1, put.row + Math.round(dy / rowHeight)))
+  if (Math.abs(dy) > rowHeight / 2 && Math.abs(dy) > Math.abs(dx)) { over(put.card, undefined, h.row > put.row ? `Finish ${kinds.slice(put.row, h.row).join(', ')}` : h.row < put.row ? `Open ${kinds.slice(h.row, put.row).join(', ')} again` : ''); return }
+  h.row = put.row
+  const days = put.days + Math.round(x.value.invert(put.right + dx) - x.value.invert(put.right))
+  let near: Drag['goals'][number] | undefined
+  for (const g of h.goals) if (!near || Math.abs(g.days - days) < Math.abs(near.days - days)) near = g
+  const { place } = put.card.episode
+  if (near && !(place.on === 'slot' && place.day === near.slot.original)) h.slot = near.slot
+  over(put.card, h.slot, '')
+}
+function released() {
+  cancelAnimationFrame(frameAsked)
+  if (held) { held.card.classList.remove('drag'); held.card.style.transform = '' }
+  held = undefined
+  end()
 }
 const asking = shallowRef<{ card: Card; stages: string[]; steps: string[]; parts: string[] }>()
 async function dropped() {
-  const d = drag.value
-  const was = grabbed
-  grabbed = undefined
-  cancelAnimationFrame(frameAsked)
-  drag.value = undefined
-  asked = ''
-  effect.value = undefined
-  if (!d) { if (was) desk.forecast = was.put.card.episode.id; return }
-  if (d.slot) await moveTo(d.put.card, d.slot)
-  else if (d.row !== d.put.row) await toStage(d.put, d.row)
+  const h = held
+  released()
+  if (!h) return
+  if (!h.moving) desk.forecast = h.put.card.episode.id
+  else if (h.slot) await moveTo(h.put.card, h.slot)
+  else if (h.row !== h.put.row) await toStage(h.put, h.row)
+}
+function letGo(event: KeyboardEvent) {
+  if (event.key === 'Escape' && held) { event.preventDefault(); released() }
 }
 function moveTo(card: Card, slot: Slot) {
   return library.perform(moveToSlot, { episode: card.episode.id, day: slot.original }, 'aloud')
@@ -192,11 +187,11 @@ const styles = computed(() => new Map(puts.value.map((p) => {
   const h = (rowHeight - 8) / lanes
   return [p, { left: `${p.left}px`, top: `${p.row * rowHeight + 4 + (p.lane ?? 0) * h}px`, width: `${Math.max(54, p.right - p.left)}px`, height: `${h - (lanes > 1 ? 2 : 0)}px` }]
 })))
-const cardStyle = (p: Put) => (drag.value?.put === p ? { ...styles.value.get(p), transform: `translate(${drag.value.dx}px, ${drag.value.dy}px)`, zIndex: 5 } : styles.value.get(p))
+const cardStyle = (p: Put) => styles.value.get(p)
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
+  <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3" @keydown="letGo">
     <header class="flex flex-wrap items-center gap-x-4 gap-y-2 mb-3">
       <h1>Schedule</h1><ScheduleTabs />
       <div v-if="board.shows.length > 1" class="flex border border-line rounded-control overflow-hidden" role="group" aria-label="Whose ramp"><button v-for="s in board.shows" :key="s.id" class="px-3 py-1" :class="s.id === show?.id ? 'bg-raised font-medium' : 'text-ink-2'" :aria-pressed="s.id === show?.id" @click="showId = s.id">{{ s.title }}</button></div>
@@ -215,12 +210,11 @@ const cardStyle = (p: Put) => (drag.value?.put === p ? { ...styles.value.get(p),
         <div v-for="(k, i) in kinds" :key="k" class="absolute left-3 w-[104px]" :style="{ top: `${i * rowHeight + 8}px` }"><strong class="font-semibold">{{ recipe?.stages.find((s) => s.kind === k)?.name ?? k }}</strong><span v-if="rampAt(k)" class="sub block">done {{ rampAt(k)?.days }} d before</span></div>
         <ul aria-label="Releases by stage and days to go">
           <li v-for="p in puts" :key="p.card.episode.id">
-            <button class="cd" :class="[p.card.show.kind, { behind: p.late, next: p.card === board.coming[0], small: depth(p.row) > 1, pin: p.lane === undefined, drag: drag?.put === p }]" :style="p.lane === undefined ? { left: `${p.right - 14}px`, top: `${(p.row + 1) * rowHeight - 18}px` } : cardStyle(p)" :data-card="p.card.episode.id" :aria-label="`${p.card.number} ${p.card.title}, out ${sayDay(p.card.standing.release?.day ?? '')}, ${p.days} d, at ${p.card.standing.where?.stage.name ?? 'ready'}${p.late ? `, late ${p.late} d` : ''}. Arrows move it, Enter says why`" :title="p.card.title" @pointerdown="grab($event, p)" @pointermove="dragging" @pointerup="dropped" @pointercancel="drag = undefined" @keydown="keyed($event, p)">
+            <button class="cd" :class="[p.card.show.kind, { behind: p.late, next: p.card === board.coming[0], small: depth(p.row) > 1, pin: p.lane === undefined }]" :style="p.lane === undefined ? { left: `${p.right - 14}px`, top: `${(p.row + 1) * rowHeight - 18}px` } : cardStyle(p)" :data-card="p.card.episode.id" :aria-label="`${p.card.number} ${p.card.title}, out ${sayDay(p.card.standing.release?.day ?? '')}, ${p.days} d, at ${p.card.standing.where?.stage.name ?? 'ready'}${p.late ? `, late ${p.late} d` : ''}. Arrows move it, Enter says why`" :title="p.card.title" @pointerdown="grab($event, p)" @pointermove="dragging" @pointerup="dropped" @pointercancel="released" @keydown="keyed($event, p)">
               <template v-if="p.lane !== undefined"><span class="block truncate font-semibold leading-[18px]">{{ p.card.title }}</span><span v-if="depth(p.row) < 3" class="text-11 text-ink-2 block truncate leading-[15px]">{{ p.card.number }} {{ sayDay(p.card.standing.release?.day ?? '') }}, {{ p.days }} d</span><span v-if="depth(p.row) === 1" class="flex items-center gap-1.5 text-12 truncate"><LampMark v-if="lampOf(p)" :lamp="lampOf(p)!" :size="13" hidden /><template v-if="p.late"><Flag :size="9" /><span class="late">late {{ p.late }} d</span></template><template v-else>{{ p.card.standing.next?.step.name ?? 'ready' }}</template></span></template>
             </button>
           </li>
         </ul>
-        <p v-if="drag?.says" class="panel border-ring bg-raised px-3 py-1 absolute left-[132px] bottom-2 z-10" role="status">{{ drag.says }}<template v-if="drag.slot && effect?.key === `${drag.put.card.episode.id} ${drag.slot.original}` && effect.says">; {{ effect.says }}</template></p>
         <div class="absolute left-3" :style="{ top: `${kinds.length * rowHeight + 8}px` }"><strong class="font-semibold">Open</strong></div>
         <button v-for="r in open" :key="r.key" class="cd vacant" :class="r.show.kind" :style="{ left: `${x(daysBetween(board.today, r.day)) - Math.min(cardWidth, 92)}px`, width: `${Math.min(cardWidth, 92)}px`, top: `${kinds.length * rowHeight + 6}px`, height: '34px' }" :aria-label="`${r.show.prefix}${r.number} open, ${sayDay(r.day)}${board.keptFor(r.show.id, r.slot?.original) ? `, kept for ${board.keptFor(r.show.id, r.slot?.original)?.reservation.name}` : ''}. Choose an idea`" :title="board.keptFor(r.show.id, r.slot?.original)?.reservation.name" @click="desk.filling = r.slot"><span class="num text-11 block leading-[13px]">{{ r.show.prefix }}{{ r.number }}</span><span v-if="board.keptFor(r.show.id, r.slot?.original)" class="text-11 block truncate leading-[13px]">{{ board.keptFor(r.show.id, r.slot?.original)?.reservation.name }}</span></button>
         <div v-for="n in ticks" :key="n" class="absolute text-center text-11 leading-[14px] text-ink-2 w-[60px] -ml-[30px]" :style="{ left: `${x(n)}px`, top: `${kinds.length * rowHeight + 56}px` }">{{ sayDay(dayOf(dayNumber(board.today) + n)) }}<br /><span class="num text-11">{{ n }} d</span></div>
@@ -232,6 +226,7 @@ const cardStyle = (p: Put) => (drag.value?.put === p ? { ...styles.value.get(p),
         <p v-if="show" class="sub border-t border-faint pt-2"><strong class="text-ink">{{ board.readyRun(show).run }}</strong> of {{ show.readyAhead }} ready ahead</p>
       </aside>
     </div>
+    <CarriedSays :said="said" />
     <Sheet :open="asking !== undefined" :title="`Finish ${asking?.card.number ?? ''} up to there`" @close="asking = undefined">
       <p v-if="asking && asking.steps.length > 0">These steps are open in between: <strong>{{ asking.steps.join(', ') }}</strong>.</p><p v-if="asking && asking.parts.length > 0" class="mt-2">These parts are still missing, and keep its lamp unlit: {{ asking.parts.join(', ') }}.</p>
       <p class="sub mt-2">{{ asking ? sayAway(asking.card.standing.release?.day ?? board.today, board.today) : '' }} to its release.</p>
@@ -247,6 +242,6 @@ const cardStyle = (p: Put) => (drag.value?.put === p ? { ...styles.value.get(p),
 .cd.next { border-color: var(--lamp-line); box-shadow: 0 0 14px var(--glow); }
 .cd.small { padding-block: 1px; }
 .cd.pin { width: 14px; height: 14px; padding: 0; border-radius: 50%; border: 2px solid var(--ink-2); }
-.cd.drag { cursor: grabbing; opacity: 0.92; }
+.cd.drag { cursor: grabbing; opacity: 0.92; z-index: 5; }
 .cd.vacant { border-style: dashed; border-left-width: 1px; border-right-style: solid; background: transparent; cursor: pointer; }
 </style>

@@ -13,6 +13,8 @@ import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import Glyph from '@app/ui/Glyph.vue'
+import CarriedSays from './CarriedSays.vue'
+import { useCarrying } from './carrying'
 import ScheduleTabs from './ScheduleTabs.vue'
 
 /** Months of the same slots: releases with their pictures and glyphs, open ones, what is due and the work on demand; the unplaced beside. */
@@ -23,7 +25,8 @@ const pictures = usePictures()
 const router = useRouter()
 const offset = ref(0)
 const shows = ref({ due: false, work: false })
-const over = ref('')
+const { said, over, end } = useCarrying()
+let held: Card | undefined
 /** Monday first, or Sunday where the locale has it so. */
 const first = computed(() => {
   const locale: unknown = new Intl.Locale(navigator.language)
@@ -75,10 +78,25 @@ const launchesOn = (day: string) => launches.value.filter((l) => day >= addDays(
 const keptOn = (show: string, original: string) => board.keptFor(show, original)?.reservation
 const tray = computed(() => [...board.unplaced, ...board.spares])
 function carry(event: DragEvent, id: string) {
+  held = board.card(id)
   event.dataTransfer?.setData('text/lamp-idea', id)
 }
+/** The slot of an episode's show on a date, or the date itself as a release of its own. */
+function goalOn(card: Card, day: string) {
+  const slot = slotsOf(card.show, addDays(day, -40), addDays(day, 40)).find((s) => s.day === day && !s.skipped)
+  return slot ? { original: slot.original, day } : { original: `own ${day}`, day }
+}
+function hovered(event: DragEvent, day: string) {
+  if (event.currentTarget instanceof HTMLElement) event.currentTarget.classList.add('over')
+  if (held && day >= board.today) over(held, goalOn(held, day))
+  else end()
+}
+function left(event: DragEvent) {
+  if (event.currentTarget instanceof HTMLElement) event.currentTarget.classList.remove('over')
+}
 async function dropped(event: DragEvent, day: string) {
-  over.value = ''
+  left(event)
+  end()
   const id = event.dataTransfer?.getData('text/lamp-idea')
   const e = library.records.episodes.get(id ?? '')
   if (!e || day < board.today) return
@@ -117,11 +135,11 @@ async function keyed(event: KeyboardEvent, card: Card) {
         <section v-for="m in months" :key="m.start" :aria-label="m.name"><h2 class="mb-2">{{ m.name }}</h2>
           <div class="grid grid-cols-7 text-11 text-ink-2 mb-1"><span v-for="n in names" :key="n" class="px-2">{{ n }}</span></div>
           <ol class="grid grid-cols-7 border-t border-l border-faint rounded-card overflow-hidden">
-            <li v-for="d in m.cells" :key="d" class="cell" :class="{ out: d.slice(0, 7) !== m.start.slice(0, 7), today: d === board.today, over: over === d }" :aria-label="sayDay(d)" @dragover.prevent="over = d" @dragleave="over = ''" @drop.prevent="dropped($event, d)">
+            <li v-for="d in m.cells" :key="d" class="cell" :class="{ out: d.slice(0, 7) !== m.start.slice(0, 7), today: d === board.today }" :aria-label="sayDay(d)" @dragover.prevent="hovered($event, d)" @dragleave="left" @drop.prevent="dropped($event, d)">
               <template v-if="d.slice(0, 7) === m.start.slice(0, 7)">
                 <span v-for="x in launchesOn(d)" :key="x.l.id" class="launch" :class="x.is" :title="`${x.l.name}: ${x.is === 'up' ? 'run-up' : 'launch'}`"><span v-if="x.first" class="truncate">{{ x.is === 'up' ? `run-up, ${x.l.name}` : x.l.name }}</span></span>
                 <span class="num text-11 leading-[14px]" :class="d === board.today ? 'text-lamp-text! font-bold' : ''">{{ Number(d.slice(8)) }}</span>
-                <button v-for="c in releases.get(d) ?? []" :key="c.episode.id" class="rel" :class="[c.show.kind, { gone: c.episode.phase.name === 'released', late: c.standing.late && c.episode.phase.name !== 'released' }]" :data-month-card="c.episode.id" :draggable="c.episode.phase.name !== 'released'" :aria-label="`${c.number} ${c.title}${c.episode.phase.name === 'released' ? ', released' : ', Alt and arrows move it'}`" @dragstart="carry($event, c.episode.id)" @keydown="keyed($event, c)" @click="router.push({ name: 'episode', params: { code: c.episode.code } })">
+                <button v-for="c in releases.get(d) ?? []" :key="c.episode.id" class="rel" :class="[c.show.kind, { gone: c.episode.phase.name === 'released', late: c.standing.late && c.episode.phase.name !== 'released' }]" :data-month-card="c.episode.id" :draggable="c.episode.phase.name !== 'released'" :aria-label="`${c.number} ${c.title}${c.episode.phase.name === 'released' ? ', released' : ', Alt and arrows move it'}`" @dragstart="carry($event, c.episode.id)" @dragend="end" @keydown="keyed($event, c)" @click="router.push({ name: 'episode', params: { code: c.episode.code } })">
                   <img v-if="pictures.url(c.episode.chosenPicture ?? c.episode.pictures[0]?.id)" :src="pictures.url(c.episode.chosenPicture ?? c.episode.pictures[0]?.id)" alt="" class="w-[34px] h-[22px] object-cover rounded-[2px] flex-none" /><Glyph v-else :size="20" :lamps="sixLamps(c.standing)" :name="c.title" class="flex-none" /><span class="truncate"><span class="num text-11">{{ c.number }}</span> {{ c.title }}</span>
                 </button>
                 <button v-for="o in openOn(d)" :key="o.show.id" class="rel open" :class="o.show.kind" :aria-label="`${o.show.title}, ${sayDay(d)}, ${o.slot.skipped ? 'skipped' : `open${keptOn(o.show.id, o.slot.original) ? `, kept for ${keptOn(o.show.id, o.slot.original)?.name}` : ''}. Choose an idea`}`" @click="desk.filling = o.slot"><span class="truncate">{{ o.slot.skipped ? 'skipped' : keptOn(o.show.id, o.slot.original) ? `for ${keptOn(o.show.id, o.slot.original)?.name}` : 'open' }}</span></button>
@@ -132,8 +150,9 @@ async function keyed(event: KeyboardEvent, card: Card) {
           </ol>
         </section>
       </div>
-      <aside class="panel p-3 grid grid-cols-1 gap-2 sticky top-4 min-w-0" aria-label="Not on the schedule"><h2>Without a date</h2><ul class="grid grid-cols-1 gap-1.5"><li v-for="c in tray" :key="c.episode.id" class="min-w-0"><button class="rel w-full" draggable="true" @dragstart="carry($event, c.episode.id)" @click="desk.placing = c.episode.id"><Glyph :size="20" :lamps="sixLamps(c.standing)" :name="c.title" class="flex-none" /><span class="truncate">{{ c.title }}</span></button></li></ul><p v-if="tray.length === 0" class="sub">Everything in work has a date.</p><p class="sub">Drag one onto a day. On a day without a slot it goes out as a one-off.</p></aside>
+      <aside class="panel p-3 grid grid-cols-1 gap-2 sticky top-4 min-w-0" aria-label="Not on the schedule"><h2>Without a date</h2><ul class="grid grid-cols-1 gap-1.5"><li v-for="c in tray" :key="c.episode.id" class="min-w-0"><button class="rel w-full" draggable="true" @dragstart="carry($event, c.episode.id)" @dragend="end" @click="desk.placing = c.episode.id"><Glyph :size="20" :lamps="sixLamps(c.standing)" :name="c.title" class="flex-none" /><span class="truncate">{{ c.title }}</span></button></li></ul><p v-if="tray.length === 0" class="sub">Everything in work has a date.</p><p class="sub">Drag one onto a day. On a day without a slot it goes out as a one-off.</p></aside>
     </div>
+    <CarriedSays :said="said" />
   </div>
 </template>
 

@@ -3,35 +3,36 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { readyCurve, spareStanding, type PastRelease } from '@core/plan/ready'
 import { sixLamps } from '@core/recipe/lamps'
-import type { Show } from '@core/model'
+import type { Show, Step } from '@core/model'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { releaseOf } from '@core/rhythm/slots'
-import { useBoard, type Card } from '@app/stores/board'
+import { useBoard } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
 
 /** How a show stands against its wish of slots ready ahead: what is on them, when it would break, its spares, and the last months as a small curve. */
 const { show, plain = false } = defineProps<{ show: Show; plain?: boolean }>()
 const board = useBoard()
+const desk = useDesk()
 const router = useRouter()
 const ahead = computed(() => board.readyRun(show))
 const spares = computed(() => board.spares.filter((c) => c.show.id === show.id).map((card) => ({ card, is: spareStanding({ ready: card.standing.ready, staleAfter: card.episode.nature.is === 'topical' ? card.episode.nature.staleAfter : undefined }, board.today) })))
 const kept = computed(() => spares.value.filter((s) => s.card.standing.ready && s.is.is !== 'stale').length)
-const readyAt = (card: Card): number | undefined => {
-  const done = card.steps.filter((s) => s.required && s.lead.by !== 'after').flatMap((s) => (s.doneAt === undefined ? [] : [Date.parse(s.doneAt)]))
+const readyAt = (steps: readonly Step[]): number | undefined => {
+  const done = steps.filter((s) => s.required && s.lead.by !== 'after').flatMap((s) => (s.doneAt === undefined ? [] : [Date.parse(s.doneAt)]))
   return done.length === 0 ? undefined : Math.max(...done)
 }
 const weeks = 20
 /** Learnt from the steps of what was released; empty until those are read. */
 const curve = computed(() => {
   const past: PastRelease[] = board.released.filter((e) => e.show === show.id).slice(0, 40).flatMap((e) => {
-    const card = board.cardOf(e)
-    const ready = card && readyAt(card)
+    const ready = readyAt(desk.past.get(e.id) ?? [])
     const release = releaseOf(e, show)
     return ready === undefined || !release ? [] : [{ out: release.at, ready: Math.min(ready, release.at) }]
   })
   if (past.length < 3) return []
-  const coming: PastRelease[] = board.coming.filter((c) => c.show.id === show.id).map((c) => ({ out: c.standing.release?.at ?? 0, ready: c.standing.ready ? (readyAt(c) ?? board.minute) : undefined }))
+  const coming: PastRelease[] = board.coming.filter((c) => c.show.id === show.id).map((c) => ({ out: c.standing.release?.at ?? 0, ready: c.standing.ready ? (readyAt(c.steps) ?? board.minute) : undefined }))
   return readyCurve([...past, ...coming], Array.from({ length: weeks }, (_, i) => board.minute - (weeks - 1 - i) * 7 * 86_400_000))
 })
 const box = { width: 120, height: 26 }

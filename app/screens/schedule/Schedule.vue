@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { CalendarArrowDown, MoreHorizontal } from '@lucide/vue'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
@@ -22,6 +22,8 @@ import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import { honours } from '@core/rhythm/reserve'
 import { outOfWindow } from '@core/ideas/usable'
+import CarriedSays from './CarriedSays.vue'
+import { useCarrying } from './carrying'
 import Launches from './Launches.vue'
 import ReadyAhead from './ReadyAhead.vue'
 import ScheduleTabs from './ScheduleTabs.vue'
@@ -76,6 +78,45 @@ function sendSpare(row: SlotRow) {
   const [ready, on] = [spare(row), row.card?.episode.place]
   if (ready && on?.on === 'slot') void library.perform(moveToSlot, { episode: ready.episode.id, day: on.day }, 'aloud')
 }
+const { said, over, end } = useCarrying()
+let held: Card | undefined
+/** A row as a place to carry an episode of its show to. */
+function goalOf(row: SlotRow) {
+  const original = row.slot ? (row.slot.skipped ? undefined : row.slot.original) : row.card?.episode.place.on === 'slot' ? row.card.episode.place.day : undefined
+  return original === undefined || row.show.id !== held?.show.id ? undefined : { original, day: row.day }
+}
+function carry(event: DragEvent, row: SlotRow) {
+  held = row.card
+  if (held) event.dataTransfer?.setData('text/lamp-slot', held.episode.id)
+}
+function hovered(event: DragEvent, row: SlotRow) {
+  if (!held || !goalOf(row)) return
+  event.preventDefault()
+  if (event.currentTarget instanceof HTMLElement) event.currentTarget.classList.add('goal')
+  over(held, goalOf(row))
+}
+function left(event: DragEvent) {
+  if (event.currentTarget instanceof HTMLElement) event.currentTarget.classList.remove('goal')
+}
+function dropped(event: DragEvent, row: SlotRow) {
+  left(event)
+  end()
+  const goal = goalOf(row)
+  if (held && goal && row.card !== held) void library.perform(moveToSlot, { episode: held.episode.id, day: goal.original }, 'aloud')
+  held = undefined
+}
+/** By keys an episode goes to the slot before or after its own. */
+async function shift(card: Card, by: 1 | -1) {
+  held = card
+  const row = board.rows.filter((r) => r.show.id === card.show.id && goalOf(r))
+  const to = row[row.findIndex((r) => r.card === card) + by]
+  const goal = to && goalOf(to)
+  held = undefined
+  if (!goal) return
+  await library.perform(moveToSlot, { episode: card.episode.id, day: goal.original }, 'aloud')
+  await nextTick()
+  document.querySelector<HTMLElement>(`[data-slot-card="${card.episode.id}"]`)?.focus()
+}
 const number = (row: SlotRow) => (row.number === undefined ? '' : `${row.show.prefix}${row.number}`)
 async function calendar() {
   download('lamp-reel.ics', await mail.calendarText(), 'text/calendar')
@@ -103,11 +144,11 @@ async function copyAddress() {
           <tr><th scope="col" class="w-[112px]">Goes out</th><th scope="col" class="w-[96px]"><span class="unseen">Picture</span></th><th scope="col">Episode</th><th v-for="s in ['Brief', 'Script', 'Film, Record', 'Edit', 'Thumbnail, Cover', 'Release']" :key="s" scope="col" class="w-[54px] text-center lampcol">{{ s }}</th><th scope="col" class="w-[196px] pl-4">Next step</th><th scope="col" class="w-[116px]">Outlook, slack</th><th scope="col" class="w-[44px]"><span class="unseen">More</span></th></tr>
         </thead>
         <tbody>
-          <tr v-for="row in rows" :key="row.key" :class="{ next: row.card?.episode.id === nextId, vacant: !row.card }">
+          <tr v-for="row in rows" :key="row.key" :class="{ next: row.card?.episode.id === nextId, vacant: !row.card }" :draggable="row.card !== undefined" @dragstart="carry($event, row)" @dragover="hovered($event, row)" @dragleave="left" @drop.prevent="dropped($event, row)" @dragend="end">
             <th scope="row" class="text-left align-middle font-normal"><span class="block font-semibold" :class="row.card?.episode.id === nextId ? 'text-lamp-text' : ''">{{ sayDay(row.day, board.today) }}</span><span class="sub">{{ row.time }} · {{ row.at > board.now ? sayUntil(board.now, row.at, row.show.zone) : 'has passed' }}</span></th>
             <template v-if="row.card">
               <td><button class="thumb" :class="row.show.kind" :aria-label="`Pictures of ${row.card.title}`" @click="open(row.card, 'thumbnail')"><img v-if="pictures.url(row.card.episode.chosenPicture ?? row.card.episode.pictures[0]?.id)" :src="pictures.url(row.card.episode.chosenPicture ?? row.card.episode.pictures[0]?.id)" alt="" /><Chalk v-else :seed="row.card.episode.code" /></button></td>
-              <td><RouterLink :to="{ name: 'episode', params: { code: row.card.episode.code } }" class="no-underline block"><span class="block font-semibold leading-[18px] line-clamp-2">{{ row.card.title }}</span><span class="sub"><span class="num">{{ row.card.number }}</span> {{ row.show.title }}</span><span v-if="breaks(row)" class="block text-11"><Flag :size="9" />kept for {{ breaks(row)?.name }}, not honoured yet</span><span v-else-if="keptOn(row)" class="block text-11 text-ink-2">for {{ keptOn(row)?.reservation.name }}</span><span v-if="stale(row)" class="block text-11"><Flag :size="9" /><span class="late">{{ stale(row) }}</span></span></RouterLink></td>
+              <td><RouterLink :to="{ name: 'episode', params: { code: row.card.episode.code } }" class="no-underline block" draggable="false" :data-slot-card="row.card.episode.id" @keydown.alt.up.prevent="shift(row.card, -1)" @keydown.alt.down.prevent="shift(row.card, 1)"><span class="block font-semibold leading-[18px] line-clamp-2">{{ row.card.title }}</span><span class="sub"><span class="num">{{ row.card.number }}</span> {{ row.show.title }}</span><span v-if="breaks(row)" class="block text-11"><Flag :size="9" />kept for {{ breaks(row)?.name }}, not honoured yet</span><span v-else-if="keptOn(row)" class="block text-11 text-ink-2">for {{ keptOn(row)?.reservation.name }}</span><span v-if="stale(row)" class="block text-11"><Flag :size="9" /><span class="late">{{ stale(row) }}</span></span></RouterLink></td>
               <td v-for="s in stages(row.card)" :key="s.kind" class="text-center lamp">
                 <span v-if="s.joined" class="join" aria-hidden="true" />
                 <button v-if="s.lamp && s.stage" class="relative block mx-auto w-[27px] h-[27px] rounded-full" :aria-label="`${row.card.number} ${s.stage.stage.name}: ${s.lamp.state}${s.lamp.late ? `, late ${s.lamp.late} d` : ''}`" @click="open(row.card, s.stage.stage.id)"><LampMark :lamp="s.lamp" :size="27" hidden /></button>
@@ -143,6 +184,8 @@ async function copyAddress() {
       </table>
     </div>
     <p v-if="rows.length === 0" class="panel p-6 mt-3">No slot is like that. <button class="underline underline-offset-2" @click="narrow = ''">Show every slot</button></p>
+    <p v-if="rows.length > 0" class="sub mt-2">Drag a row onto another slot of its show, or press <span class="key">Alt ↑ ↓</span> on its title.</p>
+    <CarriedSays :said="said" />
     <Launches class="mt-6" />
     <section v-if="board.unplaced.length > 0" class="mt-6">
       <h2 class="mb-2">Started, no slot yet</h2>
@@ -157,6 +200,7 @@ async function copyAddress() {
 .slots td, .slots th[scope='row'] { padding: 8px 6px; height: 62px; border-bottom: 1px solid var(--faint); vertical-align: middle; }
 .slots th:first-child { padding-left: 14px !important; }
 .slots tr.next th[scope='row'] { box-shadow: inset 3px 0 var(--lamp-line); }
+.slots tr.goal { background: var(--raised); }
 .slots tr.vacant { outline: 1px dashed var(--ring); outline-offset: -5px; border-radius: 8px; }
 .slots tr.vacant th { padding-left: 16px; }
 .slots tbody tr:last-child td, .slots tbody tr:last-child th { border-bottom: 0; }

@@ -10,6 +10,8 @@ const groups = [
   { name: 'Ideas', keys: [['↑ ↓', 'from idea to idea'], ['Alt ↑ ↓', 'move it in your order'], ['E', 'its own page'], ['X', 'choose it, Shift for all between'], ['A', 'choose all, or none'], ['P', 'put it on a slot'], ['S', 'start it without a slot'], ['N G D', 'next, promising, some day'], ['R', 'rest four weeks'], ['Delete', 'let it go']] },
   { name: 'Sort', keys: [['N G D L', 'next, promising, some day, let go'], ['R', 'rest four weeks'], ['M', 'merge into the one beside it'], ['T', 'add a line'], ['→', 'pass over'], ['Z', 'take back']] },
   { name: 'Jotting', keys: [['→', 'take the first topic that fits'], ['↓', 'the other show']] },
+  { name: 'Slots', keys: [['Alt ↑ ↓', 'to the slot before, the slot after']] },
+  { name: 'Countdown', keys: [['← →', 'to the slot before, the slot after'], ['↑ ↓', 'open a stage again, finish one'], ['Enter', 'why, and what if']] },
   { name: 'Week', keys: [['↑ ↓', 'from block to block'], ['Alt ↑ ↓', 'a day earlier, a day later'], ['Alt ← →', 'earlier, later in the day'], ['J', 'join its pieces'], ['P', 'pin it, or let it go'], ['S', 'split it'], ['Delete', 'back to the plan'], ['T', 'start or stop it'], ['Enter', 'go to it']] },
   { name: 'Episode', keys: [['[ and ]', 'the stage before, the stage after'], ['H', 'its history']] },
   { name: 'Script', keys: [['Enter', 'a new beat'], ['Alt V', 'to camera or voice-over'], ['Alt S', 'note a shot'], ['Alt ↑ ↓', 'move the beat']] },

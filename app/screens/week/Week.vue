@@ -286,7 +286,7 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
 
 <style scoped>
 .day { display: grid; grid-template-columns: 108px minmax(0, 1fr); gap: 12px; align-items: center; min-height: 66px; padding: 9px 0; border-top: 1px solid var(--faint); }
-.day.past { opacity: 0.75; }
+.day.past { color: var(--ink-2); }
 .day.over { background: var(--raised); }
 .track { display: flex; gap: 2px; height: 46px; padding: 2px; border: 1px solid var(--line); border-radius: 6px; background: var(--ground); }
 .stint { flex: none; height: 100%; padding: 3px 8px; overflow: hidden; text-align: left; font-size: 12.5px; border: 1px solid var(--line); border-left: 3px solid var(--ink-2); border-radius: 4px; background: var(--raised); cursor: grab; }
