@@ -120,6 +120,11 @@ export const useBoard = defineStore('board', () => {
   /** Releases whose moment has passed and that nobody has answered for. */
   const overdue = computed(() => placed.value.filter((c) => (c.standing.release?.at ?? Infinity) <= now.value))
   const coming = computed(() => placed.value.filter((c) => (c.standing.release?.at ?? 0) > now.value))
+  /** The one reason that an outlook gives: who is waited on, or the step that most often decides. */
+  function reasonOf(last: Id | undefined): string {
+    const step = stepIn.value.get(last ?? '')?.state.step
+    return step === undefined ? '' : step.waiting ? `waits on ${step.waiting.who}` : step.name
+  }
   /** What is late before its release, the most late first. */
   const late = computed(() => coming.value.filter((c) => c.standing.late !== undefined).sort((a, b) => (b.standing.late ?? 0) - (a.standing.late ?? 0)))
   const released = computed(() => episodes.value.filter((e) => e.phase.name === 'released').sort((a, b) => (releasedAt(a) < releasedAt(b) ? 1 : -1)))
@@ -208,7 +213,7 @@ export const useBoard = defineStore('board', () => {
   const reserved = computed(() => new Map<Id, Map<Day, Reserved>>(library.records.reservations.size === 0 ? [] : shows.value.map((s) => [s.id, reservedBetween(library.records, s, addDays(today.value, -40), addDays(today.value, 400), filledSlots(s, byShow.value.get(s.id) ?? []))])))
   const keptFor = (show: Id, original: Day | undefined): Reserved | undefined => (original === undefined ? undefined : reserved.value.get(show)?.get(original))
 
-  return { now, minute, today, shows, settings, hours, works, reserved, keptFor, numbers, card, cardOf, working, ideas, placed, unplaced, spares, overdue, coming, late, released, multiples, load, planned, stepIn, onSlot, slackOf, rows, openOf, frames, firstDay, readyRun, releaseOf, tick }
+  return { now, minute, today, shows, settings, hours, works, reserved, keptFor, numbers, card, cardOf, working, ideas, placed, unplaced, spares, overdue, coming, late, released, multiples, load, planned, stepIn, onSlot, reasonOf, slackOf, rows, openOf, frames, firstDay, readyRun, releaseOf, tick }
 })
 
 function releasedAt(e: Episode): string {

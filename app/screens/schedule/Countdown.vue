@@ -9,7 +9,7 @@ import { sixLamps } from '@core/recipe/lamps'
 import type { Recipe } from '@core/model'
 import { dayOf, dayNumber, daysBetween, sayAway, sayDay } from '@core/rhythm/days'
 import type { Slot } from '@core/rhythm/slots'
-import { useBoard, type Card } from '@app/stores/board'
+import { useBoard, type Card, type SlotRow } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
@@ -181,7 +181,25 @@ async function keyed(event: KeyboardEvent, put: Put) {
   else if (event.key === 'ArrowUp' && put.row > 0) { event.preventDefault(); await toStage(put, put.row - 1) }
   else if (event.key === 'Enter') { event.preventDefault(); desk.forecast = put.card.episode.id }
 }
+/** Said on a card only where it is not on track. */
+const outlookOf = (p: Put) => { const is = desk.outlooks.get(p.card.episode.id)?.is; return is === 'on track' ? undefined : is }
 const lampOf = (p: Put) => sixLamps(p.card.standing)[p.row]
+let spare: Card | undefined
+function carrySpare(event: DragEvent, card: Card) {
+  spare = card
+  event.dataTransfer?.setData('text/lamp-idea', card.episode.id)
+}
+function overOpen(event: DragEvent, row: SlotRow) {
+  if (!spare || !row.slot || row.show.id !== spare.show.id) return
+  event.preventDefault()
+  over(spare, row.slot)
+}
+function spareDropped(row: SlotRow) {
+  const card = spare
+  spare = undefined
+  end()
+  if (card && row.slot && row.show.id === card.show.id) void moveTo(card, row.slot)
+}
 const styles = computed(() => new Map(puts.value.map((p) => {
   const lanes = depth(p.row)
   const h = (rowHeight - 8) / lanes
@@ -210,18 +228,18 @@ const cardStyle = (p: Put) => styles.value.get(p)
         <div v-for="(k, i) in kinds" :key="k" class="absolute left-3 w-[104px]" :style="{ top: `${i * rowHeight + 8}px` }"><strong class="font-semibold">{{ recipe?.stages.find((s) => s.kind === k)?.name ?? k }}</strong><span v-if="rampAt(k)" class="sub block">done {{ rampAt(k)?.days }} d before</span></div>
         <ul aria-label="Releases by stage and days to go">
           <li v-for="p in puts" :key="p.card.episode.id">
-            <button class="cd" :class="[p.card.show.kind, { behind: p.late, next: p.card === board.coming[0], small: depth(p.row) > 1, pin: p.lane === undefined }]" :style="p.lane === undefined ? { left: `${p.right - 14}px`, top: `${(p.row + 1) * rowHeight - 18}px` } : cardStyle(p)" :data-card="p.card.episode.id" :aria-label="`${p.card.number} ${p.card.title}, out ${sayDay(p.card.standing.release?.day ?? '')}, ${p.days} d, at ${p.card.standing.where?.stage.name ?? 'ready'}${p.late ? `, late ${p.late} d` : ''}. Arrows move it, Enter says why`" :title="p.card.title" @pointerdown="grab($event, p)" @pointermove="dragging" @pointerup="dropped" @pointercancel="released" @keydown="keyed($event, p)">
-              <template v-if="p.lane !== undefined"><span class="block truncate font-semibold leading-[18px]">{{ p.card.title }}</span><span v-if="depth(p.row) < 3" class="text-11 text-ink-2 block truncate leading-[15px]">{{ p.card.number }} {{ sayDay(p.card.standing.release?.day ?? '') }}, {{ p.days }} d</span><span v-if="depth(p.row) === 1" class="flex items-center gap-1.5 text-12 truncate"><LampMark v-if="lampOf(p)" :lamp="lampOf(p)!" :size="13" hidden /><template v-if="p.late"><Flag :size="9" /><span class="late">late {{ p.late }} d</span></template><template v-else>{{ p.card.standing.next?.step.name ?? 'ready' }}</template></span></template>
+            <button class="cd" :class="[p.card.show.kind, { behind: p.late, next: p.card === board.coming[0], small: depth(p.row) > 1, pin: p.lane === undefined }]" :style="p.lane === undefined ? { left: `${p.right - 14}px`, top: `${(p.row + 1) * rowHeight - 18}px` } : cardStyle(p)" :data-card="p.card.episode.id" :aria-label="`${p.card.number} ${p.card.title}, out ${sayDay(p.card.standing.release?.day ?? '')}, ${p.days} d, at ${p.card.standing.where?.stage.name ?? 'ready'}${p.late ? `, late ${p.late} d` : ''}${outlookOf(p) ? `, ${outlookOf(p)}: ${board.reasonOf(desk.outlooks.get(p.card.episode.id)?.last)}` : ''}. Arrows move it, Enter says why`" :title="p.card.title" @pointerdown="grab($event, p)" @pointermove="dragging" @pointerup="dropped" @pointercancel="released" @keydown="keyed($event, p)">
+              <template v-if="p.lane !== undefined"><span class="block truncate font-semibold leading-[18px]">{{ p.card.title }}</span><span v-if="depth(p.row) < 3" class="text-11 text-ink-2 block truncate leading-[15px]">{{ p.card.number }} {{ sayDay(p.card.standing.release?.day ?? '') }}, {{ p.days }} d</span><span v-if="depth(p.row) === 1" class="flex items-center gap-1.5 text-12 truncate"><LampMark v-if="lampOf(p)" :lamp="lampOf(p)!" :size="13" hidden /><template v-if="p.late"><Flag :size="9" /><span class="late">late {{ p.late }} d</span></template><template v-else-if="outlookOf(p)"><strong class="font-semibold">{{ outlookOf(p) }}</strong>: {{ board.reasonOf(desk.outlooks.get(p.card.episode.id)?.last) }}</template><template v-else>{{ p.card.standing.next?.step.name ?? 'ready' }}</template></span></template>
             </button>
           </li>
         </ul>
         <div class="absolute left-3" :style="{ top: `${kinds.length * rowHeight + 8}px` }"><strong class="font-semibold">Open</strong></div>
-        <button v-for="r in open" :key="r.key" class="cd vacant" :class="r.show.kind" :style="{ left: `${x(daysBetween(board.today, r.day)) - Math.min(cardWidth, 92)}px`, width: `${Math.min(cardWidth, 92)}px`, top: `${kinds.length * rowHeight + 6}px`, height: '34px' }" :aria-label="`${r.show.prefix}${r.number} open, ${sayDay(r.day)}${board.keptFor(r.show.id, r.slot?.original) ? `, kept for ${board.keptFor(r.show.id, r.slot?.original)?.reservation.name}` : ''}. Choose an idea`" :title="board.keptFor(r.show.id, r.slot?.original)?.reservation.name" @click="desk.filling = r.slot"><span class="num text-11 block leading-[13px]">{{ r.show.prefix }}{{ r.number }}</span><span v-if="board.keptFor(r.show.id, r.slot?.original)" class="text-11 block truncate leading-[13px]">{{ board.keptFor(r.show.id, r.slot?.original)?.reservation.name }}</span></button>
+        <button v-for="r in open" :key="r.key" class="cd vacant" :class="r.show.kind" :style="{ left: `${x(daysBetween(board.today, r.day)) - Math.min(cardWidth, 92)}px`, width: `${Math.min(cardWidth, 92)}px`, top: `${kinds.length * rowHeight + 6}px`, height: '34px' }" :aria-label="`${r.show.prefix}${r.number} open, ${sayDay(r.day)}${board.keptFor(r.show.id, r.slot?.original) ? `, kept for ${board.keptFor(r.show.id, r.slot?.original)?.reservation.name}` : ''}. Choose an idea`" :title="board.keptFor(r.show.id, r.slot?.original)?.reservation.name" @click="desk.filling = r.slot" @dragover="overOpen($event, r)" @drop.prevent="spareDropped(r)"><span class="num text-11 block leading-[13px]">{{ r.show.prefix }}{{ r.number }}</span><span v-if="board.keptFor(r.show.id, r.slot?.original)" class="text-11 block truncate leading-[13px]">{{ board.keptFor(r.show.id, r.slot?.original)?.reservation.name }}</span></button>
         <div v-for="n in ticks" :key="n" class="absolute text-center text-11 leading-[14px] text-ink-2 w-[60px] -ml-[30px]" :style="{ left: `${x(n)}px`, top: `${kinds.length * rowHeight + 56}px` }">{{ sayDay(dayOf(dayNumber(board.today) + n)) }}<br /><span class="num text-11">{{ n }} d</span></div>
         <div class="absolute text-center text-11 leading-[14px] text-lamp-text w-[60px] -ml-[62px] text-right" :style="{ left: `${x(0)}px`, top: `${kinds.length * rowHeight + 56}px` }">today</div>
       </div>
       <aside class="panel p-3 grid gap-3" aria-label="Spares"><h2>Spares <span class="num font-normal">{{ board.spares.length }}</span></h2>
-        <ul class="grid gap-2"><li v-for="c in board.spares" :key="c.episode.id"><button class="flex gap-2 items-center text-left w-full" @click="router.push({ name: 'episode', params: { code: c.episode.code } })"><Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><span class="text-12">{{ c.title }}<span class="sub block">{{ c.standing.ready ? 'ready' : 'on its way' }}</span></span></button></li></ul>
+        <ul class="grid gap-2"><li v-for="c in board.spares" :key="c.episode.id"><button class="flex gap-2 items-center text-left w-full" draggable="true" :aria-label="`${c.title}, spare, ${c.standing.ready ? 'ready' : 'on its way'}. Drag it onto an open slot`" @dragstart="carrySpare($event, c)" @dragend="end" @click="router.push({ name: 'episode', params: { code: c.episode.code } })"><Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><span class="text-12">{{ c.title }}<span class="sub block">{{ c.standing.ready ? 'ready' : 'on its way' }}</span></span></button></li></ul>
         <p v-if="board.spares.length === 0" class="sub">A ready, evergreen episode kept off the schedule for a bad week stands here.</p>
         <p v-if="show" class="sub border-t border-faint pt-2"><strong class="text-ink">{{ board.readyRun(show).run }}</strong> of {{ show.readyAhead }} ready ahead</p>
       </aside>

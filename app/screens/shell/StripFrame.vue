@@ -38,7 +38,7 @@ const label = computed(() => {
   const out = `${sayDay(frame.day, board.today)}${when ? `, in ${when}` : ''}`
   if (frame.kind === 'open') return `${number.value} open, ${out}${kept.value ? `, kept for ${kept.value.name}` : ''}. Choose an idea${suggested.value.length > 0 ? `, for example ${suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')}` : ''}`
   if (frame.kind === 'skipped') return `Skipped, ${out}. Take the skip back`
-  return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${outlook.value && !late.value ? `, ${outlook.value}` : ''}${late.value ? `, late ${late.value} d` : ''}`
+  return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${outlook.value && !late.value ? `, ${outlook.value}: ${board.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id)?.last)}` : ''}${late.value ? `, late ${late.value} d` : ''}`
 })
 </script>
 

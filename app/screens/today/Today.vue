@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { markReleased } from '@core/commands/release'
 import { moveToNextOpen } from '@core/commands/schedule'
 import { backdateStep, putAway, tickStep } from '@core/commands/steps'
 import { markStanding } from '@core/commands/standing'
 import { occurrencesOf } from '@core/plan/standing'
-import { correctLog, endStep, leftToToday, ranFor, startStep, stopStep } from '@core/commands/week'
+import { correctLog, endStep, layOnDay, leftToToday, ranFor, startStep, stopStep } from '@core/commands/week'
 import { minutesOn } from '@core/plan/load'
 import { addDays, daysBetween, sayAway, sayDay, sayDayLong } from '@core/rhythm/days'
 import { sayLeft, sayUntil } from '@core/rhythm/zone'
@@ -23,7 +23,10 @@ import { download } from '@app/ui/download'
 import ReadyAhead from '../schedule/ReadyAhead.vue'
 import NextOut from './NextOut.vue'
 import WantToKnow from './WantToKnow.vue'
+import type { Step } from '@core/model'
 import { stepGoal, stepTicks } from '../episode/steps'
+
+const PullSheet = defineAsyncComponent(() => import('../week/PullSheet.vue'))
 
 const library = useLibrary()
 const board = useBoard()
@@ -31,10 +34,12 @@ const desk = useDesk()
 const router = useRouter()
 
 const room = computed(() => minutesOn(board.hours, board.today))
-const blocks = computed(() => board.load.blocks.filter((b) => b.day === board.today).flatMap((b) => {
+/** In the order of the day: by clock time, then as the week has them, then as planned. */
+const blocks = computed(() => board.load.blocks.filter((b) => b.day === board.today).flatMap((b, i) => {
   const found = board.stepIn.get(b.id)
-  return found ? [{ ...found, minutes: b.minutes, whole: b.minutes === found.state.minutesLeft }] : []
-}))
+  const own = found?.state.step.blocks.find((x) => x.day === b.day)
+  return found ? [{ ...found, minutes: b.minutes, whole: b.minutes === found.state.minutesLeft, at: own?.at, rank: [own?.at ?? '~', own?.place ?? 1000 + i] as const }] : []
+}).sort((a, b) => (a.rank[0] < b.rank[0] ? -1 : a.rank[0] > b.rank[0] ? 1 : a.rank[1] - b.rank[1])))
 /** Setting up is part of the day. */
 const planned = computed(() => board.planned.get(board.today) ?? 0)
 const undated = computed(() => board.unplaced.flatMap((card) => (card.standing.next ? [{ card, state: card.standing.next, minutes: card.standing.next.minutesLeft, whole: true }] : [])))
@@ -87,6 +92,14 @@ async function remind(on: boolean) {
   const { useReminders } = await import('@app/stores/reminders')
   await useReminders().turn(on)
 }
+const guidance = (card: Card, step: Step) => card.recipe.lines.find((l) => l.id === step.line)?.guidance
+const pulling = ref<number>()
+const later = computed(() => board.load.blocks.map((b) => ({ key: `${b.id} ${b.day}`, step: b.id, day: b.day, minutes: b.minutes, kind: board.stepIn.get(b.id)?.state.step.blocks.some((x) => x.day === b.day && x.pinned) ? ('pinned' as const) : ('laid' as const), running: false })))
+function pull({ step, from, minutes }: { step: string; from: string; minutes: number }) {
+  pulling.value = undefined
+  const laid = board.stepIn.get(step)?.state.step.blocks.some((b) => b.day === from)
+  void library.perform(layOnDay, { step, day: board.today, from: laid ? from : undefined, minutes, today: board.today }, 'aloud')
+}
 const outlook = (card: Card) => desk.outlooks.get(card.episode.id)
 const nothing = computed(() => board.working.length === 0)
 
@@ -127,7 +140,7 @@ useKeys({
             <span v-if="room > 0 && (board.load.setup.get(board.today) ?? 0) > 0" class="h-full rounded-[2px] border border-line bg-[repeating-linear-gradient(135deg,var(--line)_0_2px,transparent_2px_5px)]" :style="{ width: `${((board.load.setup.get(board.today) ?? 0) / room) * 100}%` }" title="Setting up" />
             <span v-for="(b, i) in blocks" :key="b.state.step.id" class="h-full rounded-[2px] border" :class="i === 0 ? 'bg-lamp border-lamp-line' : 'bg-raised border-line'" :style="{ width: `${room ? (b.minutes / room) * 100 : 0}%` }" />
           </div>
-          <p class="flex justify-between text-12 text-ink-2 mt-1"><span><strong class="text-ink font-semibold">{{ sayMinutes(planned) }}</strong> planned of {{ sayMinutes(room) }}</span><span>{{ room > planned ? `${sayMinutes(room - planned)} free` : room === 0 ? 'a day off' : 'full' }}</span></p>
+          <p class="flex justify-between text-12 text-ink-2 mt-1"><span><strong class="text-ink font-semibold">{{ sayMinutes(planned) }}</strong> planned of {{ sayMinutes(room) }}</span><button v-if="room - planned >= 20" class="underline underline-offset-2" @click="pulling = room - planned">{{ sayMinutes(room - planned) }} free, pull something forward</button><span v-else>{{ room > planned ? `${sayMinutes(room - planned)} free` : room === 0 ? 'a day off' : 'full' }}</span></p>
         </div>
       </header>
 
@@ -143,7 +156,7 @@ useKeys({
 
       <section v-if="running" class="panel border-lamp-line p-4 flex flex-wrap items-center gap-4" aria-label="Running">
         <LampMark :lamp="{ state: 'working', share: Math.min(1, (running.state.step.logged + ranFor(running.since, board.now)) / Math.max(1, running.state.step.minutes)) }" :size="30" hidden />
-        <div class="flex-1 min-w-[200px]"><p class="sub">running, <span class="num">{{ ranFor(running.since, board.now) }}</span> min now<template v-if="running.state.step.logged > 0">, <label class="inline-flex items-center gap-1"><input class="quiet-field mx-0 w-[58px] num border-line" type="number" min="0" max="6000" :value="running.state.step.logged" aria-label="Minutes worked before" @change="correct(running.state.step.id, $event)" /> before</label></template> of {{ sayMinutes(running.state.step.minutes) }} planned</p><h2 class="text-20 leading-7">{{ running.state.step.name }}</h2><p class="text-ink-2"><span class="num">{{ running.card.number }}</span> {{ running.card.title }}</p></div>
+        <div class="flex-1 min-w-[200px]"><p class="sub">running, <span class="num">{{ ranFor(running.since, board.now) }}</span> min now<template v-if="running.state.step.logged > 0">, <label class="inline-flex items-center gap-1"><input class="quiet-field mx-0 w-[58px] num border-line" type="number" min="0" max="6000" :value="running.state.step.logged" aria-label="Minutes worked before" @change="correct(running.state.step.id, $event)" /> before</label></template> of {{ sayMinutes(running.state.step.minutes) }} planned</p><h2 class="text-20 leading-7">{{ running.state.step.name }}</h2><p class="text-ink-2"><span class="num">{{ running.card.number }}</span> {{ running.card.title }}</p><p v-if="guidance(running.card, running.state.step)" class="text-12 mt-1 max-w-[52ch]">{{ guidance(running.card, running.state.step) }}</p></div>
         <button class="btn" @click="library.perform(stopStep, {}, 'aloud')">Stop <span class="key">T</span></button>
         <span v-if="stepTicks(running.state.step)" class="flex gap-1.5 items-center" role="group" aria-label="Done, and it took"><span class="sub">Done:</span><button v-for="t in (['shorter', 'as planned', 'longer'] as const)" :key="t" class="btn btn-small" @click="end(running.state.step.id, t)">{{ t }} <span class="key">{{ t === 'shorter' ? '−' : t === 'longer' ? '+' : '=' }}</span></button></span>
       </section>
@@ -155,7 +168,7 @@ useKeys({
         <div class="flex-1 min-w-[200px]">
           <p class="sub">{{ stageName(first.card, first.state.step.stage) }}<template v-if="first.state.due">, <template v-if="first.state.late"><Flag /><span class="late">late {{ first.state.late }} d</span>, was due {{ sayDay(first.state.due) }}<template v-if="outlook(first.card)">; its release is <button class="underline underline-offset-2" @click="desk.forecast = first.card.episode.id">{{ outlook(first.card)?.is === 'on track' ? 'still on track' : outlook(first.card)?.is }}</button></template></template><template v-else>due {{ sayDay(first.state.due) }}, {{ sayAway(first.state.due, board.today) }}</template></template><template v-else>, no date yet</template></p>
           <h2 class="text-20 leading-7">{{ first.state.step.name }}</h2>
-          <p class="text-ink-2"><span class="num">{{ first.card.number }}</span> {{ first.card.title }}</p>
+          <p class="text-ink-2"><span class="num">{{ first.card.number }}</span> {{ first.card.title }}</p><p v-if="guidance(first.card, first.state.step)" class="text-12 mt-1 max-w-[52ch]">{{ guidance(first.card, first.state.step) }}</p>
         </div>
         <p class="num text-20 text-ink">{{ sayMinutes(first.minutes) }}</p>
         <button v-if="!running" class="btn" @click="library.perform(startStep, { step: first.state.step.id }, 'aloud')">Start <span class="key">T</span></button>
@@ -184,7 +197,7 @@ useKeys({
         <ul class="panel divide-y divide-faint">
           <li v-for="b in rest" :key="b.state.step.id" class="flex items-center gap-4 px-4 py-2.5">
             <LampMark :lamp="b.state.step.logged > 0 ? { state: 'working', share: b.state.step.logged / b.state.step.minutes } : { state: 'open', share: 0, late: b.state.late }" :size="24" hidden />
-            <div class="flex-1 min-w-0"><p class="font-semibold truncate">{{ b.state.step.name }}<span v-if="!b.whole" class="sub font-normal"> a part of it</span></p><p class="sub truncate"><span class="num">{{ b.card.number }}</span> {{ b.card.title }} · {{ stageName(b.card, b.state.step.stage) }}</p></div>
+            <div class="flex-1 min-w-0"><p class="font-semibold truncate"><span v-if="b.at" class="num mr-2">{{ b.at }}</span>{{ b.state.step.name }}<span v-if="!b.whole" class="sub font-normal"> a part of it</span></p><p class="sub truncate"><span class="num">{{ b.card.number }}</span> {{ b.card.title }} · {{ stageName(b.card, b.state.step.stage) }}</p></div>
             <p class="sub max-sm:hidden">{{ b.state.due ? (b.state.late ? '' : `due ${sayDay(b.state.due)}, ${sayAway(b.state.due, board.today)}`) : '' }}<template v-if="b.state.late"><Flag /><span class="late">late {{ b.state.late }} d</span></template></p>
             <p class="num w-[64px] text-right">{{ sayMinutes(b.minutes) }}</p>
             <button class="btn btn-small" @click="open(b.card, b.state.step.id)">Go to it</button>
@@ -224,5 +237,6 @@ useKeys({
       <p class="mb-3">Nothing is on it yet. {{ board.ideas.length === 0 ? 'The first line you jot can be.' : 'Any idea can take it.' }}</p>
       <button class="btn" @click="desk.filling = vacant.slot">Choose an idea</button>
     </aside>
+    <PullSheet v-if="pulling !== undefined" :day="board.today" :free="pulling" :blocks="later" @pull="pull" @close="pulling = undefined" />
   </div>
 </template>

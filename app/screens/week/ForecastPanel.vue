@@ -8,7 +8,7 @@ import { placeOnSlot, skipSlot, takeOff } from '@core/commands/schedule'
 import type { Outlook } from '@core/plan/forecast'
 import { hoursOn } from '@core/plan/load'
 import { addDays, dayOf, sayDay } from '@core/rhythm/days'
-import type { Id } from '@core/model'
+import type { Day, Id } from '@core/model'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
@@ -42,6 +42,13 @@ const bars = computed(() => {
   return { from, to, x, list: [...spread].map(([off, n]) => ({ off, n, x: x(off), w: Math.max(2, x(1) - x(0) - 2), h: y(n) })) }
 })
 
+/** More hours, on days of one's own choosing. */
+const more = ref<{ hours: number; days: Day[] }>({ hours: 2, days: [] })
+const nearDays = computed(() => Array.from({ length: 14 }, (_, n) => addDays(board.today, n)).filter((d) => d <= (outlook.value?.release ?? '')))
+function chooseDay(day: Day) {
+  const { days, hours } = more.value
+  more.value = { hours, days: days.includes(day) ? days.filter((d) => d !== day) : [...days, day].sort() }
+}
 interface Choice { name: string; what: WhatIf; act: (() => Promise<unknown>) | undefined }
 const choices = computed<Choice[]>(() => {
   const c = card.value
@@ -50,7 +57,9 @@ const choices = computed<Choice[]>(() => {
   const list: Choice[] = []
   const days = Array.from({ length: 10 }, (_, n) => addDays(board.today, n)).filter((d) => d <= o.release)
   const open = days.find((d) => hoursOn(board.settings, d) < 240) ?? board.today
-  list.push({ name: `Two more hours on ${sayDay(open)}`, what: { hours: { [open]: 120 } }, act: () => library.perform(setDays, { days: [open], minutes: hoursOn(board.settings, open) + 120 }, 'aloud') })
+  const chosenDays = more.value.days.length > 0 ? more.value.days : [open]
+  const minutes = Math.round(more.value.hours * 60)
+  list.push({ name: `${more.value.hours === 2 ? 'Two' : more.value.hours} more ${more.value.hours === 1 ? 'hour' : 'hours'} on ${chosenDays.map((d) => sayDay(d)).join(', ')}`, what: { hours: Object.fromEntries(chosenDays.map((d) => [d, minutes])) }, act: async () => { for (const d of chosenDays) await library.perform(setDays, { days: [d], minutes: Math.min(1440, hoursOn(board.settings, d) + minutes) }, 'aloud') } })
   const s = step.value
   const { place } = c.episode
   if (s) {
@@ -69,7 +78,7 @@ const choices = computed<Choice[]>(() => {
 const after = shallowRef<ReadonlyMap<string, Map<Id, Outlook>>>(new Map())
 const opened = ref('')
 let turn = 0
-watch([() => desk.forecast, () => plan.outlooks], async () => {
+watch([() => desk.forecast, () => plan.outlooks, () => more.value.hours, () => more.value.days.join()], async () => {
   const mine = ++turn
   after.value = new Map()
   for (const choice of choices.value) {
@@ -140,6 +149,7 @@ function nextLate() {
           <td class="text-ink-2">{{ own(c.name) ? (own(c.name)?.others === 0 ? 'as they are' : `${own(c.name)?.others} change`) : '' }}</td>
           <td class="text-right"><button class="btn btn-small" :aria-label="`Do it: ${c.name}`" @click="doIt(c)">Do it</button></td></tr>
           <tr v-if="opened === c.name && tried"><td colspan="4" class="pb-2 pl-3"><table class="w-full"><caption class="unseen">Before and after</caption><tbody><tr v-for="m in moved" :key="m.card.episode.id"><td class="py-0.5"><span class="num">{{ m.card.number }}</span> {{ m.card.title }}</td><td class="w-[110px]">{{ m.before.is }} <span class="num">{{ percent(m.before) }}</span></td><td class="w-[130px]"><template v-if="m.after">{{ m.after.is }} <span class="num">{{ percent(m.after) }}</span></template><template v-else>off the schedule</template></td></tr></tbody></table><p v-if="moved.length === 0" class="sub">No release changes by it.</p></td></tr></template></tbody></table>
+      <details class="sub mt-2"><summary class="py-1">More hours on other days</summary><div class="flex flex-wrap gap-1.5 items-center"><label class="flex items-center gap-1.5"><input v-model.number="more.hours" class="field num w-[64px] min-h-[28px] py-0" type="number" min="0.5" max="12" step="0.5" aria-label="More hours" /> h on</label><button v-for="d in nearDays" :key="d" class="btn btn-small min-h-[26px] px-1.5 text-11" :class="more.days.includes(d) ? 'border-ink bg-raised font-semibold' : ''" :aria-pressed="more.days.includes(d)" @click="chooseDay(d)">{{ sayDay(d) }}</button></div></details>
       <p v-if="board.late.length > 1 && why.length > 0" class="mt-3"><button class="btn btn-small" @click="nextLate">The next late one <span class="key">L</span></button></p>
     </template>
   </Sheet>

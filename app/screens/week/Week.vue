@@ -7,7 +7,7 @@ import type { Outlook } from '@core/plan/forecast'
 import { hoursOn } from '@core/plan/load'
 import { occurrencesOf } from '@core/plan/standing'
 import { gains } from '@core/plan/work'
-import type { Day, Id, Standing } from '@core/model'
+import type { Day, Id, PlannedBlock, Standing } from '@core/model'
 import { addDays, sayAway, sayDay, weekday } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
@@ -39,7 +39,7 @@ const days = computed(() => Array.from({ length: 7 }, (_, i) => addDays(monday.v
 const picked = ref(new Set<Day>())
 const over = ref('')
 
-const stored = computed(() => new Map(board.working.flatMap((c) => c.steps.flatMap((s) => s.blocks.map((b) => [`${s.id} ${b.day}`, b] as const)))))
+const stored = computed(() => new Map<string, PlannedBlock>(board.working.flatMap((c) => c.steps.flatMap((s) => s.blocks.map((b) => [`${s.id} ${b.day}`, b] as const)))))
 const storedKeys = computed(() => new Map<string, boolean>([...stored.value].map(([k, b]) => [k, b.pinned])))
 const blocks = computed<Shown[]>(() => {
   const proposal = plan.proposal
@@ -48,11 +48,16 @@ const blocks = computed<Shown[]>(() => {
   const asIs = board.load.blocks.filter((b) => storedKeys.value.has(`${b.id} ${b.day}`) || !inPlan.has(b.id))
   const all = proposal ? [...asIs.filter((b) => !inPlan.has(b.id) || (storedKeys.value.get(`${b.id} ${b.day}`) ?? false)), ...proposal.plan.blocks.filter((b) => !(storedKeys.value.get(`${b.id} ${b.day}`) ?? false))] : board.load.blocks
   const loose = board.unplaced.flatMap((c) => c.steps.flatMap((s) => (s.doneAt === undefined ? s.blocks.filter((b) => b.day >= board.today).map((b) => ({ id: s.id, day: b.day, minutes: b.minutes })) : [])))
+  const seen = new Set<string>()
   return [...all, ...loose].map((b) => {
-    const pinned = storedKeys.value.get(`${b.id} ${b.day}`)
+    const known = `${b.id} ${b.day}`
+    // The plan may add the rest of a piece of work to a day that has a part of it laid.
+    const rest = seen.has(known)
+    seen.add(known)
+    const pinned = rest ? undefined : storedKeys.value.get(known)
     const kind = proposal && inPlan.has(b.id) && pinned !== true ? 'would' : pinned === undefined ? 'would' : pinned ? 'pinned' : 'laid'
-    const own = stored.value.get(`${b.id} ${b.day}`)
-    return { key: `${b.id} ${b.day}`, step: b.id, day: b.day, minutes: b.minutes, kind, running: b.id === running, at: own?.at, place: own?.place }
+    const own = rest ? undefined : stored.value.get(known)
+    return { key: rest ? `${known} rest` : known, step: b.id, day: b.day, minutes: b.minutes, kind, running: b.id === running, at: own?.at, place: own?.place }
   })
 })
 const done = computed<Shown[]>(() => board.working.flatMap((c) => c.steps.flatMap((s) => (s.doneAt !== undefined && s.doneAt.slice(0, 10) >= monday.value ? [{ key: `${s.id} done`, step: s.id, day: s.doneAt.slice(0, 10), minutes: Math.max(15, s.logged || s.minutes), kind: 'done' as const, running: false }] : []))))
@@ -202,6 +207,12 @@ function propose() {
   chosen.value = new Set()
   return plan.propose(scope.value === 'week' ? addDays(monday.value, 6) : undefined)
 }
+/** Why the block that is pointed at stands where the proposal has it. */
+const reason = ref('')
+function explain(b: Shown) {
+  const found = stepOf(b.step)
+  reason.value = plan.proposal && b.kind === 'would' && found ? `${found.state.step.name}, ${found.card.number}: ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}` : ''
+}
 const won = computed(() => (plan.proposal ? gains(plan.proposal.before, plan.proposal.plan.score) : []))
 async function take(only: boolean) {
   const p = plan.proposal
@@ -239,6 +250,7 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
         <p class="flex-1 min-w-[240px]" role="status"><strong>{{ plan.proposal.done ? 'Planned.' : 'Planning…' }}</strong> {{ won.length > 0 ? `${won.join(', ')}.` : 'As good as the plan that stands.' }}<template v-if="plan.proposal.plan.missed.length > 0"> <Flag />{{ plan.proposal.plan.missed.map((id) => board.card(id)?.number).join(', ') }} cannot be made with these hours.</template></p>
         <span v-if="!plan.proposal.done" class="w-[110px] h-[5px] rounded-full bg-faint overflow-hidden" aria-hidden="true"><span class="block h-full bg-ink-2" :style="{ width: `${plan.proposal.share * 100}%` }" /></span>
         <button v-if="!plan.proposal.done" class="btn btn-small" @click="plan.stop()">Stop here</button>
+        <p class="sub w-full order-last" aria-live="polite">{{ reason || 'Point at a dashed block, or go to it with the keys, and it says why it stands there. Click those you want to take.' }}</p>
         <button v-if="chosen.size > 0" class="btn btn-small" @click="take(true)">Take the {{ chosen.size }} chosen</button>
         <button class="btn btn-small btn-main" @click="take(false)">Take all</button>
         <button class="btn btn-small" @click="plan.forget()">Take none</button>
@@ -253,7 +265,7 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
               <span v-if="r.setup > 0" class="stint setup" :style="{ width: `${r.setup * scale - 2}px` }" :title="`Setting up, ${sayMinutes(r.setup)}, once for the day`"><span class="block truncate font-semibold leading-[17px]">Set up</span><span class="num text-11 block truncate leading-[14px]">{{ sayMinutes(r.setup) }}</span></span>
               <button v-for="t in r.standing" :key="`${t.work.id} ${t.day}`" class="stint stand" :class="t.state === 'skipped' ? 'skip' : t.state === 'done' ? 'done' : ''" :style="{ width: `${t.state === 'skipped' ? 34 : Math.max(34, t.work.minutes * scale - 2)}px` }" :title="`${t.work.name}, ${sayMinutes(t.work.minutes)}${t.work.at ? `, ${t.work.at}` : ''}${t.state === 'skipped' ? ', skipped' : ''}`" :aria-label="`${t.work.name}, standing work, ${sayMinutes(t.work.minutes)}${t.state === 'to do' ? '' : `, ${t.state}`}`" @click="standing = { work: t.work, day: t.day }"><template v-if="t.state !== 'skipped' && t.work.minutes * scale >= 74"><span class="block truncate font-semibold leading-[17px]">{{ t.state === 'done' ? '✓ ' : '' }}{{ t.work.name }}</span><span class="num text-11 block truncate leading-[14px]">{{ t.work.at ? `${t.work.at} · ` : '' }}{{ sayMinutes(t.work.minutes) }}</span></template><template v-else><span class="block text-11 leading-[17px]" aria-hidden="true">{{ t.state === 'skipped' ? '–' : '↻' }}</span><span class="num text-11 block leading-[14px]">{{ t.state === 'skipped' ? '' : t.work.minutes }}</span></template></button>
               <button v-for="t in r.taken" :key="t.id" class="stint busy" :style="{ width: `${Math.max(34, Math.min(t.minutes, r.room || 60) * scale - 2)}px` }" :title="`${t.name}, ${sayMinutes(t.minutes)}`" :aria-label="`Busy: ${t.name}, ${t.minutes >= 1440 ? 'all day' : sayMinutes(t.minutes)}`" @click="busyOpen = true"><span class="block truncate text-11 leading-[17px]">{{ t.name }}</span><span class="num text-11 block truncate leading-[14px]">{{ t.minutes >= 1440 ? 'all day' : t.at }}</span></button>
-              <span v-for="b in r.mine" :key="b.key" class="wrap" :style="{ width: `${Math.max(34, b.minutes * scale - 2)}px` }"><button class="stint" :class="[b.kind, stepOf(b.step)?.card.show.kind, { running: b.running, late: stepOf(b.step)?.state.late, chosen: chosen.has(b.key) }]" :data-block="b.key" :draggable="b.kind !== 'done'" :title="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''} ${stepOf(b.step)?.card.title ?? ''}, ${sayMinutes(b.minutes)}${plan.proposal && b.kind === 'would' ? `. ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}` : ''}`" :aria-label="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}, ${sayMinutes(b.minutes)}${b.at ? `, at ${b.at}` : ''}, ${b.kind === 'would' ? 'proposed' : b.kind}${stepOf(b.step)?.state.late ? ', late' : ''}`" :aria-pressed="plan.proposal && b.kind === 'would' ? chosen.has(b.key) : undefined" @dragstart="carry($event, b)" @dragover="(e) => { if (b.kind !== 'done' && carries(e)) e.preventDefault() }" @drop.prevent="droppedOn($event, b)" @click="plan.proposal && b.kind === 'would' ? choose(b.key) : open(b.step)">
+              <span v-for="b in r.mine" :key="b.key" class="wrap" :style="{ width: `${Math.max(34, b.minutes * scale - 2)}px` }"><button class="stint" :class="[b.kind, stepOf(b.step)?.card.show.kind, { running: b.running, late: stepOf(b.step)?.state.late, chosen: chosen.has(b.key) }]" :data-block="b.key" :draggable="b.kind !== 'done'" :title="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''} ${stepOf(b.step)?.card.title ?? ''}, ${sayMinutes(b.minutes)}${plan.proposal && b.kind === 'would' ? `. ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}` : ''}`" :aria-label="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}, ${sayMinutes(b.minutes)}${b.at ? `, at ${b.at}` : ''}, ${b.kind === 'would' ? 'proposed' : b.kind}${stepOf(b.step)?.state.late ? ', late' : ''}`" :aria-pressed="plan.proposal && b.kind === 'would' ? chosen.has(b.key) : undefined" @mouseenter="explain(b)" @focus="explain(b)" @dragstart="carry($event, b)" @dragover="(e) => { if (b.kind !== 'done' && carries(e)) e.preventDefault() }" @drop.prevent="droppedOn($event, b)" @click="plan.proposal && b.kind === 'would' ? choose(b.key) : open(b.step)">
                 <template v-if="b.minutes * scale >= 74"><span class="block truncate font-semibold leading-[17px]"><Pin v-if="b.kind === 'pinned'" :size="11" class="inline -mt-0.5" aria-hidden="true" /><Flag v-if="stepOf(b.step)?.state.late && b.kind !== 'done'" :size="9" />{{ b.kind === 'done' ? '✓ ' : '' }}{{ stepOf(b.step)?.state.step.name }}</span><span class="num text-11 block truncate leading-[14px]">{{ b.at ? `${b.at} · ` : '' }}{{ stepOf(b.step)?.card.number }} · {{ sayMinutes(b.minutes) }}</span></template>
                 <template v-else><span class="num text-11 block leading-[17px]">{{ stepOf(b.step)?.card.number.replace(' ', '') }}</span><span class="num text-11 block leading-[14px]">{{ b.minutes }}</span></template>
               </button><button v-if="b.kind !== 'done' && !plan.proposal && b.minutes * scale >= 44" class="dots" :aria-label="`More for ${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}`" @click="acting = b"><MoreHorizontal :size="13" /></button></span>
