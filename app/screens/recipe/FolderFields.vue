@@ -25,6 +25,6 @@ function folders(event: Event) {
       <div class="grid gap-3 content-start"><label><span class="label">Name of the outer one</span><input class="field font-mono text-12" :value="recipe.folderName ?? folderPattern" @change="emit('write', { folderName: valueOf($event).trim() || undefined })" /></label><label><span class="label">One a line; a slash puts one within another</span><textarea class="field font-mono text-12 min-h-[90px]" :value="recipe.folders.join('\n')" @change="folders" /></label></div>
       <div class="font-mono text-12 leading-5" role="img" :aria-label="`Folders: ${tree.join(', ')}`"><p>{{ folderName(recipe.folderName, sample) }}</p><p v-for="f in tree" :key="f" class="text-ink-2" :style="{ paddingLeft: `${f.split('/').length * 16}px` }">{{ f.split('/').at(-1) }}</p></div>
     </div>
-    <p class="sub">The name may hold {{ words }}. An episode’s folders are saved from its Release stage, or by a follow-on.</p>
+    <p class="sub">The name may hold {{ words }}. An episode’s folders are saved from its Terms, or offered on Today by a follow-on.</p>
   </section>
 </template>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { pushEpisode } from '@core/commands/moves'
 import { placeOnSlot, takeOff } from '@core/commands/schedule'
 import { setDays } from '@core/commands/week'
 import { hoursOn } from '@core/plan/load'
@@ -33,7 +32,7 @@ async function look() {
     const next = after.get(before.episode)
     const card = board.card(before.episode)
     return next && card && Math.abs(next.chance - before.chance) >= 0.005 ? [{ card, before, after: next, mends: [] }] : []
-  })
+  }).sort((a, b) => (a.before.release < b.before.release ? -1 : 1))
   breaks.value = found
   // Ways out for what gets worse, with the days already lost.
   for (const b of found.filter((x) => x.after.is !== 'on track' && x.after.chance < x.before.chance).slice(0, 3)) {
@@ -49,7 +48,7 @@ async function mendsOf(b: Break, change: Record<Day, number>): Promise<Mend[]> {
   const next = board.openOf(card.show, 12).find((s) => s.day > b.before.release)
   if (next) {
     const what: WhatIf = { hours: change, moved: { [card.episode.id]: next.day } }
-    list.push({ name: `push to ${sayDay(next.day)}`, after: (await plan.whatIf(what)).get(card.episode.id), act: () => library.perform(place.on === 'slot' ? pushEpisode : placeOnSlot, { episode: card.episode.id, day: next.original }) })
+    list.push({ name: `move it to ${sayDay(next.day)}`, after: (await plan.whatIf(what)).get(card.episode.id), act: () => library.perform(placeOnSlot, { episode: card.episode.id, day: next.original }) })
   }
   const spare = board.spares.find((x) => x.show.id === card.show.id && x.standing.ready)
   if (spare && place.on === 'slot') list.push({ name: `send the spare “${spare.title}”`, after: undefined, act: async () => { const off = await library.perform(takeOff, { episode: card.episode.id }); if (off.ok) await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day }) } })

@@ -68,7 +68,7 @@ const choices = computed<Choice[]>(() => {
     if (s.part === undefined) list.push({ name: `Without “${s.name}”`, what: { without: [s.id] }, act: () => library.perform(removeStep, { step: s.id }, 'aloud') })
   }
   const next = board.openOf(c.show, 12).find((x) => x.day > o.release)
-  if (next) list.push({ name: `Pushed to ${sayDay(next.day)}`, what: { moved: { [c.episode.id]: next.day } }, act: () => library.perform(placeOnSlot, { episode: c.episode.id, day: next.original }, 'aloud') })
+  if (next) list.push({ name: `Moved to ${sayDay(next.day)}`, what: { moved: { [c.episode.id]: next.day } }, act: () => library.perform(placeOnSlot, { episode: c.episode.id, day: next.original }, 'aloud') })
   const spare = board.spares.find((x) => x.show.id === c.show.id && x.standing.ready)
   if (spare && place.on === 'slot') list.push({ name: `The spare “${spare.title}” instead`, what: { off: [c.episode.id] }, act: async () => { const off = await library.perform(takeOff, { episode: c.episode.id }); if (off.ok) await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day }, 'aloud') } })
   if (place.on === 'slot') list.push({ name: 'Its slot skipped', what: { off: [c.episode.id] }, act: async () => { const off = await library.perform(takeOff, { episode: c.episode.id }); if (off.ok) await library.perform(skipSlot, { show: c.show.id, day: place.day, skip: true }, 'aloud') } })
