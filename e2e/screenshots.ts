@@ -29,7 +29,11 @@ test('one picture of each main view, from the demo', async ({ page }) => {
     await page.waitForTimeout(2500)
     await shot(name)
   }
-  for (const screen of ['ideas', 'schedule', 'catalogue', 'shows', 'settings']) {
+  await page.goto('/shows/boats/recipe/recipe-boats')
+  await page.getByRole('button', { name: 'Step First cut' }).click()
+  await page.waitForTimeout(2500)
+  await shot('recipe')
+  for (const screen of ['ideas', 'schedule', 'catalogue', 'shows']) {
     await page.goto(`/${screen}`)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await shot(screen)

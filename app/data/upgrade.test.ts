@@ -2,6 +2,8 @@ import 'fake-indexeddb/auto'
 import Dexie from 'dexie'
 import { keepMail, sortIdeas, writeIdea } from '@core/commands/ideas'
 import { addKeyword } from '@core/commands/keywords'
+import { keepSlots, putLaunch } from '@core/commands/promise'
+import { putStanding } from '@core/commands/standing'
 import { layOnDay, startStep } from '@core/commands/week'
 import { exampleAt, exampleEpisode, exampleRecords, exampleStep, valueOf } from '@core/examples'
 import { schemas } from '@core/model'
@@ -53,6 +55,16 @@ describe('a store of the first version', () => {
     expect(library.records.episodes.get('episode')?.title).toBe('Steaming oak ribs')
     valueOf(await library.perform(sortIdeas, { episodes: ['episode'], standing: 'next' }))
     expect((await library.store.episodes.get('episode'))?.idea.standing).toBe('next')
+    // The tables that came later take records, and give them back by undo.
+    valueOf(await library.perform(putStanding, { name: 'Letters', kind: 'admin', minutes: 30, when: { by: 'once', day: '2026-11-25' } }))
+    valueOf(await library.perform(keepSlots, { show: 'show', name: 'Kelpline Rope', is: 'sponsor', kept: { by: 'slot', day: '2026-12-03' }, note: '' }))
+    valueOf(await library.perform(putLaunch, { name: 'Drawings', from: '2027-01-04', to: '2027-01-10', runUp: 21, wanted: 2, note: '' }))
+    expect([await library.store.standing.count(), await library.store.reservations.count(), await library.store.launches.count()]).toEqual([1, 1, 1])
+    const copy = await opened(`${name} restored`)
+    expect(valueOf(await restoreInto(copy, await backupOf(library)))).toBe(1)
+    expect([...copy.records.reservations.values()].map((r) => r.name)).toEqual(['Kelpline Rope'])
+    expect(valueOf(await library.turn('undo'))).toBe('Added the launch “Drawings”')
+    expect(await library.store.launches.count()).toBe(0)
   })
 
   test('opened twice it is brought up once', async () => {

@@ -1,4 +1,4 @@
-import { Show as ShowSchema, type Day, type Episode, type Id, type Outlet, type Show } from '../model'
+import { Show as ShowSchema, type Day, type Episode, type Id, type Outlet, type Records, type Reservation, type Show } from '../model'
 import { fine, refused, type Result } from '../result'
 import { smallRecipe } from '../recipe/starters'
 import { datesOf, ruleOf, type RhythmWish } from '../rhythm/rule'
@@ -117,7 +117,21 @@ export const changeRhythm: Command<RhythmChange & { show: Id; displaced: Displac
   const at = momentOf(context)
   const displaced = displacedBy(show, changed.value, records.episodes.values())
   const moves: Change[] = wish.displaced === 'nearest' ? replaced(records, changed.value, displaced, context) : displaced.map((e) => putting(records, 'episodes', { ...withoutSlot(e, show, wish.displaced), updatedAt: at }))
-  return fine({ changes: [putting(records, 'shows', { ...changed.value, updatedAt: at }), ...moves], sentence: `Changed the rhythm of ${show.title}`, about: displaced.map((e) => e.id) })
+  const kept = keptElsewhere(records, changed.value, dayAt(context.now, show.zone)).map(({ reservation, to }) => putting(records, 'reservations', { ...reservation, kept: { by: 'slot', day: to }, updatedAt: at }))
+  return fine({ changes: [putting(records, 'shows', { ...changed.value, updatedAt: at }), ...moves, ...kept], sentence: `Changed the rhythm of ${show.title}`, about: displaced.map((e) => e.id) })
+}
+
+/** Slots kept for somebody on dates that a change of rhythm no longer yields, each with the nearest slot on or after it that is kept for nobody. */
+export function keptElsewhere(records: Pick<Records, 'reservations'>, changed: Show, today: Day): { reservation: Reservation; to: Day }[] {
+  const mine = [...records.reservations.values()].flatMap((r) => (r.show === changed.id && r.kept.by === 'slot' && r.kept.day >= today ? [{ reservation: r, day: r.kept.day }] : [])).sort((a, b) => (a.day < b.day ? -1 : 1))
+  const dates = mine.length === 0 ? [] : datesOf(changed.rhythm, today, addDays(mine.at(-1)?.day ?? today, 400))
+  const taken = new Set(mine.filter((m) => dates.includes(m.day)).map((m) => m.day))
+  return mine.filter((m) => !dates.includes(m.day)).flatMap(({ reservation, day }) => {
+    const to = dates.find((d) => d >= day && !taken.has(d)) ?? dates.findLast((d) => !taken.has(d))
+    if (to === undefined) return []
+    taken.add(to)
+    return [{ reservation, to }]
+  })
 }
 
 function withoutSlot(episode: Episode, show: Show, how: Displaced): Episode {

@@ -141,6 +141,7 @@ function brokenReference(tables: Whole['tables'], files: ReadonlySet<string>): s
   const episodes = new Set(tables.episodes.map((e) => e.id))
   for (const s of tables.shows) {
     if (!recipes.has(s.recipe)) return `The show “${s.title}” refers to a recipe that the back-up lacks. Choose another back-up; nothing was changed.`
+    if ((s.recipes ?? []).some((r) => !recipes.has(r))) return `The show “${s.title}” refers to a recipe that the back-up lacks. Choose another back-up; nothing was changed.`
     if (s.outlets.some((o) => !outlets.has(o))) return `The show “${s.title}” refers to an outlet that the back-up lacks. Choose another back-up; nothing was changed.`
   }
   for (const e of tables.episodes) {
@@ -148,6 +149,7 @@ function brokenReference(tables: Whole['tables'], files: ReadonlySet<string>): s
     const lost = [...e.pictures, ...e.idea.images, ...e.idea.files].find((p) => !files.has(p.id))
     if (lost) return `The file “${lost.name}” of “${e.title}” is missing from the back-up. Choose another back-up; nothing was changed.`
   }
+  for (const r of tables.reservations) if (!shows.has(r.show)) return `What is kept for “${r.name}” belongs to a show that the back-up lacks. Choose another back-up; nothing was changed.`
   for (const s of tables.steps) if (!episodes.has(s.episode)) return `The step “${s.name}” belongs to an episode that the back-up lacks. Choose another back-up; nothing was changed.`
   return undefined
 }

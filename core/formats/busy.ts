@@ -39,6 +39,7 @@ export function readBusy(text: string, zone: Zone, from: Day, to: Day): Result<B
     for (const [i, one] of events.entries()) {
       const uid = text1(one, 'uid') || `event-${i + 1}`
       const name = text1(one, 'summary') || 'Busy'
+      if (uid.endsWith('@lamp-reel.invalid')) { read.left.push({ name, why: 'from Lamp Reel itself' }); continue }
       read.uids.push(uid)
       if (text1(one, 'status').toUpperCase() === 'CANCELLED') { read.left.push({ name, why: 'cancelled' }); continue }
       if (text1(one, 'transp').toUpperCase() === 'TRANSPARENT') { read.left.push({ name, why: 'marked as free' }); continue }

@@ -1,9 +1,10 @@
 import ICAL from 'ical.js'
-import { exampleAt, exampleEpisode, exampleNow, exampleRecords } from '../examples'
+import { exampleAt, exampleEpisode, exampleNow, exampleRecords, valueOf } from '../examples'
 import { calendarEntries } from '../plan/calendar'
 import { stepsToAdd } from '../recipe/apply'
 import { workingDays } from '../recipe/due'
 import { standingOf } from '../recipe/lamps'
+import { readBusy } from './busy'
 import { icalendar } from './icalendar'
 
 const records = exampleRecords()
@@ -52,5 +53,18 @@ describe('a calendar file', () => {
   test('an episode without a release, and steps that are done, are not in it', () => {
     expect(calendarEntries([{ id: 'x', title: 'x', number: '', show, standing: { ...standing, release: undefined } }])).toEqual([])
     expect(calendarEntries([{ id: 'x', title: 'x', number: '', show, standing: { ...standing, steps: standing.steps.map((s) => ({ ...s, done: true })) } }])).toHaveLength(1)
+  })
+
+  test('work with a clock time stands at it, with an alarm before; due dates remind in the morning', () => {
+    const steps = stepsToAdd(recipe, 'episode', [], exampleAt).map((s) => (s.line === 'film' ? { ...s, blocks: [{ day: '2026-12-02', minutes: 90, pinned: true, at: '15:00' }] } : s))
+    const timedEntries = calendarEntries([{ id: 'episode', title: 'Ribs', number: '#42', show, standing: { ...standing, steps: standing.steps.map((s) => ({ ...s, step: steps.find((x) => x.id === s.step.id) ?? s.step })) } }], [{ id: 'episode/film', day: '2026-12-02', minutes: 90 }, { id: 'episode/script', day: '2026-12-01', minutes: 60 }])
+    const made = new ICAL.Component(ICAL.parse(icalendar(timedEntries, 'Lamp Reel', exampleNow))).getAllSubcomponents('vevent')
+    const of = (summary: RegExp) => made.find((e) => summary.test(new ICAL.Event(e).summary))
+    const timed = of(/^Film, #42$/)
+    expect([timed && new ICAL.Event(timed).startDate.toJSDate().toISOString(), timed && new ICAL.Event(timed).duration.toString()]).toEqual(['2026-12-02T15:00:00.000Z', 'PT1H30M'])
+    const trigger = (e: ICAL.Component | undefined) => String(e?.getFirstSubcomponent('valarm')?.getFirstPropertyValue('trigger'))
+    expect([trigger(timed), trigger(of(/^Write: #42/)), trigger(of(/^1 h: Write/)), trigger(of(/goes out/))]).toEqual(['-PT15M', 'PT9H', 'undefined', '-P1D'])
+    // Read back as busy time it takes nothing: it is the creator's own work.
+    expect(valueOf(readBusy(icalendar(timedEntries, 'Lamp Reel', exampleNow), 'Europe/Lisbon', '2026-11-24', '2026-12-31')).events).toEqual([])
   })
 })

@@ -30,7 +30,7 @@ describe('migrations', () => {
     expect(schemas.shows.parse(now['shows']?.[0])).toEqual({ ...show, fields })
     expect(schemas.settings.parse(now['settings']?.[0])).toEqual({ ...settings, weights, views, away, exceptions, setup, preferred })
     expect(schemas.steps.parse(now['steps']?.[0])).toEqual({ ...step, blocks })
-    expect(now['keywords']).toEqual([])
+    for (const table of ['keywords', 'standing', 'busy', 'reservations', 'launches']) expect(now[table]).toEqual([])
     expect(now['journal']?.map((l) => JournalLine.parse(l).changes.length)).toEqual([2, 0])
   })
 

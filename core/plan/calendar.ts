@@ -2,6 +2,7 @@ import type { Show } from '../model'
 import type { CalendarEntry } from '../formats/icalendar'
 import type { Block } from './load'
 import type { Standing } from '../recipe/lamps'
+import { momentAt } from '../rhythm/zone'
 import { sayMinutes } from '../script/timecode'
 
 /** An episode as a calendar needs it. */
@@ -23,7 +24,11 @@ export function calendarEntries(episodes: readonly CalendarEpisode[], blocks: re
     const out: CalendarEntry = { kind: 'release', uid: `release-${id}@lamp-reel.invalid`, at: release.at, minutes: 15, summary: `${number} ${title} goes out`, description: show.title }
     const due = standing.steps.flatMap(({ step, done, due: day }): CalendarEntry[] =>
       done || !day ? [] : [{ kind: 'due', uid: `due-${step.id.replace(/[^\w-]/g, '-')}@lamp-reel.invalid`, day, summary: `${step.name}: ${number} ${title}`, description: `${show.title}, about ${sayMinutes(step.minutes)}` }])
-    const work = standing.steps.flatMap(({ step }) => (laid.get(step.id) ?? []).map((b): CalendarEntry => ({ kind: 'work', uid: `work-${step.id.replace(/[^\w-]/g, '-')}-${b.day}@lamp-reel.invalid`, day: b.day, summary: `${sayMinutes(b.minutes)}: ${step.name}, ${number}`, description: title })))
+    const work = standing.steps.flatMap(({ step }) => (laid.get(step.id) ?? []).map((b): CalendarEntry => {
+      const both = { uid: `work-${step.id.replace(/[^\w-]/g, '-')}-${b.day}@lamp-reel.invalid`, description: title }
+      const at = step.blocks.find((x) => x.day === b.day)?.at
+      return at === undefined ? { kind: 'work', ...both, day: b.day, summary: `${sayMinutes(b.minutes)}: ${step.name}, ${number}` } : { kind: 'timed', ...both, at: momentAt(b.day, at, show.zone), minutes: b.minutes, summary: `${step.name}, ${number}` }
+    }))
     return [out, ...due, ...work]
   })
 }

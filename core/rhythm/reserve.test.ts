@@ -36,6 +36,11 @@ describe('a slot kept before there is an episode', () => {
     expect(valueOf(placeOnSlot(season, { episode: 'episode', day: '2026-12-17' }, context)).sentence).toMatch(/belongs to another series/)
   })
 
+  test('moves along when a change of rhythm takes its date', () => {
+    const fridays = after(one, changeRhythm(one, { show: 'show', rhythm: { each: 'week', every: 1, weekdays: [4] }, time: '17:00', start: '2026-11-05', displaced: 'nearest' }, context))
+    expect(kept(fridays)).toEqual(['2026-12-18 Kelpline Rope'])
+  })
+
   test('is let go', () => {
     const id = [...one.reservations.keys()][0] ?? ''
     expect(kept(after(one, letGo(one, { reservation: id }, context)))).toEqual([])

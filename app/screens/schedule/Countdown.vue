@@ -57,14 +57,22 @@ const path = computed(() => drawn(recipe.value))
 const otherPaths = computed(() => [...new Set(puts.value.map((p) => p.card.recipe))].filter((r) => r.id !== recipe.value?.id).map((r) => ({ id: r.id, name: r.name, d: drawn(r) })))
 const behind = computed(() => (path.value === '' ? '' : `${path.value} L${x.value(0)},${kinds.length * rowHeight} L${x.value(0)},0 Z`))
 
+/** The row of a stage; one of the creator's own lies in that of the stage before it. */
+function rowOf(card: Card, stage: string | undefined): number {
+  const { stages } = card.recipe
+  for (let i = stages.findIndex((s) => s.id === stage); i >= 0; i--) {
+    const row = kinds.findIndex((k) => k === stages[i]?.kind)
+    if (row >= 0) return row
+  }
+  return stage === undefined ? kinds.length - 1 : 0
+}
 interface Put { card: Card; row: number; left: number; right: number; lane: number | undefined; days: number; late: number | undefined }
 const puts = computed<Put[]>(() => {
   const rows = board.coming.map((card): Put => {
-    const where = card.standing.where?.stage.kind ?? 'release'
-    const at = kinds.findIndex((k) => k === where)
+    const at = rowOf(card, card.standing.where?.stage.id)
     const days = daysBetween(board.today, card.standing.release?.day ?? board.today)
     const right = x.value(days)
-    return { card, row: at < 0 ? kinds.length - 1 : at, left: Math.max(head, right - cardWidth.value), right, days, late: card.standing.late, lane: 0 }
+    return { card, row: at, left: Math.max(head, right - cardWidth.value), right, days, late: card.standing.late, lane: 0 }
   }).filter((p) => p.days <= weeks.value * 7)
   for (let i = 0; i < kinds.length; i++) {
     const mine = rows.filter((r) => r.row === i).sort((a, b) => Number(b.late ?? 0) - Number(a.late ?? 0) || a.right - b.right)
@@ -158,7 +166,7 @@ function moveTo(card: Card, slot: Slot) {
 }
 async function toStage(put: Put, row: number) {
   const { stages } = put.card.standing
-  const of = (from: number, to: number) => stages.filter((s) => { const at = kinds.findIndex((k) => k === s.stage.kind); return at >= from && at < to })
+  const of = (from: number, to: number) => stages.filter((s) => { const at = rowOf(put.card, s.stage.id); return s.stage.kind !== 'after' && at >= from && at < to })
   if (row > put.row) {
     const between = of(put.row, row)
     asking.value = { card: put.card, stages: between.map((s) => s.stage.id), steps: between.flatMap((s) => s.steps.filter((x) => !x.done).map((x) => x.step.name)), parts: between.flatMap((s) => s.parts.filter((p) => p.state !== 'there').map((p) => p.name)) }

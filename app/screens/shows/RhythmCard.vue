@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { changeRhythm, withRhythm, type Displaced } from '@core/commands/shows'
+import { changeRhythm, keptElsewhere, withRhythm, type Displaced } from '@core/commands/shows'
 import type { Show } from '@core/model'
 import { sayDay } from '@core/rhythm/days'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
@@ -32,6 +32,7 @@ watch(() => `${show.rhythm.rule} ${show.rhythm.time} ${show.rhythm.start} ${show
 const rule = computed(() => ruleOf(wish.value))
 const changed = computed(() => !rule.value.ok || rule.value.value !== show.rhythm.rule || time.value !== show.rhythm.time || start.value !== show.rhythm.start || zone.value !== show.zone || JSON.stringify([pauses.value, also.value]) !== JSON.stringify([show.rhythm.pauses ?? [], show.rhythm.also ?? []]))
 const next = computed(() => withRhythm(show, { rhythm: wish.value, time: time.value, start: start.value, zone: zone.value, pauses: pauses.value, also: also.value }, board.today))
+const keptMoves = computed(() => (next.value.ok && changed.value ? keptElsewhere(library.records, next.value.value, board.today) : []))
 const displaced = computed(() => (next.value.ok && changed.value ? displacedBy(show, next.value.value, library.records.episodes.values()) : []))
 async function save(how: Displaced) {
   await library.perform(changeRhythm, { show: show.id, rhythm: wish.value, time: time.value, start: start.value, zone: zone.value, pauses: pauses.value, also: also.value, displaced: how }, 'aloud')
@@ -44,6 +45,7 @@ async function save(how: Displaced) {
     <RhythmFields v-model:wish="wish" v-model:time="time" v-model:start="start" v-model:zone="zone" v-model:pauses="pauses" :count="12" :also="also" />
     <AlsoFields v-model="also" :show="show" />
     <div v-if="changed" class="mt-4 border-t border-faint pt-4">
+      <p v-if="keptMoves.length > 0" class="mb-2">What is kept moves along: {{ keptMoves.map((k) => `${k.reservation.name} to ${sayDay(k.to, board.today)}`).join(', ') }}.</p>
       <p v-if="!next.ok" role="alert" class="late">{{ next.problem.sentence }}</p>
       <template v-else-if="displaced.length > 0">
         <p class="mb-2"><strong>{{ displaced.length }} {{ displaced.length === 1 ? 'episode loses its slot' : 'episodes lose their slots' }}:</strong> {{ displaced.map((e) => `${e.title} (${sayDay(releaseOf(e, show)?.day ?? '', board.today)})`).join(', ') }}.</p>
