@@ -87,7 +87,7 @@ test('a forecast says why; what if shows before and after; it is done', async ({
   const rows = page.getByRole('table', { name: 'What if, with before and after' })
   await expect(rows.getByRole('row', { name: /Two more hours on Tue 24 Nov/ })).toContainText(/tight \d+ % → (tight|on track) \d+ %/)
   await page.getByRole('button', { name: 'Two more hours on Tue 24 Nov', exact: true }).click()
-  const table = page.getByRole('table', { name: 'Before and after' })
+  const table = page.getByRole('table', { name: 'Before and after', exact: true })
   await expect(table).toContainText('HH 19')
   const [before, after] = (await table.getByRole('row', { name: /HH 19/ }).locator('.num').allInnerTexts()).slice(1).map((t) => parseInt(t, 10))
   expect(after ?? 0).toBeGreaterThan(before ?? 100)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { CalendarArrowDown, MoreHorizontal } from '@lucide/vue'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
@@ -24,10 +24,10 @@ import { honours } from '@core/rhythm/reserve'
 import { outOfWindow } from '@core/ideas/usable'
 import CarriedSays from './CarriedSays.vue'
 import { useCarrying } from './carrying'
-import Launches from './Launches.vue'
-import ReadyAhead from './ReadyAhead.vue'
 import ScheduleTabs from './ScheduleTabs.vue'
 
+const Launches = defineAsyncComponent(() => import('./Launches.vue'))
+const ReadyAhead = defineAsyncComponent(() => import('./ReadyAhead.vue'))
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
@@ -56,6 +56,9 @@ function fits(row: SlotRow): boolean {
   if (narrow.value.startsWith('move ')) return moveOf(row.card)?.who === narrow.value.slice(5)
   return false
 }
+/** A daily show has well over a hundred rows: what is in sight is drawn first, the rest a moment later. */
+const drawn = ref(14)
+onMounted(() => { const more = () => { drawn.value += 30; if (drawn.value < board.rows.length) setTimeout(more, 30) }; setTimeout(more, 60) })
 const rows = computed(() => board.rows.filter((r) => (only.value === '' || r.show.id === only.value) && fits(r)))
 const keptOn = (row: SlotRow) => board.keptFor(row.show.id, row.slot?.original ?? (row.card?.episode.place.on === 'slot' ? row.card.episode.place.day : undefined))
 const breaks = (row: SlotRow) => { const k = keptOn(row); return k && row.card && !honours(k.reservation, row.card.episode, library.records.launches) ? k.reservation : undefined }
@@ -144,7 +147,7 @@ async function copyAddress() {
           <tr><th scope="col" class="w-[112px]">Goes out</th><th scope="col" class="w-[96px]"><span class="unseen">Picture</span></th><th scope="col">Episode</th><th v-for="s in ['Brief', 'Script', 'Film, Record', 'Edit', 'Thumbnail, Cover', 'Release']" :key="s" scope="col" class="w-[54px] text-center lampcol">{{ s }}</th><th scope="col" class="w-[196px] pl-4">Next step</th><th scope="col" class="w-[116px]">Outlook, slack</th><th scope="col" class="w-[44px]"><span class="unseen">More</span></th></tr>
         </thead>
         <tbody>
-          <tr v-for="row in rows" :key="row.key" :class="{ next: row.card?.episode.id === nextId, vacant: !row.card }" :draggable="row.card !== undefined" @dragstart="carry($event, row)" @dragover="hovered($event, row)" @dragleave="left" @drop.prevent="dropped($event, row)" @dragend="end">
+          <tr v-for="row in rows.slice(0, drawn)" :key="row.key" :class="{ next: row.card?.episode.id === nextId, vacant: !row.card }" :draggable="row.card !== undefined" @dragstart="carry($event, row)" @dragover="hovered($event, row)" @dragleave="left" @drop.prevent="dropped($event, row)" @dragend="end">
             <th scope="row" class="text-left align-middle font-normal"><span class="block font-semibold" :class="row.card?.episode.id === nextId ? 'text-lamp-text' : ''">{{ sayDay(row.day, board.today) }}</span><span class="sub">{{ row.time }} · {{ row.at > board.now ? sayUntil(board.now, row.at, row.show.zone) : 'has passed' }}</span></th>
             <template v-if="row.card">
               <td><button class="thumb" :class="row.show.kind" :aria-label="`Pictures of ${row.card.title}`" @click="open(row.card, 'thumbnail')"><img v-if="pictures.url(row.card.episode.chosenPicture ?? row.card.episode.pictures[0]?.id)" :src="pictures.url(row.card.episode.chosenPicture ?? row.card.episode.pictures[0]?.id)" alt="" /><Chalk v-else :seed="row.card.episode.code" /></button></td>

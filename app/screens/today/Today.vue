@@ -18,14 +18,14 @@ import { useLibrary } from '@app/stores/library'
 import { useKeys } from '@app/ui/keys'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
-import Drop from '@app/ui/Drop.vue'
 import { download } from '@app/ui/download'
-import ReadyAhead from '../schedule/ReadyAhead.vue'
 import NextOut from './NextOut.vue'
 import WantToKnow from './WantToKnow.vue'
 import type { Step } from '@core/model'
 import { stepGoal, stepTicks } from '../episode/steps'
 
+const Drop = defineAsyncComponent(() => import('@app/ui/Drop.vue'))
+const ReadyAhead = defineAsyncComponent(() => import('../schedule/ReadyAhead.vue'))
 const PullSheet = defineAsyncComponent(() => import('../week/PullSheet.vue'))
 
 const library = useLibrary()
