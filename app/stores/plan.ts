@@ -81,7 +81,7 @@ export const usePlan = defineStore('plan', () => {
   }
   let waits: ReturnType<typeof setTimeout> | undefined
   const wanted = ref(false)
-  watch([work, () => board.load, () => library.settings, wanted], () => {
+  watch([work, () => board.load, () => library.settings, paces, wanted], () => {
     if (!wanted.value) return
     clearTimeout(waits)
     waits = setTimeout(() => { void refresh() }, 350)

@@ -35,7 +35,7 @@ function text(event: Event) {
     <details v-for="(a, i) in also" :key="i" class="mb-2" open>
       <summary class="flex items-center gap-2 py-1"><strong class="font-semibold">Also {{ sayRhythm(a) }}</strong><button type="button" class="btn btn-bare btn-small px-1" :aria-label="`Remove the rhythm ${sayRhythm(a)}`" @click.prevent="also = also.filter((_, n) => n !== i)"><X :size="14" /></button></summary>
       <div class="grid gap-3 pl-3 border-l border-line"><div class="grid grid-cols-2 gap-3"><label><span class="label">What goes out then</span><input class="field" :value="a.name" placeholder="Interview" @change="put(i, { name: text($event) })" /></label><label v-if="recipes().length > 1"><span class="label">Made by</span><select class="field" :value="a.recipe ?? ''" @change="put(i, { recipe: text($event) || undefined })"><option value="">the first recipe</option><option v-for="r in recipes()" :key="r.id" :value="r.id">{{ r.name }}</option></select></label></div>
-        <RhythmFields :wish="wishIn(a)" :time="a.time" :start="a.start" :zone="show.zone" :count="4" :zoned="false" @update:wish="wished(i, $event)" @update:time="put(i, { time: $event })" @update:start="put(i, { start: $event })" /></div>
+        <RhythmFields :wish="wishIn(a)" :time="a.time" :start="a.start" :zone="show.zone" :count="4" :zoned="false" worded @update:wish="wished(i, $event)" @update:time="put(i, { time: $event })" @update:start="put(i, { start: $event })" /></div>
     </details>
     <button type="button" class="btn btn-small" @click="add">Add another rhythm to this show</button>
   </div>

@@ -42,7 +42,7 @@ async function save(how: Displaced) {
 <template>
   <section class="panel p-5" aria-labelledby="rhythm">
     <h2 id="rhythm" class="mb-3">Rhythm <span class="sub font-sans font-normal ml-1">{{ sayRhythm(show.rhythm) }}</span></h2>
-    <RhythmFields v-model:wish="wish" v-model:time="time" v-model:start="start" v-model:zone="zone" v-model:pauses="pauses" :count="12" :also="also" />
+    <RhythmFields v-model:wish="wish" v-model:time="time" v-model:start="start" v-model:zone="zone" v-model:pauses="pauses" :count="12" :also="also" worded />
     <AlsoFields v-model="also" :show="show" />
     <div v-if="changed" class="mt-4 border-t border-faint pt-4">
       <p v-if="keptMoves.length > 0" class="mb-2">What is kept moves along: {{ keptMoves.map((k) => `${k.reservation.name} to ${sayDay(k.to, board.today)}`).join(', ') }}.</p>

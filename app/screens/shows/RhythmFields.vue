@@ -2,12 +2,13 @@
 import { computed, ref } from 'vue'
 import type { Show } from '@core/model'
 import { addDays, sayAway, sayDay, weekdayName } from '@core/rhythm/days'
-import { datesOf, ruleOf, type RhythmWish } from '@core/rhythm/rule'
+import { datesOf, ruleOf, sayRhythm, type RhythmWish } from '@core/rhythm/rule'
+import { readRhythm } from '@core/rhythm/words'
 import { dayAt, momentAt } from '@core/rhythm/zone'
 import { useBoard } from '@app/stores/board'
 
 /** When a show goes out: weekdays, every so many weeks, or every so many days; the next dates are shown while one chooses. */
-const { count = 6, also = [], zoned = true } = defineProps<{ count?: number; kind?: Show['kind']; also?: NonNullable<Show['rhythm']['also']>; zoned?: boolean }>()
+const { count = 6, also = [], zoned = true, worded = false } = defineProps<{ count?: number; kind?: Show['kind']; also?: NonNullable<Show['rhythm']['also']>; zoned?: boolean; worded?: boolean }>()
 const wish = defineModel<RhythmWish>('wish', { required: true })
 const time = defineModel<string>('time', { required: true })
 const start = defineModel<string>('start', { required: true })
@@ -52,6 +53,20 @@ function addPause() {
   pauses.value = [...pauses.value, { from: pause.value.from, to }].sort((a, b) => (a.from < b.from ? -1 : 1))
   pause.value = { from: '', to: '' }
 }
+/** The rhythm as a sentence that can be typed over; the clicks below follow it while it is typed. */
+const typed = ref<string>()
+const read = computed(() => (typed.value === undefined || typed.value.trim() === '' ? undefined : readRhythm(typed.value)))
+const sentence = computed(() => typed.value ?? (rule.value.ok ? sayRhythm({ rule: rule.value.value, start: start.value, time: time.value }) : ''))
+function say(event: Event) {
+  if (!(event.target instanceof HTMLInputElement)) return
+  typed.value = event.target.value
+  if (!read.value?.ok) return
+  wish.value = read.value.value.wish
+  if (read.value.value.time !== undefined) time.value = read.value.value.time
+}
+function said() {
+  if (!read.value || read.value.ok) typed.value = undefined
+}
 const zones = Intl.supportedValuesOf('timeZone')
 const rule = computed(() => ruleOf(wish.value))
 const dates = computed(() => {
@@ -68,6 +83,7 @@ const dates = computed(() => {
 
 <template>
   <div class="grid gap-4">
+    <label v-if="worded"><span class="label">In words</span><input class="field" :value="sentence" :aria-invalid="read !== undefined && !read.ok" placeholder="every second Tuesday 18:30" autocomplete="off" @input="say" @change="said" @blur="said" /><span v-if="read && !read.ok" role="alert" class="late block mt-1 text-12">{{ read.problem.sentence }}</span></label>
     <div class="grid grid-cols-1 gap-3 sm:grid-cols-[1fr_120px_150px]">
       <label><span class="label">How often</span><select v-model="chosen" class="field"><option v-for="(e, i) in every" :key="e.label" :value="i">{{ e.label }}</option></select></label>
       <label><span class="label">Time</span><input v-model="time" type="time" class="field" required /></label>

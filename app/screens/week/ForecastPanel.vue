@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { scaleLinear } from 'd3-scale'
 import { setDays, handStep } from '@core/commands/week'
 import { estimateStep, removeStep } from '@core/commands/steps'
+import { pushed, pushEpisode } from '@core/commands/moves'
 import { placeOnSlot, skipSlot, takeOff } from '@core/commands/schedule'
 import type { Outlook } from '@core/plan/forecast'
 import { hoursOn } from '@core/plan/load'
@@ -49,6 +50,10 @@ function chooseDay(day: Day) {
   const { days, hours } = more.value
   more.value = { hours, days: days.includes(day) ? days.filter((d) => d !== day) : [...days, day].sort() }
 }
+/** The step that a change is tried on: the one that decides, until another is chosen. */
+const other = ref('')
+const openSteps = computed(() => (card.value?.standing.steps ?? []).filter((x) => !x.done && x.step.lead.by !== 'after').map((x) => x.step))
+const changing = computed(() => openSteps.value.find((x) => x.id === other.value) ?? step.value)
 interface Choice { name: string; what: WhatIf; act: (() => Promise<unknown>) | undefined }
 const choices = computed<Choice[]>(() => {
   const c = card.value
@@ -60,7 +65,7 @@ const choices = computed<Choice[]>(() => {
   const chosenDays = more.value.days.length > 0 ? more.value.days : [open]
   const minutes = Math.round(more.value.hours * 60)
   list.push({ name: `${more.value.hours === 2 ? 'Two' : more.value.hours} more ${more.value.hours === 1 ? 'hour' : 'hours'} on ${chosenDays.map((d) => sayDay(d)).join(', ')}`, what: { hours: Object.fromEntries(chosenDays.map((d) => [d, minutes])) }, act: async () => { for (const d of chosenDays) await library.perform(setDays, { days: [d], minutes: Math.min(1440, hoursOn(board.settings, d) + minutes) }, 'aloud') } })
-  const s = step.value
+  const s = changing.value
   const { place } = c.episode
   if (s) {
     list.push({ name: `Half the time for “${s.name}”`, what: { minutes: { [s.id]: Math.round(s.minutes / 2) } }, act: () => library.perform(estimateStep, { step: s.id, minutes: Math.max(5, Math.round(s.minutes / 2)) }, 'aloud') })
@@ -69,6 +74,9 @@ const choices = computed<Choice[]>(() => {
   }
   const next = board.openOf(c.show, 12).find((x) => x.day > o.release)
   if (next) list.push({ name: `Moved to ${sayDay(next.day)}`, what: { moved: { [c.episode.id]: next.day } }, act: () => library.perform(placeOnSlot, { episode: c.episode.id, day: next.original }, 'aloud') })
+  const behind = place.on === 'slot' ? pushed(library.records, c.episode.id, board.now) : undefined
+  const first = behind?.ok ? behind.value[0] : undefined
+  if (behind?.ok && first && first.to.day !== next?.day) list.push({ name: `Pushed to ${sayDay(first.to.day)}, ${behind.value.length - 1} behind it too`, what: { moved: Object.fromEntries(behind.value.map((m) => [m.episode.id, m.to.day])) }, act: () => library.perform(pushEpisode, { episode: c.episode.id }, 'aloud') })
   const spare = board.spares.find((x) => x.show.id === c.show.id && x.standing.ready)
   if (spare && place.on === 'slot') list.push({ name: `The spare “${spare.title}” instead`, what: { off: [c.episode.id] }, act: async () => { const off = await library.perform(takeOff, { episode: c.episode.id }); if (off.ok) await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day }, 'aloud') } })
   if (place.on === 'slot') list.push({ name: 'Its slot skipped', what: { off: [c.episode.id] }, act: async () => { const off = await library.perform(takeOff, { episode: c.episode.id }); if (off.ok) await library.perform(skipSlot, { show: c.show.id, day: place.day, skip: true }, 'aloud') } })
@@ -78,7 +86,7 @@ const choices = computed<Choice[]>(() => {
 const after = shallowRef<ReadonlyMap<string, Map<Id, Outlook>>>(new Map())
 const opened = ref('')
 let turn = 0
-watch([() => desk.forecast, () => plan.outlooks, () => more.value.hours, () => more.value.days.join()], async () => {
+watch([() => desk.forecast, () => plan.outlooks, () => more.value.hours, () => more.value.days.join(), other], async () => {
   const mine = ++turn
   after.value = new Map()
   for (const choice of choices.value) {
@@ -149,7 +157,7 @@ function nextLate() {
           <td class="text-ink-2">{{ own(c.name) ? (own(c.name)?.others === 0 ? 'as they are' : `${own(c.name)?.others} change`) : '' }}</td>
           <td class="text-right"><button class="btn btn-small" :aria-label="`Do it: ${c.name}`" @click="doIt(c)">Do it</button></td></tr>
           <tr v-if="opened === c.name && tried"><td colspan="4" class="pb-2 pl-3"><table class="w-full"><caption class="unseen">Before and after</caption><tbody><tr v-for="m in moved" :key="m.card.episode.id"><td class="py-0.5"><span class="num">{{ m.card.number }}</span> {{ m.card.title }}</td><td class="w-[110px]">{{ m.before.is }} <span class="num">{{ percent(m.before) }}</span></td><td class="w-[130px]"><template v-if="m.after">{{ m.after.is }} <span class="num">{{ percent(m.after) }}</span></template><template v-else>off the schedule</template></td></tr></tbody></table><p v-if="moved.length === 0" class="sub">No release changes by it.</p></td></tr></template></tbody></table>
-      <details class="sub mt-2"><summary class="py-1">More hours on other days</summary><div class="flex flex-wrap gap-1.5 items-center"><label class="flex items-center gap-1.5"><input v-model.number="more.hours" class="field num w-[64px] min-h-[28px] py-0" type="number" min="0.5" max="12" step="0.5" aria-label="More hours" /> h on</label><button v-for="d in nearDays" :key="d" class="btn btn-small min-h-[26px] px-1.5 text-11" :class="more.days.includes(d) ? 'border-ink bg-raised font-semibold' : ''" :aria-pressed="more.days.includes(d)" @click="chooseDay(d)">{{ sayDay(d) }}</button></div></details>
+      <details class="sub mt-2"><summary class="py-1">Other days, another step</summary><label class="flex items-center gap-2 mb-2">Shorten, hand on or leave out <select v-model="other" class="field w-auto min-h-[28px] py-0.5" aria-label="Which step"><option value="">{{ step?.name ?? 'the one that decides' }}</option><option v-for="x in openSteps.filter((y) => y.id !== step?.id)" :key="x.id" :value="x.id">{{ x.name }}</option></select></label><div class="flex flex-wrap gap-1.5 items-center"><label class="flex items-center gap-1.5"><input v-model.number="more.hours" class="field num w-[64px] min-h-[28px] py-0" type="number" min="0.5" max="12" step="0.5" aria-label="More hours" /> h on</label><button v-for="d in nearDays" :key="d" class="btn btn-small min-h-[26px] px-1.5 text-11" :class="more.days.includes(d) ? 'border-ink bg-raised font-semibold' : ''" :aria-pressed="more.days.includes(d)" @click="chooseDay(d)">{{ sayDay(d) }}</button></div></details>
       <p v-if="board.late.length > 1 && why.length > 0" class="mt-3"><button class="btn btn-small" @click="nextLate">The next late one <span class="key">L</span></button></p>
     </template>
   </Sheet>

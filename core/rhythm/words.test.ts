@@ -1,0 +1,55 @@
+import fc from 'fast-check'
+import { refusalOf, valueOf } from '../examples'
+import { ruleOf, sayRhythm, wishOf, type RhythmWish } from './rule'
+import { readRhythm } from './words'
+
+const week = (every: number, ...weekdays: number[]): RhythmWish => ({ each: 'week', every, weekdays })
+
+describe('a rhythm in words', () => {
+  test.each<[string, RhythmWish, string | undefined]>([
+    ['every Thursday 17:00', week(1, 3), '17:00'],
+    ['Thursdays at 5 pm', week(1, 3), '17:00'],
+    ['every second Tuesday', week(2, 1), undefined],
+    ['every other Tue, 06.30', week(2, 1), '06:30'],
+    ['every 3 weeks on Sunday', week(3, 6), undefined],
+    ['fortnightly on Friday', week(2, 4), undefined],
+    ['twice a week on Tuesday and Friday, noon', week(1, 1, 4), '12:00'],
+    ['mon/wed/fri 7am', week(1, 0, 2, 4), '07:00'],
+    ['weekdays at 12 am', week(1, 0, 1, 2, 3, 4), '00:00'],
+    ['every third week on Monday & Tuesday', week(3, 0, 1), undefined],
+    ['first and third Saturday', { each: 'month', every: 1, nths: [1, 3], weekday: 5 }, undefined],
+    ['every first Saturday', { each: 'month', every: 1, nths: [1], weekday: 5 }, undefined],
+    ['the second Tuesday of the month, 18:00', { each: 'month', every: 1, nths: [2], weekday: 1 }, '18:00'],
+    ['last Friday of every 2 months', { each: 'month', every: 2, nths: [-1], weekday: 4 }, undefined],
+    ['every other day', { each: 'day', every: 2 }, undefined],
+    ['daily at 19:05', { each: 'day', every: 1 }, '19:05'],
+    ['every 5 days', { each: 'day', every: 5 }, undefined],
+    ['every Friday, seasons of eight', { ...week(1, 4), season: 8 }, undefined],
+    ['every Friday 17:00, 12 times', { ...week(1, 4), season: 12 }, '17:00'],
+  ])('%s', (words, wish, time) => {
+    expect(valueOf(readRhythm(words))).toEqual({ wish, time })
+  })
+
+  test('what is not understood is said, with an example or what is missing', () => {
+    expect(refusalOf(readRhythm('every Blursday'))).toMatch(/“blursday” was not understood\. Write it like “every Thursday 17:00”/)
+    expect(refusalOf(readRhythm('twice a week'))).toMatch(/on which 2 days: for example “twice a week on Tuesday and Friday”/)
+    expect(refusalOf(readRhythm('twice a week on Tuesday'))).toMatch(/2 times a week, but 1 day is named/)
+    expect(refusalOf(readRhythm('every Thursday 25:00'))).toMatch(/“25:00” is not a time of day/)
+    expect(refusalOf(readRhythm('first Monday and Friday'))).toMatch(/one weekday can be chosen.*second rhythm/)
+    expect(refusalOf(readRhythm('17:00'))).toMatch(/No weekday was found/)
+    expect(refusalOf(readRhythm('weekly'))).toMatch(/on which day/)
+  })
+
+  test('what the program itself says of a rhythm is understood by it', () => {
+    const wish: fc.Arbitrary<RhythmWish> = fc.oneof(
+      fc.record({ each: fc.constant('week' as const), every: fc.integer({ min: 1, max: 8 }), weekdays: fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1 }).map((d) => d.sort((a, b) => a - b)) }),
+      fc.record({ each: fc.constant('day' as const), every: fc.integer({ min: 1, max: 30 }) }),
+      fc.record({ each: fc.constant('month' as const), every: fc.constant(1), nths: fc.uniqueArray(fc.constantFrom(1, 2, 3, 4, -1), { minLength: 1 }).map((n) => n.sort((a, b) => (a === -1 ? 9 : a) - (b === -1 ? 9 : b))), weekday: fc.integer({ min: 0, max: 6 }) }),
+    )
+    fc.assert(fc.property(wish, fc.integer({ min: 0, max: 23 }), (w, hour) => {
+      const time = `${String(hour).padStart(2, '0')}:30`
+      const read = valueOf(readRhythm(sayRhythm({ rule: valueOf(ruleOf(w)), start: '2026-11-05', time })))
+      expect(read).toEqual({ wish: wishOf(valueOf(ruleOf(w))), time })
+    }))
+  })
+})
