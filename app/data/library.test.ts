@@ -9,7 +9,8 @@ import { refusalOf, valueOf } from '@core/examples'
 import type { Problem } from '@core/result'
 import { addDays, dayOf } from '@core/rhythm/days'
 import { datesOf } from '@core/rhythm/rule'
-import { Library, problemOf } from './library'
+import { Library } from './library'
+import { problemOf } from './problems'
 import { backupOf, eraseAll, restoreInto, sweepFiles, wholeOf } from './whole'
 
 const today = dayOf(Math.floor(Date.now() / 86_400_000))

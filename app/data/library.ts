@@ -5,6 +5,7 @@ import { migrate, schemaVersion } from '@core/model/migrations'
 import { fine, refused, type Problem, type Result } from '@core/result'
 import { newId, now } from './clock'
 import { Store } from './database'
+import { problemOf } from './problems'
 import { writeLine } from './journal'
 
 /** What other tabs are told. */
@@ -310,12 +311,3 @@ function byId<R extends { id: string }>(rows: readonly R[]): Map<string, R> {
 function same(a: unknown, b: unknown): boolean {
   return a === b || JSON.stringify(a) === JSON.stringify(b)
 }
-
-/** What a failure of the store means to a person, and the way out. */
-export function problemOf(error: unknown): Problem {
-  const name = error instanceof Error ? `${error.name} ${error.message}` : String(error)
-  if (/quota/i.test(name)) return { sentence: 'The browser has no room left, so the last change was not kept. Download a back-up now, then free some space or remove pictures.', path: 'storage' }
-  if (/version/i.test(name)) return { sentence: 'This data was last used by a newer Lamp Reel. Reload the page to get it.', path: 'storage' }
-  return { sentence: 'The browser refuses to store anything here, perhaps because this is a private window. Open Lamp Reel in an ordinary window, or download a back-up of what is on screen.', path: 'storage' }
-}
-

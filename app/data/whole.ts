@@ -5,7 +5,8 @@ import { schemaVersion } from '@core/model/migrations'
 import { fine, type Result } from '@core/result'
 import { now } from './clock'
 import type { Store } from './database'
-import { problemOf, type Library } from './library'
+import type { Library } from './library'
+import { problemOf } from './problems'
 
 /** Reads everything that a world's store holds, in one transaction. */
 export async function wholeOf(store: Store): Promise<Whole> {

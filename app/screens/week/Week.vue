@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { CalendarPlus, ChevronLeft, ChevronRight, MoreHorizontal, Pin } from '@lucide/vue'
+import { CalendarPlus, ChevronLeft, ChevronRight } from '@lucide/vue'
 import { joinBlocks, layEpisode, layOnDay, leftToToday, orderDay, pinBlock, splitBlock, startStep, stopStep, takeOffDay, takePlan } from '@core/commands/week'
 import type { Outlook } from '@core/plan/forecast'
 import { hoursOn } from '@core/plan/load'
@@ -18,7 +18,8 @@ import { useKeys } from '@app/ui/keys'
 import Flag from '@app/ui/Flag.vue'
 import { stepGoal } from '../episode/steps'
 import DaysChosen from './DaysChosen.vue'
-import { inDayOrder, type Shown } from './shown'
+import DayRow from './DayRow.vue'
+import { inDayOrder, type DayShown, type Shown } from './shown'
 
 const BlockSheet = defineAsyncComponent(() => import('./BlockSheet.vue'))
 const BusySheet = defineAsyncComponent(() => import('./BusySheet.vue'))
@@ -57,13 +58,13 @@ const blocks = computed<Shown[]>(() => {
     const pinned = rest ? undefined : storedKeys.value.get(known)
     const kind = proposal && inPlan.has(b.id) && pinned !== true ? 'would' : pinned === undefined ? 'would' : pinned ? 'pinned' : 'laid'
     const own = rest ? undefined : stored.value.get(known)
-    return { key: rest ? `${known} rest` : known, step: b.id, day: b.day, minutes: b.minutes, kind, running: b.id === running, at: own?.at, place: own?.place }
+    return { key: rest ? `${known} rest` : known, step: b.id, day: b.day, minutes: b.minutes, kind, running: b.id === running, at: own?.at, place: own?.place, rest }
   })
 })
 const done = computed<Shown[]>(() => board.working.flatMap((c) => c.steps.flatMap((s) => (s.doneAt !== undefined && s.doneAt.slice(0, 10) >= monday.value ? [{ key: `${s.id} done`, step: s.id, day: s.doneAt.slice(0, 10), minutes: Math.max(15, s.logged || s.minutes), kind: 'done' as const, running: false }] : []))))
 const times = computed(() => occurrencesOf(library.records.standing.values(), days.value[0] ?? board.today, days.value[6] ?? board.today))
 const busy = computed(() => [...library.records.busy.values()].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)))
-const rows = computed(() => days.value.map((day) => {
+const rows = computed(() => days.value.map((day): DayShown => {
   const mine = inDayOrder([...done.value.filter((b) => b.day === day), ...blocks.value.filter((b) => b.day === day && day >= board.today)])
   const room = hoursOn(board.settings, day)
   const standing = times.value.filter((t) => t.day === day)
@@ -94,9 +95,6 @@ function carry(event: DragEvent, b: { step: Id; day?: Day; minutes: number }) {
 }
 function carryEpisode(event: DragEvent, id: Id) {
   event.dataTransfer?.setData('text/lamp-episode', id)
-}
-function carries(event: DragEvent): boolean {
-  return ['text/lamp-block', 'text/lamp-episode'].some((t) => event.dataTransfer?.types.includes(t))
 }
 function layWhole(episode: Id) {
   return library.perform(layEpisode, { episode, monday: monday.value, today: board.today, hours: board.hours }, 'aloud')
@@ -133,7 +131,7 @@ async function shift(by: 1 | -1) {
   const b = focused()
   if (!b) return
   const day = addDays(b.day, by)
-  const moved = await lay(b.step, day, b.day, b.minutes)
+  const moved = await lay(b.step, day, b.rest ? undefined : b.day, b.minutes)
   if (!moved.ok) return
   if (!days.value.includes(day)) offset.value += by
   await nextTick()
@@ -143,6 +141,11 @@ function step(by: 1 | -1) {
   const all = [...document.querySelectorAll<HTMLElement>('[data-block]')]
   const at = all.findIndex((x) => x === document.activeElement)
   all[at < 0 ? 0 : Math.min(all.length - 1, Math.max(0, at + by))]?.focus()
+}
+/** A dashed block of a proposal is chosen or not; any other is gone to. */
+function press(b: Shown) {
+  if (plan.proposal && b.kind === 'would') choose(b.key)
+  else open(b.step)
 }
 function open(id: Id) {
   const found = stepOf(id)
@@ -258,24 +261,7 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
       <DaysChosen v-if="picked.size > 0" :days="[...picked]" @done="picked = new Set()" />
       <ol aria-label="Days of the week">
         <li v-if="left.length > 0 && offset === 0" class="day" aria-label="Left over"><div><strong>Left over</strong><span class="sub block">{{ left.length }} {{ left.length === 1 ? 'step' : 'steps' }}</span></div><div class="flex flex-wrap gap-2 items-center"><span v-for="l in left" :key="l.step.id" class="border border-line rounded-control px-2 py-1 text-12">{{ l.step.name }} <span class="num">{{ l.card.number }}</span></span><button class="btn btn-small" @click="library.perform(leftToToday, { steps: left.map((l) => l.step.id), today: board.today }, 'aloud')">Put on today</button></div></li>
-        <li v-for="r in rows" :key="r.day" class="day" :class="{ today: r.day === board.today, past: r.past, over: over === r.day }" :aria-label="sayDay(r.day)" @dragover="(e) => { if (!r.past && carries(e)) { e.preventDefault(); over = r.day } }" @dragleave="over = ''" @drop.prevent="dropped($event, r.day)">
-          <div><label class="flex items-center gap-2"><input v-if="!r.past" type="checkbox" class="tick" :checked="picked.has(r.day)" :aria-label="`Choose ${sayDay(r.day)}`" @change="toggle(r.day)" /><strong :class="r.day === board.today ? 'text-lamp-text' : ''">{{ sayDay(r.day).replace(/ \w+$/, '') }}</strong></label><span class="sub block">{{ r.past ? (r.used > 0 ? `${sayMinutes(r.used)} done` : '') : r.room === 0 ? (r.own ? 'lost' : 'off') : `${sayMinutes(r.used)} of ${sayMinutes(r.room)}` }}</span></div>
-          <div class="min-w-0 flex flex-wrap items-center gap-x-4 gap-y-1">
-            <div v-if="(r.room > 0 && !r.past) || r.mine.length + r.standing.length + r.taken.length > 0" class="track" :style="{ minWidth: `${r.room * scale}px` }">
-              <span v-if="r.setup > 0" class="stint setup" :style="{ width: `${r.setup * scale - 2}px` }" :title="`Setting up, ${sayMinutes(r.setup)}, once for the day`"><span class="block truncate font-semibold leading-[17px]">Set up</span><span class="num text-11 block truncate leading-[14px]">{{ sayMinutes(r.setup) }}</span></span>
-              <button v-for="t in r.standing" :key="`${t.work.id} ${t.day}`" class="stint stand" :class="t.state === 'skipped' ? 'skip' : t.state === 'done' ? 'done' : ''" :style="{ width: `${t.state === 'skipped' ? 34 : Math.max(34, t.work.minutes * scale - 2)}px` }" :title="`${t.work.name}, ${sayMinutes(t.work.minutes)}${t.work.at ? `, ${t.work.at}` : ''}${t.state === 'skipped' ? ', skipped' : ''}`" :aria-label="`${t.work.name}, standing work, ${sayMinutes(t.work.minutes)}${t.state === 'to do' ? '' : `, ${t.state}`}`" @click="standing = { work: t.work, day: t.day }"><template v-if="t.state !== 'skipped' && t.work.minutes * scale >= 74"><span class="block truncate font-semibold leading-[17px]">{{ t.state === 'done' ? '✓ ' : '' }}{{ t.work.name }}</span><span class="num text-11 block truncate leading-[14px]">{{ t.work.at ? `${t.work.at} · ` : '' }}{{ sayMinutes(t.work.minutes) }}</span></template><template v-else><span class="block text-11 leading-[17px]" aria-hidden="true">{{ t.state === 'skipped' ? '–' : '↻' }}</span><span class="num text-11 block leading-[14px]">{{ t.state === 'skipped' ? '' : t.work.minutes }}</span></template></button>
-              <button v-for="t in r.taken" :key="t.id" class="stint busy" :style="{ width: `${Math.max(34, Math.min(t.minutes, r.room || 60) * scale - 2)}px` }" :title="`${t.name}, ${sayMinutes(t.minutes)}`" :aria-label="`Busy: ${t.name}, ${t.minutes >= 1440 ? 'all day' : sayMinutes(t.minutes)}`" @click="busyOpen = true"><span class="block truncate text-11 leading-[17px]">{{ t.name }}</span><span class="num text-11 block truncate leading-[14px]">{{ t.minutes >= 1440 ? 'all day' : t.at }}</span></button>
-              <span v-for="b in r.mine" :key="b.key" class="wrap" :style="{ width: `${Math.max(34, b.minutes * scale - 2)}px` }"><button class="stint" :class="[b.kind, stepOf(b.step)?.card.show.kind, { running: b.running, late: stepOf(b.step)?.state.late, chosen: chosen.has(b.key) }]" :data-block="b.key" :draggable="b.kind !== 'done'" :title="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''} ${stepOf(b.step)?.card.title ?? ''}, ${sayMinutes(b.minutes)}${plan.proposal && b.kind === 'would' ? `. ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}` : ''}`" :aria-label="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}, ${sayMinutes(b.minutes)}${b.at ? `, at ${b.at}` : ''}, ${b.kind === 'would' ? 'proposed' : b.kind}${stepOf(b.step)?.state.late ? ', late' : ''}`" :aria-pressed="plan.proposal && b.kind === 'would' ? chosen.has(b.key) : undefined" @mouseenter="explain(b)" @focus="explain(b)" @dragstart="carry($event, b)" @dragover="(e) => { if (b.kind !== 'done' && carries(e)) e.preventDefault() }" @drop.prevent="droppedOn($event, b)" @click="plan.proposal && b.kind === 'would' ? choose(b.key) : open(b.step)">
-                <template v-if="b.minutes * scale >= 74"><span class="block truncate font-semibold leading-[17px]"><Pin v-if="b.kind === 'pinned'" :size="11" class="inline -mt-0.5" aria-hidden="true" /><Flag v-if="stepOf(b.step)?.state.late && b.kind !== 'done'" :size="9" />{{ b.kind === 'done' ? '✓ ' : '' }}{{ stepOf(b.step)?.state.step.name }}</span><span class="num text-11 block truncate leading-[14px]">{{ b.at ? `${b.at} · ` : '' }}{{ stepOf(b.step)?.card.number }} · {{ sayMinutes(b.minutes) }}</span></template>
-                <template v-else><span class="num text-11 block leading-[17px]">{{ stepOf(b.step)?.card.number.replace(' ', '') }}</span><span class="num text-11 block leading-[14px]">{{ b.minutes }}</span></template>
-              </button><button v-if="b.kind !== 'done' && !plan.proposal && b.minutes * scale >= 44" class="dots" :aria-label="`More for ${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}`" @click="acting = b"><MoreHorizontal :size="13" /></button></span>
-              <span v-if="r.more > 0 && !r.past" class="hatch" :style="{ width: `${Math.max(8, r.more * scale)}px` }" :title="`${sayMinutes(r.more)} over`" />
-            </div>
-            <p v-if="r.mine.some((b) => b.minutes * scale < 74)" class="sub w-full order-last leading-[15px]">{{ r.mine.filter((b) => b.minutes * scale < 74).map((b) => `${stepOf(b.step)?.card.number} ${stepOf(b.step)?.state.step.name.toLowerCase()}`).join(', ') }}</p>
-            <p v-if="!r.past && r.more > 0" class="sub"><Flag /><span class="late">{{ sayMinutes(r.more) }} over</span></p>
-            <p v-else-if="!r.past && r.free >= 15 && r.room > 0" class="sub">{{ sayMinutes(r.free) }} free<template v-if="!plan.proposal && r.free >= 20"><br /><button class="underline underline-offset-2 text-left" :aria-label="`Pull something forward to ${sayDay(r.day)}`" @click="pulling = { day: r.day, free: r.free }">Pull something forward</button></template></p>
-          </div>
-        </li>
+        <DayRow v-for="r in rows" :key="r.day" :r="r" :scale="scale" :picked="picked.has(r.day)" :over="over === r.day" :chosen="chosen" @pick="toggle(r.day)" @pull="pulling = { day: r.day, free: r.free }" @busy="busyOpen = true" @over="over = $event ? r.day : ''" @drop="dropped($event, r.day)" @standing="standing = { work: $event.work, day: $event.day }" @carry="(event, b) => carry(event, b.rest ? { step: b.step, minutes: b.minutes } : b)" @drop-on="droppedOn" @point="explain" @press="press" @more="acting = $event" />
       </ol>
       <p class="flex flex-wrap gap-2 mt-3"><button class="btn btn-small" @click="standing = {}">Standing work</button><button class="btn btn-small" @click="busyOpen = true">Busy time from a calendar</button></p>
       <p class="sub mt-3">Drag a block to another day, or press <span class="key">Alt ↑ ↓</span> on it, <span class="key">Alt ← →</span> for its place in the day; <span class="key">P</span> pins it, <span class="key">S</span> splits it, <span class="key">J</span> joins it, <span class="key">T</span> starts it. Choose days to change their hours.</p>
@@ -298,26 +284,7 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
 
 <style scoped>
 .day { display: grid; grid-template-columns: 108px minmax(0, 1fr); gap: 12px; align-items: center; min-height: 66px; padding: 9px 0; border-top: 1px solid var(--faint); }
-.day.past { color: var(--ink-2); }
-.day.over { background: var(--raised); }
-.track { display: flex; gap: 2px; height: 46px; padding: 2px; border: 1px solid var(--line); border-radius: 6px; background: var(--ground); }
-.stint { flex: none; height: 100%; padding: 3px 8px; overflow: hidden; text-align: left; font-size: 12.5px; border: 1px solid var(--line); border-left: 3px solid var(--ink-2); border-radius: 4px; background: var(--raised); cursor: grab; }
-.stint.audio { border-left-style: double; border-left-width: 4px; }
-.stint.would { border-style: dashed; border-color: var(--ring); background: transparent; border-left-width: 1px; }
-.stint.chosen { background: var(--raised); border-style: solid; border-color: var(--ink); }
-.stint.done { background: transparent; color: var(--ink-2); cursor: default; }
-.stint.running { border-color: var(--lamp-line); }
-.stint.setup { background: repeating-linear-gradient(135deg, var(--faint) 0 2px, transparent 2px 6px); cursor: default; border-left-width: 1px; }
-.stint:not(:has(.font-semibold)) { padding-inline: 4px 2px; }
-.wrap { position: relative; flex: none; height: 100%; }
-.wrap .stint { width: 100%; }
-.dots { position: absolute; right: 2px; top: 2px; padding: 1px 3px; border-radius: 4px; background: var(--raised); opacity: 0; }
-.wrap:hover .dots, .dots:focus-visible { opacity: 1; }
-.stint.stand { border-style: solid; border-left: 3px double var(--ink-2); background: transparent; cursor: pointer; }
-.stint.skip { border-style: dotted; color: var(--ink-2); padding-inline: 4px; }
-.stint.busy { border-left-width: 1px; background: repeating-linear-gradient(45deg, var(--faint) 0 3px, transparent 3px 8px); cursor: pointer; padding-inline: 5px; }
 .lay { position: absolute; right: 0; bottom: 5px; padding: 3px; border-radius: 4px; color: var(--ink-2); background: var(--ground); opacity: 0; }
 li:hover > .lay, .lay:focus-visible { opacity: 1; }
-.hatch { flex: none; height: 100%; border-left: 2px solid var(--ink); background: repeating-linear-gradient(135deg, var(--line) 0 2px, transparent 2px 6px); }
-@media (max-width: 639px) { .day { grid-template-columns: 1fr; } .track { overflow-x: auto; min-width: 0 !important; } }
+@media (max-width: 639px) { .day { grid-template-columns: 1fr; } }
 </style>

@@ -1,4 +1,5 @@
-import type { Day, Id } from '@core/model'
+import type { Busy, Day, Id } from '@core/model'
+import type { Occurrence } from '@core/plan/standing'
 
 /** A block as the week shows it: laid by hand or taken from a plan, pinned, what planning would add, or done. */
 export interface Shown {
@@ -10,6 +11,30 @@ export interface Shown {
   running: boolean
   at?: string | undefined
   place?: number | undefined
+  /** What planning adds to a day that has a part of this work laid already. */
+  rest?: boolean
+}
+
+/** A day of the week as it is shown; minutes. */
+export interface DayShown {
+  day: Day
+  mine: Shown[]
+  standing: Occurrence[]
+  taken: Busy[]
+  room: number
+  used: number
+  setup: number
+  past: boolean
+  free: number
+  /** What exceeds its hours. */
+  more: number
+  /** Its hours differ from its weekday's. */
+  own: boolean
+}
+
+/** Whether what is dragged is work that a day can take. */
+export function carries(event: DragEvent): boolean {
+  return ['text/lamp-block', 'text/lamp-episode'].some((t) => event.dataTransfer?.types.includes(t))
 }
 
 /** Blocks of a day in the order in which they are shown: done ones, then by clock time, then as laid by hand, then as planned. */
