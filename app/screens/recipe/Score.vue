@@ -34,7 +34,7 @@ const daysOf = (row: number) => { const r = score.value.rows[row]; return r?.is 
 const edges = computed(() => score.value.needs.map(({ from, to }) => {
   const [x1, y1, x2, y2] = [x.value(daysOf(from)), mid(from), x.value(daysOf(to)), mid(to)]
   const bend = Math.max(14, Math.abs(y2 - y1) / 3)
-  return { d: `M${x1},${y1} C${x1 + bend},${y1} ${x2 - bend},${y2} ${x2},${y2}`, backwards: daysOf(from) < daysOf(to), on: [score.value.rows[from], score.value.rows[to]].some((r) => r?.is === 'line' && r.line.id === chosen?.id) }
+  return { d: `M${x1},${y1} C${x1 + bend},${y1} ${x2 - bend},${y2} ${x2},${y2}`, backwards: daysOf(from) < daysOf(to), on: chosen?.is === 'step' && [score.value.rows[from], score.value.rows[to]].some((r) => r?.is === 'line' && r.line.id === chosen.id) }
 }))
 /** Down the stages, each by the day on which the last of its steps is due. */
 const ramp = computed(() => {
@@ -45,12 +45,13 @@ const ramp = computed(() => {
     const rest = score.value.rows.slice(i + 1)
     const next = rest.findIndex((r) => r.is === 'stage')
     reached = Math.min(reached, row.due)
-    d += `${d === '' ? 'M' : 'L'}${x.value(reached)},${i * height} L${x.value(reached)},${(i + 1 + (next < 0 ? rest.length : next)) * height} `
+    d += `${d === '' ? 'M' : 'L'}${x.value(reached)},${Math.max(16, i * height)} L${x.value(reached)},${(i + 1 + (next < 0 ? rest.length : next)) * height} `
   })
   return d
 })
 const ticks = computed(() => x.value.ticks(8).filter(Number.isInteger))
 const days = (n: number) => (n >= 0 ? `${n} d before` : `${-n} d after`)
+const picked = (line: RecipeLine) => chosen?.is === 'step' && chosen.id === line.id
 const takes = (line: RecipeLine) => { const pace = plan.paces.get(line.kind); return pace && pace.seen >= 4 ? Math.round((line.minutes * pace.median) / 5) * 5 : undefined }
 
 let grabbed: { line: RecipeLine; from: number } | undefined
@@ -110,13 +111,13 @@ function stepAdded(stage: string) {
       </ul>
       <div ref="frame" class="relative min-w-0 border-l border-faint max-sm:hidden" :style="{ height: `${score.rows.length * height + 22}px` }">
         <svg class="absolute inset-0 w-full h-full" aria-hidden="true">
-          <g v-for="t in ticks" :key="t"><line :x1="x(t)" :x2="x(t)" y1="0" :y2="score.rows.length * height" stroke="var(--faint)" /><text :x="x(t)" :y="score.rows.length * height + 15" text-anchor="middle" class="tick-text">{{ t === 0 ? 'release' : t > 0 ? t : `+${-t}` }}</text></g>
+          <g v-for="t in ticks" :key="t"><line :x1="x(t)" :x2="x(t)" y1="16" :y2="score.rows.length * height" stroke="var(--faint)" /><text :x="x(t)" y="11" text-anchor="middle" class="tick-text">{{ t === 0 ? 'release' : t > 0 ? t : `+${-t}` }}</text><text :x="x(t)" :y="score.rows.length * height + 15" text-anchor="middle" class="tick-text">{{ t === 0 ? 'release' : t > 0 ? t : `+${-t}` }}</text></g>
           <path :d="ramp" fill="none" stroke="var(--ink)" stroke-width="2" />
           <path v-for="(e, i) in edges" :key="i" :d="e.d" fill="none" :stroke="e.backwards ? 'var(--rose)' : e.on ? 'var(--ink)' : 'var(--ring)'" :stroke-width="e.on ? 1.5 : 1" :stroke-dasharray="e.backwards ? '3 3' : undefined" />
-          <line :x1="x(0)" :x2="x(0)" y1="0" :y2="score.rows.length * height" stroke="var(--lamp-line)" stroke-width="2" />
+          <line :x1="x(0)" :x2="x(0)" y1="16" :y2="score.rows.length * height" stroke="var(--lamp-line)" stroke-width="2" />
         </svg>
         <template v-for="(row, i) in score.rows" :key="row.is === 'stage' ? `s ${row.id}` : row.line.id">
-          <button v-if="row.is === 'line'" class="dot" :class="{ on: chosen?.id === row.line.id, soft: !row.line.required, moving: dragged?.id === row.line.id }" role="slider" :aria-label="`${row.line.name}, due`" :aria-valuenow="row.days" :aria-valuetext="days(row.days)" :aria-valuemin="-365" :aria-valuemax="365" :style="{ left: `${x(row.days) - 9}px`, top: `${mid(i) - 9}px` }" @pointerdown="grab($event, row.line)" @pointermove="moved" @pointerup="dropped" @pointercancel="dropped" @keydown="keyed($event, row.line, row.days)"><span v-if="dragged?.id === row.line.id || chosen?.id === row.line.id" class="due">{{ days(row.days) }}</span></button>
+          <button v-if="row.is === 'line'" class="dot" :class="{ on: picked(row.line), soft: !row.line.required, moving: dragged?.id === row.line.id }" role="slider" :aria-label="`${row.line.name}, due`" :aria-valuenow="row.days" :aria-valuetext="days(row.days)" :aria-valuemin="-365" :aria-valuemax="365" :style="{ left: `${x(row.days) - 9}px`, top: `${mid(i) - 9}px` }" @pointerdown="grab($event, row.line)" @pointermove="moved" @pointerup="dropped" @pointercancel="dropped" @keydown="keyed($event, row.line, row.days)"><span v-if="dragged?.id === row.line.id || picked(row.line)" class="due">{{ days(row.days) }}</span></button>
         </template>
       </div>
     </div>
