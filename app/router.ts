@@ -29,7 +29,7 @@ export const router = createRouter({
     { path: '/episode/:code/:stage?', name: 'episode', component: () => import('./screens/episode/Episode.vue'), meta: { title: 'Episode', bare: true }, props: true },
     { path: '/catalogue', name: 'catalogue', component: () => import('./screens/catalogue/Catalogue.vue'), meta: { title: 'Catalogue' } },
     { path: '/shows/:show?', name: 'shows', component: () => import('./screens/shows/Shows.vue'), meta: { title: 'Shows' }, props: true },
-    { path: '/shows/:show/recipe/:recipe', name: 'recipe', component: () => import('./screens/recipe/Recipe.vue'), meta: { title: 'Recipe' }, props: true },
+    { path: '/shows/:show/recipe/:recipe', name: 'recipe', component: () => import('./screens/shows/recipe/Recipe.vue'), meta: { title: 'Recipe' }, props: true },
     { path: '/settings', name: 'settings', component: () => import('./screens/settings/Settings.vue'), meta: { title: 'Settings' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./screens/shell/Nowhere.vue'), meta: { title: 'Not found' } },
   ],

@@ -203,7 +203,9 @@ export const useBoard = defineStore('board', () => {
 
   /** How a show stands against its wish, with what is on its next slots. */
   function readyRun(show: Show): Ahead & { next: (Card | undefined)[] } {
-    const next = rowsOf(show, 190).filter((r) => !r.slot?.skipped && r.at > now.value).sort((a, b) => a.at - b.at)
+    const within = (days: number) => rowsOf(show, days).filter((r) => !r.slot?.skipped && r.at > now.value).sort((a, b) => a.at - b.at)
+    const near = within(190)
+    const next = near.length > show.readyAhead ? near : within(800)
     const slots = next.map((r) => ({ day: r.day, ready: r.card?.standing.ready ?? false, live: r.card?.standing.live ?? false, topical: r.card?.episode.nature.is === 'topical' }))
     const kept = spares.value.filter((c) => c.show.id === show.id).map((c) => ({ ready: c.standing.ready, ...(c.episode.nature.is === 'topical' ? { notBefore: c.episode.nature.notBefore, staleAfter: c.episode.nature.staleAfter } : {}) }))
     return { ...aheadOf(slots, kept, today.value, show.readyMost), next: next.slice(0, Math.max(show.readyAhead, 1)).map((r) => r.card) }

@@ -6,12 +6,13 @@ import { filledSlots, slotsOf, type Slot } from '../rhythm/slots'
 import { momentOf, putting, removing, type Command } from './change'
 
 /** What the slots of a show are kept for between two dates, by original date. */
-export function reservedBetween(records: Pick<Records, 'reservations' | 'launches' | 'episodes'>, show: Show, from: Day, to: Day, filled = filledSlots(show, records.episodes.values())): Map<Day, Reserved> {
+export function reservedBetween(records: Pick<Records, 'reservations' | 'launches' | 'episodes'>, show: Show, from: Day, to: Day, filled?: ReadonlyMap<Day, Episode>): Map<Day, Reserved> {
   const mine = [...records.reservations.values()].filter((r) => r.show === show.id)
   if (mine.length === 0) return new Map()
   // Deals go by whole months.
   const slots = slotsOf(show, `${from.slice(0, 7)}-01`, addDays(`${addDays(`${to.slice(0, 7)}-28`, 4).slice(0, 7)}-01`, -1))
-  return reservedSlots(slots, mine, (day) => filled.get(day), records.launches)
+  const on = filled ?? filledSlots(show, records.episodes.values())
+  return reservedSlots(slots, mine, (day) => on.get(day), records.launches)
 }
 
 /** What to say where an episode would not honour what a slot is kept for; nothing where it does. */

@@ -43,6 +43,16 @@ describe('a changed recipe', () => {
     expect(row.indexOf('subtitles')).toBe(row.indexOf('rough') + 1)
   })
 
+  test('moving a dot about is one step of undo; other changes are each their own', () => {
+    const { lines } = recipeOf(placed)
+    const merge = (to: readonly RecipeLine[]) => valueOf(editRecipe(placed, { recipe: 'recipe', fields: { lines: [...to] } }, later)).merge
+    const film = (fields: Partial<RecipeLine>) => lines.map((l) => (l.id === 'film' ? { ...l, ...fields } : l))
+    expect(merge(film({ lead: { by: 'before', days: 9 } }))).toBe('recipe recipe lead film')
+    expect(merge(film({ lead: { by: 'before', days: 9 }, minutes: 5 }))).toBeUndefined()
+    expect(merge(film({ name: 'Film it' }))).toBeUndefined()
+    expect(merge(lines.slice(1))).toBeUndefined()
+  })
+
   test('a line that is left is not offered again; a step taken away by hand neither', () => {
     const changed = edited(placed, { lines: [...recipeOf(placed).lines, fresh] })
     const left = after(changed, settleDifferences(changed, { recipe: 'recipe', take: [], leave: keys(changed) }, later))

@@ -37,7 +37,16 @@ export const editRecipe: Command<{ recipe: Id; fields: RecipeFields }> = (record
   if (!recipe) return refused('This recipe is no longer there.', 'recipes')
   const next = written(recipe, fields, context)
   if (!next.ok) return next
-  return fine({ changes: [putting(records, 'recipes', next.value)], sentence: `Changed the recipe “${next.value.name}”`, about: [], merge: `recipe ${id} ${Object.keys(fields).join()}` })
+  const moved = onlyLead(recipe.lines, fields)
+  return fine({ changes: [putting(records, 'recipes', next.value)], sentence: `Changed the recipe “${next.value.name}”`, about: [], ...(moved === undefined ? {} : { merge: `recipe ${id} lead ${moved}` }) })
+}
+
+/** The one line of which nothing but the lead changes: moving a dot about is one step of undo. */
+function onlyLead(before: readonly RecipeLine[], fields: RecipeFields): Id | undefined {
+  if (fields.lines?.length !== before.length || Object.keys(fields).length > 1) return undefined
+  const bare = (l: RecipeLine | undefined) => JSON.stringify({ ...l, lead: undefined, changedAt: undefined })
+  const other = fields.lines.filter((l, i) => JSON.stringify(l) !== JSON.stringify(before[i]))
+  return other.length === 1 && bare(other[0]) === bare(before.find((l) => l.id === other[0]?.id)) ? other[0]?.id : undefined
 }
 
 /** Changes one line of a recipe. */
@@ -45,7 +54,7 @@ export const editLine: Command<{ recipe: Id; line: RecipeLine }> = (records, { r
   const recipe = records.recipes.get(id)
   if (!recipe) return refused('This recipe is no longer there.', 'recipes')
   const done = editRecipe(records, { recipe: id, fields: { lines: recipe.lines.map((l) => (l.id === line.id ? line : l)) } }, context)
-  return done.ok ? fine({ ...done.value, sentence: `Changed “${line.name}” in the recipe`, merge: `recipe ${id} line ${line.id}` }) : done
+  return done.ok ? fine({ ...done.value, sentence: `Changed “${line.name}” in the recipe` }) : done
 }
 
 /** Leaves a stage out. Its lines go; open steps made from them stay in their episodes, in the stage next to it, until the difference is taken. */

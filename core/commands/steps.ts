@@ -73,7 +73,7 @@ export const tickItem: Command<{ episode: Id; item: Id; on: boolean }> = (record
   const episode = records.episodes.get(id)
   if (!episode) return refused('This episode is no longer there.', 'episodes')
   const ticked = (episode.ticked ?? []).filter((t) => t !== item)
-  return fine({ changes: [putting(records, 'episodes', { ...episode, ticked: on ? [...ticked, item] : ticked, updatedAt: momentOf(context) })], sentence: on ? 'Ticked an item of a checklist' : 'Took back the tick of an item', about: [id], merge: `items ${id}` })
+  return fine({ changes: [putting(records, 'episodes', { ...episode, ticked: on ? [...ticked, item] : ticked, updatedAt: momentOf(context) })], sentence: on ? 'Ticked an item of a checklist' : 'Took back the tick of an item', about: [id] })
 }
 
 /** Puts away a note, or the offer of a folder, that a follow-on put on Today. The log keeps it. */
