@@ -2,7 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { editSettings } from '@core/commands/settings'
 import { Day } from '@core/model'
-import { sayDay } from '@core/rhythm/days'
+import { addDays, daysBetween, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
@@ -23,6 +23,16 @@ function nudgeAfter(event: Event) {
 const hours = computed({ get: () => library.settings.hours, set: (value) => { void library.perform(editSettings, { hours: value }) } })
 const total = computed(() => hours.value.reduce((a, b) => a + b, 0))
 const off = ref('')
+const offTo = ref('')
+/** Days off in a row, as one stretch. */
+const stretches = computed(() => library.settings.daysOff.filter((d) => d >= addDays(board.today, -7)).reduce<{ from: string; to: string }[]>((all, d) => {
+  const last = all.at(-1)
+  if (last && addDays(last.to, 1) === d) return [...all.slice(0, -1), { from: last.from, to: d }]
+  return [...all, { from: d, to: d }]
+}, []))
+function workAfterAll(s: { from: string; to: string }) {
+  void library.perform(editSettings, { daysOff: library.settings.daysOff.filter((d) => d < s.from || d > s.to) })
+}
 const fault = ref('')
 const asking = ref(false)
 const busy = ref(false)
@@ -34,8 +44,12 @@ async function addOff() {
   const day = Day.safeParse(off.value)
   fault.value = day.success ? '' : (day.error.issues[0]?.message ?? '')
   if (!day.success) return
-  await library.perform(editSettings, { daysOff: [...new Set([...library.settings.daysOff, day.data])].sort() })
+  const last = Day.safeParse(offTo.value)
+  if (offTo.value !== '' && (!last.success || last.data < day.data)) { fault.value = 'The last day off comes on or after the first.'; return }
+  const count = last.success ? Math.min(366, daysBetween(day.data, last.data)) : 0
+  await library.perform(editSettings, { daysOff: [...new Set([...library.settings.daysOff, ...Array.from({ length: count + 1 }, (_, n) => addDays(day.data, n))])].sort() })
   off.value = ''
+  offTo.value = ''
 }
 async function save() {
   busy.value = true
@@ -59,8 +73,8 @@ async function keep() {
       <HoursFields v-model="hours" />
       <h3 class="text-14 mt-5 mb-2">Days off</h3>
       <form class="flex flex-wrap gap-2 items-center" @submit.prevent="addOff">
-        <span v-for="d in library.settings.daysOff" :key="d" class="btn btn-small">{{ sayDay(d, board.today) }}<button type="button" class="text-ink-2" :aria-label="`Take ${sayDay(d)} back`" @click="library.perform(editSettings, { daysOff: library.settings.daysOff.filter((x) => x !== d) })">×</button></span>
-        <input v-model="off" type="date" class="field w-[160px]" aria-label="A day off" /><button class="btn">Add the day</button>
+        <span v-for="s in stretches" :key="s.from" class="btn btn-small">{{ sayDay(s.from, board.today) }}<template v-if="s.to !== s.from"> to {{ sayDay(s.to, board.today) }}</template><button type="button" class="text-ink-2" :aria-label="`Take ${sayDay(s.from)} back`" @click="workAfterAll(s)">×</button></span>
+        <input v-model="off" type="date" class="field w-[160px]" aria-label="A day off" /><label class="flex items-center gap-2">to <input v-model="offTo" type="date" class="field w-[160px]" aria-label="The last day off, of a holiday" /></label><button class="btn">Add {{ offTo ? 'the holiday' : 'the day' }}</button>
       </form>
       <p v-if="fault" role="alert" class="late mt-2">{{ fault }}</p>
     </section>
