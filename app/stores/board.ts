@@ -52,6 +52,11 @@ interface Kept {
   card: Card
 }
 
+/** The old row where the new one has the very same episodes. */
+function unchanged(old: Episode[], fresh: Episode[]): Episode[] {
+  return old.length === fresh.length && old.every((e, i) => e === fresh[i]) ? old : fresh
+}
+
 const emptyRecipe = smallRecipe('none', 'video', '2026-01-01T00:00:00.000Z')
 
 /** What screens watch: everything derived from the records and the moment, each part once. */
@@ -69,14 +74,33 @@ export const useBoard = defineStore('board', () => {
   const settings = computed(() => library.settings ?? freshSettings(''))
   const works = computed(() => workingDays(settings.value))
   /** The hours of days, less what standing work and busy time take of them. */
-  const hours = computed((): HoursOf => {
-    const { standing, busy } = library.records
-    return standing.size + busy.size === 0 ? settings.value : { ...settings.value, taken: takenMinutes(standing.values(), busy.values(), addDays(today.value, -14), addDays(today.value, 200)) }
+  const standing = computed(() => library.records.standing)
+  const busy = computed(() => library.records.busy)
+  const hours = computed((): HoursOf => (standing.value.size + busy.value.size === 0 ? settings.value : { ...settings.value, taken: takenMinutes(standing.value.values(), busy.value.values(), addDays(today.value, -14), addDays(today.value, 200)) }))
+  /** Every episode once over: which are in work, ideas or released, and each show's that have a place, a number or are out. */
+  let last: { work: Episode[]; ideas: Episode[]; released: Episode[]; byShow: Map<Id, Episode[]> } = { work: [], ideas: [], released: [], byShow: new Map() }
+  const sorted = computed(() => {
+    const [work, ideas, released]: [Episode[], Episode[], Episode[]] = [[], [], []]
+    const byShow = new Map<Id, Episode[]>()
+    for (const e of library.records.episodes.values()) {
+      const { name } = e.phase
+      if (name === 'work') work.push(e)
+      else if (name === 'idea') ideas.push(e)
+      else if (name === 'released') released.push(e)
+      if (name !== 'released' && e.place.on === 'nothing' && e.number === undefined) continue
+      const mine = byShow.get(e.show)
+      if (mine) mine.push(e)
+      else byShow.set(e.show, [e])
+    }
+    last = { work, ideas: unchanged(last.ideas, ideas), released: unchanged(last.released, released), byShow }
+    return last
   })
-  const episodes = computed(() => [...library.records.episodes.values()])
+  // While one types, ten thousand ideas and the releases of years are the same ones: what follows from them is not derived anew.
+  const everyIdea = computed(() => sorted.value.ideas)
+  const everyRelease = computed(() => sorted.value.released)
   const minute = computed(() => Math.floor(now.value / 60_000) * 60_000)
 
-  const numbers = computed(() => new Map<Id, Numbers>(shows.value.map((s) => [s.id, numbersOf(s, episodes.value, minute.value)])))
+  const numbers = computed(() => new Map<Id, Numbers>(shows.value.map((s) => [s.id, numbersOf(s, sorted.value.byShow.get(s.id) ?? [], minute.value)])))
   const stepsBy = computed(() => {
     const by = new Map<Id, Step[]>()
     for (const step of library.records.steps.values()) {
@@ -112,8 +136,8 @@ export const useBoard = defineStore('board', () => {
     return episode && cardOf(episode)
   }
 
-  const working = computed(() => episodes.value.filter((e) => e.phase.name === 'work').flatMap((e) => cardOf(e) ?? []))
-  const ideas = computed(() => episodes.value.filter((e) => e.phase.name === 'idea').sort((a, b) => (a.createdAt > b.createdAt ? -1 : a.createdAt < b.createdAt ? 1 : 0)))
+  const working = computed(() => sorted.value.work.flatMap((e) => cardOf(e) ?? []))
+  const ideas = computed(() => [...everyIdea.value].sort((a, b) => (a.createdAt > b.createdAt ? -1 : a.createdAt < b.createdAt ? 1 : 0)))
   const placed = computed(() => working.value.filter((c) => c.standing.release).sort((a, b) => (a.standing.release?.at ?? 0) - (b.standing.release?.at ?? 0)))
   const unplaced = computed(() => working.value.filter((c) => !c.standing.release && !c.episode.spare))
   const spares = computed(() => working.value.filter((c) => c.episode.spare && !c.standing.release))
@@ -127,7 +151,7 @@ export const useBoard = defineStore('board', () => {
   }
   /** What is late before its release, the most late first. */
   const late = computed(() => coming.value.filter((c) => c.standing.late !== undefined).sort((a, b) => (b.standing.late ?? 0) - (a.standing.late ?? 0)))
-  const released = computed(() => episodes.value.filter((e) => e.phase.name === 'released').sort((a, b) => (releasedAt(a) < releasedAt(b) ? 1 : -1)))
+  const released = computed(() => [...everyRelease.value].sort((a, b) => (releasedAt(a) < releasedAt(b) ? 1 : -1)))
   const multiples = computed(() => {
     const all = new Map<Id, number>()
     for (const show of shows.value) for (const [id, m] of timesUsual(released.value.filter((e) => e.show === show.id).reverse())) all.set(id, m)
@@ -190,11 +214,7 @@ export const useBoard = defineStore('board', () => {
   function frames(show: Show, from: Day, to: Day): Frame[] {
     return framesOf(show, byShow.value.get(show.id) ?? [], from, to, minute.value)
   }
-  const byShow = computed(() => {
-    const by = new Map<Id, Episode[]>()
-    for (const e of episodes.value) if (e.phase.name === 'released' || e.place.on !== 'nothing') (by.get(e.show) ?? by.set(e.show, []).get(e.show))?.push(e)
-    return by
-  })
+  const byShow = computed(() => sorted.value.byShow)
   const firstDay = computed(() => {
     let first = dayNumber(today.value)
     for (const e of released.value.slice(-1)) first = Math.min(first, dayNumber(releasedAt(e).slice(0, 10)))

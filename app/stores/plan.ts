@@ -40,7 +40,8 @@ export const usePlan = defineStore('plan', () => {
   const stored = computed<Block[]>(() => board.placed.flatMap((c) => c.steps.flatMap((s) => (s.doneAt === undefined ? s.blocks.filter((b) => b.day >= board.today).map((b) => ({ id: s.id, day: b.day, minutes: b.minutes })) : []))))
   const pinned = computed<Block[]>(() => board.placed.flatMap((c) => c.steps.flatMap((s) => (s.doneAt === undefined ? s.blocks.filter((b) => b.pinned && b.day >= board.today).map((b) => ({ id: s.id, day: b.day, minutes: b.minutes })) : []))))
   /** Steps to learn from: those at hand, and those of the last releases. */
-  const known = computed(() => { const all = new Map([...desk.past.values()].flat().map((s) => [s.id, s])); for (const s of library.records.steps.values()) all.set(s.id, s); return [...all.values()] })
+  const steps = computed(() => library.records.steps)
+  const known = computed(() => { const all = new Map([...desk.past.values()].flat().map((s) => [s.id, s])); for (const s of steps.value.values()) all.set(s.id, s); return [...all.values()] })
   const paces = computed(() => pacesOf(known.value))
   /** Days that are lost, learnt from what was planned against what was done. */
   const lost = computed(() => lostOf(known.value, board.settings, board.today))

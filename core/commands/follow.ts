@@ -37,13 +37,14 @@ export function withFollowOns(records: Records, done: Done, context: Context): D
   const touched = new Set(done.changes.flatMap((c) => (c.table === 'episodes' || c.table === 'scripts' ? [c.id] : c.table === 'steps' ? [(c.after ?? c.before)?.episode ?? ''] : [])))
   const asked = [...touched].filter((id) => { const e = records.episodes.get(id); return e?.phase.name === 'work' && (recipeFor(records, e)?.follow?.length ?? 0) > 0 })
   if (asked.length === 0) return done
-  let next = applied(records, done.changes)
+  const before = sliceOf(records, new Set(asked))
+  let next = applied(before, done.changes)
   let all = done
   for (const id of asked) {
-    const [before, after] = [standing(records, id, context), standing(next, id, context)]
-    if (!before || !after || after.episode.phase.name !== 'work') continue
+    const [was, after] = [standing(before, id, context), standing(next, id, context)]
+    if (!was || !after || after.episode.phase.name !== 'work') continue
     for (const follow of after.recipe.follow ?? []) {
-      if (after.episode.followed?.some((f) => f.follow === follow.id) || !(comes(follow, after.standing) && !comes(follow, before.standing))) continue
+      if (after.episode.followed?.some((f) => f.follow === follow.id) || !(comes(follow, after.standing) && !comes(follow, was.standing))) continue
       const effect = effectOf(follow, next, id, after.recipe, context)
       if (!effect) continue
       all = { ...all, changes: merged(all.changes, effect.changes), sentence: `${all.sentence}. ${effect.says}` }
@@ -51,6 +52,12 @@ export function withFollowOns(records: Records, done: Done, context: Context): D
     }
   }
   return all
+}
+
+/** The records as far as some episodes go, so that looking ahead copies no thousands of others. */
+function sliceOf(records: Records, ids: ReadonlySet<Id>): Records {
+  const of = <R>(map: ReadonlyMap<Id, R>) => new Map([...ids].flatMap((id) => { const one = map.get(id); return one === undefined ? [] : [[id, one] as const] }))
+  return { ...records, episodes: of(records.episodes), scripts: of(records.scripts), steps: new Map([...records.steps].filter(([, s]) => ids.has(s.episode))) }
 }
 
 function standing(records: Records, id: Id, context: Context): { episode: Episode; recipe: Recipe; standing: Standing } | undefined {
