@@ -92,7 +92,7 @@ test('a forecast says why; what if shows before and after; it is done', async ({
   const [before, after] = (await table.getByRole('row', { name: /HH 19/ }).locator('.num').allInnerTexts()).slice(1).map((t) => parseInt(t, 10))
   expect(after ?? 0).toBeGreaterThan(before ?? 100)
   await page.getByRole('button', { name: 'Do it: Two more hours on Tue 24 Nov' }).click()
-  await expect(page.getByText('Tue 24 Nov with 300 min')).toBeVisible()
+  await expect(page.getByText('120 min more on Tue 24 Nov')).toBeVisible()
 })
 
 test('Slots: push, swap, close a gap, send a spare; each is undone', async ({ page }) => {

@@ -2,7 +2,7 @@ import type { Day, Id, PlannedBlock, Records, Step } from '../model'
 import { fine, refused, type Result } from '../result'
 import { addDays, dayNumber, sayDay, weekday } from '../rhythm/days'
 import { dayAt } from '../rhythm/zone'
-import { minutesOn, type HoursOf } from '../plan/load'
+import { hoursOn, minutesOn, type HoursOf } from '../plan/load'
 import { Planner } from '../plan/planner'
 import { stepsOf } from './schedule'
 import { momentOf, putting, type Change, type Command, type Context, type Done } from './change'
@@ -152,6 +152,15 @@ export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (r
   const said = days.length === 1 ? sayDay(days[0] ?? '') : `${days.length} days`
   const freed = minutes !== 0 ? [] : [...records.steps.values()].filter((s) => s.doneAt === undefined && s.blocks.some((b) => days.includes(b.day))).map((s) => putting(records, 'steps', { ...s, blocks: s.blocks.filter((b) => !days.includes(b.day)), updatedAt: at }))
   return fine({ changes: [putting(records, 'settings', { ...settings, exceptions, updatedAt: at }), ...freed], sentence: minutes === undefined ? `${said} with the usual hours again` : minutes === 0 ? `${said} lost` : `${said} with ${minutes} min`, about: [] })
+}
+
+/** Gives several days so many minutes more than they have, each; at most the whole day. One step of undo. */
+export const moreOnDays: Command<{ days: Day[]; minutes: number }> = (records, { days, minutes }, context) => {
+  if (days.length === 0) return refused('Choose a day first.', 'settings.exceptions')
+  const at = momentOf(context)
+  const settings = records.settings.get('settings') ?? freshSettings(at)
+  const exceptions = { ...settings.exceptions, ...Object.fromEntries(days.map((day) => [day, Math.max(0, Math.min(1440, hoursOn(settings, day) + Math.round(minutes)))])) }
+  return fine({ changes: [putting(records, 'settings', { ...settings, exceptions, updatedAt: at })], sentence: `${minutes} min more on ${days.map((d) => sayDay(d)).join(', ')}`, about: [] })
 }
 
 /** Longest stretch that a timer logs by itself; what ran longer was forgotten. */

@@ -1,6 +1,6 @@
 import { after, exampleAt, exampleContext, exampleEpisode, exampleRecords, exampleStep, refusalOf, valueOf } from '../examples'
 import { markStanding, putStanding, removeStanding, takeBusy, dropBusy } from '../commands/standing'
-import { joinBlocks, layEpisode, orderDay, timeBlock } from '../commands/week'
+import { joinBlocks, layEpisode, moreOnDays, orderDay, timeBlock } from '../commands/week'
 import { readBusy } from '../formats/busy'
 import type { Records, Standing, Step } from '../model'
 import { lostOf } from './accuracy'
@@ -111,6 +111,14 @@ describe('the week', () => {
     expect(refusalOf(layEpisode(r, { episode: 'episode', monday: '2026-11-16', today, hours }, context))).toMatch(/has passed/)
     expect(refusalOf(layEpisode(r, { episode: 'episode', monday: '2026-11-23', today, hours: { hours: [0, 0, 0, 0, 0, 0, 0], daysOff: [] } }, context))).toMatch(/Nothing of .* fits/)
   })
+})
+
+test('days are given more minutes at once, from what each has, in one step', () => {
+  const r = { ...records, settings: new Map([...records.settings].map(([id, s]) => [id, { ...s, exceptions: { '2026-11-27': 1400 } }])) }
+  const done = valueOf(moreOnDays(r, { days: ['2026-11-25', '2026-11-27', '2026-11-28'], minutes: 90 }, context))
+  expect(done.changes).toHaveLength(1)
+  expect(after(r, { ok: true, value: done }).settings.get('settings')?.exceptions).toEqual({ '2026-11-25': 210, '2026-11-27': 1440, '2026-11-28': 90 })
+  expect(refusalOf(moreOnDays(r, { days: [], minutes: 90 }, context))).toMatch(/Choose a day/)
 })
 
 test('the share of lost days is learnt from planned against done, the prior mixed in', () => {

@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { scaleLinear } from 'd3-scale'
-import { setDays, handStep } from '@core/commands/week'
+import { handStep, moreOnDays } from '@core/commands/week'
 import { estimateStep, removeStep } from '@core/commands/steps'
 import { pushed, pushEpisode } from '@core/commands/moves'
 import { placeOnSlot, skipSlot, takeOff } from '@core/commands/schedule'
@@ -64,7 +64,7 @@ const choices = computed<Choice[]>(() => {
   const open = days.find((d) => hoursOn(board.settings, d) < 240) ?? board.today
   const chosenDays = more.value.days.length > 0 ? more.value.days : [open]
   const minutes = Math.round(more.value.hours * 60)
-  list.push({ name: `${more.value.hours === 2 ? 'Two' : more.value.hours} more ${more.value.hours === 1 ? 'hour' : 'hours'} on ${chosenDays.map((d) => sayDay(d)).join(', ')}`, what: { hours: Object.fromEntries(chosenDays.map((d) => [d, minutes])) }, act: async () => { for (const d of chosenDays) await library.perform(setDays, { days: [d], minutes: Math.min(1440, hoursOn(board.settings, d) + minutes) }, 'aloud') } })
+  list.push({ name: `${more.value.hours === 2 ? 'Two' : more.value.hours} more ${more.value.hours === 1 ? 'hour' : 'hours'} on ${chosenDays.map((d) => sayDay(d)).join(', ')}`, what: { hours: Object.fromEntries(chosenDays.map((d) => [d, minutes])) }, act: () => library.perform(moreOnDays, { days: chosenDays, minutes }, 'aloud') })
   const s = changing.value
   const { place } = c.episode
   if (s) {
