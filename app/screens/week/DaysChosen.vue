@@ -54,7 +54,7 @@ async function mendsOf(b: Break, change: Record<Day, number>): Promise<Mend[]> {
   if (spare && place.on === 'slot') list.push({ name: `send the spare “${spare.title}”`, after: undefined, act: async () => { const off = await library.perform(takeOff, { episode: card.episode.id }); if (off.ok) await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day }) } })
   return list
 }
-watch([() => days, looking, hours], () => { void look() }, { immediate: true })
+watch([() => days.join(), looking, hours], () => { void look() }, { immediate: true })
 async function set(minutes: number | undefined, mend?: Mend) {
   const done = await library.perform(setDays, { days, minutes }, mend ? 'quiet' : 'aloud')
   if (done.ok && mend) { await mend.act(); library.say(`${days.length === 1 ? 'The day is' : 'The days are'} set, and: ${mend.name}. Each is a step of undo.`, 'done', true) }

@@ -55,7 +55,7 @@ async function remove() {
 </script>
 
 <template>
-  <div v-if="show && recipe" class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
+  <div v-if="show && recipe" :key="recipe.id" class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
     <header class="flex flex-wrap items-center gap-x-3 gap-y-2 mb-3">
       <RouterLink :to="{ name: 'shows', params: { show: show.id } }" class="sub">{{ show.title }}</RouterLink>
       <h1 class="unseen">Recipe “{{ recipe.name }}”</h1>
