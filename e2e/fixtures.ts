@@ -43,6 +43,8 @@ export async function jot(page: Page, ...lines: string[]): Promise<void> {
     await expect(field).toHaveValue('')
   }
   await page.keyboard.press('Escape')
+  // The last write takes two turns of the store; a page left before them would lose it.
+  await page.waitForTimeout(250)
 }
 
 /** A second page of the same browser, with the clock fixed too. */
