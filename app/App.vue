@@ -29,16 +29,27 @@ const pictures = usePictures()
 const route = useRoute()
 const router = useRouter()
 
+/** What works beside the screens, fetched once they stand. */
+const parts = [
+  () => import('./stores/plan').then(({ usePlan }) => { usePlan().want() }),
+  () => import('./stores/ranking').then(({ useRanking }) => { useRanking().want() }),
+  () => import('./stores/reminders').then(({ useReminders }) => { useReminders().start() }),
+  () => import('./stores/mail').then(({ useMail }) => { useMail().start() }),
+]
+/** Fetches a part; where nobody answers, again when the window is come back to, at the latest after ten seconds. */
+async function fetched(part: () => Promise<void>): Promise<void> {
+  try {
+    await part()
+  } catch {
+    await new Promise<void>((again) => { setTimeout(again, 10_000); window.addEventListener('focus', () => { again() }, { once: true }) })
+    await fetched(part)
+  }
+}
 onMounted(() => {
   void library.open()
   // The finder is fetched ahead, so that what is typed right behind its key is not lost.
   setTimeout(() => { void loadFinder() }, 1500)
-  setTimeout(() => {
-    void import('./stores/plan').then(({ usePlan }) => { usePlan().want() })
-    void import('./stores/ranking').then(({ useRanking }) => { useRanking().want() })
-    void import('./stores/reminders').then(({ useReminders }) => { useReminders().start() })
-    void import('./stores/mail').then(({ useMail }) => { useMail().start() })
-  }, 1500)
+  setTimeout(() => { for (const part of parts) void fetched(part) }, 1500)
 })
 
 const welcoming = computed(() => route.name === 'welcome')

@@ -117,6 +117,7 @@ test('a view with nested conditions, columns, groups and an order is kept under 
   await page.getByRole('button', { name: 'Keep view' }).click()
   await page.getByLabel('Keep it under a name of your own').fill('Loved, or on oars')
   await page.getByRole('button', { name: 'Keep as new' }).click()
+  await expect(page.getByLabel('View', { exact: true }).locator('option:checked')).toHaveText('Loved, or on oars')
   await page.getByLabel('View', { exact: true }).selectOption('Every phase')
   await expect(rows.first()).not.toHaveText(seen[0] ?? '')
   await page.reload()

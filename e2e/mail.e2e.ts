@@ -66,8 +66,6 @@ test('from the phone to the desk exactly once, with the server killed between fe
   const phone = await pageOf(await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage(), `${server.base}/jot`)
 
   await test.step('what is jotted while nobody answers waits, survives a reload, and goes over once somebody does', async () => {
-    // The desk has all its parts, and has looked into the mailbox once, before the server goes away.
-    await desk.waitForTimeout(5000)
     await server.kill()
     await phone.getByLabel('The idea').fill('From the ferry')
     await phone.getByRole('button', { name: 'Keep it' }).click()

@@ -63,6 +63,8 @@ export const usePlan = defineStore('plan', () => {
     return { tasks: order, waits: more, first: board.today, minutes, paces: paces.value, lost: lost.value.share, setup: library.settings.setup, draws: 2000, seed: 'lamp-reel' }
   }
 
+  watch([() => library.world, () => library.state], () => { if (wanted.value && library.state === 'open') learn() })
+
   const outlooks = shallowRef<ReadonlyMap<Id, Outlook>>(new Map())
   const busy = ref(false)
   let turn = 0
@@ -91,7 +93,10 @@ export const usePlan = defineStore('plan', () => {
   function want(): void {
     if (wanted.value) return
     wanted.value = true
-    // What the last releases took teaches the pace.
+    learn()
+  }
+  /** What the last releases took teaches the pace; in the other world, its own do. */
+  function learn(): void {
     void library.stepsOf(board.released.slice(0, 60).map((e) => e.id)).then((steps) => {
       const by = new Map<Id, typeof steps>()
       for (const s of steps) (by.get(s.episode) ?? by.set(s.episode, []).get(s.episode))?.push(s)

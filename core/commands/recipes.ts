@@ -12,8 +12,6 @@ import { recipeFor, stepsOf } from './schedule'
 /** The fields of a recipe that people change. */
 export type RecipeFields = Partial<Omit<Recipe, 'id' | 'createdAt' | 'updatedAt'>>
 
-const names = (ids: readonly string[]) => ids.join(', ')
-
 /** Lines that differ from before are marked as changed now, so that what was made from them can be compared. */
 function marked(lines: readonly RecipeLine[], before: readonly RecipeLine[], at: string): RecipeLine[] {
   const old = new Map(before.map((l) => [l.id, JSON.stringify({ ...l, changedAt: undefined })]))
@@ -28,7 +26,7 @@ function written(recipe: Recipe, fields: RecipeFields, context: Context): Result
   const unknown = fields.pattern === undefined ? [] : unknownWords(fields.pattern)
   if (unknown.length > 0) return refused(`“{${unknown[0] ?? ''}}” is not a word of the pattern. Use {description}, {chapters}, {links}, {guests}, {sponsor}, {title} or {call}.`, 'recipes.pattern')
   const read = RecipeSchema.safeParse(next)
-  return read.success ? fine(read.data) : refused(read.error.issues[0]?.message ?? 'This cannot be kept.', `recipes.${names((read.error.issues[0]?.path ?? []).map(String))}`)
+  return read.success ? fine(read.data) : refused(read.error.issues[0]?.message ?? 'This cannot be kept.', ['recipes', ...(read.error.issues[0]?.path ?? [])].map(String).join('.'))
 }
 
 /** Changes a recipe. Refused for a circle (named), an unknown word in the pattern, or a field that is wrong. Episodes in work keep their steps; what differs is offered to them. */
