@@ -3,10 +3,12 @@ import { editSettings } from '@core/commands/settings'
 import type { StepKind } from '@core/model'
 import { weekdayName } from '@core/rhythm/days'
 import { useLibrary } from '@app/stores/library'
+import { kindNames } from '../shows/recipe/words'
 
 /** What setting up costs by kind of work, and the weekdays liked for it. */
 const library = useLibrary()
-const kinds: { kind: StepKind; name: string }[] = [{ kind: 'film', name: 'Filming' }, { kind: 'record', name: 'Recording' }, { kind: 'edit', name: 'Editing' }, { kind: 'write', name: 'Writing' }, { kind: 'design', name: 'Pictures' }, { kind: 'research', name: 'Research' }, { kind: 'prepare', name: 'Preparing' }, { kind: 'admin', name: 'Odds and ends' }]
+const order: readonly StepKind[] = ['film', 'record', 'edit', 'write', 'design', 'research', 'prepare', 'admin']
+const kinds = order.map((kind) => ({ kind, name: `${kindNames[kind].charAt(0).toUpperCase()}${kindNames[kind].slice(1)}` }))
 function cost(kind: StepKind, event: Event) {
   if (!(event.target instanceof HTMLInputElement)) return
   const minutes = Math.max(0, Math.min(240, Math.round(Number(event.target.value) || 0)))

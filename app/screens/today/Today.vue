@@ -45,9 +45,11 @@ const planned = computed(() => board.planned.get(board.today) ?? 0)
 const undated = computed(() => board.unplaced.flatMap((card) => (card.standing.next ? [{ card, state: card.standing.next, minutes: card.standing.next.minutesLeft, whole: true }] : [])))
 /** The one thing to do now: first what is laid on today; on a day without hours, what is due first; else something undated. */
 const soonest = computed(() => board.placed.flatMap((card) => (card.standing.next && !card.standing.next.step.waiting ? [{ card, state: card.standing.next, minutes: card.standing.next.minutesLeft, whole: true }] : [])).sort((a, b) => ((a.state.due ?? '') < (b.state.due ?? '') ? -1 : 1))[0])
-const first = computed(() => blocks.value[0] ?? soonest.value ?? undated.value[0])
-const rest = computed(() => blocks.value.slice(1))
-const late = computed(() => board.placed.flatMap((card) => card.standing.steps.filter((s) => s.late && s.step.required && s.free && s.step.id !== first.value?.state.step.id && !rest.value.some((r) => r.state.step.id === s.step.id)).map((state) => ({ card, state }))).sort((a, b) => (b.state.late ?? 0) - (a.state.late ?? 0)))
+/** What runs stands above; what is next follows it. */
+const upcoming = computed(() => blocks.value.filter((b) => b.state.step.id !== running.value?.state.step.id))
+const first = computed(() => upcoming.value[0] ?? (running.value ? undefined : (soonest.value ?? undated.value[0])))
+const rest = computed(() => upcoming.value.slice(1))
+const late = computed(() => board.placed.flatMap((card) => card.standing.steps.filter((s) => s.late && s.step.required && s.free && s.step.id !== first.value?.state.step.id && s.step.id !== running.value?.state.step.id && !rest.value.some((r) => r.state.step.id === s.step.id)).map((state) => ({ card, state }))).sort((a, b) => (b.state.late ?? 0) - (a.state.late ?? 0)))
 const waiting = computed(() => board.working.flatMap((card) => card.standing.steps.flatMap((s) => (s.step.waiting && !s.done ? [{ card, state: s, waiting: s.step.waiting }] : []))))
 const scripts = computed(() => board.working.filter((c) => c.standing.stages.some((s) => s.stage.kind === 'script' && s.lamp.state !== 'lit') && !c.episode.spare).slice(0, 4).map((card) => ({ card, figures: scriptFigures(card.script, card.show.pace), due: card.standing.steps.find((s) => s.step.part === 'script')?.due })))
 const next = computed(() => board.coming[0])
@@ -126,7 +128,7 @@ useKeys({
   '=': () => { endFirst('as planned') },
   '+': () => { endFirst('longer') },
   t: () => { if (running.value) void library.perform(stopStep, {}, 'aloud'); else if (first.value) void library.perform(startStep, { step: first.value.state.step.id }, 'aloud') },
-  Enter: () => { if (first.value) open(first.value.card, first.value.state.step.id) },
+  Enter: () => { const here = running.value ?? first.value; if (here) open(here.card, here.state.step.id) },
 })
 </script>
 
@@ -157,13 +159,14 @@ useKeys({
       <section v-if="running" class="panel border-lamp-line p-4 flex flex-wrap items-center gap-4" aria-label="Running">
         <LampMark :lamp="{ state: 'working', share: Math.min(1, (running.state.step.logged + ranFor(running.since, board.now)) / Math.max(1, running.state.step.minutes)) }" :size="30" hidden />
         <div class="flex-1 min-w-[200px]"><p class="sub">running, <span class="num">{{ ranFor(running.since, board.now) }}</span> min now<template v-if="running.state.step.logged > 0">, <label class="inline-flex items-center gap-1"><input class="quiet-field mx-0 w-[58px] num border-line" type="number" min="0" max="6000" :value="running.state.step.logged" aria-label="Minutes worked before" @change="correct(running.state.step.id, $event)" /> before</label></template> of {{ sayMinutes(running.state.step.minutes) }} planned</p><h2 class="text-20 leading-7">{{ running.state.step.name }}</h2><p class="text-ink-2"><span class="num">{{ running.card.number }}</span> {{ running.card.title }}</p><p v-if="guidance(running.card, running.state.step)" class="text-12 mt-1 max-w-[52ch]">{{ guidance(running.card, running.state.step) }}</p></div>
+        <button class="btn" @click="open(running.card, running.state.step.id)">Go to it <span class="key">Enter</span></button>
         <button class="btn" @click="library.perform(stopStep, {}, 'aloud')">Stop <span class="key">T</span></button>
         <span v-if="stepTicks(running.state.step)" class="flex gap-1.5 items-center" role="group" aria-label="Done, and it took"><span class="sub">Done:</span><button v-for="t in (['shorter', 'as planned', 'longer'] as const)" :key="t" class="btn btn-small" @click="end(running.state.step.id, t)">{{ t }} <span class="key">{{ t === 'shorter' ? '−' : t === 'longer' ? '+' : '=' }}</span></button></span>
       </section>
 
       <section v-if="leftOver.length > 0" class="panel px-4 py-3 flex flex-wrap items-center gap-3" aria-label="Left over"><p class="flex-1"><strong>Left over:</strong> {{ leftOver.map((l) => `${l.step.name} of ${l.card.number}`).join(', ') }}</p><button class="btn btn-small" @click="library.perform(leftToToday, { steps: leftOver.map((l) => l.step.id), today: board.today }, 'aloud')">Put on today</button></section>
 
-      <section v-if="first" class="panel p-4 flex flex-wrap items-center gap-4" :class="overdue ? '' : 'border-lamp-line'" aria-label="Next step">
+      <section v-if="first" class="panel p-4 flex flex-wrap items-center gap-4" :class="overdue || running ? '' : 'border-lamp-line'" aria-label="Next step">
         <LampMark :lamp="first.state.step.logged > 0 ? { state: 'working', share: first.state.step.logged / first.state.step.minutes } : { state: 'open', share: 0, late: first.state.late }" :size="30" hidden />
         <div class="flex-1 min-w-[200px]">
           <p class="sub">{{ stageName(first.card, first.state.step.stage) }}<template v-if="first.state.due">, <template v-if="first.state.late"><Flag /><span class="late">late {{ first.state.late }} d</span>, was due {{ sayDay(first.state.due) }}<template v-if="outlook(first.card)">; its release is <button class="underline underline-offset-2" @click="desk.forecast = first.card.episode.id">{{ outlook(first.card)?.is === 'on track' ? 'still on track' : outlook(first.card)?.is }}</button></template></template><template v-else>due {{ sayDay(first.state.due) }}, {{ sayAway(first.state.due, board.today) }}</template></template><template v-else>, no date yet</template></p>
@@ -173,7 +176,7 @@ useKeys({
         <p class="num text-20 text-ink">{{ sayMinutes(first.minutes) }}</p>
         <button v-if="!running" class="btn" @click="library.perform(startStep, { step: first.state.step.id }, 'aloud')">Start <span class="key">T</span></button>
         <span v-if="stepTicks(first.state.step)" class="flex"><button class="btn rounded-r-none" @click="done(first.state.step.id)">Done</button><Drop label="How long it took" right class="-ml-px"><template #default="{ close }"><div class="grid gap-1.5"><button v-for="t in (['shorter', 'as planned', 'longer'] as const)" :key="t" class="btn btn-small justify-between" @click="ended(first.state.step.id, t); close()">Done, {{ t }} <span class="key">{{ t === 'shorter' ? '−' : t === 'longer' ? '+' : '=' }}</span></button><button class="btn btn-small" @click="ended(first.state.step.id, 'as planned', true); close()">It was done yesterday</button></div></template><template #label><span class="unseen">How long it took</span></template></Drop></span>
-        <button class="btn" :class="overdue ? '' : 'btn-main'" @click="open(first.card, first.state.step.id)">Go to it <span class="key">Enter</span></button>
+        <button class="btn" :class="overdue || running ? '' : 'btn-main'" @click="open(first.card, first.state.step.id)">Go to it <span v-if="!running" class="key">Enter</span></button>
       </section>
 
       <section v-for="l in late.slice(0, 3)" :key="l.state.step.id" class="panel border-rose px-4 py-3 flex items-center gap-4" aria-label="Late">

@@ -7,6 +7,7 @@ import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
+import { kindNames } from '../shows/recipe/words'
 
 /** Work that belongs to no episode: once or again and again; one of its times can be done or skipped. */
 const { work, day } = defineProps<{ work?: Standing | undefined; day?: Day | undefined }>()
@@ -51,7 +52,7 @@ async function remove() {
     <p v-if="work && day" class="flex flex-wrap gap-2 items-center mb-4 border-b border-faint pb-4"><span class="flex-1">{{ sayDay(day) }}<template v-if="state !== 'to do'">, {{ state }}</template></span><template v-if="state === 'to do'"><button class="btn btn-main" @click="mark('done')">Done</button><button class="btn" @click="mark('skipped')">Skip this once</button></template><button v-else class="btn" @click="mark('to do')">It is to do after all</button></p>
     <form class="grid gap-3" @submit.prevent="save">
       <label><span class="label">What</span><input v-model="name" class="field" placeholder="Mailing list, accounts, an hour of planning" autocomplete="off" /></label>
-      <div class="grid grid-cols-3 gap-3"><label><span class="label">Minutes</span><input v-model.number="minutes" class="field num" type="number" min="0" step="5" /></label><label><span class="label">Clock time, if any</span><input v-model="at" class="field" type="time" /></label><label><span class="label">Kind of work</span><select v-model="kind" class="field"><option v-for="k in StepKind.options" :key="k" :value="k">{{ k }}</option></select></label></div>
+      <div class="grid grid-cols-3 gap-3"><label><span class="label">Minutes</span><input v-model.number="minutes" class="field num" type="number" min="0" step="5" /></label><label><span class="label">Clock time, if any</span><input v-model="at" class="field" type="time" /></label><label><span class="label">Kind of work</span><select v-model="kind" class="field"><option v-for="k in StepKind.options" :key="k" :value="k">{{ kindNames[k] }}</option></select></label></div>
       <div class="grid grid-cols-2 gap-3"><label><span class="label">How often</span><select v-model="again" class="field"><option value="once">once</option><option value="day">every day</option><option value="week">every week</option><option value="second">every second week</option><option value="month">once a month</option></select></label><label><span class="label">{{ again === 'once' ? 'On' : 'From' }}</span><input v-model="start" class="field" type="date" required /></label></div>
       <div v-if="again === 'week' || again === 'second'" class="flex flex-wrap gap-1.5"><button v-for="d in 7" :key="d" type="button" class="btn btn-small w-[48px]" :class="weekdays.includes(d - 1) ? 'border-ink bg-raised font-semibold' : 'text-ink-2'" :aria-pressed="weekdays.includes(d - 1)" :aria-label="weekdayName(d - 1)" @click="toggle(d - 1)">{{ weekdayName(d - 1).slice(0, 3) }}</button></div>
       <p class="sub">{{ says }}. It takes its minutes of the day’s hours.</p>
