@@ -76,7 +76,7 @@ onMounted(() => {
           </li>
         </ul>
         <form class="flex gap-2 mt-2" @submit.prevent="addOne"><input v-model="title" class="field" data-at="title" :placeholder="card.episode.titles.length === 0 ? card.episode.title : 'Another way to say it'" aria-label="A title candidate" /><button class="btn">Add</button></form>
-        <button v-if="card.episode.titles.length === 0 && title === ''" class="btn btn-small btn-bare underline underline-offset-2 mt-1" @click="title = card.episode.title; addOne()">Take the working title</button>
+        <button v-if="card.episode.titles.length === 0 && title === ''" class="btn btn-small btn-bare underline underline-offset-2 mt-1" @click="() => { title = card.episode.title; addOne() }">Take the working title</button>
       </fieldset>
       <div>
         <p class="label flex justify-between"><span>Tags, the most important first</span><span class="num"><template v-if="length > limits.tags"><Flag :size="9" /></template>{{ length }}/{{ limits.tags }}</span></p>

@@ -48,7 +48,7 @@ function add() {
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
     <IdeasHead />
-    <div v-if="board.shows.length > 1" class="flex gap-1.5 mb-3" role="group" aria-label="Which show"><button v-for="s in board.shows" :key="s.id" class="btn btn-small" :class="s.id === showId ? 'border-ink bg-raised' : ''" :aria-pressed="s.id === showId" @click="showId = s.id; topic = ''">{{ s.title }}</button></div>
+    <div v-if="board.shows.length > 1" class="flex gap-1.5 mb-3" role="group" aria-label="Which show"><button v-for="s in board.shows" :key="s.id" class="btn btn-small" :class="s.id === showId ? 'border-ink bg-raised' : ''" :aria-pressed="s.id === showId" @click="() => { showId = s.id; topic = '' }">{{ s.title }}</button></div>
     <div v-if="balance && show" class="grid grid-cols-1 gap-5 lg:grid-cols-[minmax(0,1fr)_330px] items-start">
       <section class="panel p-5" aria-labelledby="balance">
         <h2 id="balance" class="mb-1">The last {{ Math.min(span, balance.past) }} released, the next {{ balance.next }} planned</h2>

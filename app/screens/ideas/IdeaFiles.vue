@@ -39,7 +39,7 @@ async function save(file: Attachment) {
 </script>
 
 <template>
-  <div :class="over ? 'outline-2 outline-dashed outline-ring rounded-card' : ''" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent.stop="over = false; take($event.dataTransfer?.files ?? [])">
+  <div :class="over ? 'outline-2 outline-dashed outline-ring rounded-card' : ''" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent.stop="(event) => { over = false; take(event.dataTransfer?.files ?? []) }">
     <p class="label">Images and files</p>
     <div class="flex flex-wrap gap-2 items-start">
       <figure v-for="p in episode.idea.images" :key="p.id" class="m-0 relative"><img v-if="pictures.url(p.id)" :src="pictures.url(p.id)" :alt="p.name" class="h-[96px] rounded-control border border-line" /><button class="absolute right-1 top-1 bg-base/70 text-ink rounded-control px-1.5" :aria-label="`Take the image ${p.name} away`" @click="library.perform(writeIdea, { episode: episode.id, typed: { images: episode.idea.images.filter((x) => x.id !== p.id) }, what: 'the images' }, 'aloud')">×</button></figure>

@@ -44,7 +44,7 @@ const newId = () => crypto.randomUUID()
         <form class="grid gap-2" @submit.prevent="save(close, newId())">
           <label><span class="label">Keep it under a name of your own</span><input v-model="name" class="field" maxlength="60" required placeholder="Winter, quick ones" /></label>
           <button class="btn btn-main">Keep as new</button>
-          <template v-if="ideas.isOwn"><button v-if="ideas.isChanged" type="button" class="btn" @click="save(close, ideas.view.id)">Keep in “{{ ideas.view.name }}”</button><button type="button" class="btn btn-bare" @click="ideas.dropView(ideas.view.id); close()">Remove “{{ ideas.view.name }}”</button></template>
+          <template v-if="ideas.isOwn"><button v-if="ideas.isChanged" type="button" class="btn" @click="save(close, ideas.view.id)">Keep in “{{ ideas.view.name }}”</button><button type="button" class="btn btn-bare" @click="() => { ideas.dropView(ideas.view.id); close() }">Remove “{{ ideas.view.name }}”</button></template>
         </form>
       </template>
     </Drop>

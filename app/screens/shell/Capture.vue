@@ -98,7 +98,7 @@ function other(event: KeyboardEvent) {
     <button v-else class="absolute right-1.5 top-[5px] p-1 rounded-control text-ink-2" aria-label="Keep the idea" @click="keep"><CornerDownLeft :size="15" /></button>
     <div v-if="open" class="panel absolute right-0 top-[40px] z-30 w-full min-w-[268px] border-line p-3 text-12">
       <div v-if="board.shows.length > 1" class="flex flex-wrap gap-1.5 mb-2" role="radiogroup" aria-label="For which show">
-        <button v-for="s in board.shows" :key="s.id" type="button" role="radio" :aria-checked="s.id === show?.id" class="btn btn-small" :class="s.id === show?.id ? 'border-ink bg-raised' : ''" @click="choose(s.id); field?.focus()">{{ s.title }}</button>
+        <button v-for="s in board.shows" :key="s.id" type="button" role="radio" :aria-checked="s.id === show?.id" class="btn btn-small" :class="s.id === show?.id ? 'border-ink bg-raised' : ''" @click="() => { choose(s.id); field?.focus() }">{{ s.title }}</button>
       </div>
       <CaptureHints ref="hints" v-model:topics="topics" :line="line" :show="show?.id ?? ''" @show="fits" />
       <ul aria-live="polite" class="grid gap-1">
