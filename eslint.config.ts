@@ -6,7 +6,10 @@ import vueParser from 'vue-eslint-parser'
 function closed(files: string[], groups: { group: string[]; message: string }[]): ConfigWithExtends {
   return { files, rules: { 'no-restricted-imports': ['error', { patterns: groups }] } }
 }
-const noInterface = { group: ['vue', 'vue-*', 'pinia', 'dexie', 'node:*', '@app/*', '@demo/*', '@headlessui/*'], message: 'core knows no interface, storage or Node API.' }
+const noInterface = {
+  group: ['vue', 'vue-*', 'pinia', 'dexie', 'node:*', '@app/*', '@demo/*', '@headlessui/*'],
+  message: 'core knows no interface, storage or Node API.',
+}
 
 export default tseslint.config(
   { ignores: ['dist/**', 'node_modules/**', 'test-results/**', 'playwright-report/**', 'coverage/**'] },
@@ -14,7 +17,10 @@ export default tseslint.config(
   ...vue.configs['flat/recommended'],
   {
     files: ['**/*.vue'],
-    languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'] } },
+    languageOptions: {
+      parser: vueParser,
+      parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'] },
+    },
   },
   {
     rules: {
@@ -38,13 +44,52 @@ export default tseslint.config(
     },
   },
   closed(['core/**/*.ts'], [noInterface]),
-  { files: ['core/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-syntax': ['error',
-    { selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'core has no clock: take now as an argument.' },
-    { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'core has no chance without a seed.' },
-    { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core has no clock: take now as an argument.' }] } },
-  closed(['app/data/**/*.ts', 'app/workers/**/*.ts'], [{ group: ['@app/stores/*', '@app/screens/*', '@app/ui/*', 'pinia'], message: 'data knows nobody above it.' }]),
-  closed(['app/stores/**/*.ts'], [{ group: ['@app/screens/*', '@app/ui/*', 'dexie'], message: 'stores know data and core alone.' }]),
-  closed(['app/ui/**/*'], [{ group: ['@app/stores/*', '@app/screens/*', '@app/data/*', '@core/commands/*', 'dexie', 'pinia'], message: 'ui parts know no records.' }]),
-  closed(['app/screens/**/*'], [{ group: ['@app/data/*', 'dexie'], message: 'screens reach data through the stores.' }]),
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "MemberExpression[object.name='Date'][property.name='now']",
+          message: 'core has no clock: take now as an argument.',
+        },
+        {
+          selector: "MemberExpression[object.name='Math'][property.name='random']",
+          message: 'core has no chance without a seed.',
+        },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'core has no clock: take now as an argument.',
+        },
+      ],
+    },
+  },
+  closed(
+    ['app/data/**/*.ts', 'app/workers/**/*.ts'],
+    [
+      {
+        group: ['@app/stores/*', '@app/screens/*', '@app/ui/*', 'pinia'],
+        message: 'data knows nobody above it.',
+      },
+    ],
+  ),
+  closed(
+    ['app/stores/**/*.ts'],
+    [{ group: ['@app/screens/*', '@app/ui/*', 'dexie'], message: 'stores know data and core alone.' }],
+  ),
+  closed(
+    ['app/ui/**/*'],
+    [
+      {
+        group: ['@app/stores/*', '@app/screens/*', '@app/data/*', '@core/commands/*', 'dexie', 'pinia'],
+        message: 'ui parts know no records.',
+      },
+    ],
+  ),
+  closed(
+    ['app/screens/**/*'],
+    [{ group: ['@app/data/*', 'dexie'], message: 'screens reach data through the stores.' }],
+  ),
   { files: ['scripts/**', 'server/**', 'bench/**', 'e2e/**'], rules: { 'no-console': 'off' } },
 )

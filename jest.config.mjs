@@ -1,4 +1,3 @@
-
 const config = {
   testEnvironment: 'node',
   testTimeout: 120_000,
@@ -9,7 +8,12 @@ const config = {
     '^@app/(.*)$': '<rootDir>/app/$1',
     '^@demo/(.*)$': '<rootDir>/demo/$1',
   },
-  transform: { '^.+\\.(t|m|c)?[jt]s$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } }] },
+  transform: {
+    '^.+\\.(t|m|c)?[jt]s$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } },
+    ],
+  },
   transformIgnorePatterns: ['/node_modules/(?!(temporal-polyfill|temporal-utils|ical.js|dexie)/)'],
 }
 

@@ -20,8 +20,21 @@ export default defineConfig({
     permissions: ['clipboard-read', 'clipboard-write'],
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
-  webServer: { command: 'npx tsx server/main.ts --port 4199 --mailbox test-results/.mailbox', url: 'http://127.0.0.1:4199', reuseExistingServer: !process.env['CI'], timeout: 60_000 },
+  webServer: {
+    command: 'npx tsx server/main.ts --port 4199 --mailbox test-results/.mailbox',
+    url: 'http://127.0.0.1:4199',
+    reuseExistingServer: !process.env['CI'],
+    timeout: 60_000,
+  },
 })

@@ -39,12 +39,34 @@ export default defineConfig({
         navigateFallbackAllowlist: [/^\/jot(\?|$)/],
         inlineWorkboxRuntime: true,
         clientsClaim: true,
-        runtimeCaching: [{ urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/post') && !url.pathname.startsWith('/mail'), handler: 'NetworkFirst', options: { cacheName: 'pages', networkTimeoutSeconds: 4, plugins: [{ cacheKeyWillBeUsed: async () => '/' }] } }],
+        runtimeCaching: [
+          {
+            urlPattern: ({ request, url }) =>
+              request.mode === 'navigate' &&
+              !url.pathname.startsWith('/post') &&
+              !url.pathname.startsWith('/mail'),
+            handler: 'NetworkFirst',
+            options: {
+              cacheName: 'pages',
+              networkTimeoutSeconds: 4,
+              plugins: [{ cacheKeyWillBeUsed: async () => '/' }],
+            },
+          },
+        ],
       },
     }),
   ],
   resolve: { alias: { '@core': here('./core'), '@app': here('./app'), '@demo': here('./demo') } },
-  build: { outDir: here('./dist'), emptyOutDir: true, target: 'es2023', assetsInlineLimit: 0, reportCompressedSize: false, rollupOptions: { input: { main: here('./app/index.html'), jot: here('./app/jot.html'), post: here('./app/post.html') } } },
+  build: {
+    outDir: here('./dist'),
+    emptyOutDir: true,
+    target: 'es2023',
+    assetsInlineLimit: 0,
+    reportCompressedSize: false,
+    rollupOptions: {
+      input: { main: here('./app/index.html'), jot: here('./app/jot.html'), post: here('./app/post.html') },
+    },
+  },
   worker: { format: 'es' },
   server: { host: '127.0.0.1', port: 5180 },
 })

@@ -31,25 +31,50 @@ const router = useRouter()
 
 /** What works beside the screens, fetched once they stand. */
 const parts = [
-  () => import('./stores/plan').then(({ usePlan }) => { usePlan().want() }),
-  () => import('./stores/ranking').then(({ useRanking }) => { useRanking().want() }),
-  () => import('./stores/reminders').then(({ useReminders }) => { useReminders().start() }),
-  () => import('./stores/mail').then(({ useMail }) => { useMail().start() }),
+  () =>
+    import('./stores/plan').then(({ usePlan }) => {
+      usePlan().want()
+    }),
+  () =>
+    import('./stores/ranking').then(({ useRanking }) => {
+      useRanking().want()
+    }),
+  () =>
+    import('./stores/reminders').then(({ useReminders }) => {
+      useReminders().start()
+    }),
+  () =>
+    import('./stores/mail').then(({ useMail }) => {
+      useMail().start()
+    }),
 ]
 /** Fetches a part; where nobody answers, again when the window is come back to, at the latest after ten seconds. */
 async function fetched(part: () => Promise<void>): Promise<void> {
   try {
     await part()
   } catch {
-    await new Promise<void>((again) => { setTimeout(again, 10_000); window.addEventListener('focus', () => { again() }, { once: true }) })
+    await new Promise<void>((again) => {
+      setTimeout(again, 10_000)
+      window.addEventListener(
+        'focus',
+        () => {
+          again()
+        },
+        { once: true },
+      )
+    })
     await fetched(part)
   }
 }
 onMounted(() => {
   void library.open()
   // The finder is fetched ahead, so that what is typed right behind its key is not lost.
-  setTimeout(() => { void loadFinder() }, 1500)
-  setTimeout(() => { for (const part of parts) void fetched(part) }, 1500)
+  setTimeout(() => {
+    void loadFinder()
+  }, 1500)
+  setTimeout(() => {
+    for (const part of parts) void fetched(part)
+  }, 1500)
 })
 
 const welcoming = computed(() => route.name === 'welcome')
@@ -57,25 +82,51 @@ watch([() => library.isNew, () => route.name, () => library.state], ([isNew, nam
   if (isNew && name && name !== 'welcome') void router.replace('/welcome')
   if (!isNew && library.state === 'open' && name === 'welcome') void router.replace('/today')
 })
-watch(() => library.world, () => { pictures.forget() })
+watch(
+  () => library.world,
+  () => {
+    pictures.forget()
+  },
+)
 
-watch(() => library.settings.theme, (theme) => {
-  const kept = library.state === 'open' && !library.isNew ? theme : undefined
-  if (!kept) return
-  try { localStorage.setItem('lamp-reel.theme', kept) } catch { /* the theme then lasts as long as the page */ }
-  applyTheme(kept)
-}, { immediate: true })
-watch(() => library.state, () => { if (library.state === 'open' && !library.isNew) applyTheme(library.settings.theme) })
+watch(
+  () => library.settings.theme,
+  (theme) => {
+    const kept = library.state === 'open' && !library.isNew ? theme : undefined
+    if (!kept) return
+    try {
+      localStorage.setItem('lamp-reel.theme', kept)
+    } catch {
+      /* the theme then lasts as long as the page */
+    }
+    applyTheme(kept)
+  },
+  { immediate: true },
+)
+watch(
+  () => library.state,
+  () => {
+    if (library.state === 'open' && !library.isNew) applyTheme(library.settings.theme)
+  },
+)
 function applyTheme(theme: 'booth' | 'daylight' | 'system') {
-  document.documentElement.dataset['theme'] = theme === 'system' ? (matchMedia('(prefers-color-scheme: light)').matches ? 'daylight' : 'booth') : theme
+  document.documentElement.dataset['theme'] =
+    theme === 'system' ? (matchMedia('(prefers-color-scheme: light)').matches ? 'daylight' : 'booth') : theme
 }
 
-watch(() => route.fullPath, async (to, from) => {
-  if (route.name !== 'episode') document.title = `${route.meta.title} · Lamp Reel`
-  if (from === undefined || to.split(/[?#]/)[0] === from.split(/[?#]/)[0]) return
-  await nextTick()
-  setTimeout(() => { if (document.activeElement === document.body || document.activeElement?.closest('nav')) document.getElementById('screen')?.focus({ preventScroll: true }) }, 60)
-}, { immediate: true })
+watch(
+  () => route.fullPath,
+  async (to, from) => {
+    if (route.name !== 'episode') document.title = `${route.meta.title} · Lamp Reel`
+    if (from === undefined || to.split(/[?#]/)[0] === from.split(/[?#]/)[0]) return
+    await nextTick()
+    setTimeout(() => {
+      if (document.activeElement === document.body || document.activeElement?.closest('nav'))
+        document.getElementById('screen')?.focus({ preventScroll: true })
+    }, 60)
+  },
+  { immediate: true },
+)
 
 /** One late thing after another, the gravest first. */
 function nextLate(): boolean {
@@ -89,16 +140,37 @@ function nextLate(): boolean {
 }
 const screens = ['today', 'ideas', 'schedule', 'week', 'catalogue', 'shows', 'settings']
 useKeys({
-  i: () => { desk.toCapture++ },
-  '/': () => { desk.finder = true },
-  '?': () => { desk.shortcuts = true },
-  '0': () => { desk.toNow++ },
+  i: () => {
+    desk.toCapture++
+  },
+  '/': () => {
+    desk.finder = true
+  },
+  '?': () => {
+    desk.shortcuts = true
+  },
+  '0': () => {
+    desk.toNow++
+  },
   l: () => nextLate(),
-  ...Object.fromEntries(screens.map((name, i) => [String(i + 1), () => { if (!library.isNew) void router.push({ name }) }])),
+  ...Object.fromEntries(
+    screens.map((name, i) => [
+      String(i + 1),
+      () => {
+        if (!library.isNew) void router.push({ name })
+      },
+    ]),
+  ),
 })
 onMounted(() => {
   window.addEventListener('keydown', (event) => {
-    if (!(event.ctrlKey || event.metaKey) || event.altKey || event.key.toLowerCase() !== 'z' || typingIn(event.target)) return
+    if (
+      !(event.ctrlKey || event.metaKey) ||
+      event.altKey ||
+      event.key.toLowerCase() !== 'z' ||
+      typingIn(event.target)
+    )
+      return
     event.preventDefault()
     void library.turn(event.shiftKey ? 'redo' : 'undo')
   })
@@ -106,7 +178,11 @@ onMounted(() => {
 </script>
 
 <template>
-  <a href="#screen" class="unseen focus:not-unseen focus:fixed focus:left-3 focus:top-2 focus:z-50 focus:btn focus:btn-main">Skip to the screen</a>
+  <a
+    href="#screen"
+    class="unseen focus:not-unseen focus:fixed focus:left-3 focus:top-2 focus:z-50 focus:btn focus:btn-main"
+    >Skip to the screen</a
+  >
   <Opening v-if="library.state === 'opening'" />
   <template v-else>
     <Trouble v-if="library.trouble" />

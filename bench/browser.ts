@@ -7,16 +7,31 @@ import { line } from './measure'
 
 /** The interface on the large demo: script before the first screen, the time to open screens, and from a key to its letter. */
 const server = createServer(lampReelServer(fileURLToPath(new URL('../dist', import.meta.url)), 'demo large'))
-await new Promise<void>((ready) => { server.listen(4197, '127.0.0.1', ready) })
+await new Promise<void>((ready) => {
+  server.listen(4197, '127.0.0.1', ready)
+})
 const base = 'http://127.0.0.1:4197'
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
 
 const first = await browser.newPage({ reducedMotion: 'reduce' })
 const sizes: Promise<number>[] = []
 first.on('response', (response) => {
   if (response.url().endsWith('.js')) sizes.push(response.body().then((body) => gzipSync(body).length))
 })
-await first.addInitScript(() => { localStorage.setItem('lamp-reel.world.demo', 'own') })
+await first.addInitScript(() => {
+  localStorage.setItem('lamp-reel.world.demo', 'own')
+})
 await first.goto(base)
 await first.getByRole('button', { name: 'Begin' }).waitFor()
 await first.getByLabel('Name of the show').fill('Bench')
@@ -26,7 +41,9 @@ const bytes = (await Promise.all(sizes)).reduce((a, b) => a + b, 0)
 console.log(`script before Today is usable, gzipped                          ${(bytes / 1000).toFixed(0)} kB`)
 await first.context().close()
 
-const page = await (await browser.newContext({ reducedMotion: 'reduce', viewport: { width: 1280, height: 800 } })).newPage()
+const page = await (
+  await browser.newContext({ reducedMotion: 'reduce', viewport: { width: 1280, height: 800 } })
+).newPage()
 let start = performance.now()
 await page.goto(`${base}/today`)
 await page.getByRole('link', { name: 'Schedule' }).waitFor({ timeout: 300_000 })
@@ -42,13 +59,25 @@ async function opening(what: string, click: string, there: string): Promise<void
   for (let i = 0; i < 5; i++) {
     await page.getByRole('link', { name: 'Shows' }).click()
     await page.getByRole('heading', { level: 1, name: 'Shows' }).waitFor()
-    times.push(await page.evaluate(async ([from, to]) => {
-      const begin = performance.now()
-      document.querySelector<HTMLElement>(from ?? '')?.click()
-      while (!document.querySelector(to ?? '')) await new Promise((r) => { requestAnimationFrame(r) })
-      await new Promise((r) => { requestAnimationFrame(() => { setTimeout(r, 0) }) })
-      return performance.now() - begin
-    }, [click, there]))
+    times.push(
+      await page.evaluate(
+        async ([from, to]) => {
+          const begin = performance.now()
+          document.querySelector<HTMLElement>(from ?? '')?.click()
+          while (!document.querySelector(to ?? ''))
+            await new Promise((r) => {
+              requestAnimationFrame(r)
+            })
+          await new Promise((r) => {
+            requestAnimationFrame(() => {
+              setTimeout(r, 0)
+            })
+          })
+          return performance.now() - begin
+        },
+        [click, there],
+      ),
+    )
   }
   times.sort((a, b) => a - b)
   console.log(line(`${what}, the middle of five`, times[2] ?? 0))
@@ -69,7 +98,11 @@ async function typing(what: string, selector: string): Promise<void> {
       const begin = performance.now()
       input.setRangeText('a', input.value.length, input.value.length, 'end')
       input.dispatchEvent(new InputEvent('input', { bubbles: true, data: 'a', inputType: 'insertText' }))
-      await new Promise((r) => { requestAnimationFrame(() => { setTimeout(r, 0) }) })
+      await new Promise((r) => {
+        requestAnimationFrame(() => {
+          setTimeout(r, 0)
+        })
+      })
       found.push(performance.now() - begin)
     }
     return found.sort((a, b) => a - b)

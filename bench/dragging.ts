@@ -6,38 +6,79 @@ import { wideBackup } from './wide'
 
 /** Dragging on Countdown and Month with 300 episodes in work: the frames that come while a card is carried about, against the 16.7 ms of 60 a second. */
 const server = createServer(lampReelServer(fileURLToPath(new URL('../dist', import.meta.url)), 'own'))
-await new Promise<void>((ready) => { server.listen(4196, '127.0.0.1', ready) })
+await new Promise<void>((ready) => {
+  server.listen(4196, '127.0.0.1', ready)
+})
 const base = 'http://127.0.0.1:4196'
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
-const page = await (await browser.newContext({ reducedMotion: 'reduce', viewport: { width: 1280, height: 800 } })).newPage()
-await page.addInitScript(() => { localStorage.setItem('lamp-reel.countdown-weeks', '26') })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
+const page = await (
+  await browser.newContext({ reducedMotion: 'reduce', viewport: { width: 1280, height: 800 } })
+).newPage()
+await page.addInitScript(() => {
+  localStorage.setItem('lamp-reel.countdown-weeks', '26')
+})
 await page.goto(base)
 await page.getByLabel('Name of the show').fill('Bench')
 await page.getByRole('button', { name: 'Begin' }).click()
 await page.getByRole('heading', { level: 1, name: /day/ }).waitFor()
 await page.goto(`${base}/settings`)
-await page.locator('input[type="file"]').setInputFiles({ name: 'wide.zip', mimeType: 'application/zip', buffer: wideBackup(Date.now()) })
-await page.getByText(/^Restored/).first().waitFor({ timeout: 60_000 })
+await page
+  .locator('input[type="file"]')
+  .setInputFiles({ name: 'wide.zip', mimeType: 'application/zip', buffer: wideBackup(Date.now()) })
+await page
+  .getByText(/^Restored/)
+  .first()
+  .waitFor({ timeout: 60_000 })
 
 /** Counts frames in the page while the mouse goes to and fro over `selector`'s card. */
-async function frames(what: string, at: { x: number; y: number }, moves: readonly [number, number][]): Promise<void> {
+async function frames(
+  what: string,
+  at: { x: number; y: number },
+  moves: readonly [number, number][],
+): Promise<void> {
   await page.mouse.move(at.x, at.y)
   await page.mouse.down()
   await page.mouse.move(at.x + 10, at.y + 2)
   await page.evaluate(() => {
     const times: number[] = []
     let last = performance.now()
-    const tick = (now: number) => { times.push(now - last); last = now; if (!Reflect.get(window, 'stopFrames')) requestAnimationFrame(tick) }
+    const tick = (now: number) => {
+      times.push(now - last)
+      last = now
+      if (!Reflect.get(window, 'stopFrames')) requestAnimationFrame(tick)
+    }
     Reflect.set(window, 'frameTimes', times)
     Reflect.set(window, 'stopFrames', false)
     requestAnimationFrame(tick)
   })
-  for (let round = 0; round < 3; round++) for (const [dx, dy] of moves) await page.mouse.move(at.x + dx, at.y + dy, { steps: 2 })
-  const times = (await page.evaluate(() => { Reflect.set(window, 'stopFrames', true); const found: unknown = Reflect.get(window, 'frameTimes'); return Array.isArray(found) ? found.map(Number) : [] })).slice(2).sort((a, b) => a - b)
+  for (let round = 0; round < 3; round++)
+    for (const [dx, dy] of moves) await page.mouse.move(at.x + dx, at.y + dy, { steps: 2 })
+  const times = (
+    await page.evaluate(() => {
+      Reflect.set(window, 'stopFrames', true)
+      const found: unknown = Reflect.get(window, 'frameTimes')
+      return Array.isArray(found) ? found.map(Number) : []
+    })
+  )
+    .slice(2)
+    .sort((a, b) => a - b)
   await page.keyboard.press('Escape')
   await page.mouse.up()
   const of = (share: number) => times[Math.min(times.length - 1, Math.floor(times.length * share))] ?? 0
-  console.log(`${what.padEnd(58)} ${String(times.length).padStart(5)} frames: middle ${(of(0.5) / 16.7).toFixed(2)}, nine in ten within ${(of(0.9) / 16.7).toFixed(2)}, worst ${(of(1) / 16.7).toFixed(2)} × 16.7 ms`)
+  console.log(
+    `${what.padEnd(58)} ${String(times.length).padStart(5)} frames: middle ${(of(0.5) / 16.7).toFixed(2)}, nine in ten within ${(of(0.9) / 16.7).toFixed(2)}, worst ${(of(1) / 16.7).toFixed(2)} × 16.7 ms`,
+  )
 }
 async function box(page_: Page, selector: string): Promise<{ x: number; y: number }> {
   const found = await page_.locator(selector).first().boundingBox()
@@ -49,11 +90,19 @@ await page.goto(`${base}/schedule/countdown`)
 await page.locator('[data-card]').nth(200).waitFor()
 console.log(`cards on Countdown: ${await page.locator('[data-card]').count()}`)
 await page.waitForTimeout(6000)
-await frames('dragging on Countdown, 300 episodes over 26 weeks', await box(page, '[data-card]:not(.pin)'), across)
+await frames(
+  'dragging on Countdown, 300 episodes over 26 weeks',
+  await box(page, '[data-card]:not(.pin)'),
+  across,
+)
 await page.goto(`${base}/schedule/month`)
 await page.locator('[data-month-card]').nth(20).waitFor()
 console.log(`releases on Month: ${await page.locator('[data-month-card]').count()}`)
 await page.waitForTimeout(6000)
-await frames('dragging on Month, 300 episodes', await box(page, '[data-month-card][draggable="true"]'), across.map(([dx, dy]) => [dx, dy + dx / 3]))
+await frames(
+  'dragging on Month, 300 episodes',
+  await box(page, '[data-month-card][draggable="true"]'),
+  across.map(([dx, dy]) => [dx, dy + dx / 3]),
+)
 await browser.close()
 server.close()

@@ -8,22 +8,57 @@ import { dayAt } from '../core/rhythm/zone'
 export function wideWorld(now: number): Whole {
   const { whole } = demoWorld(now)
   const today = dayAt(now, 'Europe/Lisbon')
-  const shows = whole.tables.shows.map((s) => ({ ...s, rhythm: { ...s.rhythm, rule: 'FREQ=DAILY;INTERVAL=1', start: addDays(today, -30) } }))
+  const shows = whole.tables.shows.map((s) => ({
+    ...s,
+    rhythm: { ...s.rhythm, rule: 'FREQ=DAILY;INTERVAL=1', start: addDays(today, -30) },
+  }))
   const episodes: Episode[] = []
   const steps: Step[] = []
   for (const show of shows) {
-    const pattern = whole.tables.episodes.find((e) => e.show === show.id && e.phase.name === 'work' && e.place.on === 'slot')
+    const pattern = whole.tables.episodes.find(
+      (e) => e.show === show.id && e.phase.name === 'work' && e.place.on === 'slot',
+    )
     if (!pattern) throw new Error('the demo has no episode in work')
     for (let i = 0; i < 150; i++) {
       const id = `${show.id}-wide-${i}`
-      episodes.push({ ...pattern, id, code: `${show.id === 'boats' ? 'W' : 'Y'}${String(i).padStart(3, '0')}`, title: `${pattern.title}, ${i + 1}`, place: { on: 'slot', day: addDays(today, 2 + i) }, pictures: [], chosenPicture: undefined, number: undefined })
+      episodes.push({
+        ...pattern,
+        id,
+        code: `${show.id === 'boats' ? 'W' : 'Y'}${String(i).padStart(3, '0')}`,
+        title: `${pattern.title}, ${i + 1}`,
+        place: { on: 'slot', day: addDays(today, 2 + i) },
+        pictures: [],
+        chosenPicture: undefined,
+        number: undefined,
+      })
       const mine = whole.tables.steps.filter((s) => s.episode === pattern.id)
-      for (const s of mine) steps.push({ ...s, id: s.id.replace(pattern.id, id), episode: id, needs: s.needs.map((n) => n.replace(pattern.id, id)), ...(i % 4 === 0 ? {} : { doneAt: s.order < i % 9 ? s.createdAt : undefined }), waiting: undefined })
+      for (const s of mine)
+        steps.push({
+          ...s,
+          id: s.id.replace(pattern.id, id),
+          episode: id,
+          needs: s.needs.map((n) => n.replace(pattern.id, id)),
+          ...(i % 4 === 0 ? {} : { doneAt: s.order < i % 9 ? s.createdAt : undefined }),
+          waiting: undefined,
+        })
     }
   }
-  const released = whole.tables.episodes.filter((e) => e.phase.name === 'released').map((e) => ({ ...e, pictures: [], chosenPicture: undefined }))
+  const released = whole.tables.episodes
+    .filter((e) => e.phase.name === 'released')
+    .map((e) => ({ ...e, pictures: [], chosenPicture: undefined }))
   const kept = new Set(released.map((e) => e.id))
-  return { ...whole, tables: { ...whole.tables, shows, episodes: [...released, ...episodes], steps: [...whole.tables.steps.filter((s) => kept.has(s.episode)), ...steps], scripts: whole.tables.scripts.filter((s) => kept.has(s.id)), launches: [], reservations: [] } }
+  return {
+    ...whole,
+    tables: {
+      ...whole.tables,
+      shows,
+      episodes: [...released, ...episodes],
+      steps: [...whole.tables.steps.filter((s) => kept.has(s.episode)), ...steps],
+      scripts: whole.tables.scripts.filter((s) => kept.has(s.id)),
+      launches: [],
+      reservations: [],
+    },
+  }
 }
 
 /** The same as a back-up to restore. */

@@ -3,7 +3,15 @@ import { applied, type Done } from './commands/change'
 import { newIdea } from './commands/ideas'
 import { freshSettings } from './commands/settings'
 import { firstOutlet } from './commands/shows'
-import { emptyRecords, type Episode, type Recipe, type Records, type Script, type Show, type Step } from './model'
+import {
+  emptyRecords,
+  type Episode,
+  type Recipe,
+  type Records,
+  type Script,
+  type Show,
+  type Step,
+} from './model'
 import { fullRecipe, smallRecipe } from './recipe/starters'
 import type { Result } from './result'
 
@@ -19,41 +27,93 @@ export function exampleContext(now = exampleNow): Context {
 
 export function exampleShow(fields: Partial<Show> = {}): Show {
   return {
-    id: 'show', title: 'Tern & Tiller', kind: 'video', zone: 'Europe/Lisbon', prefix: '#', nextNumber: 1,
+    id: 'show',
+    title: 'Tern & Tiller',
+    kind: 'video',
+    zone: 'Europe/Lisbon',
+    prefix: '#',
+    nextNumber: 1,
     rhythm: { rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=TH', start: '2026-11-05', time: '17:00' },
-    skipped: [], moved: {}, recipe: 'recipe', outlets: ['outlet'], aim: { from: 8, to: 11 }, pace: { camera: 150, voice: 160 },
-    readyAhead: 2, topics: [], fields: [], notes: '', createdAt: exampleAt, updatedAt: exampleAt, ...fields,
+    skipped: [],
+    moved: {},
+    recipe: 'recipe',
+    outlets: ['outlet'],
+    aim: { from: 8, to: 11 },
+    pace: { camera: 150, voice: 160 },
+    readyAhead: 2,
+    topics: [],
+    fields: [],
+    notes: '',
+    createdAt: exampleAt,
+    updatedAt: exampleAt,
+    ...fields,
   }
 }
 
 export function exampleEpisode(fields: Partial<Episode> = {}): Episode {
   const id = fields.id ?? 'episode'
-  return { ...newIdea(emptyRecords(), 'show', 'Steaming oak ribs', { now: exampleNow, id: () => id }), ...fields }
+  return {
+    ...newIdea(emptyRecords(), 'show', 'Steaming oak ribs', { now: exampleNow, id: () => id }),
+    ...fields,
+  }
 }
 
 export function exampleStep(fields: Partial<Step> & { id: string }): Step {
-  return { episode: 'episode', stage: 'script', name: fields.id, kind: 'write', minutes: 60, logged: 0, lead: { by: 'before', days: 0 }, needs: [], owner: 'me', required: true, blocks: [], order: 0, createdAt: exampleAt, updatedAt: exampleAt, ...fields }
+  return {
+    episode: 'episode',
+    stage: 'script',
+    name: fields.id,
+    kind: 'write',
+    minutes: 60,
+    logged: 0,
+    lead: { by: 'before', days: 0 },
+    needs: [],
+    owner: 'me',
+    required: true,
+    blocks: [],
+    order: 0,
+    createdAt: exampleAt,
+    updatedAt: exampleAt,
+    ...fields,
+  }
 }
 
 /** A script from lines: one section a key, one beat a line. */
 export function exampleScript(sections: Record<string, string[]>, id = 'episode'): Script {
   return {
     id,
-    sections: Object.entries(sections).map(([title, lines]) => ({ id: title, title, beats: lines.map((text, i) => ({ id: `${title}/${i}`, delivery: 'camera' as const, text, hold: 0, cues: [] })) })),
+    sections: Object.entries(sections).map(([title, lines]) => ({
+      id: title,
+      title,
+      beats: lines.map((text, i) => ({
+        id: `${title}/${i}`,
+        delivery: 'camera' as const,
+        text,
+        hold: 0,
+        cues: [],
+      })),
+    })),
     createdAt: exampleAt,
     updatedAt: exampleAt,
   }
 }
 
 /** Records with one show, its recipe (small or full) and outlet, ten hours a week from Monday to Friday, and some episodes. */
-export function exampleRecords(episodes: Episode[] = [], recipe: 'small' | 'full' = 'small', show: Partial<Show> = {}): Records {
-  const made: Recipe = recipe === 'small' ? smallRecipe('recipe', 'video', exampleAt) : fullRecipe('recipe', 'video', exampleAt)
+export function exampleRecords(
+  episodes: Episode[] = [],
+  recipe: 'small' | 'full' = 'small',
+  show: Partial<Show> = {},
+): Records {
+  const made: Recipe =
+    recipe === 'small' ? smallRecipe('recipe', 'video', exampleAt) : fullRecipe('recipe', 'video', exampleAt)
   return {
     ...emptyRecords(),
     shows: new Map([['show', exampleShow(show)]]),
     recipes: new Map([['recipe', made]]),
     outlets: new Map([['outlet', firstOutlet('outlet', 'video', exampleAt)]]),
-    settings: new Map([['settings', { ...freshSettings(exampleAt), hours: [120, 120, 120, 120, 120, 0, 0] }]]),
+    settings: new Map([
+      ['settings', { ...freshSettings(exampleAt), hours: [120, 120, 120, 120, 120, 0, 0] }],
+    ]),
     episodes: new Map(episodes.map((e) => [e.id, e])),
   }
 }

@@ -95,18 +95,45 @@ ropewalk|2100|120000|60
 fish quay stories|90|1400|60
 river ferry pilot|260|5600|`
 
-const standings: Readonly<Record<string, IdeaStanding>> = { n: 'next', p: 'promising', s: 'someday', '': 'unsorted' }
+const standings: Readonly<Record<string, IdeaStanding>> = {
+  n: 'next',
+  p: 'promising',
+  s: 'someday',
+  '': 'unsorted',
+}
 
 /** The demo's keywords; figures measured some days before `today`, or of no known date. */
 export function demoKeywords(today: Day, at: string): Keyword[] {
-  return keywordLines.trim().split('\n').map((line, i) => {
-    const [words = '', searches = '', competing = '', age = ''] = line.split('|')
-    return { id: `k${i}`, show: i < 20 ? 'boats' : 'talks', words, searches: Number(searches), competing: Number(competing), notes: i === 0 ? 'Spring and autumn' : '', ...(age === '' ? {} : { measured: addDays(today, -Number(age)) }), createdAt: at, updatedAt: at }
-  })
+  return keywordLines
+    .trim()
+    .split('\n')
+    .map((line, i) => {
+      const [words = '', searches = '', competing = '', age = ''] = line.split('|')
+      return {
+        id: `k${i}`,
+        show: i < 20 ? 'boats' : 'talks',
+        words,
+        searches: Number(searches),
+        competing: Number(competing),
+        notes: i === 0 ? 'Spring and autumn' : '',
+        ...(age === '' ? {} : { measured: addDays(today, -Number(age)) }),
+        createdAt: at,
+        updatedAt: at,
+      }
+    })
 }
 
 /** Ideas with a picture pinned to them, and what is on it. */
-export const sketches: Readonly<Record<string, Motif>> = { 'Ten knots I actually use': 'rope', 'A folding thwart': 'hull', 'Building a steam box after all': 'plank', 'Anchors for a mud harbour': 'waves', 'Sculling over the stern, learned badly': 'oars', 'A bowsprit for a day': 'sail', 'Lamp oil and lightships, with Tomas Ek': 'tower', 'What the seals know': 'waves' }
+export const sketches: Readonly<Record<string, Motif>> = {
+  'Ten knots I actually use': 'rope',
+  'A folding thwart': 'hull',
+  'Building a steam box after all': 'plank',
+  'Anchors for a mud harbour': 'waves',
+  'Sculling over the stern, learned badly': 'oars',
+  'A bowsprit for a day': 'sail',
+  'Lamp oil and lightships, with Tomas Ek': 'tower',
+  'What the seals know': 'waves',
+}
 
 /** What is known of one demo idea. */
 export interface Known {
@@ -117,24 +144,58 @@ export interface Known {
 }
 
 /** What is known of the `index`th idea of a show. A few are topical, meant for a month, asked for, or tied to an occasion. */
-export function knownOf(show: 'boats' | 'talks', index: number, title: string, today: Day, at: string): Known {
-  const [topic = '', standing = '', rating = '', keyword = '', premise = ''] = ((show === 'boats' ? knownBoats : knownTalks).trim().split('\n')[index] ?? '').split('|')
-  const month = (ahead: number) => { const [y = 2026, m = 1] = today.split('-').map(Number); const n = m - 1 + ahead; return `${y + Math.floor(n / 12)}-${String((n % 12) + 1).padStart(2, '0')}` }
+export function knownOf(
+  show: 'boats' | 'talks',
+  index: number,
+  title: string,
+  today: Day,
+  at: string,
+): Known {
+  const [topic = '', standing = '', rating = '', keyword = '', premise = ''] = (
+    (show === 'boats' ? knownBoats : knownTalks).trim().split('\n')[index] ?? ''
+  ).split('|')
+  const month = (ahead: number) => {
+    const [y = 2026, m = 1] = today.split('-').map(Number)
+    const n = m - 1 + ahead
+    return `${y + Math.floor(n / 12)}-${String((n % 12) + 1).padStart(2, '0')}`
+  }
   const known: Known = {
     topics: topic === '' ? [] : [topic],
     nature: { is: 'evergreen' },
     guests: title.includes('Tomas Ek') ? ['Tomas Ek'] : [],
-    idea: { standing: standings[standing] ?? 'unsorted', premise, keywords: keyword === '' ? [] : [`k${keyword}`], ...(rating === '' ? {} : { rating: Number(rating) }) },
+    idea: {
+      standing: standings[standing] ?? 'unsorted',
+      premise,
+      keywords: keyword === '' ? [] : [`k${keyword}`],
+      ...(rating === '' ? {} : { rating: Number(rating) }),
+    },
   }
-  if (title === 'Leaving a boat out all winter, on purpose') known.nature = { is: 'topical', notBefore: addDays(today, -20), staleAfter: addDays(today, 85) }
-  if (title === 'Ice on the river, remembered') known.nature = { is: 'topical', staleAfter: addDays(today, 60) }
+  if (title === 'Leaving a boat out all winter, on purpose')
+    known.nature = { is: 'topical', notBefore: addDays(today, -20), staleAfter: addDays(today, 85) }
+  if (title === 'Ice on the river, remembered')
+    known.nature = { is: 'topical', staleAfter: addDays(today, 60) }
   if (title === 'Trailer lights that survive salt') known.idea.meant = month(4)
-  if (title === 'Pine tar on everything') known.idea.occasion = { kind: 'season', name: 'the tarring weeks', day: addDays(today, 120), lead: 30 }
+  if (title === 'Pine tar on everything')
+    known.idea.occasion = { kind: 'season', name: 'the tarring weeks', day: addDays(today, 120), lead: 30 }
   if (title === 'Anchors for a mud harbour') known.idea.meant = month(2)
   if (title === 'Building a steam box after all') known.idea.meant = month(1)
   if (title === 'Bells, horns and other manners') known.idea.meant = month(1)
-  if (title === 'Sculling over the stern, learned badly') known.idea.asked = [{ id: 'a1', name: 'Mara', mail: 'mara@post.example', tell: true, wish: 'Could you show sculling with one oar? Slowly, please.', at }, { id: 'a2', name: '', mail: '', tell: false, wish: 'Sculling over the stern', at }]
-  if (title === 'Oak against larch, one year in the mud') known.idea.sources = [{ id: 's1', text: 'The yard’s own notes', url: 'https://yard.example/oak-and-larch' }]
+  if (title === 'Sculling over the stern, learned badly')
+    known.idea.asked = [
+      {
+        id: 'a1',
+        name: 'Mara',
+        mail: 'mara@post.example',
+        tell: true,
+        wish: 'Could you show sculling with one oar? Slowly, please.',
+        at,
+      },
+      { id: 'a2', name: '', mail: '', tell: false, wish: 'Sculling over the stern', at },
+    ]
+  if (title === 'Oak against larch, one year in the mud')
+    known.idea.sources = [
+      { id: 's1', text: 'The yard’s own notes', url: 'https://yard.example/oak-and-larch' },
+    ]
   if (title === 'Ropewalk on tape') known.idea.series = 'Old trades'
   if (title === 'Mud larks and mud laws') known.idea.restUntil = addDays(today, 30)
   return known

@@ -19,7 +19,8 @@ const boat: Record<string, Say[]> = {
     (s) => `The dear part is ${s.material}. I paid for it by not buying a second anything.`,
     (s) => `${cap(s.tool)} does nine tenths of the work. The last tenth is your thumb.`,
     () => `Clear the bench first. It takes four minutes and it saves the afternoon.`,
-    (s) => `If ${s.material} is out of reach where you live, ask at the yard for offcuts and be polite about it.`,
+    (s) =>
+      `If ${s.material} is out of reach where you live, ask at the yard for offcuts and be polite about it.`,
     () => `None of this is special, and most of mine came out of other people's skips.`,
   ],
   making: [
@@ -108,31 +109,80 @@ export type Written = { sections: 'all' } | { sections: 'but'; last: number } | 
 const costly = new Set(['Fastenings', 'Finish', 'Planking'])
 
 /** A believable script for a subject: the recipe's sections, beats to camera and voice-over, shots got or not. `words` is the aim. */
-export function scriptFor(id: string, subject: Subject, recipe: Recipe, kind: 'video' | 'audio', chance: Chance, words: number, written: Written, got: 'all' | 'none' | number, at: string): Script {
+export function scriptFor(
+  id: string,
+  subject: Subject,
+  recipe: Recipe,
+  kind: 'video' | 'audio',
+  chance: Chance,
+  words: number,
+  written: Written,
+  got: 'all' | 'none' | number,
+  at: string,
+): Script {
   const bank = kind === 'video' ? boat : talk
-  const share: Record<string, number> = { hook: 0.06, need: 0.14, making: 0.5, wrong: 0.2, signoff: 0.1, opening: 0.15, work: 0.3, story: 0.25, questions: 0.2, close: 0.1 }
+  const share: Record<string, number> = {
+    hook: 0.06,
+    need: 0.14,
+    making: 0.5,
+    wrong: 0.2,
+    signoff: 0.1,
+    opening: 0.15,
+    work: 0.3,
+    story: 0.25,
+    questions: 0.2,
+    close: 0.1,
+  }
   const used = new Set<string>()
   let cue = 0
   const sections = recipe.outline.map((section, i) => {
-    const blank = written.sections === 'none' || (written.sections === 'but' && i >= recipe.outline.length - written.last)
+    const blank =
+      written.sections === 'none' || (written.sections === 'but' && i >= recipe.outline.length - written.last)
     const beats: Beat[] = []
     let left = words * (share[section.id] ?? 0.15)
     while (!blank && left > 0) {
-      const lines = Array.from({ length: chance.between(2, 3) }, () => fresh(bank[section.id] ?? boat['making'] ?? [], subject, chance, used))
+      const lines = Array.from({ length: chance.between(2, 3) }, () =>
+        fresh(bank[section.id] ?? boat['making'] ?? [], subject, chance, used),
+      )
       const text = lines.join(' ')
       left -= text.split(' ').length
       const cues: Cue[] = []
       if (kind === 'video' && chance.next() < 0.5 && cue < 12) {
         const isGot = got === 'all' || (typeof got === 'number' && cue < got)
-        cues.push({ id: `${id}/cue${cue}`, kind: 'shot', text: (shots[cue % shots.length] ?? ((s: Subject) => s.thing))(subject), got: isGot })
+        cues.push({
+          id: `${id}/cue${cue}`,
+          kind: 'shot',
+          text: (shots[cue % shots.length] ?? ((s: Subject) => s.thing))(subject),
+          got: isGot,
+        })
         cue++
       }
-      beats.push({ id: `${id}/${section.id}/${beats.length + 1}`, delivery: kind === 'audio' || chance.next() < 0.55 ? 'camera' : 'voice', text, hold: 0, cues })
+      beats.push({
+        id: `${id}/${section.id}/${beats.length + 1}`,
+        delivery: kind === 'audio' || chance.next() < 0.55 ? 'camera' : 'voice',
+        text,
+        hold: 0,
+        cues,
+      })
     }
-    if (beats.length === 0) beats.push({ id: `${id}/${section.id}/1`, delivery: 'camera', text: '', hold: 0, cues: [] })
+    if (beats.length === 0)
+      beats.push({ id: `${id}/${section.id}/1`, delivery: 'camera', text: '', hold: 0, cues: [] })
     return { id: `${id}/${section.id}`, title: section.title, beats }
   })
-  if (costly.has(subject.topic) && written.sections === 'all') sections.splice(-1, 0, { id: `${id}/cost`, title: 'What it costs', beats: [{ id: `${id}/cost/1`, delivery: 'camera', text: `I paid for ${subject.material}, and for nothing else. ${cap(subject.tool)} was here already, and if you borrow it, ${subject.thing} costs you a Saturday.`, hold: 0, cues: [] }] })
+  if (costly.has(subject.topic) && written.sections === 'all')
+    sections.splice(-1, 0, {
+      id: `${id}/cost`,
+      title: 'What it costs',
+      beats: [
+        {
+          id: `${id}/cost/1`,
+          delivery: 'camera',
+          text: `I paid for ${subject.material}, and for nothing else. ${cap(subject.tool)} was here already, and if you borrow it, ${subject.thing} costs you a Saturday.`,
+          hold: 0,
+          cues: [],
+        },
+      ],
+    })
   return { id, sections, createdAt: at, updatedAt: at }
 }
 
@@ -153,7 +203,10 @@ const joints: readonly Say[] = [
 function fresh(bank: readonly Say[], subject: Subject, chance: Chance, used: Set<string>): string {
   for (let tries = 0; tries < 8; tries++) {
     const text = chance.pick(bank)(subject)
-    if (!used.has(text)) { used.add(text); return text }
+    if (!used.has(text)) {
+      used.add(text)
+      return text
+    }
   }
   return chance.pick(joints)(subject)
 }

@@ -11,16 +11,53 @@ export interface Subject {
   motif: Motif
 }
 
-export type Motif = 'plank' | 'ribs' | 'rings' | 'rope' | 'nails' | 'oars' | 'sail' | 'hull' | 'waves' | 'lamp' | 'moon' | 'spiral' | 'bolt' | 'ferry' | 'net' | 'tower'
+export type Motif =
+  | 'plank'
+  | 'ribs'
+  | 'rings'
+  | 'rope'
+  | 'nails'
+  | 'oars'
+  | 'sail'
+  | 'hull'
+  | 'waves'
+  | 'lamp'
+  | 'moon'
+  | 'spiral'
+  | 'bolt'
+  | 'ferry'
+  | 'net'
+  | 'tower'
 
 function read(lines: string): Subject[] {
-  return lines.trim().split('\n').map((line) => {
-    const [title = '', topic = '', thing = '', material = '', tool = '', words = '', motif = 'plank'] = line.split('|')
-    return { title, topic, thing, material, tool, words, motif: motifs.find((m) => m === motif) ?? 'plank' }
-  })
+  return lines
+    .trim()
+    .split('\n')
+    .map((line) => {
+      const [title = '', topic = '', thing = '', material = '', tool = '', words = '', motif = 'plank'] =
+        line.split('|')
+      return { title, topic, thing, material, tool, words, motif: motifs.find((m) => m === motif) ?? 'plank' }
+    })
 }
 
-const motifs: readonly Motif[] = ['plank', 'ribs', 'rings', 'rope', 'nails', 'oars', 'sail', 'hull', 'waves', 'lamp', 'moon', 'spiral', 'bolt', 'ferry', 'net', 'tower']
+const motifs: readonly Motif[] = [
+  'plank',
+  'ribs',
+  'rings',
+  'rope',
+  'nails',
+  'oars',
+  'sail',
+  'hull',
+  'waves',
+  'lamp',
+  'moon',
+  'spiral',
+  'bolt',
+  'ferry',
+  'net',
+  'tower',
+]
 
 /** Tern & Tiller, released: #1 to #41 in order. */
 export const releasedBoats = read(`
@@ -173,5 +210,8 @@ The quiet after the season`
 
 /** Titles and notes of ideas, parted. */
 export function readIdeas(lines: string): { title: string; note: string }[] {
-  return lines.trim().split('\n').map((line) => ({ title: line.split('|')[0] ?? line, note: line.split('|')[1] ?? '' }))
+  return lines
+    .trim()
+    .split('\n')
+    .map((line) => ({ title: line.split('|')[0] ?? line, note: line.split('|')[1] ?? '' }))
 }

@@ -18,11 +18,13 @@ const show = (id: string) => {
 
 describe('the demo world', () => {
   test('fits the schemas, every record of it', () => {
-    for (const name of tableNames) for (const row of tables[name]) expect(schemas[name].safeParse(row).error?.issues ?? []).toEqual([])
+    for (const name of tableNames)
+      for (const row of tables[name]) expect(schemas[name].safeParse(row).error?.issues ?? []).toEqual([])
   })
 
   test('has what the design asks for', () => {
-    const count = (name: string, of: string) => tables.episodes.filter((e) => e.phase.name === name && e.show === of).length
+    const count = (name: string, of: string) =>
+      tables.episodes.filter((e) => e.phase.name === name && e.show === of).length
     expect([count('released', 'boats'), count('released', 'talks')]).toEqual([41, 18])
     expect(tables.episodes.filter((e) => e.phase.name === 'work' && !e.spare)).toHaveLength(10)
     expect(tables.episodes.filter((e) => e.spare)).toHaveLength(2)
@@ -30,10 +32,16 @@ describe('the demo world', () => {
   })
 
   test('no two episodes are alike in title, code, script or picture', () => {
-    const distinct = (list: string[]) => { expect(new Set(list).size).toBe(list.length) }
+    const distinct = (list: string[]) => {
+      expect(new Set(list).size).toBe(list.length)
+    }
     distinct(tables.episodes.map((e) => e.title))
     distinct(tables.episodes.map((e) => e.code))
-    distinct(tables.scripts.map((s) => s.sections.flatMap((x) => x.beats.map((b) => b.text)).join(' ')).filter((t) => t.trim() !== ''))
+    distinct(
+      tables.scripts
+        .map((s) => s.sections.flatMap((x) => x.beats.map((b) => b.text)).join(' '))
+        .filter((t) => t.trim() !== ''),
+    )
     distinct(pictures.map((p) => p.id))
     distinct(pictures.map((p) => `${p.subject.words} ${p.subject.motif} ${p.variant}`))
   })
@@ -41,15 +49,31 @@ describe('the demo world', () => {
   test('numbers go on at #42 and HH 19 on the right dates', () => {
     const numbered = (id: string) => {
       const numbers = numbersOf(show(id), tables.episodes, exampleNow)
-      return tables.episodes.filter((e) => e.show === id && e.phase.name === 'work').flatMap((e) => { const n = numbers.episodes.get(e.id); return n === undefined ? [] : [[n, releaseOf(e, show(id))?.day]] })
+      return tables.episodes
+        .filter((e) => e.show === id && e.phase.name === 'work')
+        .flatMap((e) => {
+          const n = numbers.episodes.get(e.id)
+          return n === undefined ? [] : [[n, releaseOf(e, show(id))?.day]]
+        })
     }
-    expect(numbered('boats')).toEqual([[42, '2026-11-26'], [43, '2026-12-03'], [44, '2026-12-10'], [45, '2026-12-17'], [49, '2027-01-14']])
-    expect(numbered('talks')).toEqual([[19, '2026-12-01'], [21, '2026-12-29'], [23, '2027-01-26']])
+    expect(numbered('boats')).toEqual([
+      [42, '2026-11-26'],
+      [43, '2026-12-03'],
+      [44, '2026-12-10'],
+      [45, '2026-12-17'],
+      [49, '2027-01-14'],
+    ])
+    expect(numbered('talks')).toEqual([
+      [19, '2026-12-01'],
+      [21, '2026-12-29'],
+      [23, '2027-01-26'],
+    ])
   })
 
   test('every release is on a slot of its rhythm, and its figures are no older than it is', () => {
     for (const e of tables.episodes) {
-      if (e.place.on === 'slot') expect(datesOf(show(e.show).rhythm, e.place.day, e.place.day)).toEqual([e.place.day])
+      if (e.place.on === 'slot')
+        expect(datesOf(show(e.show).rhythm, e.place.day, e.place.day)).toEqual([e.place.day])
       if (e.phase.name !== 'released') continue
       const age = (exampleNow - Date.parse(e.phase.at)) / 86_400_000
       for (const f of e.figures) expect(f.age).toBeLessThanOrEqual(Math.ceil(age))
@@ -64,11 +88,23 @@ describe('the demo world', () => {
       if (!episode) throw new Error('no episode')
       const recipe = tables.recipes.find((r) => r.id === show(episode.show).recipe)
       if (!recipe) throw new Error('no recipe')
-      return standingOf({ episode, show: show(episode.show), recipe, script: tables.scripts.find((s) => s.id === id), outlets: tables.outlets.filter((o) => show(episode.show).outlets.includes(o.id)), steps: tables.steps.filter((s) => s.episode === id), today: '2026-11-24', works })
+      return standingOf({
+        episode,
+        show: show(episode.show),
+        recipe,
+        script: tables.scripts.find((s) => s.id === id),
+        outlets: tables.outlets.filter((o) => show(episode.show).outlets.includes(o.id)),
+        steps: tables.steps.filter((s) => s.episode === id),
+        today: '2026-11-24',
+        works,
+      })
     }
     for (const e of tables.episodes.filter((x) => x.spare)) expect(standing(e.id).missing).toEqual([])
-    for (const e of tables.episodes.filter((x) => x.phase.name === 'released')) expect(standing(e.id).ready).toBe(true)
-    expect(tables.episodes.filter((e) => e.phase.name === 'work' && standing(e.id).late).map((e) => e.title)).toEqual(['Why my keel bolts wept rust'])
+    for (const e of tables.episodes.filter((x) => x.phase.name === 'released'))
+      expect(standing(e.id).ready).toBe(true)
+    expect(
+      tables.episodes.filter((e) => e.phase.name === 'work' && standing(e.id).late).map((e) => e.title),
+    ).toEqual(['Why my keel bolts wept rust'])
   })
 
   test('looks alive on any day it is opened', () => {
@@ -77,7 +113,9 @@ describe('the demo world', () => {
       const { whole: then } = demoWorld(now)
       const coming = then.tables.episodes.filter((e) => e.place.on === 'slot' && e.phase.name === 'work')
       for (const e of coming) expect(releaseOf(e, show(e.show))?.at).toBeGreaterThan(now)
-      const last = then.tables.episodes.filter((e) => e.phase.name === 'released' && e.show === 'boats').at(-1)
+      const last = then.tables.episodes
+        .filter((e) => e.phase.name === 'released' && e.show === 'boats')
+        .at(-1)
       expect(last?.phase.name === 'released' && Date.parse(last.phase.at)).toBeLessThan(now)
     }
   })
@@ -91,8 +129,13 @@ test('the large world has 5,000 released episodes with scripts of about 1,200 wo
   const { whole: large } = largeWorld(exampleNow, () => undefined)
   const released = large.tables.episodes.filter((e) => e.phase.name === 'released')
   expect(released).toHaveLength(5000)
-  const words = large.tables.scripts.slice(20, 40).map((s) => s.sections.flatMap((x) => x.beats).reduce((sum, b) => sum + b.text.split(' ').length, 0))
+  const words = large.tables.scripts
+    .slice(20, 40)
+    .map((s) => s.sections.flatMap((x) => x.beats).reduce((sum, b) => sum + b.text.split(' ').length, 0))
   for (const n of words) expect(n).toBeGreaterThan(1000)
   expect(new Set(large.tables.episodes.map((e) => e.code)).size).toBe(large.tables.episodes.length)
-  expect(dayAt(Date.parse(released[0]?.phase.name === 'released' ? released[0].phase.at : ''), 'Europe/Lisbon') < '2026-11-24').toBe(true)
+  expect(
+    dayAt(Date.parse(released[0]?.phase.name === 'released' ? released[0].phase.at : ''), 'Europe/Lisbon') <
+      '2026-11-24',
+  ).toBe(true)
 })

@@ -14,11 +14,17 @@ test('bad input gets a sentence, and the data stays as it was', async ({ page })
   await page.getByRole('link', { name: 'Change the recipe The whole workshop' }).click()
   await page.getByRole('button', { name: 'Step Write the script' }).click()
   await page.getByRole('checkbox', { name: 'Needs Film the shots' }).click()
-  await expect(page.getByText(/wait for each other in a circle: “Write the script” needs “Film the shots” needs/).first()).toBeVisible()
+  await expect(
+    page
+      .getByText(/wait for each other in a circle: “Write the script” needs “Film the shots” needs/)
+      .first(),
+  ).toBeVisible()
   await expect(page.getByRole('checkbox', { name: 'Needs Film the shots' })).not.toBeChecked()
   await page.getByLabel('Pattern', { exact: true }).fill('{description} {chpaters}')
   await page.getByLabel('Pattern', { exact: true }).press('Tab')
-  await expect(page.getByText('“{chpaters}” is not a word of the pattern.', { exact: false }).first()).toBeVisible()
+  await expect(
+    page.getByText('“{chpaters}” is not a word of the pattern.', { exact: false }).first(),
+  ).toBeVisible()
 })
 
 test('a 40 MB picture is refused, saying how to mend it', async ({ page }, info) => {
@@ -27,18 +33,26 @@ test('a 40 MB picture is refused, saying how to mend it', async ({ page }, info)
   await demo(page, '/schedule')
   await page.getByRole('button', { name: 'Pictures of Why my keel bolts wept rust' }).click()
   await page.getByLabel('Picture files').setInputFiles(huge)
-  await expect(page.getByRole('alert')).toContainText('“huge.png” has 40 MB; at most 20 MB are taken. Save it smaller')
-  await page.getByLabel('Picture files').setInputFiles({ name: 'broken.png', mimeType: 'image/png', buffer: Buffer.from('no png') })
+  await expect(page.getByRole('alert')).toContainText(
+    '“huge.png” has 40 MB; at most 20 MB are taken. Save it smaller',
+  )
+  await page
+    .getByLabel('Picture files')
+    .setInputFiles({ name: 'broken.png', mimeType: 'image/png', buffer: Buffer.from('no png') })
   await expect(page.getByRole('alert')).toContainText('“broken.png” cannot be read')
   await expect(page.getByRole('heading', { name: 'No picture yet' })).toBeVisible()
 })
 
-test('when the browser has no room, it says so with a way out and takes the change back', async ({ page }) => {
+test('when the browser has no room, it says so with a way out and takes the change back', async ({
+  page,
+}) => {
   await begin(page)
   await page.reload()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tuesday 24 November')
   await page.evaluate(() => {
-    IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError') }
+    IDBObjectStore.prototype.add = () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    }
   })
   await page.keyboard.press('i')
   await expect(page.getByRole('textbox', { name: 'Jot an idea' })).toBeFocused()
@@ -47,20 +61,29 @@ test('when the browser has no room, it says so with a way out and takes the chan
   await expect(page.getByRole('alert')).toContainText('The browser has no room left')
   await expect(page.getByRole('textbox', { name: 'Jot an idea' })).toHaveValue('Will not be kept')
   await page.keyboard.press('Escape')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('alert').getByRole('button', { name: 'Download a back-up' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('alert').getByRole('button', { name: 'Download a back-up' }).click(),
+  ])
   expect(download.suggestedFilename()).toMatch(/\.zip$/)
   await page.keyboard.press('2')
   await expect(page.getByText('No ideas are kept yet')).toBeVisible()
 })
 
 test('when the browser refuses to store at all, it says so', async ({ page }) => {
-  await page.addInitScript(() => { IDBFactory.prototype.open = () => { throw new DOMException('denied', 'InvalidStateError') } })
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('denied', 'InvalidStateError')
+    }
+  })
   await page.goto('/')
   await expect(page.getByRole('alert')).toContainText('The browser refuses to store anything here')
   await expect(page.getByRole('button', { name: 'Try again' })).toBeVisible()
 })
 
-test('a change of rhythm names the episodes that lose their slot before anything is written', async ({ page }) => {
+test('a change of rhythm names the episodes that lose their slot before anything is written', async ({
+  page,
+}) => {
   await demo(page, '/shows')
   await page.getByRole('button', { name: 'Thursday' }).click()
   await page.getByRole('button', { name: 'Friday' }).click()

@@ -9,7 +9,9 @@ export const test = base.extend<{ quiet: undefined }>({
   page: async ({ page }, use) => {
     const errors: string[] = []
     page.on('pageerror', (e) => errors.push(e.message))
-    page.on('console', (m) => { if (m.type() === 'error') errors.push(m.text()) })
+    page.on('console', (m) => {
+      if (m.type() === 'error') errors.push(m.text())
+    })
     await page.clock.install({ time: moment })
     await use(page)
     expect(errors).toEqual([])
@@ -27,7 +29,10 @@ export async function begin(page: Page, title = 'Tern & Tiller'): Promise<void> 
 
 /** Opens the demo, laid out for the fixed moment. */
 export async function demo(page: Page, path = '/today'): Promise<void> {
-  await page.addInitScript(() => { if (localStorage.getItem('lamp-reel.world.own') === null) localStorage.setItem('lamp-reel.world.own', 'demo') })
+  await page.addInitScript(() => {
+    if (localStorage.getItem('lamp-reel.world.own') === null)
+      localStorage.setItem('lamp-reel.world.own', 'demo')
+  })
   await page.goto(path)
   await expect(page.getByRole('link', { name: 'Lamp Reel, to Today' })).toBeVisible({ timeout: 90_000 })
 }
@@ -71,5 +76,10 @@ export function png(width: number, height: number, [r, g, b]: [number, number, n
   head.writeUInt32BE(height, 4)
   head.set([8, 2, 0, 0, 0], 8)
   const row = Buffer.concat([Buffer.from([0]), Buffer.alloc(width * 3).map((_, i) => [r, g, b][i % 3] ?? 0)])
-  return Buffer.concat([Buffer.from([137, 80, 78, 71, 13, 10, 26, 10]), chunk('IHDR', head), chunk('IDAT', deflateSync(Buffer.concat(Array.from({ length: height }, () => row)))), chunk('IEND', Buffer.alloc(0))])
+  return Buffer.concat([
+    Buffer.from([137, 80, 78, 71, 13, 10, 26, 10]),
+    chunk('IHDR', head),
+    chunk('IDAT', deflateSync(Buffer.concat(Array.from({ length: height }, () => row)))),
+    chunk('IEND', Buffer.alloc(0)),
+  ])
 }

@@ -3,14 +3,30 @@ import { begin, demo, expect, jot, test } from './fixtures'
 
 const list = { name: 'Ideas' }
 
-test('thirty mixed lines are pasted, looked at, joined, split, left out, and kept as one step', async ({ page }) => {
+test('thirty mixed lines are pasted, looked at, joined, split, left out, and kept as one step', async ({
+  page,
+}) => {
   await begin(page)
-  const lines = ['# Ropes', '- Tarring a rope', '  the old way', '- [ ] Ten knots', '- [x] A bowline, done', '* https://rope.example/splicing-steel-wire', '## Hulls', '1. Reading rot', '2. A keel, and what it weighs', '', ...Array.from({ length: 22 }, (_, i) => `Plain line ${i + 1}`)]
+  const lines = [
+    '# Ropes',
+    '- Tarring a rope',
+    '  the old way',
+    '- [ ] Ten knots',
+    '- [x] A bowline, done',
+    '* https://rope.example/splicing-steel-wire',
+    '## Hulls',
+    '1. Reading rot',
+    '2. A keel, and what it weighs',
+    '',
+    ...Array.from({ length: 22 }, (_, i) => `Plain line ${i + 1}`),
+  ]
   await page.keyboard.press('i')
   await page.evaluate((text) => {
     const data = new DataTransfer()
     data.setData('text/plain', text)
-    document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+    document.activeElement?.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+    )
   }, lines.join('\n'))
   await expect(page.getByRole('heading', { name: '28 lines pasted' })).toBeVisible()
   const rows = page.getByRole('list', { name: 'Lines to keep as ideas' }).getByRole('listitem')
@@ -31,7 +47,9 @@ test('thirty mixed lines are pasted, looked at, joined, split, left out, and kep
   await expect(page.getByRole('heading', { name: 'No ideas are kept yet' })).toBeVisible()
 })
 
-test('while a line is typed its show and topics are offered, taken with one key, and what is like it is said', async ({ page }) => {
+test('while a line is typed its show and topics are offered, taken with one key, and what is like it is said', async ({
+  page,
+}) => {
   await demo(page)
   await page.keyboard.press('i')
   await page.keyboard.type('Steaming oak ribs in a plastic sleeve')
@@ -52,7 +70,9 @@ test('while a line is typed its show and topics are offered, taken with one key,
   await expect(page.getByRole('radio', { name: 'Harbour Hours' })).toHaveAttribute('aria-checked', 'true')
 })
 
-test('twenty are sorted by keys alone, one is merged into its twin, the last is taken back', async ({ page }) => {
+test('twenty are sorted by keys alone, one is merged into its twin, the last is taken back', async ({
+  page,
+}) => {
   await demo(page, '/ideas/sort')
   const left = page.getByRole('region', { name: 'The idea to sort' })
   const title = page.getByTestId('sorting')
@@ -81,14 +101,21 @@ test('twenty are sorted by keys alone, one is merged into its twin, the last is 
   await expect(page.getByRole('heading', { name: 'Everything is sorted' })).toBeVisible()
   await page.goto('/ideas')
   await page.getByLabel('Find in ideas').fill('ten knots')
-  const row = page.getByRole('list', list).getByRole('listitem').filter({ hasText: 'Ten knots I actually use' })
+  const row = page
+    .getByRole('list', list)
+    .getByRole('listitem')
+    .filter({ hasText: 'Ten knots I actually use' })
   await row.getByRole('button').click()
-  await expect(page.getByRole('complementary', { name: 'The chosen idea' }).getByLabel('Note')).toHaveValue(/Knots with cold hands only[^]*Ten knots that I actually use/)
+  await expect(page.getByRole('complementary', { name: 'The chosen idea' }).getByLabel('Note')).toHaveValue(
+    /Knots with cold hands only[^]*Ten knots that I actually use/,
+  )
   await page.getByLabel('View', { exact: true }).selectOption('Next and promising')
   await expect(page.getByRole('list', list)).toContainText(sorted[0] ?? '')
 })
 
-test('a view with nested conditions, columns, groups and an order is kept under a name and found again', async ({ page }) => {
+test('a view with nested conditions, columns, groups and an order is kept under a name and found again', async ({
+  page,
+}) => {
   await demo(page, '/ideas')
   await page.getByRole('button', { name: 'Conditions 1' }).click()
   const conditions = page.getByRole('group', { name: 'Conditions', exact: true })
@@ -113,36 +140,53 @@ test('a view with nested conditions, columns, groups and an order is kept under 
   const seen = await rows.allInnerTexts()
   expect(seen[0]).toMatch(/^Tern & Tiller\s+\d+/)
   expect(seen.filter((t) => t.includes('★★★★★')).length).toBeGreaterThan(3)
-  for (const t of seen.filter((x) => x.includes('unsorted') || x.includes('next') || x.includes('promising'))) expect(t.includes('★★★★★') || t.includes('Oars')).toBe(true)
+  for (const t of seen.filter((x) => x.includes('unsorted') || x.includes('next') || x.includes('promising')))
+    expect(t.includes('★★★★★') || t.includes('Oars')).toBe(true)
   await page.getByRole('button', { name: 'Keep view' }).click()
   await page.getByLabel('Keep it under a name of your own').fill('Loved, or on oars')
   await page.getByRole('button', { name: 'Keep as new' }).click()
-  await expect(page.getByLabel('View', { exact: true }).locator('option:checked')).toHaveText('Loved, or on oars')
+  await expect(page.getByLabel('View', { exact: true }).locator('option:checked')).toHaveText(
+    'Loved, or on oars',
+  )
   await page.getByLabel('View', { exact: true }).selectOption('Every phase')
   await expect(rows.first()).not.toHaveText(seen[0] ?? '')
   await page.reload()
   await page.getByLabel('View', { exact: true }).selectOption('Loved, or on oars')
-  await expect.poll(async () => (await rows.allInnerTexts()).map((t) => t.split('\n')[0])).toEqual(seen.map((t) => t.split('\n')[0]))
+  await expect
+    .poll(async () => (await rows.allInnerTexts()).map((t) => t.split('\n')[0]))
+    .toEqual(seen.map((t) => t.split('\n')[0]))
 })
 
-test('full-text search finds words in scripts and marks them; the same list shows every phase', async ({ page }) => {
+test('full-text search finds words in scripts and marks them; the same list shows every phase', async ({
+  page,
+}) => {
   await demo(page, '/ideas')
   await page.getByLabel('View', { exact: true }).selectOption('Every phase')
   await page.getByLabel('Find in ideas').fill('steamed plank ruin')
-  const row = page.getByRole('list', list).getByRole('listitem').filter({ hasText: 'My first steamed plank broke' })
+  const row = page
+    .getByRole('list', list)
+    .getByRole('listitem')
+    .filter({ hasText: 'My first steamed plank broke' })
   await expect(row.locator('mark').first()).toHaveText(/steamed/i)
   await expect(row.locator('mark').filter({ hasText: /ruined/i })).toHaveCount(1)
   await page.getByLabel('Find in ideas').fill('steamed plank zebra')
   await expect(page.getByText('Nothing has these words.')).toBeVisible()
 })
 
-test('keywords come from a table with any column names; wrong rows are said by line; the plot answers to keys', async ({ page }) => {
+test('keywords come from a table with any column names; wrong rows are said by line; the plot answers to keys', async ({
+  page,
+}) => {
   await begin(page)
   await page.goto('/ideas/keywords')
   await page.getByRole('button', { name: 'Import a table' }).click()
-  const csv = 'Search term;Volume;Results;Remark\nsteam bending;4.4k;310 000;try\n;5;5;\noak ribs;lots;9;\ncopper rivets;1k–10k;24,000;\n'
+  const csv =
+    'Search term;Volume;Results;Remark\nsteam bending;4.4k;310 000;try\n;5;5;\noak ribs;lots;9;\ncopper rivets;1k–10k;24,000;\n'
   const choose = page.getByLabel('Choose a table of keywords')
-  await choose.setInputFiles({ name: 'broken.csv', mimeType: 'text/csv', buffer: Buffer.from('Term;Note\nA;"never closed\n') })
+  await choose.setInputFiles({
+    name: 'broken.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Term;Note\nA;"never closed\n'),
+  })
   await expect(page.getByRole('alert')).toContainText('a quote is opened and never closed')
   await choose.setInputFiles({ name: 'words.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
   const rows = page.getByRole('list', { name: 'Rows' })
@@ -154,7 +198,9 @@ test('keywords come from a table with any column names; wrong rows are said by l
   const dots = page.getByRole('group', { name: /Keywords by competing/ }).getByRole('button')
   await dots.first().focus()
   await page.keyboard.press('ArrowRight')
-  await expect(page.getByRole('figure', { name: 'Demand against competition' })).toContainText('steam bending: 4.4K searches, 310K results, opportunity 19')
+  await expect(page.getByRole('figure', { name: 'Demand against competition' })).toContainText(
+    'steam bending: 4.4K searches, 310K results, opportunity 19',
+  )
   await page.keyboard.press('Enter')
   await expect(page.locator('[data-keyword]:focus')).toHaveCount(1)
   await page.getByRole('button', { name: 'An idea on steam bending' }).click()
@@ -165,7 +211,9 @@ test('keywords come from a table with any column names; wrong rows are said by l
   await expect(page.getByRole('combobox', { name: /^Searches a month/ })).toHaveValue('Volume')
 })
 
-test('the ideas for an open slot are ranked, each with its reason; its parts make its score; weights move it', async ({ page }) => {
+test('the ideas for an open slot are ranked, each with its reason; its parts make its score; weights move it', async ({
+  page,
+}) => {
   await demo(page, '/schedule')
   await expect(page.getByRole('button', { name: /^Put “.*” on Thu 24 Dec: / })).toHaveCount(2)
   await page.getByRole('button', { name: /^#46 open, Thu 24 Dec/ }).click()
@@ -181,22 +229,48 @@ test('the ideas for an open slot are ranked, each with its reason; its parts mak
   expect(await scores()).toEqual([...(await scores())].sort((a, b) => b - a))
   await page.getByText('What weighs how much').click()
   const before = await why.first().getAttribute('aria-label')
-  for (const part of ['Demand', 'Topic need', 'Past results', 'Fit to your hours', 'Your rating', 'Occasion', 'Spacing']) await page.getByLabel(part, { exact: false }).last().fill(part === 'Demand' ? '50' : '0')
+  for (const part of [
+    'Demand',
+    'Topic need',
+    'Past results',
+    'Fit to your hours',
+    'Your rating',
+    'Occasion',
+    'Spacing',
+  ])
+    await page
+      .getByLabel(part, { exact: false })
+      .last()
+      .fill(part === 'Demand' ? '50' : '0')
   await expect.poll(() => why.first().getAttribute('aria-label')).not.toBe(before)
   await page.getByText(/cannot go on this date/).click()
   await expect(page.getByText('put off to some day').first()).toBeVisible()
 })
 
-test('three are placed at once onto the next open slots, best first, and taken back as one', async ({ page }) => {
+test('three are placed at once onto the next open slots, best first, and taken back as one', async ({
+  page,
+}) => {
   await demo(page, '/ideas')
   await page.getByLabel('Which show').selectOption('Tern & Tiller')
   const rows = page.getByRole('list', list).getByRole('listitem')
-  for (const title of ['Why wooden boats smell', 'A folding thwart', 'The tool roll my aunt left me']) await page.getByRole('checkbox', { name: `Choose “${title}”` }).check()
+  for (const title of ['Why wooden boats smell', 'A folding thwart', 'The tool roll my aunt left me'])
+    await page.getByRole('checkbox', { name: `Choose “${title}”` }).check()
   const count = await rows.count()
   await page.getByRole('button', { name: 'Place on the next open slots' }).click()
   await page.getByRole('button', { name: 'Best first' }).click()
   await expect(page.getByText('Put 3 ideas on the next open slots')).toBeVisible()
-  for (const [number, day] of [['#46', 'Thu 24 Dec'], ['#47', 'Thu 31 Dec'], ['#48', 'Thu 7 Jan']]) await expect(page.getByRole('button', { name: new RegExp(`^${number} (Why wooden boats smell|A folding thwart|The tool roll my aunt left me), goes out ${day}`) })).toBeVisible()
+  for (const [number, day] of [
+    ['#46', 'Thu 24 Dec'],
+    ['#47', 'Thu 31 Dec'],
+    ['#48', 'Thu 7 Jan'],
+  ])
+    await expect(
+      page.getByRole('button', {
+        name: new RegExp(
+          `^${number} (Why wooden boats smell|A folding thwart|The tool roll my aunt left me), goes out ${day}`,
+        ),
+      }),
+    ).toBeVisible()
   await page.keyboard.press('Control+z')
   await expect(page.getByRole('button', { name: /^#46 open, Thu 24 Dec/ })).toBeVisible()
   await expect(rows).toHaveCount(count)
@@ -205,14 +279,23 @@ test('three are placed at once onto the next open slots, best first, and taken b
 test('the view goes out as CSV and comes back changed, with its wrong rows said', async ({ page }) => {
   await demo(page, '/ideas')
   await page.getByRole('button', { name: 'In and out' }).click()
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as CSV' }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ])
   const text = await readFile(await file.path(), 'utf8')
   expect(text.split('\r\n')[0]).toBe('Code,Title,Standing,Topics,Show,Jotted')
-  const changed = text.replace('A folding thwart,promising', 'A folding thwart that folds,next') + ',A fresh one,promising,Hulls; Oars,Tern & Tiller,\r\nZZZ9,Nobody,next,,Tern & Tiller,\r\n'
+  const changed =
+    text.replace('A folding thwart,promising', 'A folding thwart that folds,next') +
+    ',A fresh one,promising,Hulls; Oars,Tern & Tiller,\r\nZZZ9,Nobody,next,,Tern & Tiller,\r\n'
   await page.getByRole('button', { name: 'In and out' }).click()
-  await page.getByLabel('Read a table').setInputFiles({ name: 'ideas.csv', mimeType: 'text/csv', buffer: Buffer.from(changed) })
+  await page
+    .getByLabel('Read a table')
+    .setInputFiles({ name: 'ideas.csv', mimeType: 'text/csv', buffer: Buffer.from(changed) })
   await expect(page.getByText('1 change, 1 are new, 59 are as they are here.')).toBeVisible()
-  await expect(page.getByRole('list', { name: 'What the table changes' })).toContainText('There is no episode ZZZ9')
+  await expect(page.getByRole('list', { name: 'What the table changes' })).toContainText(
+    'There is no episode ZZZ9',
+  )
   await page.getByRole('button', { name: 'Take 2 rows' }).click()
   await page.getByLabel('Find in ideas').fill('folds')
   await expect(page.getByRole('list', list)).toContainText('A folding thwart that folds')
@@ -220,7 +303,9 @@ test('the view goes out as CSV and comes back changed, with its wrong rows said'
   await expect(page.getByRole('list', list).getByRole('listitem')).toContainText('Hulls, Oars')
 })
 
-test('an idea’s own page: folded until wanted, own fields, a guest who is away, and a start taken piece by piece', async ({ page }) => {
+test('an idea’s own page: folded until wanted, own fields, a guest who is away, and a start taken piece by piece', async ({
+  page,
+}) => {
   await demo(page, '/ideas')
   await page.getByLabel('Find in ideas').fill('steam box after')
   await expect(page.getByRole('list', list).getByRole('listitem')).toHaveCount(1)
@@ -238,7 +323,9 @@ test('an idea’s own page: folded until wanted, own fields, a guest who is away
   await page.getByRole('combobox', { name: 'Weather' }).selectOption('dry')
   await page.getByRole('button', { name: 'Draft a start' }).click()
   await expect(page.getByText(/Made on this machine by plain rules, offline/)).toBeVisible()
-  await expect(page.getByText(/Most of your earlier episodes on this also had a part on What it costs/)).toBeVisible()
+  await expect(
+    page.getByText(/Most of your earlier episodes on this also had a part on What it costs/),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Take “Hook” into the script' }).click()
   await expect(page.getByText('in the script', { exact: true })).toHaveCount(1)
   await page.getByRole('button', { name: /^Take the title What building/ }).click()
@@ -249,18 +336,34 @@ test('an idea’s own page: folded until wanted, own fields, a guest who is away
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   await page.waitForURL(/\/episode\//)
   await page.goto(`${page.url().replace(/\/episode\/(\w+).*/, '/episode/$1/script')}`)
-  await expect.poll(() => page.locator('textarea').evaluateAll((all) => all.map((t) => (t instanceof HTMLTextAreaElement ? t.value : '')).join('\n'))).toContain('• The end result or the trouble, in one breath.')
+  await expect
+    .poll(() =>
+      page
+        .locator('textarea')
+        .evaluateAll((all) => all.map((t) => (t instanceof HTMLTextAreaElement ? t.value : '')).join('\n')),
+    )
+    .toContain('• The end result or the trouble, in one breath.')
 })
 
-test('months: an idea is meant for one by drag and by keys; balance leads from a starved topic to its ideas', async ({ page }) => {
+test('months: an idea is meant for one by drag and by keys; balance leads from a starved topic to its ideas', async ({
+  page,
+}) => {
   await demo(page, '/ideas/months')
   const month = (name: string) => page.getByRole('list', { name: `Meant for ${name}` })
-  await page.getByRole('button', { name: /^Ten knots I actually use, meant/ }).or(page.getByRole('complementary').getByRole('button', { name: /^Ten knots/ })).dragTo(page.getByRole('listitem', { name: 'February 2027' }))
+  await page
+    .getByRole('button', { name: /^Ten knots I actually use, meant/ })
+    .or(page.getByRole('complementary').getByRole('button', { name: /^Ten knots/ }))
+    .dragTo(page.getByRole('listitem', { name: 'February 2027' }))
   await expect(month('February 2027')).toContainText('Ten knots I actually use')
-  await month('February 2027').getByRole('button', { name: /^Ten knots/ }).press('ArrowUp')
+  await month('February 2027')
+    .getByRole('button', { name: /^Ten knots/ })
+    .press('ArrowUp')
   await expect(month('January 2027')).toContainText('Ten knots I actually use')
   await page.getByRole('link', { name: 'Balance' }).click()
-  const starved = page.getByRole('list', { name: 'What stands out' }).getByRole('button', { name: /starved/ }).first()
+  const starved = page
+    .getByRole('list', { name: 'What stands out' })
+    .getByRole('button', { name: /starved/ })
+    .first()
   const topic = (await starved.innerText()).split(' is ')[0]?.split(' are ')[0] ?? ''
   await starved.click()
   await expect(page.getByRole('complementary', { name: `Ideas on ${topic}` })).toBeVisible()

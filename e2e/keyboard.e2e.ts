@@ -18,7 +18,9 @@ test('an idea is jotted and placed by the keyboard alone, undone and done again'
   await expect(page.getByText('Put “Caulking, the quiet skill” on Thu 3 Dec, 17:00')).toBeVisible()
   await page.keyboard.press('Control+z')
   await expect(frame).toHaveCount(0)
-  await expect(page.getByText('Taken back: Put “Caulking, the quiet skill” on Thu 3 Dec, 17:00')).toBeVisible()
+  await expect(
+    page.getByText('Taken back: Put “Caulking, the quiet skill” on Thu 3 Dec, 17:00'),
+  ).toBeVisible()
   await page.keyboard.press('Control+Shift+Z')
   await expect(frame).toBeVisible()
 })
@@ -58,7 +60,9 @@ test('letters typed in a field are no shortcuts', async ({ page }) => {
   await expect(page.getByRole('dialog')).toHaveCount(0)
 })
 
-test('a step of an episode’s own is added, waits on someone, and is removed; undo brings it back', async ({ page }) => {
+test('a step of an episode’s own is added, waits on someone, and is removed; undo brings it back', async ({
+  page,
+}) => {
   await demo(page, '/schedule')
   await page.getByRole('button', { name: '#45 Film: dark' }).click()
   await page.getByRole('button', { name: 'step', exact: true }).click()

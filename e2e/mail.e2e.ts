@@ -13,12 +13,33 @@ class OwnServer {
   private process: ChildProcess | undefined
   readonly mailbox = mkdtempSync(join(tmpdir(), 'lamp-reel-mail-'))
   private port = 0
-  constructor() { running.add(this) }
-  get base(): string { return `http://127.0.0.1:${this.port}` }
+  constructor() {
+    running.add(this)
+  }
+  get base(): string {
+    return `http://127.0.0.1:${this.port}`
+  }
   async start(...options: string[]): Promise<void> {
     if (this.port === 0) this.port = await freePort()
-    this.process = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--port', String(this.port), '--mailbox', this.mailbox, ...options])
-    await expect.poll(() => fetch(this.base).then((r) => r.ok).catch(() => false), { timeout: 30_000 }).toBe(true)
+    this.process = spawn(process.execPath, [
+      '--import',
+      'tsx',
+      'server/main.ts',
+      '--port',
+      String(this.port),
+      '--mailbox',
+      this.mailbox,
+      ...options,
+    ])
+    await expect
+      .poll(
+        () =>
+          fetch(this.base)
+            .then((r) => r.ok)
+            .catch(() => false),
+        { timeout: 30_000 },
+      )
+      .toBe(true)
   }
   async kill(): Promise<void> {
     const { process: mine } = this
@@ -30,14 +51,19 @@ class OwnServer {
   }
 }
 const running = new Set<OwnServer>()
-test.afterEach(async () => { for (const server of running) await server.kill(); running.clear() })
+test.afterEach(async () => {
+  for (const server of running) await server.kill()
+  running.clear()
+})
 
 /** A port that nobody listens on; the same one is used again after a kill, as phones expect. */
 function freePort(): Promise<number> {
   return new Promise((done) => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
       const address = probe.address()
-      probe.close(() => { done(typeof address === 'object' && address ? address.port : 0) })
+      probe.close(() => {
+        done(typeof address === 'object' && address ? address.port : 0)
+      })
     })
   })
 }
@@ -54,16 +80,23 @@ async function began(page: Page, server: OwnServer): Promise<void> {
   await page.getByRole('button', { name: 'Begin' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'Tuesday 24 November' })).toBeVisible()
 }
-const look = async (page: Page) => { await page.evaluate(() => window.dispatchEvent(new Event('focus'))) }
+const look = async (page: Page) => {
+  await page.evaluate(() => window.dispatchEvent(new Event('focus')))
+}
 
-test('from the phone to the desk exactly once, with the server killed between fetch and acknowledgement', async ({ browser }) => {
+test('from the phone to the desk exactly once, with the server killed between fetch and acknowledgement', async ({
+  browser,
+}) => {
   test.slow()
   const server = new OwnServer()
   await server.start()
   const desk = await (await browser.newContext()).newPage()
   await desk.clock.install({ time: moment })
   await began(desk, server)
-  const phone = await pageOf(await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage(), `${server.base}/jot`)
+  const phone = await pageOf(
+    await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage(),
+    `${server.base}/jot`,
+  )
 
   await test.step('what is jotted while nobody answers waits, survives a reload, and goes over once somebody does', async () => {
     await server.kill()
@@ -80,7 +113,12 @@ test('from the phone to the desk exactly once, with the server killed between fe
     await phone.reload()
     await expect(phone.getByRole('region', { name: 'Handed over' })).toContainText('From the ferry')
     // The desk may only just have begun to listen.
-    await expect.poll(async () => { await look(desk); return killed }).toBeGreaterThan(0)
+    await expect
+      .poll(async () => {
+        await look(desk)
+        return killed
+      })
+      .toBeGreaterThan(0)
   })
   await test.step('the letter comes a second time and is kept once', async () => {
     await server.start()
@@ -93,11 +131,15 @@ test('from the phone to the desk exactly once, with the server killed between fe
   })
 })
 
-test('a wish from the audience arrives as text, and whoever asked is listed when it is out', async ({ browser }) => {
+test('a wish from the audience arrives as text, and whoever asked is listed when it is out', async ({
+  browser,
+}) => {
   test.slow()
   const server = new OwnServer()
   await server.start()
-  const desk = await (await browser.newContext({ permissions: ['clipboard-read', 'clipboard-write'] })).newPage()
+  const desk = await (
+    await browser.newContext({ permissions: ['clipboard-read', 'clipboard-write'] })
+  ).newPage()
   await desk.clock.install({ time: moment })
   await began(desk, server)
   await desk.goto(`${server.base}/ideas/mailbox`)
@@ -108,7 +150,9 @@ test('a wish from the audience arrives as text, and whoever asked is listed when
   const hostile = 'Knots <img src=x onerror="document.title=1"> please'
   await viewer.getByLabel('What would you like to see or hear?').fill(hostile)
   await viewer.getByLabel('A link, if there is one').fill('https://knots.example/ten')
-  await viewer.getByLabel(/A picture/).setInputFiles({ name: 'knot.png', mimeType: 'image/png', buffer: png(20, 10, [200, 120, 40]) })
+  await viewer
+    .getByLabel(/A picture/)
+    .setInputFiles({ name: 'knot.png', mimeType: 'image/png', buffer: png(20, 10, [200, 120, 40]) })
   await viewer.getByLabel('Your name, if you like').fill('Mara')
   await viewer.getByLabel('Your mail address, if you like').fill('mara@post.example')
   await viewer.getByLabel('Tell me when it’s out').check()
@@ -119,13 +163,19 @@ test('a wish from the audience arrives as text, and whoever asked is listed when
   await desk.getByRole('link', { name: 'Sort 1' }).click()
   await expect(desk.getByTestId('sorting')).toHaveText(hostile)
   await expect(desk).toHaveTitle(/Sort ideas/)
-  await expect(desk.getByRole('region', { name: 'The idea to sort' })).toContainText('Asked for by Mara, who wants to be told')
+  await expect(desk.getByRole('region', { name: 'The idea to sort' })).toContainText(
+    'Asked for by Mara, who wants to be told',
+  )
   await expect(desk.getByRole('region', { name: 'The idea to sort' }).locator('img')).toBeVisible()
   await desk.keyboard.press('n')
   await desk.getByRole('link', { name: 'All', exact: true }).click()
   await desk.getByRole('list', { name: 'Ideas' }).getByRole('button').click()
   await desk.keyboard.press('p')
-  await desk.getByRole('list', { name: /Open slots/ }).getByRole('button').first().click()
+  await desk
+    .getByRole('list', { name: /Open slots/ })
+    .getByRole('button')
+    .first()
+    .click()
   await desk.clock.setSystemTime(new Date('2026-11-26T18:00:00Z'))
   await look(desk)
   await desk.keyboard.press('1')
@@ -133,12 +183,16 @@ test('a wish from the audience arrives as text, and whoever asked is listed when
   const told = desk.getByRole('region', { name: /Who wanted to be told/ })
   await expect(told).toContainText('mara@post.example')
   await told.getByRole('button', { name: 'Copy the message' }).click()
-  expect(await desk.evaluate(() => navigator.clipboard.readText())).toContain('You asked for it, and it is out')
+  expect(await desk.evaluate(() => navigator.clipboard.readText())).toContain(
+    'You asked for it, and it is out',
+  )
   await told.getByRole('button', { name: 'They have been told' }).click()
   await expect(told).toHaveCount(0)
 })
 
-test('open to other devices, the desk has the key from the address it was started with, and the phone from the code', async ({ browser }) => {
+test('open to other devices, the desk has the key from the address it was started with, and the phone from the code', async ({
+  browser,
+}) => {
   const server = new OwnServer()
   await server.start('--host', '127.0.0.1')
   const key = (await readFile(join(server.mailbox, 'key'), 'utf8')).trim()
@@ -164,7 +218,9 @@ test('open to other devices, the desk has the key from the address it was starte
   await expect(desk.getByText('Took in “From the phone”')).toBeVisible()
 })
 
-test('a calendar program that subscribes reads releases, due dates and work; a revoked address finds nothing', async ({ browser }) => {
+test('a calendar program that subscribes reads releases, due dates and work; a revoked address finds nothing', async ({
+  browser,
+}) => {
   const server = new OwnServer()
   await server.start()
   const desk = await (await browser.newContext()).newPage()
@@ -177,13 +233,20 @@ test('a calendar program that subscribes reads releases, due dates and work; a r
   await desk.keyboard.press('2')
   await desk.getByRole('list', { name: 'Ideas' }).getByRole('button').click()
   await desk.keyboard.press('p')
-  await desk.getByRole('list', { name: /Open slots/ }).getByRole('button').nth(1).click()
+  await desk
+    .getByRole('list', { name: /Open slots/ })
+    .getByRole('button')
+    .nth(1)
+    .click()
   await desk.getByRole('link', { name: 'Schedule' }).click()
   await desk.getByRole('button', { name: 'Calendar', exact: true }).click()
   await desk.getByRole('button', { name: 'Give an address to subscribe to' }).click()
-  const address = /http\S+\.ics/.exec(await desk.getByText('To subscribe to:').locator('..').innerText())?.[0] ?? ''
+  const address =
+    /http\S+\.ics/.exec(await desk.getByText('To subscribe to:').locator('..').innerText())?.[0] ?? ''
   // Read by another reader than the one that wrote it.
-  const events = Object.values(ical.sync.parseICS(await (await fetch(address)).text())).flatMap((e) => (e?.type === 'VEVENT' ? [e] : []))
+  const events = Object.values(ical.sync.parseICS(await (await fetch(address)).text())).flatMap((e) =>
+    e?.type === 'VEVENT' ? [e] : [],
+  )
   const out = events.find((e) => String(e.summary).includes('goes out'))
   expect(out?.summary).toBe('#2 Ribs; bent, cold goes out')
   expect(out?.start.toISOString()).toBe('2026-12-03T17:00:00.000Z')
@@ -194,7 +257,9 @@ test('a calendar program that subscribes reads releases, due dates and work; a r
   await expect.poll(async () => (await fetch(address)).status).toBe(404)
 })
 
-test('the page for jotting opens without network once visited, takes what is shared, and hands over as codes', async ({ browser }) => {
+test('the page for jotting opens without network once visited, takes what is shared, and hands over as codes', async ({
+  browser,
+}) => {
   const server = new OwnServer()
   await server.start()
   const context = await browser.newContext()

@@ -3,55 +3,78 @@ import { begin, demo, expect, jot, test } from './fixtures'
 
 const day = (page: Page, name: string) => page.getByRole('listitem', { name, exact: true })
 
-test('days that are lost come with what would mend it, the loss counted in; one choice does both, each a step of undo', async ({ page }) => {
+test('days that are lost come with what would mend it, the loss counted in; one choice does both, each a step of undo', async ({
+  page,
+}) => {
   await demo(page, '/week')
   await expect(page.getByRole('button', { name: /^HH 19 .*: tight/ })).toBeVisible()
-  for (const d of ['Wed 25 Nov', 'Thu 26 Nov']) await page.getByRole('checkbox', { name: `Choose ${d}` }).check()
+  for (const d of ['Wed 25 Nov', 'Thu 26 Nov'])
+    await page.getByRole('checkbox', { name: `Choose ${d}` }).check()
   const breaks = page.getByRole('list', { name: 'What it does to the releases' })
   const bolts = breaks.getByRole('listitem').filter({ hasText: '#43' })
   await expect(bolts).toContainText(/on track \d+ % → (unlikely|tight)/)
   await bolts.getByRole('button', { name: /^and move it to Thu 24 Dec: on track/ }).click()
   await expect(page.getByText(/The days are set, and: move it to Thu 24 Dec/)).toBeVisible()
   await expect(day(page, 'Wed 25 Nov')).toContainText('lost')
-  await expect(page.getByRole('button', { name: /Why my keel bolts wept rust, goes out Thu 24 Dec/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /Why my keel bolts wept rust, goes out Thu 24 Dec/ }),
+  ).toBeVisible()
   await page.locator('h2').first().click()
   await page.keyboard.press('Control+z')
-  await expect(page.getByRole('button', { name: /^#43 Why my keel bolts wept rust, goes out Thu 3 Dec/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /^#43 Why my keel bolts wept rust, goes out Thu 3 Dec/ }),
+  ).toBeVisible()
   await expect(day(page, 'Wed 25 Nov')).toContainText('lost')
   await page.keyboard.press('Control+z')
   await expect(day(page, 'Wed 25 Nov')).not.toContainText('lost')
 })
 
-test('a freed evening is looked at with its hours before it is taken, and the plan follows', async ({ page }) => {
+test('a freed evening is looked at with its hours before it is taken, and the plan follows', async ({
+  page,
+}) => {
   await demo(page, '/week')
   await expect(page.getByRole('button', { name: /^HH 19 .*: tight/ })).toBeVisible()
   await page.getByRole('checkbox', { name: 'Choose Sat 28 Nov' }).check()
   await page.getByLabel('Hours on each day chosen').fill('5')
   await expect(page.getByText('With 5 h each:')).toBeVisible()
-  await expect(page.getByRole('list', { name: 'What it does to the releases' })).toContainText(/HH 19 .*tight \d+ % →/)
+  await expect(page.getByRole('list', { name: 'What it does to the releases' })).toContainText(
+    /HH 19 .*tight \d+ % →/,
+  )
   await page.getByRole('button', { name: '5 h each' }).click()
   await expect(day(page, 'Sat 28 Nov')).toContainText('of 5 h')
   await expect(day(page, 'Sat 28 Nov').locator('.stint').first()).toBeVisible()
 })
 
-test('Countdown: a spare is carried from its dock onto an open slot; Month says what a drag would do', async ({ page }) => {
+test('Countdown: a spare is carried from its dock onto an open slot; Month says what a drag would do', async ({
+  page,
+}) => {
   await demo(page, '/schedule/countdown')
-  await page.getByRole('button', { name: /^Leathering a pair of oars, spare/ }).dragTo(page.getByRole('button', { name: /^#46 open, Thu 24 Dec/ }).last())
-  await expect(page.getByText(/Put “Leathering a pair of oars” on Thu 24 Dec, 17:00\. It is kept for Kelpline Rope/)).toBeVisible()
+  await page
+    .getByRole('button', { name: /^Leathering a pair of oars, spare/ })
+    .dragTo(page.getByRole('button', { name: /^#46 open, Thu 24 Dec/ }).last())
+  await expect(
+    page.getByText(/Put “Leathering a pair of oars” on Thu 24 Dec, 17:00\. It is kept for Kelpline Rope/),
+  ).toBeVisible()
   await page.goto('/schedule/month')
   const card = page.getByRole('button', { name: /^#42 Steaming oak ribs.*Alt/ })
   await card.hover()
   await page.mouse.down()
   await page.mouse.move(600, 560, { steps: 4 })
-  const monday = page.getByRole('region', { name: 'November 2026' }).getByRole('listitem', { name: 'Mon 30 Nov' })
+  const monday = page
+    .getByRole('region', { name: 'November 2026' })
+    .getByRole('listitem', { name: 'Mon 30 Nov' })
   await monday.hover()
   await monday.hover()
-  await expect(page.getByRole('status').filter({ hasText: 'To Mon 30 Nov' })).toContainText('next step due Sat 28 Nov')
+  await expect(page.getByRole('status').filter({ hasText: 'To Mon 30 Nov' })).toContainText(
+    'next step due Sat 28 Nov',
+  )
   await page.mouse.up()
   await expect(page.getByText(/Put “Steaming oak ribs without a steam box” on Mon 30 Nov/)).toBeVisible()
 })
 
-test('a forecast tries another step than the one that decides, and more hours on days of one’s own choosing', async ({ page }) => {
+test('a forecast tries another step than the one that decides, and more hours on days of one’s own choosing', async ({
+  page,
+}) => {
   await demo(page, '/schedule')
   await page.getByRole('button', { name: 'HH 19: tight. Open its forecast' }).click()
   const rows = page.getByRole('table', { name: 'What if, with before and after' })
@@ -69,7 +92,9 @@ test('a forecast tries another step than the one that decides, and more hours on
   await expect(day(page, 'Sun 29 Nov')).toContainText('of 5 h')
 })
 
-test('a topical episode warns where its window and its slot disagree, and can’t be made too early', async ({ page }) => {
+test('a topical episode warns where its window and its slot disagree, and can’t be made too early', async ({
+  page,
+}) => {
   await demo(page, '/schedule')
   const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
   await page.goto(`${address ?? ''}/brief`)
@@ -86,10 +111,17 @@ test('a topical episode warns where its window and its slot disagree, and can’
   await expect(row).toContainText('due Mon 7 Dec')
   await page.getByRole('button', { name: 'More for Cutting a spar from a storm pine' }).click()
   await page.getByRole('menuitem', { name: 'Put on another slot' }).click()
-  await expect(page.getByRole('list', { name: /Open slots/ }).getByRole('listitem').first()).toContainText('stale after Tue 8 Dec')
+  await expect(
+    page
+      .getByRole('list', { name: /Open slots/ })
+      .getByRole('listitem')
+      .first(),
+  ).toContainText('stale after Tue 8 Dec')
 })
 
-test('a newcomer: three steps, a first recipe of one’s own making, a deal, standing work; all of it comes back from a back-up', async ({ page }) => {
+test('a newcomer: three steps, a first recipe of one’s own making, a deal, standing work; all of it comes back from a back-up', async ({
+  page,
+}) => {
   await begin(page)
   await jot(page, 'Steaming oak ribs')
   await page.goto('/schedule')
@@ -106,7 +138,9 @@ test('a newcomer: three steps, a first recipe of one’s own making, a deal, sta
   await page.getByLabel('What', { exact: true }).fill('Accounts')
   await page.getByLabel('How often').selectOption('once a month')
   await page.getByRole('button', { name: 'Add it' }).click()
-  await expect(day(page, 'Tue 24 Nov').getByRole('button', { name: /^Accounts, standing work, 30 min/ })).toBeVisible()
+  await expect(
+    day(page, 'Tue 24 Nov').getByRole('button', { name: /^Accounts, standing work, 30 min/ }),
+  ).toBeVisible()
   await expect(page.getByText('Added “Accounts”')).toBeVisible()
   await page.goto('/shows')
   await page.getByRole('link', { name: 'Change the recipe Three steps' }).click()

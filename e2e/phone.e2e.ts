@@ -16,7 +16,10 @@ test('Today and capture are fully usable on a phone', async ({ page }) => {
   await expect(page.getByRole('list', { name: 'Ideas' })).toContainText('From the ferry')
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   await page.getByRole('link', { name: 'Today', exact: true }).tap()
-  await page.getByRole('region', { name: 'Next step' }).getByRole('button', { name: /Go to it/ }).tap()
+  await page
+    .getByRole('region', { name: 'Next step' })
+    .getByRole('button', { name: /Go to it/ })
+    .tap()
   await expect(page.getByRole('heading', { level: 1, name: /keel bolts/ })).toBeVisible()
   await page.getByRole('checkbox').first().check()
   const { violations } = await new AxeBuilder({ page }).analyze()

@@ -3,7 +3,9 @@ import { demo, expect, test } from './fixtures'
 
 const day = (page: Page, name: string) => page.getByRole('listitem', { name, exact: true })
 
-test('the Week: blocks go to other days by mouse and by keys, are pinned, split and taken off; undo', async ({ page }) => {
+test('the Week: blocks go to other days by mouse and by keys, are pinned, split and taken off; undo', async ({
+  page,
+}) => {
   await demo(page, '/week')
   const film = (name: string) => day(page, name).getByRole('button', { name: /^Film the shots, #43/ })
   await film('Tue 24 Nov').dragTo(day(page, 'Fri 27 Nov'))
@@ -25,7 +27,9 @@ test('the Week: blocks go to other days by mouse and by keys, are pinned, split 
   await expect(page.getByText('0 min laid')).toBeVisible()
 })
 
-test('plan it for me: ghost blocks say why; some are taken, the rest is left; a pinned one stays', async ({ page }) => {
+test('plan it for me: ghost blocks say why; some are taken, the rest is left; a pinned one stays', async ({
+  page,
+}) => {
   await demo(page, '/week')
   const pinned = day(page, 'Tue 24 Nov').getByRole('button', { name: /^Film the shots, #43/ })
   await pinned.focus()
@@ -50,7 +54,8 @@ test('plan it for me: ghost blocks say why; some are taken, the rest is left; a 
 test('days that are lost are marked together, with what breaks, and the plan follows', async ({ page }) => {
   await demo(page, '/week')
   await expect(page.getByRole('button', { name: /^HH 19 .*: tight/ })).toBeVisible()
-  for (const d of ['Wed 25 Nov', 'Thu 26 Nov', 'Fri 27 Nov']) await page.getByRole('checkbox', { name: `Choose ${d}` }).check()
+  for (const d of ['Wed 25 Nov', 'Thu 26 Nov', 'Fri 27 Nov'])
+    await page.getByRole('checkbox', { name: `Choose ${d}` }).check()
   const breaks = page.getByRole('list', { name: 'What it does to the releases' })
   await expect(breaks).toContainText(/#42 .*on track.*→.*(tight|unlikely)/)
   await page.getByRole('button', { name: 'Lost, no hours' }).click()
@@ -61,7 +66,9 @@ test('days that are lost are marked together, with what breaks, and the plan fol
   await expect(page.getByRole('button', { name: /^#42 .*: on track/ })).toBeVisible()
 })
 
-test('a step runs across a reload, stops by a key, and what was logged is corrected by hand', async ({ page }) => {
+test('a step runs across a reload, stops by a key, and what was logged is corrected by hand', async ({
+  page,
+}) => {
   await demo(page)
   const title = await page.getByRole('region', { name: 'Next step' }).getByRole('heading').innerText()
   await page.keyboard.press('t')
@@ -85,11 +92,15 @@ test('a forecast says why; what if shows before and after; it is done', async ({
   await page.getByRole('button', { name: 'HH 19: tight. Open its forecast' }).click()
   await expect(page.getByRole('img', { name: /Draws ready by day/ })).toBeVisible()
   const rows = page.getByRole('table', { name: 'What if, with before and after' })
-  await expect(rows.getByRole('row', { name: /Two more hours on Tue 24 Nov/ })).toContainText(/tight \d+ % → (tight|on track) \d+ %/)
+  await expect(rows.getByRole('row', { name: /Two more hours on Tue 24 Nov/ })).toContainText(
+    /tight \d+ % → (tight|on track) \d+ %/,
+  )
   await page.getByRole('button', { name: 'Two more hours on Tue 24 Nov', exact: true }).click()
   const table = page.getByRole('table', { name: 'Before and after', exact: true })
   await expect(table).toContainText('HH 19')
-  const [before, after] = (await table.getByRole('row', { name: /HH 19/ }).locator('.num').allInnerTexts()).slice(1).map((t) => parseInt(t, 10))
+  const [before, after] = (await table.getByRole('row', { name: /HH 19/ }).locator('.num').allInnerTexts())
+    .slice(1)
+    .map((t) => parseInt(t, 10))
   expect(after ?? 0).toBeGreaterThan(before ?? 100)
   await page.getByRole('button', { name: 'Do it: Two more hours on Tue 24 Nov' }).click()
   await expect(page.getByText('120 min more on Tue 24 Nov')).toBeVisible()
@@ -98,10 +109,16 @@ test('a forecast says why; what if shows before and after; it is done', async ({
 test('Slots: push, swap, close a gap, send a spare; each is undone', async ({ page }) => {
   await demo(page, '/schedule')
   const on = (text: RegExp) => page.getByRole('button', { name: text }).first()
-  const more = async (title: string, item: RegExp) => { await page.getByRole('button', { name: `More for ${title}` }).click(); await page.getByRole('menuitem', { name: item }).click() }
+  const more = async (title: string, item: RegExp) => {
+    await page.getByRole('button', { name: `More for ${title}` }).click()
+    await page.getByRole('menuitem', { name: item }).click()
+  }
   await more('Caulking, the quiet skill', /Push one slot later/)
   await expect(on(/^#46 Caulking, the quiet skill, goes out Thu 24 Dec/)).toBeVisible()
-  await page.getByRole('row', { name: /Thu 17 Dec/ }).getByRole('button', { name: 'Close the gap' }).click()
+  await page
+    .getByRole('row', { name: /Thu 17 Dec/ })
+    .getByRole('button', { name: 'Close the gap' })
+    .click()
   await expect(on(/^#45 Caulking, the quiet skill, goes out Thu 17 Dec/)).toBeVisible()
   await more('Why my keel bolts wept rust', /Swap with #44/)
   await expect(on(/^#43 Cutting a spar from a storm pine, goes out Thu 3 Dec/)).toBeVisible()
@@ -112,9 +129,12 @@ test('Slots: push, swap, close a gap, send a spare; each is undone', async ({ pa
   await expect(on(/^#44 Why my keel bolts wept rust, goes out Thu 10 Dec/)).toBeVisible()
 })
 
-test('Countdown: a card goes to another slot by mouse and by keys, pushing who stands there; down asks what to finish', async ({ page }) => {
+test('Countdown: a card goes to another slot by mouse and by keys, pushing who stands there; down asks what to finish', async ({
+  page,
+}) => {
   await demo(page, '/schedule/countdown')
-  const card = (title: RegExp) => page.getByRole('list', { name: 'Releases by stage and days to go' }).getByRole('button', { name: title })
+  const card = (title: RegExp) =>
+    page.getByRole('list', { name: 'Releases by stage and days to go' }).getByRole('button', { name: title })
   await card(/^#45 Caulking/).focus()
   await page.keyboard.press('ArrowRight')
   await expect(card(/^#46 Caulking, the quiet skill, out Thu 24 Dec/)).toBeFocused()
@@ -126,7 +146,9 @@ test('Countdown: a card goes to another slot by mouse and by keys, pushing who s
   await page.mouse.move(spar.x + 60, spar.y + 30)
   await page.mouse.down()
   await page.mouse.move(spar.x - 20, spar.y + 32, { steps: 4 })
-  await page.mouse.move(spar.x + 60 - (spar.x + spar.width - bolts.x - bolts.width), spar.y + 32, { steps: 8 })
+  await page.mouse.move(spar.x + 60 - (spar.x + spar.width - bolts.x - bolts.width), spar.y + 32, {
+    steps: 8,
+  })
   const says = page.getByRole('status').filter({ hasText: 'To Thu 3 Dec' })
   await expect(says).toContainText('#43 to Thu 10 Dec')
   await page.clock.runFor(300)
@@ -145,13 +167,20 @@ test('Countdown: a card goes to another slot by mouse and by keys, pushing who s
 test('Month: what has no date is dragged onto a slot, and moved on by keys', async ({ page }) => {
   await demo(page, '/schedule/month')
   await page.getByRole('button', { name: 'A month later' }).click()
-  await page.getByRole('complementary', { name: 'Not on the schedule' }).getByRole('button', { name: /Leathering a pair of oars/ }).dragTo(page.getByRole('region', { name: 'December 2026' }).getByRole('listitem', { name: 'Thu 24 Dec' }))
+  await page
+    .getByRole('complementary', { name: 'Not on the schedule' })
+    .getByRole('button', { name: /Leathering a pair of oars/ })
+    .dragTo(page.getByRole('region', { name: 'December 2026' }).getByRole('listitem', { name: 'Thu 24 Dec' }))
   const card = page.getByRole('button', { name: /^#46 Leathering a pair of oars, Alt/ })
   await expect(card).toBeVisible()
   await card.focus()
   await page.keyboard.press('Alt+ArrowRight')
-  await expect(page.getByRole('region', { name: 'December 2026' }).getByRole('listitem', { name: 'Thu 31 Dec' })).toContainText('Leathering')
+  await expect(
+    page.getByRole('region', { name: 'December 2026' }).getByRole('listitem', { name: 'Thu 31 Dec' }),
+  ).toContainText('Leathering')
   await page.getByRole('button', { name: 'This month' }).click()
   await page.getByRole('checkbox', { name: 'due dates' }).check()
-  await expect(page.getByRole('region', { name: 'November 2026' }).getByRole('listitem', { name: 'Wed 25 Nov' })).toContainText('First cut, HH 19')
+  await expect(
+    page.getByRole('region', { name: 'November 2026' }).getByRole('listitem', { name: 'Wed 25 Nov' }),
+  ).toContainText('First cut, HH 19')
 })

@@ -3,9 +3,13 @@ import { demo, expect, test } from './fixtures'
 
 const day = (page: Page, name: string) => page.getByRole('listitem', { name, exact: true })
 
-test('a slot is kept for a sponsor: it shows on the open frame, and what doesn’t honour it says so', async ({ page }) => {
+test('a slot is kept for a sponsor: it shows on the open frame, and what doesn’t honour it says so', async ({
+  page,
+}) => {
   await demo(page, '/schedule')
-  await expect(page.getByRole('button', { name: /^#46 open, Thu 24 Dec.*kept for Kelpline Rope/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /^#46 open, Thu 24 Dec.*kept for Kelpline Rope/ }),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Keep Thu 31 Dec for somebody or something' }).click()
   await page.getByLabel('The sponsor').fill('Brightwork Varnish')
   await page.getByLabel('Note').fill('Forty seconds')
@@ -15,7 +19,9 @@ test('a slot is kept for a sponsor: it shows on the open frame, and what doesn�
   await row.getByRole('button', { name: 'Choose' }).click()
   await expect(page.getByRole('dialog')).toContainText('Forty seconds')
   await page.getByRole('list', { name: 'Ideas to choose from' }).getByRole('button').first().click()
-  await expect(page.getByText(/It is kept for Brightwork Varnish, and this has no read for them/)).toBeVisible()
+  await expect(
+    page.getByText(/It is kept for Brightwork Varnish, and this has no read for them/),
+  ).toBeVisible()
   await expect(row).toContainText('kept for Brightwork Varnish, not honoured yet')
   await row.getByRole('link').first().click()
   await page.getByRole('button', { name: 'Terms' }).click()
@@ -30,7 +36,9 @@ test('a launch says what is missing around it; the Month shows its run-up', asyn
   await demo(page, '/schedule')
   const launches = page.getByRole('region', { name: /Launches/ })
   await expect(launches).toContainText('1 of 3 episodes chosen')
-  await launches.getByLabel('An episode that supports Drawings of the dinghy').selectOption({ label: '#45 Caulking, the quiet skill' })
+  await launches
+    .getByLabel('An episode that supports Drawings of the dinghy')
+    .selectOption({ label: '#45 Caulking, the quiet skill' })
   await expect(launches).toContainText('2 of 3 episodes chosen')
   await expect(launches).toContainText('#45 goes out Thu 17 Dec, before its run-up')
   await launches.getByRole('button', { name: 'Add a launch' }).click()
@@ -45,7 +53,9 @@ test('a launch says what is missing around it; the Month shows its run-up', asyn
   await expect(page.getByText('Added the launch “The spring course”')).toBeVisible()
   await page.goto('/schedule/month')
   await page.getByRole('button', { name: 'A month later' }).click()
-  await expect(page.getByRole('region', { name: 'December 2026' }).getByTitle('Drawings of the dinghy: run-up').first()).toBeVisible()
+  await expect(
+    page.getByRole('region', { name: 'December 2026' }).getByTitle('Drawings of the dinghy: run-up').first(),
+  ).toBeVisible()
 })
 
 test('Slots are narrowed to whose move it is, and a row is dragged and moved by keys', async ({ page }) => {
@@ -59,12 +69,19 @@ test('Slots are narrowed to whose move it is, and a row is dragged and moved by 
   await page.getByLabel('Narrow it to').selectOption('Every slot')
   await table.getByRole('link', { name: /Caulking/ }).focus()
   await page.keyboard.press('Alt+ArrowDown')
-  await expect(page.getByRole('button', { name: /^#46 Caulking, the quiet skill, goes out Thu 24 Dec/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /^#46 Caulking, the quiet skill, goes out Thu 24 Dec/ }),
+  ).toBeVisible()
   await expect(page.getByText(/It is kept for Kelpline Rope/)).toBeVisible()
   await expect(table.getByRole('link', { name: /Caulking/ })).toBeFocused()
   await page.keyboard.press('Control+z')
-  await table.getByRole('row', { name: /Thu 10 Dec/ }).getByRole('rowheader').dragTo(table.getByRole('row', { name: /Thu 3 Dec/ }).getByRole('rowheader'))
-  await expect(page.getByRole('button', { name: /^#43 Cutting a spar from a storm pine, goes out Thu 3 Dec/ })).toBeVisible()
+  await table
+    .getByRole('row', { name: /Thu 10 Dec/ })
+    .getByRole('rowheader')
+    .dragTo(table.getByRole('row', { name: /Thu 3 Dec/ }).getByRole('rowheader'))
+  await expect(
+    page.getByRole('button', { name: /^#43 Cutting a spar from a storm pine, goes out Thu 3 Dec/ }),
+  ).toBeVisible()
 })
 
 test('a second rhythm in one show yields its own slots', async ({ page }) => {
@@ -72,13 +89,21 @@ test('a second rhythm in one show yields its own slots', async ({ page }) => {
   await page.getByRole('button', { name: 'Add another rhythm to this show' }).click()
   await page.getByLabel('Made by').selectOption('A letter answered')
   await page.getByRole('button', { name: 'Change the rhythm' }).click()
-  await expect(page.getByText('every Thursday, 17:00, and first Saturday of the month, 17:00').first()).toBeVisible()
+  await expect(
+    page.getByText('every Thursday, 17:00, and first Saturday of the month, 17:00').first(),
+  ).toBeVisible()
   await page.getByRole('button', { name: /open, Sat 5 Dec/ }).click()
-  await page.getByRole('textbox', { name: 'Find an idea, or type a new one' }).fill('Which knot for a mooring')
+  await page
+    .getByRole('textbox', { name: 'Find an idea, or type a new one' })
+    .fill('Which knot for a mooring')
   await page.getByRole('button', { name: /^Take “Which knot/ }).click()
   await expect(page.getByText(/on Sat 5 Dec, 17:00/)).toBeVisible()
   await page.goto('/schedule')
-  await page.getByRole('row', { name: /Sat 5 Dec/ }).getByRole('link').first().click()
+  await page
+    .getByRole('row', { name: /Sat 5 Dec/ })
+    .getByRole('link')
+    .first()
+    .click()
   await page.getByRole('button', { name: 'Terms' }).click()
   await expect(page.getByLabel('Made by the recipe')).toHaveValue('recipe-short')
 })
@@ -92,22 +117,44 @@ test('L opens the next late thing: why, and what would mend it, with before and 
   const mends = page.getByRole('table', { name: 'What if, with before and after' })
   await expect(mends.getByRole('row', { name: /^Moved to/ })).toContainText(/→/)
   await mends.getByRole('button', { name: /^Do it: Moved to Thu 24 Dec/ }).click()
-  await expect(page.getByRole('button', { name: /Why my keel bolts wept rust, goes out Thu 24 Dec/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /Why my keel bolts wept rust, goes out Thu 24 Dec/ }),
+  ).toBeVisible()
   await page.keyboard.press('l')
   await expect(page.getByText('Nothing is late.')).toBeVisible()
 })
 
-test('the Week: standing work is skipped this once, busy time is read from a calendar, a block gets a clock time and another place in its day', async ({ page }) => {
+test('the Week: standing work is skipped this once, busy time is read from a calendar, a block gets a clock time and another place in its day', async ({
+  page,
+}) => {
   await demo(page, '/week')
   const friday = day(page, 'Fri 27 Nov')
   await friday.getByRole('button', { name: /^Letters and comments/ }).click()
   await page.getByRole('button', { name: 'Skip this once' }).click()
-  await expect(friday.getByRole('button', { name: 'Letters and comments, standing work, 30 min, skipped' })).toBeVisible()
-  const calendar = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//quay//quay//EN', 'BEGIN:VEVENT', 'UID:choir@quay.example', 'SUMMARY:Choir', 'DTSTART:20261126T190000Z', 'DTEND:20261126T200000Z', 'END:VEVENT', 'END:VCALENDAR', ''].join('\r\n')
+  await expect(
+    friday.getByRole('button', { name: 'Letters and comments, standing work, 30 min, skipped' }),
+  ).toBeVisible()
+  const calendar = [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//quay//quay//EN',
+    'BEGIN:VEVENT',
+    'UID:choir@quay.example',
+    'SUMMARY:Choir',
+    'DTSTART:20261126T190000Z',
+    'DTEND:20261126T200000Z',
+    'END:VEVENT',
+    'END:VCALENDAR',
+    '',
+  ].join('\r\n')
   await page.getByRole('button', { name: 'Busy time from a calendar' }).click()
-  await page.getByLabel('Calendar file').setInputFiles({ name: 'no.ics', mimeType: 'text/calendar', buffer: Buffer.from('nothing') })
+  await page
+    .getByLabel('Calendar file')
+    .setInputFiles({ name: 'no.ics', mimeType: 'text/calendar', buffer: Buffer.from('nothing') })
   await expect(page.getByRole('alert')).toContainText('not a calendar file')
-  await page.getByLabel('Calendar file').setInputFiles({ name: 'quay.ics', mimeType: 'text/calendar', buffer: Buffer.from(calendar) })
+  await page
+    .getByLabel('Calendar file')
+    .setInputFiles({ name: 'quay.ics', mimeType: 'text/calendar', buffer: Buffer.from(calendar) })
   await expect(page.getByRole('list', { name: 'Busy times read' })).toContainText('Thu 26 Nov19:00Choir1 h')
   await page.getByRole('button', { name: 'Take 1' }).click()
   const thursday = day(page, 'Thu 26 Nov')
@@ -120,14 +167,22 @@ test('the Week: standing work is skipped this once, busy time is read from a cal
   await tuesday.getByRole('button', { name: /^More for Film the shots, #43/ }).click()
   await page.getByLabel('At a clock time, as with a guest').fill('15:00')
   await page.getByRole('button', { name: 'Set it' }).click()
-  await expect(tuesday.getByRole('button', { name: /^Film the shots, #43, 2 h, at 15:00, pinned/ })).toBeVisible()
+  await expect(
+    tuesday.getByRole('button', { name: /^Film the shots, #43, 2 h, at 15:00, pinned/ }),
+  ).toBeVisible()
 })
 
-test('the Week: a whole episode goes onto a week, its pieces are joined, and something is pulled forward', async ({ page }) => {
+test('the Week: a whole episode goes onto a week, its pieces are joined, and something is pulled forward', async ({
+  page,
+}) => {
   await demo(page, '/week')
   await page.getByRole('button', { name: 'The week after' }).click()
-  await page.getByRole('button', { name: 'Lay all of Lofting a stem on the kitchen floor on this week' }).click()
-  await expect(page.getByText(/Laid “Lofting a stem on the kitchen floor” on the week of Mon 30 Nov/)).toBeVisible()
+  await page
+    .getByRole('button', { name: 'Lay all of Lofting a stem on the kitchen floor on this week' })
+    .click()
+  await expect(
+    page.getByText(/Laid “Lofting a stem on the kitchen floor” on the week of Mon 30 Nov/),
+  ).toBeVisible()
   const laid = page.locator('.stint.pinned')
   expect(await laid.count()).toBeGreaterThan(3)
   await page.getByRole('button', { name: 'This week', exact: true }).click()
@@ -135,7 +190,9 @@ test('the Week: a whole episode goes onto a week, its pieces are joined, and som
   await page.getByLabel('Free minutes').fill('45')
   await page.getByRole('list', { name: 'What fits' }).getByRole('button').first().click()
   await expect(page.getByText(/laid on Sun 29 Nov/)).toBeVisible()
-  const film = day(page, 'Fri 27 Nov').getByRole('button', { name: /^Film the shots, #44/ }).first()
+  const film = day(page, 'Fri 27 Nov')
+    .getByRole('button', { name: /^Film the shots, #44/ })
+    .first()
   await film.focus()
   await page.keyboard.press('s')
   await expect(page.getByText(/split between Fri 27 Nov and Sat 28 Nov/)).toBeVisible()
@@ -144,15 +201,23 @@ test('the Week: a whole episode goes onto a week, its pieces are joined, and som
   await expect(page.getByText('Film the shots in one piece on Fri 27 Nov')).toBeVisible()
 })
 
-test('a step is done yesterday by one choice; reminders are asked for once and said once', async ({ page }) => {
+test('a step is done yesterday by one choice; reminders are asked for once and said once', async ({
+  page,
+}) => {
   await page.addInitScript(() => {
     const said: string[] = []
     class Heard {
       static permission: NotificationPermission = 'granted'
       static requestPermission = () => Promise.resolve('granted')
-      constructor(title: string) { said.push(title) }
-      addEventListener() { /* nobody clicks here */ }
-      close() { /* nor closes */ }
+      constructor(title: string) {
+        said.push(title)
+      }
+      addEventListener() {
+        /* nobody clicks here */
+      }
+      close() {
+        /* nor closes */
+      }
     }
     Reflect.set(window, 'Notification', Heard)
     Reflect.set(window, 'saidNotes', said)
@@ -163,7 +228,11 @@ test('a step is done yesterday by one choice; reminders are asked for once and s
   await expect(page.getByText('Film the shots was done Mon 23 Nov')).toBeVisible()
   await page.goto('/settings')
   await page.getByRole('checkbox', { name: 'Notifications in this browser' }).check()
-  const notes = () => page.evaluate(() => { const found: unknown = Reflect.get(window, 'saidNotes'); return Array.isArray(found) ? found.map(String) : [] })
+  const notes = () =>
+    page.evaluate(() => {
+      const found: unknown = Reflect.get(window, 'saidNotes')
+      return Array.isArray(found) ? found.map(String) : []
+    })
   await expect.poll(notes).toEqual(['A nudge to Ines Varga?'])
   await page.clock.setSystemTime(new Date('2026-11-25T18:00:00Z'))
   await page.reload()

@@ -1,6 +1,8 @@
 import { demo, expect, test } from './fixtures'
 
-test('a recipe is changed on its score: a step added, its dot moved by keys and by hand, guidance shown where it is done; episodes in work are offered the difference', async ({ page }) => {
+test('a recipe is changed on its score: a step added, its dot moved by keys and by hand, guidance shown where it is done; episodes in work are offered the difference', async ({
+  page,
+}) => {
   await demo(page, '/shows')
   await page.getByRole('link', { name: 'Change the recipe The whole workshop' }).click()
   await page.getByRole('button', { name: 'Add a step to Edit' }).click()
@@ -41,7 +43,9 @@ test('a recipe is changed on its score: a step added, its dot moved by keys and 
   await expect(page.getByRole('region', { name: /The recipe has changed/ })).toHaveCount(0)
 })
 
-test('a stage of one’s own, what must be settled before it, a checklist; a stage is left out and comes back by undo', async ({ page }) => {
+test('a stage of one’s own, what must be settled before it, a checklist; a stage is left out and comes back by undo', async ({
+  page,
+}) => {
   await demo(page, '/shows/boats/recipe/recipe-boats')
   await page.getByRole('button', { name: 'Stage Film' }).click()
   await page.getByText('Settled before it may begin').click()
@@ -75,27 +79,37 @@ test('a stage of one’s own, what must be settled before it, a checklist; a sta
   await expect(steps).not.toContainText('Settle keyword')
 })
 
-test('a follow-on: ticking a step adds another and puts a note on Today, once; undo takes all of it back', async ({ page }) => {
+test('a follow-on: ticking a step adds another and puts a note on Today, once; undo takes all of it back', async ({
+  page,
+}) => {
   await demo(page, '/shows/boats/recipe/recipe-boats')
   await page.getByRole('button', { name: 'Let something follow' }).click()
   await page.getByLabel('When', { exact: true }).selectOption('“Film the shots” is done')
   await page.getByLabel('Then', { exact: true }).selectOption('add a step')
   await page.getByLabel('Name of the step').fill('Charge the lamps')
   await page.getByLabel('In which stage').selectOption('in Edit')
-  await expect(page.getByText('When “Film the shots” is done, add “Charge the lamps” to Edit, 15 min.')).toBeVisible()
+  await expect(
+    page.getByText('When “Film the shots” is done, add “Charge the lamps” to Edit, 15 min.'),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Let it follow' }).click()
-  await expect(page.getByRole('button', { name: /^Remove: When “Film the shots” is done, add/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /^Remove: When “Film the shots” is done, add/ }),
+  ).toBeVisible()
   await page.getByRole('navigation').getByRole('link', { name: 'Today', exact: true }).first().click()
   await expect(page.getByRole('region', { name: 'Next step' })).toContainText('Film the shots')
   await page.keyboard.press('=')
-  await expect(page.getByText(/Done: Film the shots, as planned\. A note is on Today\. Added “Charge the lamps”/)).toBeVisible()
+  await expect(
+    page.getByText(/Done: Film the shots, as planned\. A note is on Today\. Added “Charge the lamps”/),
+  ).toBeVisible()
   const note = page.getByRole('region', { name: 'Note: Copy the cards to the second disk' })
   await expect(note).toContainText('#43')
   await note.getByRole('button', { name: 'Seen to' }).click()
   await expect(note).toHaveCount(0)
   await expect(page.getByText('Put away: Copy the cards to the second disk')).toBeVisible()
   await page.goto('/shows/boats/recipe/recipe-boats')
-  await expect(page.getByRole('region', { name: 'What follows by itself' })).toContainText('#43 Added “Charge the lamps”')
+  await expect(page.getByRole('region', { name: 'What follows by itself' })).toContainText(
+    '#43 Added “Charge the lamps”',
+  )
   await page.keyboard.press('Control+z')
   await expect(page.getByText(/Taken back: Put away/)).toBeVisible()
   await page.keyboard.press('Control+z')
@@ -104,7 +118,9 @@ test('a follow-on: ticking a step adds another and puts a note on Today, once; u
   await expect(page.getByRole('region', { name: 'Next step' })).toContainText('Film the shots')
 })
 
-test('an episode is made by another recipe, and copied as a pattern; its folders are saved', async ({ page }) => {
+test('an episode is made by another recipe, and copied as a pattern; its folders are saved', async ({
+  page,
+}) => {
   await demo(page, '/schedule')
   const address = await page.getByRole('link', { name: /Caulking/ }).getAttribute('href')
   await page.goto(`${address ?? ''}/brief`)
@@ -120,6 +136,8 @@ test('an episode is made by another recipe, and copied as a pattern; its folders
   expect((await saved).suggestedFilename()).toBe('#45 Caulking, the quiet skill.zip')
   if ((await terms.getAttribute('aria-expanded')) !== 'true') await terms.click()
   await page.getByRole('button', { name: 'With its texts' }).click()
-  await expect(page.getByRole('heading', { level: 1, name: 'Caulking, the quiet skill, again' })).toBeVisible()
+  await expect(
+    page.getByRole('heading', { level: 1, name: 'Caulking, the quiet skill, again' }),
+  ).toBeVisible()
   await expect(page.getByText('no slot yet')).toBeVisible()
 })

@@ -5,10 +5,32 @@ import { demo, expect, test } from './fixtures'
 /** What axe finds on the page as it stands: rule, and the first node of each. */
 async function findings(page: Page): Promise<string[]> {
   const { violations } = await new AxeBuilder({ page }).analyze()
-  return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)
+  return violations.map(
+    (v) =>
+      `${v.id}: ${v.nodes
+        .map((n) => n.target.join(' '))
+        .slice(0, 3)
+        .join(' | ')}`,
+  )
 }
 
-const screens = ['/today', '/ideas', '/ideas/sort', '/ideas/months', '/ideas/keywords', '/ideas/balance', '/ideas/mailbox', '/schedule', '/schedule/countdown', '/schedule/month', '/week', '/catalogue', '/shows', '/shows/boats/recipe/recipe-boats', '/settings'] as const
+const screens = [
+  '/today',
+  '/ideas',
+  '/ideas/sort',
+  '/ideas/months',
+  '/ideas/keywords',
+  '/ideas/balance',
+  '/ideas/mailbox',
+  '/schedule',
+  '/schedule/countdown',
+  '/schedule/month',
+  '/week',
+  '/catalogue',
+  '/shows',
+  '/shows/boats/recipe/recipe-boats',
+  '/settings',
+] as const
 const stages = ['brief', 'script', 'film', 'edit', 'thumbnail', 'release', 'after'] as const
 
 for (const theme of ['booth', 'daylight'] as const) {
@@ -29,11 +51,15 @@ for (const theme of ['booth', 'daylight'] as const) {
     await page.getByRole('button', { name: 'As a wall of notes' }).click()
     expect.soft(await findings(page), 'wall').toEqual([])
     await page.getByRole('button', { name: 'As a list' }).click()
-    await page.getByRole('button', { name: /Building a steam box/ }).last().click()
+    await page
+      .getByRole('button', { name: /Building a steam box/ })
+      .last()
+      .click()
     await page.keyboard.press('e')
     await page.getByRole('button', { name: 'Draft a start' }).click()
     await expect(page.getByText('Hashtags')).toBeVisible()
-    for (const facet of ['Occasion', 'Guests', 'Own fields', 'Topical']) await page.getByRole('button', { name: facet, exact: true }).click()
+    for (const facet of ['Occasion', 'Guests', 'Own fields', 'Topical'])
+      await page.getByRole('button', { name: facet, exact: true }).click()
     expect.soft(await findings(page), 'an idea’s page').toEqual([])
     for (const small of ['/jot', '/post']) {
       await page.goto(small)
@@ -58,7 +84,10 @@ for (const theme of ['booth', 'daylight'] as const) {
     expect.soft(await findings(page), 'keeping a slot').toEqual([])
     await page.keyboard.press('Escape')
     await page.getByRole('button', { name: /^#46 open/ }).click()
-    await page.getByRole('button', { name: /^Why \d+ of 100/ }).first().click()
+    await page
+      .getByRole('button', { name: /^Why \d+ of 100/ })
+      .first()
+      .click()
     expect.soft(await findings(page), 'ranking').toEqual([])
     await page.keyboard.press('Escape')
     const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
@@ -100,7 +129,22 @@ test('the theme is kept and set before the first paint', async ({ page }) => {
 test('every screen and stage has an address, a title in the tab, and fits 1280 wide', async ({ page }) => {
   await demo(page, '/schedule')
   const address = await page.getByRole('link', { name: /Steaming oak ribs/ }).getAttribute('href')
-  for (const [path, title] of [['/ideas', 'Ideas'], ['/ideas/sort', 'Sort ideas'], ['/ideas/months', 'Months'], ['/ideas/keywords', 'Keywords'], ['/ideas/balance', 'Balance'], ['/ideas/mailbox', 'Mailbox'], ['/schedule/countdown', 'Countdown'], ['/schedule/month', 'Month'], ['/week', 'Week'], ['/catalogue', 'Catalogue'], ['/shows', 'Shows'], ['/settings', 'Settings'], [`${address}/thumbnail`, '#42 Thumbnail: Steaming oak ribs without a steam box'], [`${address}/release`, '#42 Release: Steaming oak ribs without a steam box']] as const) {
+  for (const [path, title] of [
+    ['/ideas', 'Ideas'],
+    ['/ideas/sort', 'Sort ideas'],
+    ['/ideas/months', 'Months'],
+    ['/ideas/keywords', 'Keywords'],
+    ['/ideas/balance', 'Balance'],
+    ['/ideas/mailbox', 'Mailbox'],
+    ['/schedule/countdown', 'Countdown'],
+    ['/schedule/month', 'Month'],
+    ['/week', 'Week'],
+    ['/catalogue', 'Catalogue'],
+    ['/shows', 'Shows'],
+    ['/settings', 'Settings'],
+    [`${address}/thumbnail`, '#42 Thumbnail: Steaming oak ribs without a steam box'],
+    [`${address}/release`, '#42 Release: Steaming oak ribs without a steam box'],
+  ] as const) {
     await page.goto(path)
     await expect(page).toHaveTitle(`${title} · Lamp Reel`)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
@@ -116,20 +160,29 @@ test('every screen and stage has an address, a title in the tab, and fits 1280 w
 test('the demo: Today, the strip, Slots and the episode say the same', async ({ page }) => {
   await demo(page)
   await expect(page.getByRole('region', { name: 'Next step' })).toContainText('Film the shots')
-  await expect(page.getByRole('complementary', { name: 'Next out' })).toContainText('Thu 26 Nov 17:00, 2 d 8 h')
+  await expect(page.getByRole('complementary', { name: 'Next out' })).toContainText(
+    'Thu 26 Nov 17:00, 2 d 8 h',
+  )
   await expect(page.getByRole('complementary', { name: 'Next out' })).toContainText('3 of 6 parts are there')
-  await page.getByRole('complementary', { name: 'Next out' }).getByRole('button', { name: /^Drop the last/ }).click()
+  await page
+    .getByRole('complementary', { name: 'Next out' })
+    .getByRole('button', { name: /^Drop the last/ })
+    .click()
   await expect(page.getByRole('complementary', { name: 'Next out' })).toContainText('4 of 6 parts are there')
   await page.keyboard.press('3')
   const row = page.getByRole('row', { name: /Why my keel bolts wept rust/ })
   await expect(row.getByRole('button', { name: '#43 Film: working, late 2 d' })).toBeVisible()
-  await page.getByRole('button', { name: /^#43 Why my keel bolts wept rust, goes out Thu 3 Dec, in 9 d, late 2 d/ }).click()
+  await page
+    .getByRole('button', { name: /^#43 Why my keel bolts wept rust, goes out Thu 3 Dec, in 9 d, late 2 d/ })
+    .click()
   await expect(page.getByRole('checkbox', { name: /is done/ }).first()).toBeVisible()
   for (const box of await page.getByRole('checkbox').all()) await box.check()
   await expect(page.getByRole('link', { name: 'Film: lit' })).toBeVisible()
   await page.keyboard.press('3')
   await expect(row.getByRole('button', { name: '#43 Film: lit' })).toBeVisible()
-  await expect(page.getByRole('button', { name: /^#43 Why my keel bolts wept rust, goes out Thu 3 Dec, in 9 d$/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /^#43 Why my keel bolts wept rust, goes out Thu 3 Dec, in 9 d$/ }),
+  ).toBeVisible()
 })
 
 test('the strip winds by wheel, keys and drag, and comes back to now', async ({ page }) => {

@@ -19,11 +19,18 @@ test('one picture of each main view, from the demo', async ({ page }) => {
     await shot(part)
   }
   await page.goto('/ideas')
-  await page.getByRole('button', { name: /Building a steam box/ }).last().click()
+  await page
+    .getByRole('button', { name: /Building a steam box/ })
+    .last()
+    .click()
   await page.keyboard.press('e')
   await page.getByRole('button', { name: 'Draft a start' }).click()
   await shot('idea')
-  for (const [name, path] of [['countdown', '/schedule/countdown'], ['month', '/schedule/month'], ['week', '/week']] as const) {
+  for (const [name, path] of [
+    ['countdown', '/schedule/countdown'],
+    ['month', '/schedule/month'],
+    ['week', '/week'],
+  ] as const) {
     await page.goto(path)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await page.waitForTimeout(2500)
@@ -39,10 +46,16 @@ test('one picture of each main view, from the demo', async ({ page }) => {
     await shot(screen)
   }
   await page.goto('/schedule')
-  const address = async (title: RegExp) => (await page.getByRole('link', { name: title }).getAttribute('href')) ?? ''
+  const address = async (title: RegExp) =>
+    (await page.getByRole('link', { name: title }).getAttribute('href')) ?? ''
   const ribs = await address(/Steaming oak ribs/)
   const spar = await address(/Cutting a spar/)
-  for (const [name, path] of [['brief', `${ribs}/brief`], ['script', `${spar}/script`], ['thumbnail', `${ribs}/thumbnail`], ['release', `${ribs}/release`]] as const) {
+  for (const [name, path] of [
+    ['brief', `${ribs}/brief`],
+    ['script', `${spar}/script`],
+    ['thumbnail', `${ribs}/thumbnail`],
+    ['release', `${ribs}/release`],
+  ] as const) {
     await page.goto(path)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await shot(name)

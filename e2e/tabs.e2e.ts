@@ -25,5 +25,7 @@ test('what is typed is kept when the tab is killed a moment later', async ({ pag
   const address = page.url()
   await page.close({ runBeforeUnload: false })
   const again = await secondTab(context, address)
-  await expect(again.getByLabel('What the viewer should take away')).toHaveValue('Listen to the iron.', { timeout: 60_000 })
+  await expect(again.getByLabel('What the viewer should take away')).toHaveValue('Listen to the iron.', {
+    timeout: 60_000,
+  })
 })

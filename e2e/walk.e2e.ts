@@ -34,8 +34,13 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
   })
 
   await test.step('one is dragged onto an open frame and gets number, steps and due dates', async () => {
-    await page.getByRole('list', { name: 'Ideas' }).getByRole('button', { name: /Steaming oak ribs/ }).dragTo(page.getByRole('button', { name: /^#2 open, Thu 3 Dec/ }))
-    await expect(page.getByRole('button', { name: /^#2 Steaming oak ribs, goes out Thu 3 Dec/ })).toBeVisible()
+    await page
+      .getByRole('list', { name: 'Ideas' })
+      .getByRole('button', { name: /Steaming oak ribs/ })
+      .dragTo(page.getByRole('button', { name: /^#2 open, Thu 3 Dec/ }))
+    await expect(
+      page.getByRole('button', { name: /^#2 Steaming oak ribs, goes out Thu 3 Dec/ }),
+    ).toBeVisible()
     await page.keyboard.press('1')
     const next = page.getByRole('region', { name: 'Next step' })
     await expect(next).toContainText('Write')
@@ -45,13 +50,19 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
 
   await test.step('another is just started, undated, and takes a slot later', async () => {
     await page.keyboard.press('2')
-    await page.getByRole('list', { name: 'Ideas' }).getByRole('button', { name: /A folding thwart/ }).click()
+    await page
+      .getByRole('list', { name: 'Ideas' })
+      .getByRole('button', { name: /A folding thwart/ })
+      .click()
     await page.getByRole('button', { name: 'Start S' }).click()
     await expect(page.getByRole('heading', { level: 1, name: 'A folding thwart' })).toBeVisible()
     await expect(page.getByText('no slot yet')).toBeVisible()
     await page.keyboard.press('1')
     await expect(page.getByRole('region', { name: 'Started, no slot yet' })).toContainText('A folding thwart')
-    await page.getByRole('region', { name: 'Started, no slot yet' }).getByRole('button', { name: 'Place' }).click()
+    await page
+      .getByRole('region', { name: 'Started, no slot yet' })
+      .getByRole('button', { name: 'Place' })
+      .click()
     const slots = page.getByRole('list', { name: 'Open slots of Tern & Tiller' })
     await expect(slots.getByRole('button').first()).toContainText('the next open one')
     await slots.getByRole('button', { name: /Thu 10 Dec/ }).click()
@@ -60,16 +71,22 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
 
   await test.step('the brief is settled', async () => {
     await page.getByRole('button', { name: /^#2 Steaming oak ribs/ }).click()
-    await page.getByRole('navigation', { name: 'Stages of the episode' }).getByRole('link', { name: /^Brief/ }).click()
+    await page
+      .getByRole('navigation', { name: 'Stages of the episode' })
+      .getByRole('link', { name: /^Brief/ })
+      .click()
     await page.getByLabel('What the viewer should take away').fill('You can bend oak without a steam box.')
-    for (const [i, point] of ['Wet it', 'Wait', 'Bend it once'].entries()) await page.getByLabel(`Point ${i + 1}`).fill(point)
+    for (const [i, point] of ['Wet it', 'Wait', 'Bend it once'].entries())
+      await page.getByLabel(`Point ${i + 1}`).fill(point)
     const title = page.getByLabel('A title candidate')
     await title.fill('Bent cold')
     await title.press('Enter')
     await title.fill('Steaming oak ribs without a steam box')
     await title.press('Enter')
     await page.getByRole('radio', { name: 'Choose “Steaming oak ribs without a steam box”' }).check()
-    await page.getByLabel('Description, the words of your own').fill('Green oak, a plastic sleeve and a kettle.')
+    await page
+      .getByLabel('Description, the words of your own')
+      .fill('Green oak, a plastic sleeve and a kettle.')
     await page.getByLabel('Add tags').fill('oak, steam bending, wooden boats')
     await page.getByLabel('Add tags').press('Enter')
     await page.getByPlaceholder('Where should the eye land?').fill('The bend')
@@ -82,7 +99,8 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await page.getByRole('link', { name: /^Script/ }).click()
     const time = page.getByTestId('running-time')
     await expect(time).toHaveText('0:00')
-    const beat = (section: string, n = 1) => page.getByRole('textbox', { name: `Beat ${n} of ${section}`, exact: true })
+    const beat = (section: string, n = 1) =>
+      page.getByRole('textbox', { name: `Beat ${n} of ${section}`, exact: true })
     await beat('Hook').pressSequentially('This rib was straight an hour ago. ')
     await expect(time).not.toHaveText('0:00')
     await beat('Hook').press('Enter')
@@ -98,14 +116,27 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await page.keyboard.press('Enter')
     const before = await time.textContent()
     await beat('What you will need').focus()
-    await page.evaluate(async () => { await navigator.clipboard.writeText('You need green oak and a sleeve.\n\nYou need patience, and a kettle that never stops.') })
+    await page.evaluate(async () => {
+      await navigator.clipboard.writeText(
+        'You need green oak and a sleeve.\n\nYou need patience, and a kettle that never stops.',
+      )
+    })
     await page.keyboard.press('Control+v')
-    await expect(beat('What you will need', 2)).toHaveValue('You need patience, and a kettle that never stops.')
+    await expect(beat('What you will need', 2)).toHaveValue(
+      'You need patience, and a kettle that never stops.',
+    )
     await expect(time).not.toHaveText(before ?? '')
     await expect(page.getByRole('link', { name: /^Script: working|^Script: open/ })).toBeVisible()
-    await beat('How it is done').fill(Array.from({ length: 12 }, () => 'Slide the sleeve over the rib and let the steam do the work for a quarter of an hour.').join(' '))
+    await beat('How it is done').fill(
+      Array.from(
+        { length: 12 },
+        () => 'Slide the sleeve over the rib and let the steam do the work for a quarter of an hour.',
+      ).join(' '),
+    )
     await beat('What I got wrong').fill('I hurried the second one, and it broke where the grain ran out.')
-    await beat('Ask and sign-off').fill('Tell me how you would have done it. Next Thursday there is a worse one.')
+    await beat('Ask and sign-off').fill(
+      'Tell me how you would have done it. Next Thursday there is a worse one.',
+    )
     await expect(page.getByRole('link', { name: 'Script: lit' })).toBeVisible()
     await expect(page.getByText(/short of the aim of 8 to 12 min/)).toBeVisible()
   })
@@ -124,7 +155,13 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await expect(page.getByRole('alert')).toContainText('“soon” is not a time')
     await page.getByLabel('Length of the edit').fill('2:05')
     await page.getByLabel('Length of the edit').press('Tab')
-    for (const [section, at] of [['Hook', '0:00'], ['What you will need', '0:12'], ['How it is done', '0:25'], ['What I got wrong', '1:35'], ['Ask and sign-off', '1:50']]) {
+    for (const [section, at] of [
+      ['Hook', '0:00'],
+      ['What you will need', '0:12'],
+      ['How it is done', '0:25'],
+      ['What I got wrong', '1:35'],
+      ['Ask and sign-off', '1:50'],
+    ]) {
       await page.getByLabel(`Start of ${section}`).fill(at ?? '')
       await page.getByLabel(`Start of ${section}`).press('Tab')
     }
@@ -134,19 +171,30 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
 
   await test.step('pictures are added by file and by paste; one is chosen', async () => {
     await page.getByRole('link', { name: /^Thumbnail/ }).click()
-    await page.getByLabel('Picture files').setInputFiles([{ name: 'bend.png', mimeType: 'image/png', buffer: png(1280, 720, [20, 110, 120]) }, { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') }])
+    await page.getByLabel('Picture files').setInputFiles([
+      { name: 'bend.png', mimeType: 'image/png', buffer: png(1280, 720, [20, 110, 120]) },
+      { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') },
+    ])
     await expect(page.getByRole('alert')).toContainText('“notes.txt” is not a picture')
-    await page.evaluate(async (bytes) => {
-      const data = new DataTransfer()
-      data.items.add(new File([new Uint8Array(bytes)], 'pasted.png', { type: 'image/png' }))
-      window.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
-    }, [...png(640, 360, [200, 90, 40])])
+    await page.evaluate(
+      async (bytes) => {
+        const data = new DataTransfer()
+        data.items.add(new File([new Uint8Array(bytes)], 'pasted.png', { type: 'image/png' }))
+        window.dispatchEvent(
+          new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+        )
+      },
+      [...png(640, 360, [200, 90, 40])],
+    )
     await expect(page.getByRole('heading', { name: '2 candidates' })).toBeVisible()
-    const carried = await page.evaluateHandle((bytes) => {
-      const data = new DataTransfer()
-      data.items.add(new File([new Uint8Array(bytes)], 'dropped.png', { type: 'image/png' }))
-      return data
-    }, [...png(320, 180, [40, 40, 90])])
+    const carried = await page.evaluateHandle(
+      (bytes) => {
+        const data = new DataTransfer()
+        data.items.add(new File([new Uint8Array(bytes)], 'dropped.png', { type: 'image/png' }))
+        return data
+      },
+      [...png(320, 180, [40, 40, 90])],
+    )
     await page.getByRole('figure').dispatchEvent('drop', { dataTransfer: carried })
     await expect(page.getByRole('heading', { name: '3 candidates' })).toBeVisible()
     await page.getByRole('button', { name: 'Take C away' }).click()
@@ -156,21 +204,30 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await page.getByRole('button', { name: 'Look at picture A' }).click()
     await page.getByRole('button', { name: 'Choose A' }).click()
     await expect(page.getByText('A is chosen.')).toBeVisible()
-    await expect(page.getByRole('img', { name: 'Picture A, phone list' })).toHaveJSProperty('clientWidth', 160)
+    await expect(page.getByRole('img', { name: 'Picture A, phone list' })).toHaveJSProperty(
+      'clientWidth',
+      160,
+    )
     await expect(page.getByRole('link', { name: 'Thumbnail: lit' })).toBeVisible()
   })
 
   await test.step('Release gathers and checks the parts; all screens agree that it is ready', async () => {
     await page.getByRole('link', { name: /^Release/ }).click()
     await expect(page.getByRole('region', { name: 'Chapters' })).toContainText('1:35 What I got wrong')
-    await expect(page.getByRole('region', { name: 'Description', exact: true })).toContainText('Green oak, a plastic sleeve and a kettle.')
+    await expect(page.getByRole('region', { name: 'Description', exact: true })).toContainText(
+      'Green oak, a plastic sleeve and a kettle.',
+    )
     await expect(page.getByRole('region', { name: 'Tags' })).toContainText(/\d+\/500/)
     await page.getByLabel('What the new link is').fill('Drawings')
     await page.getByLabel('Address of the new link').fill('https://tern.example/ribs')
     await page.getByRole('button', { name: 'Add', exact: true }).click()
-    await expect(page.getByRole('region', { name: 'Description', exact: true })).toContainText('Drawings: https://tern.example/ribs')
+    await expect(page.getByRole('region', { name: 'Description', exact: true })).toContainText(
+      'Drawings: https://tern.example/ribs',
+    )
     await page.getByRole('region', { name: 'Title' }).getByRole('button', { name: 'Copy' }).click()
-    expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('Steaming oak ribs without a steam box')
+    expect(await page.evaluate(() => navigator.clipboard.readText())).toBe(
+      'Steaming oak ribs without a steam box',
+    )
     await expect(page.getByText('Ready', { exact: true })).toBeVisible()
     await page.keyboard.press('3')
     const row = page.getByRole('row', { name: /Steaming oak ribs/ })
@@ -182,12 +239,27 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
 
   await test.step('the kit is downloaded whole', async () => {
     await page.getByRole('link', { name: 'Get the release kit' }).click()
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Download the release kit' }).click()])
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Download the release kit' }).click(),
+    ])
     expect(download.suggestedFilename()).toBe('2-steaming-oak-ribs-without-a-steam-box.zip')
     const kit = unzipSync(new Uint8Array(await readFile(await download.path())))
-    expect(Object.keys(kit).sort()).toEqual(['chapters.ffmeta', 'chapters.json', 'chapters.txt', 'description.txt', 'kit.json', 'script.md', 'tags.txt', 'thumbnail.jpg', 'thumbnail.png'])
+    expect(Object.keys(kit).sort()).toEqual([
+      'chapters.ffmeta',
+      'chapters.json',
+      'chapters.txt',
+      'description.txt',
+      'kit.json',
+      'script.md',
+      'tags.txt',
+      'thumbnail.jpg',
+      'thumbnail.png',
+    ])
     const text = (name: string) => new TextDecoder().decode(kit[name])
-    expect(text('chapters.txt')).toBe('0:00 Hook\n0:12 What you will need\n0:25 How it is done\n1:35 What I got wrong\n1:50 Ask and sign-off\n')
+    expect(text('chapters.txt')).toBe(
+      '0:00 Hook\n0:12 What you will need\n0:25 How it is done\n1:35 What I got wrong\n1:50 Ask and sign-off\n',
+    )
     expect(text('tags.txt')).toBe('oak, steam bending, wooden boats\n')
     expect(text('description.txt')).toContain('Drawings: https://tern.example/ribs')
     expect(text('script.md')).toContain('- [x] The rib, from the side')
@@ -203,22 +275,31 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await expect(page.getByRole('region', { name: 'Is it out?' })).toContainText('Steaming oak ribs')
     await page.keyboard.press('y')
     await expect(page.getByRole('region', { name: 'Is it out?' })).toHaveCount(0)
-    await expect(page.getByRole('button', { name: /^#2 Steaming oak ribs.*released Thu 3 Dec/ })).toBeVisible()
+    await expect(
+      page.getByRole('button', { name: /^#2 Steaming oak ribs.*released Thu 3 Dec/ }),
+    ).toBeVisible()
     await page.keyboard.press('5')
-    await expect(page.getByRole('region', { name: 'Released episodes' })).toContainText('Steaming oak ribs without a steam box')
+    await expect(page.getByRole('region', { name: 'Released episodes' })).toContainText(
+      'Steaming oak ribs without a steam box',
+    )
     await page.clock.setSystemTime(moment)
   })
 
   await test.step('closed and opened again everything is there; back-up, erasure, restoring: the same', async () => {
     await page.reload()
     await page.getByRole('link', { name: 'Settings' }).click()
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Download a back-up' }).click()])
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Download a back-up' }).click(),
+    ])
     const saved = info.outputPath('back-up.zip')
     await download.saveAs(saved)
     await page.getByRole('button', { name: 'Erase everything' }).click()
     await page.getByRole('dialog').getByRole('button', { name: 'Erase everything' }).click()
     await expect(page).toHaveURL(/welcome/)
-    await page.getByLabel('Back-up file').setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('not a zip') })
+    await page
+      .getByLabel('Back-up file')
+      .setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('not a zip') })
     await expect(page.getByRole('alert')).toContainText('not a zip')
     await expect(page).toHaveURL(/welcome/)
     await page.getByLabel('Back-up file').setInputFiles(saved)
@@ -227,7 +308,10 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await page.getByRole('link', { name: /Steaming oak ribs without a steam box/ }).click()
     await page.getByRole('link', { name: /^Thumbnail/ }).click()
     await expect(page.getByText('A is chosen.')).toBeVisible()
-    await expect(page.getByRole('img', { name: 'Picture A, bend.png' })).toHaveJSProperty('naturalWidth', 1280)
+    await expect(page.getByRole('img', { name: 'Picture A, bend.png' })).toHaveJSProperty(
+      'naturalWidth',
+      1280,
+    )
     await page.keyboard.press('h')
     const history = page.getByRole('list', { name: 'What was done, newest first' })
     await expect(history).toContainText('Released #2')

@@ -5,7 +5,14 @@ install()
 chromium()
 build()
 const { createServer } = await import('vite')
-const vite = await createServer({ root, configFile: `${root}/vite.config.ts`, server: { middlewareMode: true }, ssr: { noExternal: ['rrule'] }, appType: 'custom', logLevel: 'error' })
+const vite = await createServer({
+  root,
+  configFile: `${root}/vite.config.ts`,
+  server: { middlewareMode: true },
+  ssr: { noExternal: ['rrule'] },
+  appType: 'custom',
+  logLevel: 'error',
+})
 await vite.ssrLoadModule(`${root}/bench/core.ts`)
 console.log('')
 await vite.ssrLoadModule(`${root}/bench/dragging.ts`)

@@ -33,7 +33,9 @@ function marked(name, value) {
  * serves only some platforms' optional packages leaves the others out of the lockfile, which `npm ci` refuses.
  */
 export function install() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex')
   if (existsSync(bin('vite')) && marked('installed', lock)) return
   console.log('Installing packages…')
   run(npm, ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel', 'error'])
@@ -52,7 +54,13 @@ function newest(folder) {
 /** Builds the application where the build is missing or older than its sources. */
 export function build() {
   const page = join(root, 'dist', 'index.html')
-  const sources = Math.max(newest(join(root, 'app')), newest(join(root, 'core')), newest(join(root, 'demo')), statSync(join(root, 'vite.config.ts')).mtimeMs, statSync(join(root, 'package-lock.json')).mtimeMs)
+  const sources = Math.max(
+    newest(join(root, 'app')),
+    newest(join(root, 'core')),
+    newest(join(root, 'demo')),
+    statSync(join(root, 'vite.config.ts')).mtimeMs,
+    statSync(join(root, 'package-lock.json')).mtimeMs,
+  )
   if (existsSync(page) && statSync(page).mtimeMs > sources) return
   console.log('Building…')
   run(bin('vite'), ['build', '--logLevel', 'warn'])
@@ -63,7 +71,13 @@ export function chromium() {
   if (existsSync('/usr/bin/chromium')) return
   console.log('Installing Chromium from Debian’s packages…')
   const sudo = process.getuid?.() === 0 ? [] : ['sudo']
-  const apt = (...args) => { const [first, ...rest] = [...sudo, 'apt-get', ...args]; execFileSync(first, rest, { stdio: 'inherit', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }) }
+  const apt = (...args) => {
+    const [first, ...rest] = [...sudo, 'apt-get', ...args]
+    execFileSync(first, rest, {
+      stdio: 'inherit',
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    })
+  }
   apt('update', '-qq')
   apt('install', '-y', '-qq', 'chromium')
 }

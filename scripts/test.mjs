@@ -1,4 +1,4 @@
-// npm test: installs what is missing, then types, linter, unit tests and browser tests; says how many passed.
+// npm test: installs what is missing, then format, types, linter, unit tests and browser tests; says how many passed.
 import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -12,13 +12,18 @@ let passed = 0
 let failed = 0
 function step(name, program, args, env = {}) {
   console.log(`\n${name}`)
-  const { status } = spawnSync(program, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
+  const { status } = spawnSync(program, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  })
   return status === 0
 }
 function check(name, program, args) {
   if (step(name, program, args)) passed++
   else failed++
 }
+check('Format', bin('prettier'), ['--check', '.', '--log-level', 'warn'])
 check('Types', bin('vue-tsc'), ['--noEmit', '-p', 'tsconfig.json'])
 check('Linter', bin('eslint'), ['.', '--max-warnings', '0'])
 
@@ -34,7 +39,9 @@ try {
 
 build()
 const browser = join(out, 'browser.json')
-const browserFine = step('Browser tests', bin('playwright'), ['test', '--reporter=list,json'], { PLAYWRIGHT_JSON_OUTPUT_NAME: browser })
+const browserFine = step('Browser tests', bin('playwright'), ['test', '--reporter=list,json'], {
+  PLAYWRIGHT_JSON_OUTPUT_NAME: browser,
+})
 try {
   const { stats } = JSON.parse(readFileSync(browser, 'utf8'))
   passed += stats.expected + stats.flaky

@@ -13,11 +13,15 @@ let server: Server
 let base = ''
 beforeAll(async () => {
   server = createServer(lampReelServer(dist, 'demo'))
-  await new Promise<void>((ready) => { server.listen(0, '127.0.0.1', ready) })
+  await new Promise<void>((ready) => {
+    server.listen(0, '127.0.0.1', ready)
+  })
   const address = server.address()
   base = typeof address === 'object' && address ? `http://127.0.0.1:${address.port}` : ''
 })
-afterAll(() => { server.close() })
+afterAll(() => {
+  server.close()
+})
 
 describe('the server', () => {
   test('answers every address with the page, saying what to open with', async () => {

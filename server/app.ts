@@ -12,39 +12,55 @@ export type Start = 'own' | 'demo' | 'demo large'
 export function lampReelServer(dist: string, start: Start, mail?: MailOptions): Express {
   const page = join(dist, 'index.html')
   if (!existsSync(page)) throw new Error(`There is no build in ${dist}. Run "npm run build" first.`)
-  const html = readFileSync(page, 'utf8').replace('name="lamp-reel-start" content="own"', `name="lamp-reel-start" content="${start}"`)
+  const html = readFileSync(page, 'utf8').replace(
+    'name="lamp-reel-start" content="own"',
+    `name="lamp-reel-start" content="${start}"`,
+  )
   const app = express()
   app.disable('x-powered-by')
-  app.use(helmet({
-    contentSecurityPolicy: {
-      useDefaults: false,
-      directives: {
-        defaultSrc: ["'self'"],
-        scriptSrc: ["'self'"],
-        styleSrc: ["'self'"],
-        imgSrc: ["'self'", 'blob:', 'data:'],
-        fontSrc: ["'self'"],
-        connectSrc: ["'self'"],
-        workerSrc: ["'self'"],
-        objectSrc: ["'none'"],
-        baseUri: ["'none'"],
-        formAction: ["'none'"],
-        frameAncestors: ["'none'"],
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'"],
+          imgSrc: ["'self'", 'blob:', 'data:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          baseUri: ["'none'"],
+          formAction: ["'none'"],
+          frameAncestors: ["'none'"],
+        },
       },
-    },
-    strictTransportSecurity: false,
-    crossOriginEmbedderPolicy: true,
-    referrerPolicy: { policy: 'no-referrer' },
-  }))
+      strictTransportSecurity: false,
+      crossOriginEmbedderPolicy: true,
+      referrerPolicy: { policy: 'no-referrer' },
+    }),
+  )
   if (mail) app.use('/mail', mailRoutes(mail))
   app.use(compression())
-  app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }))
+  app.use(
+    '/assets',
+    express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),
+  )
   // The pages for the phone and the audience are small ones of their own.
-  for (const page of ['jot', 'post']) app.get(`/${page}`, (_request, response) => { response.set('Cache-Control', 'no-cache').sendFile(join(dist, `${page}.html`)) })
-  app.get('/index.html', (_request, response) => { response.set('Cache-Control', 'no-cache').type('html').send(html) })
+  for (const page of ['jot', 'post'])
+    app.get(`/${page}`, (_request, response) => {
+      response.set('Cache-Control', 'no-cache').sendFile(join(dist, `${page}.html`))
+    })
+  app.get('/index.html', (_request, response) => {
+    response.set('Cache-Control', 'no-cache').type('html').send(html)
+  })
   app.use(express.static(dist, { index: false, maxAge: 0 }))
   app.get('/{*any}', (request, response) => {
-    if (!request.accepts('html')) { response.sendStatus(404); return }
+    if (!request.accepts('html')) {
+      response.sendStatus(404)
+      return
+    }
     response.set('Cache-Control', 'no-cache').type('html').send(html)
   })
   return app

@@ -10,23 +10,48 @@ mkdirSync(join(dist, 'assets'))
 writeFileSync(join(dist, 'index.html'), '<div id="app"></div>')
 const servers: Server[] = []
 async function serve(folder: string, open = false): Promise<string> {
-  const server = createServer(lampReelServer(dist, 'own', { mailbox: new Mailbox(folder), open, port: 1, secure: false }))
+  const server = createServer(
+    lampReelServer(dist, 'own', { mailbox: new Mailbox(folder), open, port: 1, secure: false }),
+  )
   servers.push(server)
-  await new Promise<void>((ready) => { server.listen(0, '127.0.0.1', ready) })
+  await new Promise<void>((ready) => {
+    server.listen(0, '127.0.0.1', ready)
+  })
   const address = server.address()
   return typeof address === 'object' && address ? `http://127.0.0.1:${address.port}/mail` : ''
 }
 const folder = () => mkdtempSync(join(tmpdir(), 'lamp-reel-mail-'))
-afterAll(() => { for (const s of servers) s.close() })
+afterAll(() => {
+  for (const s of servers) s.close()
+})
 
-const jotted = (id: string, line = 'A line') => ({ kind: 'jotted' as const, id, at: '2026-11-24T09:00:00.000Z', line, note: '', url: '', show: '' })
-const send = (method: string, url: string, body?: unknown, headers = {}) => fetch(url, { method, headers: { 'content-type': 'application/json', ...headers }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })
-const waiting = async (base: string, headers = {}) => { const body: { mail: { id: string; line: string }[]; waiting: number } = await (await fetch(base, { headers })).json(); return body }
+const jotted = (id: string, line = 'A line') => ({
+  kind: 'jotted' as const,
+  id,
+  at: '2026-11-24T09:00:00.000Z',
+  line,
+  note: '',
+  url: '',
+  show: '',
+})
+const send = (method: string, url: string, body?: unknown, headers = {}) =>
+  fetch(url, {
+    method,
+    headers: { 'content-type': 'application/json', ...headers },
+    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+  })
+const waiting = async (base: string, headers = {}) => {
+  const body: { mail: { id: string; line: string }[]; waiting: number } = await (
+    await fetch(base, { headers })
+  ).json()
+  return body
+}
 
 describe('the mailbox', () => {
   test('keeps a letter once, hands it over until it is taken, and never again', async () => {
     const base = await serve(folder())
-    for (let i = 0; i < 3; i++) expect((await send('PUT', `${base}/jotted/idea-0001`, jotted('x'))).status).toBe(200)
+    for (let i = 0; i < 3; i++)
+      expect((await send('PUT', `${base}/jotted/idea-0001`, jotted('x'))).status).toBe(200)
     expect(await waiting(base)).toMatchObject({ waiting: 1, mail: [{ id: 'idea-0001', line: 'A line' }] })
     expect((await waiting(base)).waiting).toBe(1)
     await send('POST', `${base}/taken`, { ids: ['idea-0001'] })
@@ -53,13 +78,25 @@ describe('the mailbox', () => {
     const blank = await send('PUT', `${base}/jotted/idea-0001`, jotted('x', '  '))
     expect([blank.status, await blank.json()]).toEqual([400, { sentence: 'An idea needs at least a word.' }])
     expect((await send('PUT', `${base}/jotted/..%2F..%2Fetc`, jotted('x'))).status).toBe(400)
-    expect((await fetch(`${base}/jotted/idea-0001`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: '{' })).status).toBe(400)
+    expect(
+      (
+        await fetch(`${base}/jotted/idea-0001`, {
+          method: 'PUT',
+          headers: { 'content-type': 'application/json' },
+          body: '{',
+        })
+      ).status,
+    ).toBe(400)
     expect((await send('GET', `${base}/elsewhere`)).status).toBe(404)
   })
 
   test('on this machine alone it answers only to this machine’s own name', async () => {
     const base = await serve(folder())
-    const status = await new Promise((done) => { httpRequest(base, { headers: { host: 'evil.example' } }, (r) => { done(r.statusCode) }).end() })
+    const status = await new Promise((done) => {
+      httpRequest(base, { headers: { host: 'evil.example' } }, (r) => {
+        done(r.statusCode)
+      }).end()
+    })
     expect(status).toBe(403)
   })
 
@@ -80,13 +117,22 @@ describe('the calendar to subscribe to', () => {
   test('stands under a secret address, follows what the desk keeps, and is gone once revoked', async () => {
     const base = await serve(folder())
     const ics = (n: number) => `BEGIN:VCALENDAR\r\nX-N:${n}\r\nEND:VCALENDAR\r\n`
-    const secretOf = async (response: Promise<Response>) => { const body: { secret: string } = await (await response).json(); return body.secret }
+    const secretOf = async (response: Promise<Response>) => {
+      const body: { secret: string } = await (await response).json()
+      return body.secret
+    }
     const secret = await secretOf(send('PUT', `${base}/calendar`, { ics: ics(1), renew: false }))
     expect(await secretOf(send('PUT', `${base}/calendar`, { ics: ics(2), renew: false }))).toBe(secret)
     const read = await fetch(`${base}/calendar/${secret}.ics`)
-    expect([read.headers.get('content-type'), await read.text()]).toEqual([expect.stringContaining('text/calendar'), ics(2)])
+    expect([read.headers.get('content-type'), await read.text()]).toEqual([
+      expect.stringContaining('text/calendar'),
+      ics(2),
+    ])
     const next = await secretOf(send('PUT', `${base}/calendar`, { ics: ics(3), renew: true }))
-    expect([(await fetch(`${base}/calendar/${secret}.ics`)).status, (await fetch(`${base}/calendar/${next}.ics`)).status]).toEqual([404, 200])
+    expect([
+      (await fetch(`${base}/calendar/${secret}.ics`)).status,
+      (await fetch(`${base}/calendar/${next}.ics`)).status,
+    ]).toEqual([404, 200])
     await send('DELETE', `${base}/calendar`)
     expect((await fetch(`${base}/calendar/${next}.ics`)).status).toBe(404)
     expect((await send('PUT', `${base}/calendar`, { ics: 'BEGIN:VCARD', renew: false })).status).toBe(400)
@@ -94,17 +140,44 @@ describe('the calendar to subscribe to', () => {
 })
 
 describe('the post-box', () => {
-  const wish = { kind: 'wish', line: 'Knots, <b>please</b>', url: '', show: '', name: '', mail: '', tell: false }
+  const wish = {
+    kind: 'wish',
+    line: 'Knots, <b>please</b>',
+    url: '',
+    show: '',
+    name: '',
+    mail: '',
+    tell: false,
+  }
   test('is closed until it is opened; then takes a wish as plain text, checks its picture, and not too many', async () => {
     const base = await serve(folder())
     expect((await send('PUT', `${base}/wishes/wish-0001`, wish)).status).toBe(403)
     await send('PUT', `${base}/about`, { shows: [{ id: 's', title: 'Tern & Tiller' }], open: true })
     expect((await send('PUT', `${base}/wishes/wish-0001`, wish)).status).toBe(200)
     expect((await waiting(base)).mail[0]?.line).toBe('Knots, <b>please</b>')
-    const fake = await send('PUT', `${base}/wishes/wish-0002`, { ...wish, picture: { type: 'image/png', width: 1, height: 1, base64: Buffer.from('<svg onload=1>').toString('base64') } })
-    expect([fake.status, await fake.json()]).toEqual([400, { sentence: expect.stringContaining('not what its name says') }])
+    const fake = await send('PUT', `${base}/wishes/wish-0002`, {
+      ...wish,
+      picture: {
+        type: 'image/png',
+        width: 1,
+        height: 1,
+        base64: Buffer.from('<svg onload=1>').toString('base64'),
+      },
+    })
+    expect([fake.status, await fake.json()]).toEqual([
+      400,
+      { sentence: expect.stringContaining('not what its name says') },
+    ])
     const statuses = []
-    for (let i = 3; i < 9; i++) statuses.push((await send('PUT', `${base}/wishes/wish-000${i}`, { ...wish, line: i === 3 ? 'x'.repeat(301) : 'More' })).status)
+    for (let i = 3; i < 9; i++)
+      statuses.push(
+        (
+          await send('PUT', `${base}/wishes/wish-000${i}`, {
+            ...wish,
+            line: i === 3 ? 'x'.repeat(301) : 'More',
+          })
+        ).status,
+      )
     expect(statuses.slice(0, 2)).toEqual([400, 200])
     expect(statuses.at(-1)).toBe(429)
   })

@@ -9,14 +9,25 @@ import { About, type Mailbox } from './mailbox'
 const local = new Set(['127.0.0.1', 'localhost', '[::1]'])
 const Taken = z.object({ ids: z.array(z.string().regex(/^[0-9a-zA-Z-]{8,64}$/)).max(500) })
 
-const Calendar = z.object({ ics: z.string().max(1_500_000).startsWith('BEGIN:VCALENDAR'), renew: z.boolean() })
+const Calendar = z.object({
+  ics: z.string().max(1_500_000).startsWith('BEGIN:VCALENDAR'),
+  renew: z.boolean(),
+})
 
 /** First bytes of the pictures that are taken. */
-const magic: Readonly<Record<string, RegExp>> = { 'image/png': /^\x89PNG/, 'image/jpeg': /^\xff\xd8\xff/, 'image/gif': /^GIF8/, 'image/webp': /^RIFF....WEBP/s }
+const magic: Readonly<Record<string, RegExp>> = {
+  'image/png': /^\x89PNG/,
+  'image/jpeg': /^\xff\xd8\xff/,
+  'image/gif': /^GIF8/,
+  'image/webp': /^RIFF....WEBP/s,
+}
 
 /** The addresses under which other devices reach this machine. */
 export function addresses(port: number, secure: boolean): string[] {
-  return Object.values(networkInterfaces()).flatMap((list) => list ?? []).filter((a) => a.family === 'IPv4' && !a.internal).map((a) => `http${secure ? 's' : ''}://${a.address}:${port}`)
+  return Object.values(networkInterfaces())
+    .flatMap((list) => list ?? [])
+    .filter((a) => a.family === 'IPv4' && !a.internal)
+    .map((a) => `http${secure ? 's' : ''}://${a.address}:${port}`)
 }
 
 /** What a mailbox is served with. `open`: reachable from other devices, so that everything but the post-box asks for the key. */
@@ -33,7 +44,9 @@ export interface MailOptions {
  */
 export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router {
   const router = express.Router()
-  const say = (response: Response, status: number, sentence: string) => { response.status(status).json({ sentence }) }
+  const say = (response: Response, status: number, sentence: string) => {
+    response.status(status).json({ sentence })
+  }
   const host = (request: Request) => (request.headers.host ?? '').replace(/:\d+$/, '')
   const keyed = (request: Request) => {
     const given = Buffer.from(String(request.headers['x-lamp-key'] ?? ''))
@@ -43,7 +56,10 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
   const allowed = (request: Request) => keyed(request) || (!open && local.has(host(request)))
   router.use((request, response, next) => {
     response.set('Cache-Control', 'no-store')
-    if (!open && !local.has(host(request))) { say(response, 403, 'This mailbox is for this machine alone.'); return }
+    if (!open && !local.has(host(request))) {
+      say(response, 403, 'This mailbox is for this machine alone.')
+      return
+    }
     next()
   })
   router.use(express.json({ limit: Math.ceil(mailLimits.pictureBytes * 1.4) + 10_000 }))
@@ -53,58 +69,136 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
     const calendar = mailbox.calendar
     const given = Buffer.from(request.params['secret'])
     const own = Buffer.from(calendar?.secret ?? '')
-    if (!calendar || given.length !== own.length || !timingSafeEqual(given, own)) { say(response, 404, 'There is no such calendar.'); return }
+    if (!calendar || given.length !== own.length || !timingSafeEqual(given, own)) {
+      say(response, 404, 'There is no such calendar.')
+      return
+    }
     response.type('text/calendar').send(calendar.ics)
   })
-  router.get('/about', (_request, response) => { response.json(mailbox.about) })
-
-  const wishes = { windowMs: 10 * 60_000, standardHeaders: true, legacyHeaders: false, validate: false, message: { sentence: 'That were many wishes in a short time. Please try again in ten minutes; what you wrote stays here.' } }
-  router.put('/wishes/:id', rateLimit({ ...wishes, limit: 6 }), rateLimit({ ...wishes, limit: 300, keyGenerator: () => 'everyone' }), (request, response) => {
-    if (!mailbox.about.open) { say(response, 403, 'The post-box is closed at the moment.'); return }
-    const wish = WishMail.safeParse({ ...Object(request.body), id: request.params['id'], at: new Date().toISOString() })
-    if (!wish.success) { say(response, 400, wish.error.issues[0]?.message ?? 'This cannot be taken.'); return }
-    const { picture } = wish.data
-    if (picture && !magic[picture.type]?.test(Buffer.from(picture.base64.slice(0, 40), 'base64').toString('latin1'))) { say(response, 400, 'The picture is not what its name says. Save it as PNG or JPEG, and try again.'); return }
-    if (mailbox.put(wish.data) === 'full') { say(response, 507, 'The post-box is full. Please try again another day.'); return }
-    response.json({ kept: wish.data.id })
+  router.get('/about', (_request, response) => {
+    response.json(mailbox.about)
   })
 
+  const wishes = {
+    windowMs: 10 * 60_000,
+    standardHeaders: true,
+    legacyHeaders: false,
+    validate: false,
+    message: {
+      sentence:
+        'That were many wishes in a short time. Please try again in ten minutes; what you wrote stays here.',
+    },
+  }
+  router.put(
+    '/wishes/:id',
+    rateLimit({ ...wishes, limit: 6 }),
+    rateLimit({ ...wishes, limit: 300, keyGenerator: () => 'everyone' }),
+    (request, response) => {
+      if (!mailbox.about.open) {
+        say(response, 403, 'The post-box is closed at the moment.')
+        return
+      }
+      const wish = WishMail.safeParse({
+        ...Object(request.body),
+        id: request.params['id'],
+        at: new Date().toISOString(),
+      })
+      if (!wish.success) {
+        say(response, 400, wish.error.issues[0]?.message ?? 'This cannot be taken.')
+        return
+      }
+      const { picture } = wish.data
+      if (
+        picture &&
+        !magic[picture.type]?.test(Buffer.from(picture.base64.slice(0, 40), 'base64').toString('latin1'))
+      ) {
+        say(response, 400, 'The picture is not what its name says. Save it as PNG or JPEG, and try again.')
+        return
+      }
+      if (mailbox.put(wish.data) === 'full') {
+        say(response, 507, 'The post-box is full. Please try again another day.')
+        return
+      }
+      response.json({ kept: wish.data.id })
+    },
+  )
+
   router.use((request, response, next) => {
-    if (allowed(request)) { next(); return }
+    if (allowed(request)) {
+      next()
+      return
+    }
     say(response, 401, 'This device is not known to the mailbox. Scan the code at the desk once more.')
   })
   router.put('/jotted/:id', (request, response) => {
     const jotted = JottedMail.safeParse({ ...Object(request.body), id: request.params['id'] })
-    if (!jotted.success) { say(response, 400, jotted.error.issues[0]?.message ?? 'This cannot be taken.'); return }
-    if (mailbox.put(jotted.data) === 'full') { say(response, 507, 'The mailbox is full. Open Lamp Reel at the desk; it takes everything in.'); return }
+    if (!jotted.success) {
+      say(response, 400, jotted.error.issues[0]?.message ?? 'This cannot be taken.')
+      return
+    }
+    if (mailbox.put(jotted.data) === 'full') {
+      say(response, 507, 'The mailbox is full. Open Lamp Reel at the desk; it takes everything in.')
+      return
+    }
     response.json({ kept: jotted.data.id })
   })
-  router.get('/', (_request, response) => { response.json(mailbox.waiting(25)) })
+  router.get('/', (_request, response) => {
+    response.json(mailbox.waiting(25))
+  })
   router.post('/taken', (request, response) => {
     const taken = Taken.safeParse(request.body)
-    if (!taken.success) { say(response, 400, 'These are no ids.'); return }
+    if (!taken.success) {
+      say(response, 400, 'These are no ids.')
+      return
+    }
     mailbox.take(taken.data.ids)
     response.json({ taken: taken.data.ids.length })
   })
   router.put('/about', (request, response) => {
     const about = About.safeParse(request.body)
-    if (!about.success) { say(response, 400, about.error.issues[0]?.message ?? ''); return }
+    if (!about.success) {
+      say(response, 400, about.error.issues[0]?.message ?? '')
+      return
+    }
     mailbox.about = about.data
     response.json(about.data)
   })
-  router.get('/calendar', (_request, response) => { response.json({ secret: mailbox.calendar?.secret ?? '' }) })
+  router.get('/calendar', (_request, response) => {
+    response.json({ secret: mailbox.calendar?.secret ?? '' })
+  })
   router.put('/calendar', (request, response) => {
     const calendar = Calendar.safeParse(request.body)
-    if (!calendar.success) { say(response, 400, 'This is no calendar.'); return }
+    if (!calendar.success) {
+      say(response, 400, 'This is no calendar.')
+      return
+    }
     response.json({ secret: mailbox.keepCalendar(calendar.data.ics, calendar.data.renew) })
   })
-  router.delete('/calendar', (_request, response) => { mailbox.endCalendar(); response.json({ secret: '' }) })
-  router.get('/address', (_request, response) => { response.json({ open, key: open ? mailbox.key : '', addresses: open ? addresses(port, secure) : [`http://127.0.0.1:${port}`] }) })
-  router.use((_request, response) => { say(response, 404, 'There is nothing here.') })
+  router.delete('/calendar', (_request, response) => {
+    mailbox.endCalendar()
+    response.json({ secret: '' })
+  })
+  router.get('/address', (_request, response) => {
+    response.json({
+      open,
+      key: open ? mailbox.key : '',
+      addresses: open ? addresses(port, secure) : [`http://127.0.0.1:${port}`],
+    })
+  })
+  router.use((_request, response) => {
+    say(response, 404, 'There is nothing here.')
+  })
   router.use((error: unknown, _request: Request, response: Response, next: (e?: unknown) => void) => {
-    if (response.headersSent) { next(error); return }
+    if (response.headersSent) {
+      next(error)
+      return
+    }
     const tooLarge = error instanceof Error && error.name === 'PayloadTooLargeError'
-    say(response, tooLarge ? 413 : 400, tooLarge ? 'That is too large. A picture may have 1.5 MB.' : 'This could not be read.')
+    say(
+      response,
+      tooLarge ? 413 : 400,
+      tooLarge ? 'That is too large. A picture may have 1.5 MB.' : 'This could not be read.',
+    )
   })
   return router
 }

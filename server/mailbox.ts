@@ -1,11 +1,27 @@
 import { randomBytes } from 'node:crypto'
-import { appendFileSync, closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, readdirSync, renameSync, statSync, unlinkSync, writeSync } from 'node:fs'
+import {
+  appendFileSync,
+  closeSync,
+  existsSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  readFileSync,
+  readdirSync,
+  renameSync,
+  statSync,
+  unlinkSync,
+  writeSync,
+} from 'node:fs'
 import { join } from 'node:path'
 import { z } from 'zod'
 import { Mail } from '../core/formats/mail'
 
 /** What the desk tells those who write: the shows, and whether the post-box is open. */
-export const About = z.object({ shows: z.array(z.object({ id: z.string().max(100), title: z.string().max(80) })).max(50), open: z.boolean() })
+export const About = z.object({
+  shows: z.array(z.object({ id: z.string().max(100), title: z.string().max(80) })).max(50),
+  open: z.boolean(),
+})
 export type About = z.infer<typeof About>
 
 /** Most letters, and most bytes, that wait in a mailbox. */
@@ -34,9 +50,13 @@ export class Mailbox {
     this.letters = join(folder, 'letters')
     this.ledger = join(folder, 'taken.log')
     mkdirSync(this.letters, { recursive: true, mode: 0o700 })
-    this.taken = new Set(existsSync(this.ledger) ? readFileSync(this.ledger, 'utf8').split('\n').filter(Boolean) : [])
+    this.taken = new Set(
+      existsSync(this.ledger) ? readFileSync(this.ledger, 'utf8').split('\n').filter(Boolean) : [],
+    )
     // A stop between noting and deleting leaves a letter that was taken already, or half a file.
-    for (const name of readdirSync(this.letters)) if (name.endsWith('.part') || this.taken.has(name.replace(/\.json$/, ''))) unlinkSync(join(this.letters, name))
+    for (const name of readdirSync(this.letters))
+      if (name.endsWith('.part') || this.taken.has(name.replace(/\.json$/, '')))
+        unlinkSync(join(this.letters, name))
   }
 
   /** The key of this mailbox, made at its first use. */
@@ -59,7 +79,9 @@ export class Mailbox {
   /** The calendar that other programs may subscribe to, and the secret in its address; nothing while it is off. */
   get calendar(): { secret: string; ics: string } | undefined {
     const [secret, ics] = [join(this.folder, 'calendar.secret'), join(this.folder, 'calendar.ics')]
-    return existsSync(secret) ? { secret: readFileSync(secret, 'utf8').trim(), ics: existsSync(ics) ? readFileSync(ics, 'utf8') : '' } : undefined
+    return existsSync(secret)
+      ? { secret: readFileSync(secret, 'utf8').trim(), ics: existsSync(ics) ? readFileSync(ics, 'utf8') : '' }
+      : undefined
   }
 
   /** Keeps the calendar as it is now; with `renew` under a new secret, so that the old address finds nothing. */
@@ -73,7 +95,8 @@ export class Mailbox {
 
   /** Ends the subscription: its address finds nothing any more. */
   endCalendar(): void {
-    for (const name of ['calendar.secret', 'calendar.ics']) if (existsSync(join(this.folder, name))) unlinkSync(join(this.folder, name))
+    for (const name of ['calendar.secret', 'calendar.ics'])
+      if (existsSync(join(this.folder, name))) unlinkSync(join(this.folder, name))
   }
 
   private names(): string[] {
@@ -85,7 +108,11 @@ export class Mailbox {
     const path = join(this.letters, `${letter.id}.json`)
     if (this.taken.has(letter.id) || existsSync(path)) return 'kept'
     const names = this.names()
-    if (names.length >= most.letters || names.reduce((sum, n) => sum + statSync(join(this.letters, n)).size, 0) > most.bytes) return 'full'
+    if (
+      names.length >= most.letters ||
+      names.reduce((sum, n) => sum + statSync(join(this.letters, n)).size, 0) > most.bytes
+    )
+      return 'full'
     writeWhole(path, JSON.stringify(letter))
     return 'kept'
   }
@@ -93,7 +120,9 @@ export class Mailbox {
   /** The oldest letters that wait, at most `count`, and how many wait in all. A file that is no letter is passed over. */
   waiting(count: number): { mail: Mail[]; waiting: number } {
     const names = this.names()
-    const dated = names.map((name) => ({ name, at: statSync(join(this.letters, name)).mtimeMs })).sort((a, b) => a.at - b.at)
+    const dated = names
+      .map((name) => ({ name, at: statSync(join(this.letters, name)).mtimeMs }))
+      .sort((a, b) => a.at - b.at)
     const mail = dated.slice(0, count).flatMap(({ name }) => {
       const read = Mail.safeParse(JSON.parse(readFileSync(join(this.letters, name), 'utf8')))
       return read.success ? [read.data] : []

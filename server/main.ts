@@ -7,7 +7,16 @@ import { lampReelServer } from './app'
 import { addresses } from './mail'
 import { Mailbox } from './mailbox'
 
-const { values } = parseArgs({ options: { port: { type: 'string', default: '4180' }, start: { type: 'string', default: 'own' }, host: { type: 'string' }, mailbox: { type: 'string', default: fileURLToPath(new URL('../mailbox', import.meta.url)) }, cert: { type: 'string' }, 'cert-key': { type: 'string' } } })
+const { values } = parseArgs({
+  options: {
+    port: { type: 'string', default: '4180' },
+    start: { type: 'string', default: 'own' },
+    host: { type: 'string' },
+    mailbox: { type: 'string', default: fileURLToPath(new URL('../mailbox', import.meta.url)) },
+    cert: { type: 'string' },
+    'cert-key': { type: 'string' },
+  },
+})
 const port = Number(values.port)
 if (!Number.isInteger(port) || port < 1 || port > 65535) {
   console.error(`“${values.port}” is not a port. Give a number from 1 to 65535, for example --port 4180.`)
@@ -15,7 +24,10 @@ if (!Number.isInteger(port) || port < 1 || port > 65535) {
 }
 const start = values.start === 'demo' || values.start === 'demo large' ? values.start : 'own'
 const { cert, 'cert-key': certKey } = values
-if ((cert === undefined) !== (certKey === undefined) || [cert, certKey].some((f) => f !== undefined && !existsSync(f))) {
+if (
+  (cert === undefined) !== (certKey === undefined) ||
+  [cert, certKey].some((f) => f !== undefined && !existsSync(f))
+) {
   console.error('A certificate needs both files: --cert cert.pem --cert-key key.pem.')
   process.exit(1)
 }
@@ -23,14 +35,30 @@ const secure = cert !== undefined
 const host = values.host ?? '127.0.0.1'
 const open = values.host !== undefined
 const mailbox = new Mailbox(values.mailbox)
-const app = lampReelServer(fileURLToPath(new URL('../dist', import.meta.url)), start, { mailbox, open, port, secure })
-const server = cert !== undefined && certKey !== undefined ? createSecureServer({ cert: readFileSync(cert), key: readFileSync(certKey) }, app) : createServer(app)
+const app = lampReelServer(fileURLToPath(new URL('../dist', import.meta.url)), start, {
+  mailbox,
+  open,
+  port,
+  secure,
+})
+const server =
+  cert !== undefined && certKey !== undefined
+    ? createSecureServer({ cert: readFileSync(cert), key: readFileSync(certKey) }, app)
+    : createServer(app)
 server.listen(port, host, () => {
   const scheme = secure ? 'https' : 'http'
-  console.log(`Lamp Reel is at ${scheme}://127.0.0.1:${port}/${open ? `#key=${mailbox.key}` : ''} (Ctrl+C ends it)`)
-  if (open) for (const address of addresses(port, secure)) console.log(`Other devices reach it at ${address}; the desk shows a code to scan.`)
+  console.log(
+    `Lamp Reel is at ${scheme}://127.0.0.1:${port}/${open ? `#key=${mailbox.key}` : ''} (Ctrl+C ends it)`,
+  )
+  if (open)
+    for (const address of addresses(port, secure))
+      console.log(`Other devices reach it at ${address}; the desk shows a code to scan.`)
 })
 server.on('error', (error: NodeJS.ErrnoException) => {
-  console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken. Choose another with --port, for example --port ${port + 1}.` : error.message)
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `Port ${port} is taken. Choose another with --port, for example --port ${port + 1}.`
+      : error.message,
+  )
   process.exit(1)
 })

@@ -8,7 +8,12 @@ import type { Whole } from '@core/formats/backup'
 export type Progress = (what: string, share: number) => void
 
 /** Lays the demo world out anew where it is missing or was laid on another day, in a worker, with progress. */
-export async function layDemo(library: Library, size: 'usual' | 'large', progress: Progress, anew = false): Promise<boolean> {
+export async function layDemo(
+  library: Library,
+  size: 'usual' | 'large',
+  progress: Progress,
+  anew = false,
+): Promise<boolean> {
   const today = dayAt(now(), browserZone())
   const laid = await library.store.meta.get('demo')
   if (!anew && laid?.value === `${today} ${size}`) return false
@@ -19,7 +24,10 @@ export async function layDemo(library: Library, size: 'usual' | 'large', progres
   return true
 }
 
-type Answer = { kind: 'progress'; what: string; share: number } | { kind: 'made'; whole: Whole } | { kind: 'failed'; why: string }
+type Answer =
+  | { kind: 'progress'; what: string; share: number }
+  | { kind: 'made'; whole: Whole }
+  | { kind: 'failed'; why: string }
 
 function madeInWorker(size: 'usual' | 'large', progress: Progress): Promise<Whole> {
   return new Promise((resolve, reject) => {
@@ -33,7 +41,10 @@ function madeInWorker(size: 'usual' | 'large', progress: Progress): Promise<Whol
         else reject(new Error(data.why))
       }
     })
-    worker.addEventListener('error', () => { worker.terminate(); reject(new Error('The demo could not be laid out.')) })
+    worker.addEventListener('error', () => {
+      worker.terminate()
+      reject(new Error('The demo could not be laid out.'))
+    })
     worker.postMessage({ now: now(), size })
   })
 }

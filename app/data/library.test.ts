@@ -24,7 +24,12 @@ interface Tab {
 
 async function tab(name = `store ${++n}`): Promise<Tab> {
   const troubles: Problem[] = []
-  const library = new Library(name, { changed: () => undefined, trouble: (p) => { troubles.push(p) } })
+  const library = new Library(name, {
+    changed: () => undefined,
+    trouble: (p) => {
+      troubles.push(p)
+    },
+  })
   open.push(library)
   valueOf(await library.open())
   return { library, troubles }
@@ -33,16 +38,34 @@ async function tab(name = `store ${++n}`): Promise<Tab> {
 /** A library with one show and one idea; gives the idea's id and the next slot's date. */
 async function begun(name?: string) {
   const { library, troubles } = await tab(name)
-  valueOf(await library.perform(addShow, { title: 'Tern & Tiller', kind: 'video', zone: 'UTC', rhythm: { each: 'week', every: 1, weekdays: [3] }, time: '17:00', start: addDays(today, 2), hours: [60, 60, 60, 60, 60, 60, 60] }))
+  valueOf(
+    await library.perform(addShow, {
+      title: 'Tern & Tiller',
+      kind: 'video',
+      zone: 'UTC',
+      rhythm: { each: 'week', every: 1, weekdays: [3] },
+      time: '17:00',
+      start: addDays(today, 2),
+      hours: [60, 60, 60, 60, 60, 60, 60],
+    }),
+  )
   const show = [...library.records.shows.values()][0]
   if (!show) throw new Error('no show')
-  const idea = valueOf(await library.perform(jotIdea, { show: show.id, line: 'Steaming oak ribs' })).about[0] ?? ''
+  const idea =
+    valueOf(await library.perform(jotIdea, { show: show.id, line: 'Steaming oak ribs' })).about[0] ?? ''
   const slot = datesOf(show.rhythm, addDays(today, 2), addDays(today, 20))[0] ?? ''
   return { library, troubles, show, idea, slot }
 }
-const until = async (holds: () => boolean) => { for (let i = 0; i < 200 && !holds(); i++) await new Promise((r) => { setTimeout(r, 10) }) }
+const until = async (holds: () => boolean) => {
+  for (let i = 0; i < 200 && !holds(); i++)
+    await new Promise((r) => {
+      setTimeout(r, 10)
+    })
+}
 
-afterEach(() => { for (const library of open.splice(0)) library.close() })
+afterEach(() => {
+  for (const library of open.splice(0)) library.close()
+})
 
 describe('the write path', () => {
   test('shows a change at once and stores it with its line of history', async () => {
@@ -52,15 +75,28 @@ describe('the write path', () => {
     await kept
     expect((await library.store.episodes.get(idea))?.place).toEqual({ on: 'slot', day: slot })
     expect(await library.store.steps.where('episode').equals(idea).count()).toBe(3)
-    expect((await library.history(idea)).map((l) => l.sentence)).toEqual([expect.stringMatching(/^Put “Steaming oak ribs” on/), 'Kept the idea “Steaming oak ribs”'])
+    expect((await library.history(idea)).map((l) => l.sentence)).toEqual([
+      expect.stringMatching(/^Put “Steaming oak ribs” on/),
+      'Kept the idea “Steaming oak ribs”',
+    ])
   })
 
   test('what is refused changes nothing, neither shown nor stored', async () => {
     const { library, idea } = await begun()
     const before = await wholeOf(library.store)
     const records = library.records
-    expect(refusalOf(await library.perform(placeOnSlot, { episode: idea, day: '2026-02-30' }))).toMatch(/not a date/)
-    expect(refusalOf(await library.perform(writeEpisode, { episode: idea, typed: { titles: [{ id: '', text: 'x' }] }, what: 'the titles' }))).not.toBe('')
+    expect(refusalOf(await library.perform(placeOnSlot, { episode: idea, day: '2026-02-30' }))).toMatch(
+      /not a date/,
+    )
+    expect(
+      refusalOf(
+        await library.perform(writeEpisode, {
+          episode: idea,
+          typed: { titles: [{ id: '', text: 'x' }] },
+          what: 'the titles',
+        }),
+      ),
+    ).not.toBe('')
     expect(library.records).toBe(records)
     expect(await wholeOf(library.store)).toEqual(before)
   })
@@ -75,7 +111,8 @@ describe('the write path', () => {
 
   test('typing in one field is one line, however often it is written', async () => {
     const { library, idea } = await begun()
-    for (const note of ['a', 'ab', 'abc']) void library.perform(writeEpisode, { episode: idea, typed: { note }, what: 'the note' })
+    for (const note of ['a', 'ab', 'abc'])
+      void library.perform(writeEpisode, { episode: idea, typed: { note }, what: 'the note' })
     await library.settled()
     await library.perform(writeEpisode, { episode: idea, typed: { note: 'abcd' }, what: 'the note' })
     expect((await library.store.episodes.get(idea))?.note).toBe('abcd')
@@ -120,7 +157,17 @@ describe('undo and redo', () => {
   test('old lines keep their sentence, the last two hundred can be taken back', async () => {
     const { library, idea } = await begun()
     const kept = (await library.store.journal.toArray())[1]?.changes ?? []
-    await library.store.journal.bulkAdd(Array.from({ length: 200 }, (_row, i) => ({ seq: i + 3, at: '2026-11-24T09:00:00.000Z', sentence: `Line ${i}`, about: [idea], state: 'done' as const, tab: 't', changes: kept })))
+    await library.store.journal.bulkAdd(
+      Array.from({ length: 200 }, (_row, i) => ({
+        seq: i + 3,
+        at: '2026-11-24T09:00:00.000Z',
+        sentence: `Line ${i}`,
+        about: [idea],
+        state: 'done' as const,
+        tab: 't',
+        changes: kept,
+      })),
+    )
     await library.perform(writeEpisode, { episode: idea, typed: { note: 'n' }, what: 'the note' })
     const lines = await library.store.journal.toArray()
     expect(lines).toHaveLength(203)
@@ -150,7 +197,11 @@ describe('two tabs', () => {
       two.perform(writeEpisode, { episode: idea, typed: { tags: ['oak'] }, what: 'the tags' }),
     ])
     expect(await one.store.episodes.get(idea)).toMatchObject({ note: 'a note', tags: ['oak'] })
-    await until(() => one.records.episodes.get(idea)?.tags.length === 1 && two.records.episodes.get(idea)?.note === 'a note')
+    await until(
+      () =>
+        one.records.episodes.get(idea)?.tags.length === 1 &&
+        two.records.episodes.get(idea)?.note === 'a note',
+    )
     expect(one.records.episodes.get(idea)).toEqual(two.records.episodes.get(idea))
   })
 
@@ -158,7 +209,10 @@ describe('two tabs', () => {
     const { library: one, idea, slot, show } = await begun('slot')
     const other = valueOf(await one.perform(jotIdea, { show: show.id, line: 'Caulking' })).about[0] ?? ''
     const { library: two, troubles } = await tab('slot')
-    const results = await Promise.all([one.perform(placeOnSlot, { episode: idea, day: slot }), two.perform(placeOnSlot, { episode: other, day: slot })])
+    const results = await Promise.all([
+      one.perform(placeOnSlot, { episode: idea, day: slot }),
+      two.perform(placeOnSlot, { episode: other, day: slot }),
+    ])
     const placed = (await one.store.episodes.toArray()).filter((e) => e.place.on === 'slot')
     expect(placed).toHaveLength(1)
     expect(results.filter((r) => r.ok)).toHaveLength(1)
@@ -169,8 +223,14 @@ describe('two tabs', () => {
 describe('when the browser does not store', () => {
   test('what was shown is taken back and trouble is said', async () => {
     const { library, troubles, idea } = await begun()
-    const put = jest.spyOn(library.store.journal, 'add').mockRejectedValueOnce(new DOMException('full', 'QuotaExceededError'))
-    const result = await library.perform(writeEpisode, { episode: idea, typed: { note: 'lost' }, what: 'the note' })
+    const put = jest
+      .spyOn(library.store.journal, 'add')
+      .mockRejectedValueOnce(new DOMException('full', 'QuotaExceededError'))
+    const result = await library.perform(writeEpisode, {
+      episode: idea,
+      typed: { note: 'lost' },
+      what: 'the note',
+    })
     put.mockRestore()
     expect(refusalOf(result)).toMatch(/no room left/)
     expect(troubles).toHaveLength(1)
@@ -180,7 +240,9 @@ describe('when the browser does not store', () => {
 
   test('what was waiting behind it is taken back too, and trouble is said once', async () => {
     const { library, troubles, idea } = await begun()
-    const put = jest.spyOn(library.store.journal, 'add').mockRejectedValueOnce(new DOMException('full', 'QuotaExceededError'))
+    const put = jest
+      .spyOn(library.store.journal, 'add')
+      .mockRejectedValueOnce(new DOMException('full', 'QuotaExceededError'))
     const results = await Promise.all([
       library.perform(writeEpisode, { episode: idea, typed: { note: 'lost' }, what: 'the note' }),
       library.perform(writeEpisode, { episode: idea, typed: { tags: ['lost'] }, what: 'the tags' }),
@@ -242,7 +304,9 @@ describe('the whole', () => {
     await library.perform(addPicture, { episode: idea, picture, file })
     await library.perform(removePicture, { episode: idea, picture: 'p' })
     expect(await sweepFiles(library.store)).toBe(0)
-    await library.store.journal.toCollection().modify((line) => { line.changes = [] })
+    await library.store.journal.toCollection().modify((line) => {
+      line.changes = []
+    })
     expect(await sweepFiles(library.store)).toBe(1)
     expect(await library.file('p')).toBeUndefined()
   })

@@ -1,6 +1,22 @@
-import { applied, checked, inverse, merged, type Change, type Command, type Done } from '@core/commands/change'
+import {
+  applied,
+  checked,
+  inverse,
+  merged,
+  type Change,
+  type Command,
+  type Done,
+} from '@core/commands/change'
 import { withFollowOns } from '@core/commands/follow'
-import { emptyRecords, tableNames, type Episode, type Id, type JournalLine, type Records, type Step } from '@core/model'
+import {
+  emptyRecords,
+  tableNames,
+  type Episode,
+  type Id,
+  type JournalLine,
+  type Records,
+  type Step,
+} from '@core/model'
 import { migrate, schemaVersion } from '@core/model/migrations'
 import { fine, refused, type Problem, type Result } from '@core/result'
 import { newId, now } from './clock'
@@ -39,10 +55,15 @@ export class Library {
   private working: Promise<void> | undefined
   private readonly channel: BroadcastChannel | undefined
 
-  constructor(name: string, private readonly watcher: Watcher) {
+  constructor(
+    name: string,
+    private readonly watcher: Watcher,
+  ) {
     this.store = new Store(name)
     this.channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(name)
-    this.channel?.addEventListener('message', (event: MessageEvent<Message>) => { void this.heard(event.data) })
+    this.channel?.addEventListener('message', (event: MessageEvent<Message>) => {
+      void this.heard(event.data)
+    })
   }
 
   /** Opens the store and loads what screens need at once: everything but the texts and steps of ended and unstarted episodes. */
@@ -74,7 +95,10 @@ export class Library {
       const next = migrate(tables, Number(version))
       if (!next.ok) return next
       await store.transaction('rw', store.tables, async () => {
-        for (const name of [...tableNames, 'journal']) { await store.table(name).clear(); await store.table(name).bulkAdd(next.value[name] ?? []) }
+        for (const name of [...tableNames, 'journal']) {
+          await store.table(name).clear()
+          await store.table(name).bulkAdd(next.value[name] ?? [])
+        }
         await store.meta.put({ key: 'schema', value: schemaVersion })
       })
       return fine(undefined)
@@ -85,12 +109,40 @@ export class Library {
 
   private async load(): Promise<void> {
     const { store } = this
-    const [shows, outlets, recipes, episodes, keywords, settings, standing, busy, reservations, launches] = await Promise.all([store.shows.toArray(), store.outlets.toArray(), store.recipes.toArray(), store.episodes.toArray(), store.keywords.toArray(), store.settings.toArray(), store.standing.toArray(), store.busy.toArray(), store.reservations.toArray(), store.launches.toArray()])
+    const [shows, outlets, recipes, episodes, keywords, settings, standing, busy, reservations, launches] =
+      await Promise.all([
+        store.shows.toArray(),
+        store.outlets.toArray(),
+        store.recipes.toArray(),
+        store.episodes.toArray(),
+        store.keywords.toArray(),
+        store.settings.toArray(),
+        store.standing.toArray(),
+        store.busy.toArray(),
+        store.reservations.toArray(),
+        store.launches.toArray(),
+      ])
     const live = episodes.filter((e) => e.phase.name === 'work' || e.phase.name === 'parked').map((e) => e.id)
-    const [steps, scripts] = await Promise.all([store.steps.where('episode').anyOf(live).toArray(), store.scripts.bulkGet(live)])
+    const [steps, scripts] = await Promise.all([
+      store.steps.where('episode').anyOf(live).toArray(),
+      store.scripts.bulkGet(live),
+    ])
     this.loaded.clear()
     for (const id of live) this.loaded.add(id)
-    this.records = { shows: byId(shows), outlets: byId(outlets), recipes: byId(recipes), episodes: byId(episodes), keywords: byId(keywords), settings: byId(settings), standing: byId(standing), busy: byId(busy), reservations: byId(reservations), launches: byId(launches), steps: byId(steps), scripts: byId(scripts.filter((s) => s !== undefined)) }
+    this.records = {
+      shows: byId(shows),
+      outlets: byId(outlets),
+      recipes: byId(recipes),
+      episodes: byId(episodes),
+      keywords: byId(keywords),
+      settings: byId(settings),
+      standing: byId(standing),
+      busy: byId(busy),
+      reservations: byId(reservations),
+      launches: byId(launches),
+      steps: byId(steps),
+      scripts: byId(scripts.filter((s) => s !== undefined)),
+    }
     this.watcher.changed()
   }
 
@@ -98,15 +150,25 @@ export class Library {
   async ensure(ids: readonly Id[]): Promise<void> {
     const missing = ids.filter((id) => !this.loaded.has(id))
     if (missing.length === 0) return
-    const [steps, scripts] = await Promise.all([this.store.steps.where('episode').anyOf(missing).toArray(), this.store.scripts.bulkGet(missing)])
+    const [steps, scripts] = await Promise.all([
+      this.store.steps.where('episode').anyOf(missing).toArray(),
+      this.store.scripts.bulkGet(missing),
+    ])
     for (const id of missing) this.loaded.add(id)
-    this.records = { ...this.records, steps: new Map([...this.records.steps, ...byId(steps)]), scripts: new Map([...this.records.scripts, ...byId(scripts.filter((s) => s !== undefined))]) }
+    this.records = {
+      ...this.records,
+      steps: new Map([...this.records.steps, ...byId(steps)]),
+      scripts: new Map([...this.records.scripts, ...byId(scripts.filter((s) => s !== undefined))]),
+    }
     this.watcher.changed()
   }
 
   /** The steps of some episodes, read without bringing them into the records: what past work taught. */
   async stepsOf(ids: readonly Id[]): Promise<Step[]> {
-    return this.store.steps.where('episode').anyOf([...ids]).toArray()
+    return this.store.steps
+      .where('episode')
+      .anyOf([...ids])
+      .toArray()
   }
 
   /** Runs a command: the change is in the records when this returns, and in the store when the promise is kept. */
@@ -132,7 +194,10 @@ export class Library {
         last.done = { ...value, changes: merged(last.done.changes, value.changes) }
         last.run = run
         const earlier = last.settle
-        last.settle = (r) => { earlier(r); settle(r) }
+        last.settle = (r) => {
+          earlier(r)
+          settle(r)
+        }
       } else this.queue.push({ run, done: value, settle })
       this.working ??= this.work()
     })
@@ -169,7 +234,9 @@ export class Library {
       } catch (error) {
         await this.refresh(done.changes)
         if (!(error instanceof Overtaken) || attempt > 3) return { ok: false, problem: problemOf(error) }
-        this.show(error.theirs.map((after) => ({ table: 'episodes', id: after.id, before: undefined, after })))
+        this.show(
+          error.theirs.map((after) => ({ table: 'episodes', id: after.id, before: undefined, after })),
+        )
         const again = waiting.run()
         if (!again.ok) return again
         done = again.value
@@ -180,14 +247,25 @@ export class Library {
 
   private async commit(done: Done): Promise<void> {
     const { store } = this
-    await store.transaction('rw', [...new Set([...done.changes.map((c): string => c.table), 'journal', 'files'])], async () => {
-      // All at once: the fewer turns a write takes, the less can be lost when the tab is killed.
-      await Promise.all([
-        this.put(done.changes),
-        ...(done.files ?? []).map((file) => store.files.put(file)),
-        writeLine(store.journal, { at: new Date(now()).toISOString(), sentence: done.sentence, about: done.about, tab: this.tab, changes: done.changes, ...(done.merge === undefined ? {} : { merge: done.merge }) }),
-      ])
-    })
+    await store.transaction(
+      'rw',
+      [...new Set([...done.changes.map((c): string => c.table), 'journal', 'files'])],
+      async () => {
+        // All at once: the fewer turns a write takes, the less can be lost when the tab is killed.
+        await Promise.all([
+          this.put(done.changes),
+          ...(done.files ?? []).map((file) => store.files.put(file)),
+          writeLine(store.journal, {
+            at: new Date(now()).toISOString(),
+            sentence: done.sentence,
+            about: done.about,
+            tab: this.tab,
+            changes: done.changes,
+            ...(done.merge === undefined ? {} : { merge: done.merge }),
+          }),
+        ])
+      },
+    )
   }
 
   /** Writes changes inside a transaction; throws `Overtaken` where a record is not what it was before. */
@@ -196,15 +274,32 @@ export class Library {
     if (changes.some((change, i) => !same(stored[i], change.before))) throw new Overtaken()
     const there = await this.onTheirSlots(changes)
     if (there.length > 0) throw new Overtaken(there)
-    await Promise.all(changes.map((change) => (change.after === undefined ? this.store.rows(change.table).delete(change.id) : this.store.rows(change.table).put(change.after))))
+    await Promise.all(
+      changes.map((change) =>
+        change.after === undefined
+          ? this.store.rows(change.table).delete(change.id)
+          : this.store.rows(change.table).put(change.after),
+      ),
+    )
   }
 
   /** Episodes that another tab has put, unseen here, on a slot that some changes fill. */
   private async onTheirSlots(changes: readonly Change[]): Promise<Episode[]> {
-    const placed = changes.flatMap((c) => (c.table === 'episodes' && c.after?.phase.name === 'work' && c.after.place.on === 'slot' && !same(c.after.place, c.before?.place) ? [c.after] : []))
+    const placed = changes.flatMap((c) =>
+      c.table === 'episodes' &&
+      c.after?.phase.name === 'work' &&
+      c.after.place.on === 'slot' &&
+      !same(c.after.place, c.before?.place)
+        ? [c.after]
+        : [],
+    )
     if (placed.length === 0) return []
     const own = new Set(changes.map((c) => c.id))
-    return this.store.episodes.where('phase.name').equals('work').filter((e) => !own.has(e.id) && placed.some((p) => p.show === e.show && same(p.place, e.place))).toArray()
+    return this.store.episodes
+      .where('phase.name')
+      .equals('work')
+      .filter((e) => !own.has(e.id) && placed.some((p) => p.show === e.show && same(p.place, e.place)))
+      .toArray()
   }
 
   /** Takes back the last thing that was done, or does again what was taken back last; says which. */
@@ -215,26 +310,35 @@ export class Library {
     try {
       const line = await store.transaction('rw', [...tableNames, 'journal'], async () => {
         const last = await store.journal.orderBy('seq').reverse().limit(300).toArray()
-        const found = way === 'undo' ? last.find((l) => l.state === wanted && l.changes.length > 0) : last.filter((l) => l.state === wanted).at(-1)
+        const found =
+          way === 'undo'
+            ? last.find((l) => l.state === wanted && l.changes.length > 0)
+            : last.filter((l) => l.state === wanted).at(-1)
         if (!found) return undefined
         await this.put(way === 'undo' ? inverse(found.changes) : found.changes)
         await store.journal.put({ ...found, state: way === 'undo' ? 'undone' : 'done' })
         return found
       })
-      if (!line) return refused(way === 'undo' ? 'There is nothing to take back.' : 'There is nothing to do again.')
+      if (!line)
+        return refused(way === 'undo' ? 'There is nothing to take back.' : 'There is nothing to do again.')
       const changes = way === 'undo' ? inverse(line.changes) : line.changes
       this.show(changes)
       this.channel?.postMessage({ kind: 'changed', changes } satisfies Message)
       return fine(line.sentence)
     } catch (error) {
-      return error instanceof Overtaken ? refused('What followed it stands in the way. Reload the page, then try again.') : { ok: false, problem: problemOf(error) }
+      return error instanceof Overtaken
+        ? refused('What followed it stands in the way. Reload the page, then try again.')
+        : { ok: false, problem: problemOf(error) }
     }
   }
 
   /** The lines of an episode's history, newest first. */
   async history(episode: Id): Promise<JournalLine[]> {
     const lines = await this.store.journal.where('about').equals(episode).toArray()
-    return lines.filter((l) => l.state !== 'dropped').sort((a, b) => b.seq - a.seq).slice(0, 200)
+    return lines
+      .filter((l) => l.state !== 'dropped')
+      .sort((a, b) => b.seq - a.seq)
+      .slice(0, 200)
   }
 
   /** A file's bytes. */
@@ -281,18 +385,30 @@ export class Library {
   private async stored(change: Change): Promise<Change> {
     const { store } = this
     switch (change.table) {
-      case 'shows': return { ...change, after: await store.shows.get(change.id) }
-      case 'outlets': return { ...change, after: await store.outlets.get(change.id) }
-      case 'recipes': return { ...change, after: await store.recipes.get(change.id) }
-      case 'episodes': return { ...change, after: await store.episodes.get(change.id) }
-      case 'steps': return { ...change, after: await store.steps.get(change.id) }
-      case 'scripts': return { ...change, after: await store.scripts.get(change.id) }
-      case 'keywords': return { ...change, after: await store.keywords.get(change.id) }
-      case 'settings': return { ...change, after: await store.settings.get(change.id) }
-      case 'standing': return { ...change, after: await store.standing.get(change.id) }
-      case 'busy': return { ...change, after: await store.busy.get(change.id) }
-      case 'reservations': return { ...change, after: await store.reservations.get(change.id) }
-      case 'launches': return { ...change, after: await store.launches.get(change.id) }
+      case 'shows':
+        return { ...change, after: await store.shows.get(change.id) }
+      case 'outlets':
+        return { ...change, after: await store.outlets.get(change.id) }
+      case 'recipes':
+        return { ...change, after: await store.recipes.get(change.id) }
+      case 'episodes':
+        return { ...change, after: await store.episodes.get(change.id) }
+      case 'steps':
+        return { ...change, after: await store.steps.get(change.id) }
+      case 'scripts':
+        return { ...change, after: await store.scripts.get(change.id) }
+      case 'keywords':
+        return { ...change, after: await store.keywords.get(change.id) }
+      case 'settings':
+        return { ...change, after: await store.settings.get(change.id) }
+      case 'standing':
+        return { ...change, after: await store.standing.get(change.id) }
+      case 'busy':
+        return { ...change, after: await store.busy.get(change.id) }
+      case 'reservations':
+        return { ...change, after: await store.reservations.get(change.id) }
+      case 'launches':
+        return { ...change, after: await store.launches.get(change.id) }
     }
   }
 }

@@ -5,19 +5,46 @@ import { callMailbox, forgetHere, keepHere, waitingHere } from './outbox'
 class Kept {
   readonly map = new Map<string, string>()
   full = false
-  get length(): number { return this.map.size }
-  key(i: number): string | null { return [...this.map.keys()][i] ?? null }
-  getItem(name: string): string | null { return this.map.get(name) ?? null }
-  setItem(name: string, value: string): void { if (this.full) throw new Error('QuotaExceededError'); this.map.set(name, value) }
-  removeItem(name: string): void { this.map.delete(name) }
+  get length(): number {
+    return this.map.size
+  }
+  key(i: number): string | null {
+    return [...this.map.keys()][i] ?? null
+  }
+  getItem(name: string): string | null {
+    return this.map.get(name) ?? null
+  }
+  setItem(name: string, value: string): void {
+    if (this.full) throw new Error('QuotaExceededError')
+    this.map.set(name, value)
+  }
+  removeItem(name: string): void {
+    this.map.delete(name)
+  }
 }
 let storage: Kept
 beforeEach(() => {
   storage = new Kept()
-  Object.assign(globalThis, { localStorage: storage, location: { hash: '', pathname: '/jot', search: '' }, history: { replaceState: () => { Object.assign(globalThis.location, { hash: '' }) } } })
+  Object.assign(globalThis, {
+    localStorage: storage,
+    location: { hash: '', pathname: '/jot', search: '' },
+    history: {
+      replaceState: () => {
+        Object.assign(globalThis.location, { hash: '' })
+      },
+    },
+  })
 })
 
-const idea = (id: string, at: string, line = 'A line') => ({ kind: 'jotted' as const, id, at, line, note: '', url: '', show: '' })
+const idea = (id: string, at: string, line = 'A line') => ({
+  kind: 'jotted' as const,
+  id,
+  at,
+  line,
+  note: '',
+  url: '',
+  show: '',
+})
 
 test('ideas wait each under a name of its own, the oldest first; what is broken or another’s is passed over', () => {
   expect(keepHere(idea('idea-0002', '2026-11-24T10:00:00.000Z'))).toBe(true)
@@ -44,12 +71,20 @@ test('the key comes from the address once, is kept, and leaves the address', () 
 })
 
 describe('a call to the mailbox', () => {
-  const answering = (status: number, body: string, type = 'application/json') => { Object.assign(globalThis, { fetch: () => Promise.resolve(new Response(body, { status, headers: { 'content-type': type } })) }) }
+  const answering = (status: number, body: string, type = 'application/json') => {
+    Object.assign(globalThis, {
+      fetch: () => Promise.resolve(new Response(body, { status, headers: { 'content-type': type } })),
+    })
+  }
   test('tells an answer, a refusal with its sentence, and nobody there apart', async () => {
     answering(200, '{"kept":"x"}')
     expect(await callMailbox('PUT', '/jotted/x', {})).toEqual({ is: 'fine', body: { kept: 'x' } })
     answering(507, '{"sentence":"The mailbox is full."}')
-    expect(await callMailbox('PUT', '/jotted/x', {})).toEqual({ is: 'refused', status: 507, sentence: 'The mailbox is full.' })
+    expect(await callMailbox('PUT', '/jotted/x', {})).toEqual({
+      is: 'refused',
+      status: 507,
+      sentence: 'The mailbox is full.',
+    })
     answering(200, '<html></html>', 'text/html')
     expect(await callMailbox('GET', '/')).toEqual({ is: 'away' })
     Object.assign(globalThis, { fetch: () => Promise.reject(new TypeError('no network')) })

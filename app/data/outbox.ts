@@ -16,7 +16,9 @@ export function waitingHere(): JottedMail[] {
       const read = JottedMail.safeParse(JSON.parse(localStorage.getItem(name) ?? 'null'))
       if (read.success) found.push(read.data)
     }
-  } catch { /* no storage: nothing waits */ }
+  } catch {
+    /* no storage: nothing waits */
+  }
   return found.sort((a, b) => (a.at < b.at ? -1 : 1))
 }
 
@@ -36,16 +38,31 @@ export function forgetHere(ids: readonly string[]): void {
 }
 
 /** What a call to the mailbox came to: its answer, what it says against it, or that nobody answers. */
-export type Answer = { is: 'fine'; body: unknown } | { is: 'refused'; status: number; sentence: string } | { is: 'away' }
+export type Answer =
+  { is: 'fine'; body: unknown } | { is: 'refused'; status: number; sentence: string } | { is: 'away' }
 
 /** Calls the mailbox. A server that is none of ours (no JSON) counts as away. */
-export async function callMailbox(method: 'GET' | 'PUT' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<Answer> {
+export async function callMailbox(
+  method: 'GET' | 'PUT' | 'POST' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<Answer> {
   try {
-    const response = await fetch(`/mail${path}`, { method, headers: { 'x-lamp-key': mailKey(), ...(body === undefined ? {} : { 'content-type': 'application/json' }) }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })
+    const response = await fetch(`/mail${path}`, {
+      method,
+      headers: {
+        'x-lamp-key': mailKey(),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    })
     if (!response.headers.get('content-type')?.includes('json')) return { is: 'away' }
     const answer: unknown = await response.json()
     if (response.ok) return { is: 'fine', body: answer }
-    const sentence = typeof answer === 'object' && answer !== null && 'sentence' in answer ? String(answer.sentence) : 'The mailbox refuses it.'
+    const sentence =
+      typeof answer === 'object' && answer !== null && 'sentence' in answer
+        ? String(answer.sentence)
+        : 'The mailbox refuses it.'
     return { is: 'refused', status: response.status, sentence }
   } catch {
     return { is: 'away' }

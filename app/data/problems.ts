@@ -3,8 +3,20 @@ import type { Problem } from '@core/result'
 /** What a failure of the store means to a person, and the way out. */
 export function problemOf(error: unknown): Problem {
   const name = error instanceof Error ? `${error.name} ${error.message}` : String(error)
-  if (/quota/i.test(name)) return { sentence: 'The browser has no room left, so the last change was not kept. Download a back-up now, then free some space or remove pictures.', path: 'storage' }
-  if (/version/i.test(name)) return { sentence: 'This data was last used by a newer Lamp Reel. Reload the page to get it.', path: 'storage' }
-  return { sentence: 'The browser refuses to store anything here, perhaps because this is a private window. Open Lamp Reel in an ordinary window, or download a back-up of what is on screen.', path: 'storage' }
+  if (/quota/i.test(name))
+    return {
+      sentence:
+        'The browser has no room left, so the last change was not kept. Download a back-up now, then free some space or remove pictures.',
+      path: 'storage',
+    }
+  if (/version/i.test(name))
+    return {
+      sentence: 'This data was last used by a newer Lamp Reel. Reload the page to get it.',
+      path: 'storage',
+    }
+  return {
+    sentence:
+      'The browser refuses to store anything here, perhaps because this is a private window. Open Lamp Reel in an ordinary window, or download a back-up of what is on screen.',
+    path: 'storage',
+  }
 }
-

@@ -13,7 +13,9 @@ import { backupOf, restoreInto, sweepFiles, wholeOf } from './whole'
 
 const open: Library[] = []
 let n = 0
-afterEach(() => { for (const library of open.splice(0)) library.close() })
+afterEach(() => {
+  for (const library of open.splice(0)) library.close()
+})
 async function opened(name: string): Promise<Library> {
   const library = new Library(name, { changed: () => undefined, trouble: () => undefined })
   open.push(library)
@@ -27,9 +29,22 @@ async function firstVersion(name: string): Promise<void> {
   const { idea: _idea, ...episode } = exampleEpisode({ note: 'from the first version' })
   const { blocks: _blocks, ...step } = exampleStep({ id: 's1' })
   const shows = [...records.shows.values()].map(({ fields: _fields, ...show }) => show)
-  const settings = [...records.settings.values()].map(({ weights: _w, views: _v, away: _a, exceptions: _e, setup: _s, preferred: _p, ...rest }) => rest)
+  const settings = [...records.settings.values()].map(
+    ({ weights: _w, views: _v, away: _a, exceptions: _e, setup: _s, preferred: _p, ...rest }) => rest,
+  )
   const store = new Dexie(name)
-  store.version(1).stores({ shows: 'id', outlets: 'id', recipes: 'id', episodes: 'id, phase.name', steps: 'id, episode', scripts: 'id', settings: 'id', journal: 'seq, *about', files: 'id', meta: 'key' })
+  store.version(1).stores({
+    shows: 'id',
+    outlets: 'id',
+    recipes: 'id',
+    episodes: 'id, phase.name',
+    steps: 'id, episode',
+    scripts: 'id',
+    settings: 'id',
+    journal: 'seq, *about',
+    files: 'id',
+    meta: 'key',
+  })
   await store.open()
   await store.table('shows').bulkAdd(shows)
   await store.table('outlets').bulkAdd([...records.outlets.values()])
@@ -37,7 +52,17 @@ async function firstVersion(name: string): Promise<void> {
   await store.table('episodes').add({ ...episode, title: 'Later title' })
   await store.table('steps').add(step)
   await store.table('settings').bulkAdd(settings)
-  await store.table('journal').add({ seq: 1, at: exampleAt, sentence: 'Changed the working title', about: [episode.id], state: 'done', tab: 't', changes: [{ table: 'episodes', id: episode.id, before: episode, after: { ...episode, title: 'Later title' } }] })
+  await store.table('journal').add({
+    seq: 1,
+    at: exampleAt,
+    sentence: 'Changed the working title',
+    about: [episode.id],
+    state: 'done',
+    tab: 't',
+    changes: [
+      { table: 'episodes', id: episode.id, before: episode, after: { ...episode, title: 'Later title' } },
+    ],
+  })
   await store.table('meta').add({ key: 'schema', value: 1 })
   store.close()
 }
@@ -48,18 +73,52 @@ describe('a store of the first version', () => {
     await firstVersion(name)
     const library = await opened(name)
     const whole = await wholeOf(library.store)
-    for (const table of ['shows', 'episodes', 'steps', 'settings'] as const) for (const row of whole.tables[table]) expect(schemas[table].safeParse(row).error?.issues ?? []).toEqual([])
-    expect(library.records.episodes.get('episode')).toMatchObject({ title: 'Later title', note: 'from the first version', idea: { standing: 'unsorted' } })
+    for (const table of ['shows', 'episodes', 'steps', 'settings'] as const)
+      for (const row of whole.tables[table])
+        expect(schemas[table].safeParse(row).error?.issues ?? []).toEqual([])
+    expect(library.records.episodes.get('episode')).toMatchObject({
+      title: 'Later title',
+      note: 'from the first version',
+      idea: { standing: 'unsorted' },
+    })
     expect((await library.store.meta.get('schema'))?.value).toBe(schemaVersion)
     expect(valueOf(await library.turn('undo'))).toBe('Changed the working title')
     expect(library.records.episodes.get('episode')?.title).toBe('Steaming oak ribs')
     valueOf(await library.perform(sortIdeas, { episodes: ['episode'], standing: 'next' }))
     expect((await library.store.episodes.get('episode'))?.idea.standing).toBe('next')
     // The tables that came later take records, and give them back by undo.
-    valueOf(await library.perform(putStanding, { name: 'Letters', kind: 'admin', minutes: 30, when: { by: 'once', day: '2026-11-25' } }))
-    valueOf(await library.perform(keepSlots, { show: 'show', name: 'Kelpline Rope', is: 'sponsor', kept: { by: 'slot', day: '2026-12-03' }, note: '' }))
-    valueOf(await library.perform(putLaunch, { name: 'Drawings', from: '2027-01-04', to: '2027-01-10', runUp: 21, wanted: 2, note: '' }))
-    expect([await library.store.standing.count(), await library.store.reservations.count(), await library.store.launches.count()]).toEqual([1, 1, 1])
+    valueOf(
+      await library.perform(putStanding, {
+        name: 'Letters',
+        kind: 'admin',
+        minutes: 30,
+        when: { by: 'once', day: '2026-11-25' },
+      }),
+    )
+    valueOf(
+      await library.perform(keepSlots, {
+        show: 'show',
+        name: 'Kelpline Rope',
+        is: 'sponsor',
+        kept: { by: 'slot', day: '2026-12-03' },
+        note: '',
+      }),
+    )
+    valueOf(
+      await library.perform(putLaunch, {
+        name: 'Drawings',
+        from: '2027-01-04',
+        to: '2027-01-10',
+        runUp: 21,
+        wanted: 2,
+        note: '',
+      }),
+    )
+    expect([
+      await library.store.standing.count(),
+      await library.store.reservations.count(),
+      await library.store.launches.count(),
+    ]).toEqual([1, 1, 1])
     const copy = await opened(`${name} restored`)
     expect(valueOf(await restoreInto(copy, await backupOf(library)))).toBe(1)
     expect([...copy.records.reservations.values()].map((r) => r.name)).toEqual(['Kelpline Rope'])
@@ -83,17 +142,38 @@ describe('what is new is kept like everything else', () => {
     const name = `old ${++n}`
     await firstVersion(name)
     const library = await opened(name)
-    valueOf(await library.perform(keepMail, { show: 'show', mail: [{ kind: 'wish', id: 'wish-0001', at: exampleAt, line: 'Knots', url: '', show: '', name: 'Mara', mail: 'mara@post.example', tell: true, picture: { type: 'image/png', width: 2, height: 2, base64: 'AAAA' } }], files: [{ id: 'wish-0001/picture', type: 'image/png', bytes: new Uint8Array([1, 2, 3]) }] }))
+    valueOf(
+      await library.perform(keepMail, {
+        show: 'show',
+        mail: [
+          {
+            kind: 'wish',
+            id: 'wish-0001',
+            at: exampleAt,
+            line: 'Knots',
+            url: '',
+            show: '',
+            name: 'Mara',
+            mail: 'mara@post.example',
+            tell: true,
+            picture: { type: 'image/png', width: 2, height: 2, base64: 'AAAA' },
+          },
+        ],
+        files: [{ id: 'wish-0001/picture', type: 'image/png', bytes: new Uint8Array([1, 2, 3]) }],
+      }),
+    )
     valueOf(await library.perform(addKeyword, { show: 'show', words: 'steam bending' }))
     await library.ensure(['episode'])
-    valueOf(await library.perform(layOnDay, { step: 's1', day: '2099-01-01', minutes: 60, today: '2026-11-24' }))
+    valueOf(
+      await library.perform(layOnDay, { step: 's1', day: '2099-01-01', minutes: 60, today: '2026-11-24' }),
+    )
     valueOf(await library.perform(startStep, { step: 's1' }))
     const zip = await backupOf(library)
     const other = await opened(`old ${++n}`)
     expect(valueOf(await restoreInto(other, zip))).toBe(2)
     await other.ensure(['episode'])
     expect(other.records.episodes.get('wish-0001')?.idea.asked[0]).toMatchObject({ name: 'Mara', tell: true })
-    expect([...(await other.file('wish-0001/picture'))?.bytes ?? []]).toEqual([1, 2, 3])
+    expect([...((await other.file('wish-0001/picture'))?.bytes ?? [])]).toEqual([1, 2, 3])
     expect([...other.records.keywords.values()].map((k) => k.words)).toEqual(['steam bending'])
     expect(other.records.steps.get('s1')?.blocks).toEqual([{ day: '2099-01-01', minutes: 60, pinned: true }])
     expect(other.records.settings.get('settings')?.running?.step).toBe('s1')
@@ -104,11 +184,29 @@ describe('what is new is kept like everything else', () => {
     await firstVersion(name)
     const library = await opened(name)
     const image = { id: 'i', name: 'a.png', type: 'image/png' as const, width: 2, height: 2, size: 3 }
-    valueOf(await library.perform(writeIdea, { episode: 'episode', typed: { images: [image], files: [{ id: 'f', name: 'a.txt', type: 'text/plain', size: 1 }] }, what: 'the files', files: [{ id: 'i', type: 'image/png', bytes: new Uint8Array([1]) }, { id: 'f', type: 'text/plain', bytes: new Uint8Array([2]) }] }))
+    valueOf(
+      await library.perform(writeIdea, {
+        episode: 'episode',
+        typed: { images: [image], files: [{ id: 'f', name: 'a.txt', type: 'text/plain', size: 1 }] },
+        what: 'the files',
+        files: [
+          { id: 'i', type: 'image/png', bytes: new Uint8Array([1]) },
+          { id: 'f', type: 'text/plain', bytes: new Uint8Array([2]) },
+        ],
+      }),
+    )
     expect(await sweepFiles(library.store)).toBe(0)
-    valueOf(await library.perform(writeIdea, { episode: 'episode', typed: { images: [], files: [] }, what: 'the images' }))
+    valueOf(
+      await library.perform(writeIdea, {
+        episode: 'episode',
+        typed: { images: [], files: [] },
+        what: 'the images',
+      }),
+    )
     expect(await sweepFiles(library.store)).toBe(0)
-    await library.store.journal.toCollection().modify((line) => { line.changes = [] })
+    await library.store.journal.toCollection().modify((line) => {
+      line.changes = []
+    })
     expect(await sweepFiles(library.store)).toBe(2)
   })
 })

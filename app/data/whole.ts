@@ -31,7 +31,11 @@ export async function wholeOf(store: Store): Promise<Whole> {
 }
 
 /** Replaces all that a store holds, in one transaction: all of it or nothing. */
-export async function replaceWhole(store: Store, whole: Whole, remarks: { key: string; value: string | number }[] = []): Promise<void> {
+export async function replaceWhole(
+  store: Store,
+  whole: Whole,
+  remarks: { key: string; value: string | number }[] = [],
+): Promise<void> {
   await store.transaction('rw', store.tables, async () => {
     for (const table of store.tables) await table.clear()
     for (const name of tableNames) await store.rows(name).bulkAdd(whole.tables[name])
@@ -61,7 +65,24 @@ export async function restoreInto(library: Library, bytes: Uint8Array): Promise<
   return fine(whole.value.tables.episodes.length)
 }
 
-const nothing: Whole = { tables: { shows: [], outlets: [], recipes: [], episodes: [], steps: [], scripts: [], keywords: [], settings: [], standing: [], busy: [], reservations: [], launches: [] }, journal: [], files: [] }
+const nothing: Whole = {
+  tables: {
+    shows: [],
+    outlets: [],
+    recipes: [],
+    episodes: [],
+    steps: [],
+    scripts: [],
+    keywords: [],
+    settings: [],
+    standing: [],
+    busy: [],
+    reservations: [],
+    launches: [],
+  },
+  journal: [],
+  files: [],
+}
 
 /** Erases all that a world holds. */
 export async function eraseAll(library: Library): Promise<void> {
@@ -74,8 +95,14 @@ export async function eraseAll(library: Library): Promise<void> {
 export async function sweepFiles(store: Store): Promise<number> {
   return store.transaction('rw', store.episodes, store.journal, store.files, async () => {
     const kept = new Set<string>()
-    await store.episodes.each((e) => { for (const f of filesOf(e)) kept.add(f) })
-    await store.journal.each((line) => { for (const c of line.changes) if (c.table === 'episodes') for (const e of [c.before, c.after]) if (e) for (const f of filesOf(e)) kept.add(f) })
+    await store.episodes.each((e) => {
+      for (const f of filesOf(e)) kept.add(f)
+    })
+    await store.journal.each((line) => {
+      for (const c of line.changes)
+        if (c.table === 'episodes')
+          for (const e of [c.before, c.after]) if (e) for (const f of filesOf(e)) kept.add(f)
+    })
     const orphans = (await store.files.toCollection().primaryKeys()).filter((id) => !kept.has(id))
     await store.files.bulkDelete(orphans)
     return orphans.length

@@ -6,8 +6,12 @@ const key = () => `lamp-reel.world.${servedStart().world}`
 
 /** What the server that served this page asks for: `own`, `demo` or `demo large`. */
 export function servedStart(): { world: World; size: 'usual' | 'large' } {
-  const asked = globalThis.document?.querySelector('meta[name="lamp-reel-start"]')?.getAttribute('content') ?? 'own'
-  return { world: asked.startsWith('demo') ? 'demo' : 'own', size: asked.includes('large') ? 'large' : 'usual' }
+  const asked =
+    globalThis.document?.querySelector('meta[name="lamp-reel-start"]')?.getAttribute('content') ?? 'own'
+  return {
+    world: asked.startsWith('demo') ? 'demo' : 'own',
+    size: asked.includes('large') ? 'large' : 'usual',
+  }
 }
 
 /** The world this tab is in: what was chosen before, or what the server asks for. */

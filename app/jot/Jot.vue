@@ -7,7 +7,10 @@ import { callMailbox, forgetHere, keepHere, waitingHere } from '@app/data/outbox
 import { download } from '@app/ui/download'
 
 /** The phone's page: a line, kept at once; it hands over to the mailbox when it can, and keeps what it could not. */
-interface ShowName { id: string; title: string }
+interface ShowName {
+  id: string
+  title: string
+}
 const aboutKey = 'lamp-reel.about'
 const line = ref('')
 const note = ref('')
@@ -23,14 +26,26 @@ const codes = ref<string[]>([])
 const at = ref(0)
 const codeField = ref<HTMLCanvasElement>()
 let turning: ReturnType<typeof setInterval> | undefined
-const count = computed(() => (waiting.value.length === 1 ? 'One idea waits here' : `${waiting.value.length} ideas wait here`))
+const count = computed(() =>
+  waiting.value.length === 1 ? 'One idea waits here' : `${waiting.value.length} ideas wait here`,
+)
 
 function remembered(): ShowName[] {
-  try { return readShows(JSON.parse(localStorage.getItem(aboutKey) ?? '{}')) } catch { return [] }
+  try {
+    return readShows(JSON.parse(localStorage.getItem(aboutKey) ?? '{}'))
+  } catch {
+    return []
+  }
 }
 function readShows(about: unknown): ShowName[] {
   const list: unknown = typeof about === 'object' && about !== null && 'shows' in about ? about.shows : []
-  return Array.isArray(list) ? list.flatMap((s: unknown) => (typeof s === 'object' && s !== null && 'id' in s && 'title' in s ? [{ id: String(s.id), title: String(s.title) }] : [])) : []
+  return Array.isArray(list)
+    ? list.flatMap((s: unknown) =>
+        typeof s === 'object' && s !== null && 'id' in s && 'title' in s
+          ? [{ id: String(s.id), title: String(s.title) }]
+          : [],
+      )
+    : []
 }
 /** A link or text shared from another program on the phone. */
 function shared() {
@@ -46,11 +61,29 @@ function shared() {
 }
 function keep() {
   const text = line.value.trim()
-  if (text === '') { field.value?.focus(); return }
+  if (text === '') {
+    field.value?.focus()
+    return
+  }
   const found = url.value || (/https?:\/\/\S+/.exec(text)?.[0] ?? '')
-  const idea = JottedMail.safeParse({ kind: 'jotted', id: crypto.randomUUID(), at: new Date().toISOString(), line: text.slice(0, 300), note: note.value.trim(), url: found, show: show.value })
-  if (!idea.success) { trouble.value = idea.error.issues[0]?.message ?? 'This cannot be kept.'; return }
-  if (!keepHere(idea.data)) { trouble.value = 'This browser stores nothing here, perhaps because the window is private. Copy the line before you close it.'; return }
+  const idea = JottedMail.safeParse({
+    kind: 'jotted',
+    id: crypto.randomUUID(),
+    at: new Date().toISOString(),
+    line: text.slice(0, 300),
+    note: note.value.trim(),
+    url: found,
+    show: show.value,
+  })
+  if (!idea.success) {
+    trouble.value = idea.error.issues[0]?.message ?? 'This cannot be kept.'
+    return
+  }
+  if (!keepHere(idea.data)) {
+    trouble.value =
+      'This browser stores nothing here, perhaps because the window is private. Copy the line before you close it.'
+    return
+  }
   trouble.value = ''
   line.value = ''
   note.value = ''
@@ -72,8 +105,15 @@ async function handOver() {
     localStorage.setItem(aboutKey, JSON.stringify({ shows: shows.value }))
     for (const idea of waitingHere()) {
       const answer = await callMailbox('PUT', `/jotted/${idea.id}`, idea)
-      if (answer.is === 'away') { state.value = 'away'; return }
-      if (answer.is === 'refused') { state.value = 'refused'; trouble.value = answer.sentence; return }
+      if (answer.is === 'away') {
+        state.value = 'away'
+        return
+      }
+      if (answer.is === 'refused') {
+        state.value = 'refused'
+        trouble.value = answer.sentence
+        return
+      }
       forgetHere([idea.id])
       handed.value = [{ id: idea.id, line: idea.line }, ...handed.value].slice(0, 8)
       waiting.value = waitingHere()
@@ -91,12 +131,21 @@ async function asCodes() {
   at.value = 0
   await draw()
   clearInterval(turning)
-  if (codes.value.length > 1) turning = setInterval(() => { at.value = (at.value + 1) % codes.value.length; void draw() }, 1400)
+  if (codes.value.length > 1)
+    turning = setInterval(() => {
+      at.value = (at.value + 1) % codes.value.length
+      void draw()
+    }, 1400)
 }
 async function draw() {
   const { toCanvas } = await import('qrcode')
   await nextTick()
-  if (codeField.value) await toCanvas(codeField.value, codes.value[at.value] ?? '', { errorCorrectionLevel: 'L', margin: 3, width: 340 })
+  if (codeField.value)
+    await toCanvas(codeField.value, codes.value[at.value] ?? '', {
+      errorCorrectionLevel: 'L',
+      margin: 3,
+      width: 340,
+    })
 }
 function arrived() {
   forgetHere(waiting.value.map((i) => i.id))
@@ -106,7 +155,9 @@ function arrived() {
   clearInterval(turning)
 }
 let again: ReturnType<typeof setInterval> | undefined
-const now = () => { void handOver() }
+const now = () => {
+  void handOver()
+}
 onMounted(() => {
   mailKey()
   shared()
@@ -116,33 +167,92 @@ onMounted(() => {
   window.addEventListener('online', now)
   document.addEventListener('visibilitychange', now)
 })
-onBeforeUnmount(() => { clearInterval(again); clearInterval(turning); window.removeEventListener('online', now); document.removeEventListener('visibilitychange', now) })
+onBeforeUnmount(() => {
+  clearInterval(again)
+  clearInterval(turning)
+  window.removeEventListener('online', now)
+  document.removeEventListener('visibilitychange', now)
+})
 </script>
 
 <template>
   <main class="mx-auto max-w-[520px] px-4 py-4 grid gap-4 content-start min-h-screen">
-    <header class="flex items-center gap-2.5"><img src="/mark.svg" width="26" height="26" alt="" /><h1 class="text-20">Jot an idea</h1></header>
+    <header class="flex items-center gap-2.5">
+      <img src="/mark.svg" width="26" height="26" alt="" />
+      <h1 class="text-20">Jot an idea</h1>
+    </header>
     <form class="grid gap-3" @submit.prevent="keep">
-      <textarea ref="field" v-model="line" class="field text-16 min-h-[96px]" rows="3" maxlength="300" placeholder="One line is enough" aria-label="The idea" @keydown.enter.exact.prevent="keep" />
+      <textarea
+        ref="field"
+        v-model="line"
+        class="field text-16 min-h-[96px]"
+        rows="3"
+        maxlength="300"
+        placeholder="One line is enough"
+        aria-label="The idea"
+        @keydown.enter.exact.prevent="keep"
+      />
       <div v-if="shows.length > 1" class="flex flex-wrap gap-2" role="radiogroup" aria-label="For which show">
-        <button v-for="s in [{ id: '', title: 'Either' }, ...shows]" :key="s.id" type="button" role="radio" class="btn" :class="show === s.id ? 'border-ink bg-raised' : ''" :aria-checked="show === s.id" @click="show = s.id">{{ s.title }}</button>
+        <button
+          v-for="s in [{ id: '', title: 'Either' }, ...shows]"
+          :key="s.id"
+          type="button"
+          role="radio"
+          class="btn"
+          :class="show === s.id ? 'border-ink bg-raised' : ''"
+          :aria-checked="show === s.id"
+          @click="show = s.id"
+        >
+          {{ s.title }}
+        </button>
       </div>
-      <p v-if="url" class="sub flex items-center gap-2 min-w-0"><span class="truncate flex-1">From {{ url }}</span><button type="button" class="btn btn-small" @click="url = ''">Leave it out</button></p>
-      <details class="sub"><summary class="py-1">Add a note</summary><textarea v-model="note" class="field mt-2" rows="3" maxlength="2000" aria-label="Note" /></details>
+      <p v-if="url" class="sub flex items-center gap-2 min-w-0">
+        <span class="truncate flex-1">From {{ url }}</span
+        ><button type="button" class="btn btn-small" @click="url = ''">Leave it out</button>
+      </p>
+      <details class="sub">
+        <summary class="py-1">Add a note</summary>
+        <textarea v-model="note" class="field mt-2" rows="3" maxlength="2000" aria-label="Note" />
+      </details>
       <button class="btn btn-main min-h-[48px] text-16">Keep it</button>
     </form>
     <p v-if="trouble" role="alert" class="late">{{ trouble }}</p>
     <section v-if="waiting.length > 0" class="panel p-4 grid gap-3" aria-label="Waiting">
-      <p><strong>{{ count }}</strong><span class="sub block">{{ state === 'away' ? 'The desk cannot be reached; it tries again by itself.' : state === 'refused' ? 'The mailbox did not take them.' : 'Handing over…' }}</span></p>
-      <ul class="grid gap-1"><li v-for="i in waiting" :key="i.id" class="break-words">{{ i.line }}</li></ul>
-      <div class="flex flex-wrap gap-2"><button class="btn btn-small" @click="asCodes">Show as codes</button><button class="btn btn-small" @click="asFile">Hand over as a file</button></div>
+      <p>
+        <strong>{{ count }}</strong><span class="sub block">{{
+          state === 'away'
+            ? 'The desk cannot be reached; it tries again by itself.'
+            : state === 'refused'
+              ? 'The mailbox did not take them.'
+              : 'Handing over…'
+        }}</span>
+      </p>
+      <ul class="grid gap-1">
+        <li v-for="i in waiting" :key="i.id" class="break-words">{{ i.line }}</li>
+      </ul>
+      <div class="flex flex-wrap gap-2">
+        <button class="btn btn-small" @click="asCodes">Show as codes</button
+        ><button class="btn btn-small" @click="asFile">Hand over as a file</button>
+      </div>
       <div v-if="codes.length > 0" class="grid gap-2 justify-items-center">
-        <canvas ref="codeField" class="bg-raised rounded-card max-w-full" role="img" :aria-label="`Code ${at + 1} of ${codes.length}`" />
+        <canvas
+          ref="codeField"
+          class="bg-raised rounded-card max-w-full"
+          role="img"
+          :aria-label="`Code ${at + 1} of ${codes.length}`"
+        />
         <p class="sub">Code {{ at + 1 }} of {{ codes.length }}. At the desk: Ideas, Mailbox, Read codes.</p>
         <button class="btn btn-small" @click="arrived">They are at the desk</button>
       </div>
     </section>
-    <section v-if="handed.length > 0" aria-label="Handed over"><h2 class="text-14 mb-1">Handed over</h2><ul class="grid gap-1 sub"><li v-for="i in handed" :key="i.id" class="break-words">{{ i.line }}</li></ul></section>
-    <p v-if="state === 'there' && waiting.length === 0 && handed.length === 0" class="sub">The desk is within reach. Ideas jotted elsewhere wait here until it is.</p>
+    <section v-if="handed.length > 0" aria-label="Handed over">
+      <h2 class="text-14 mb-1">Handed over</h2>
+      <ul class="grid gap-1 sub">
+        <li v-for="i in handed" :key="i.id" class="break-words">{{ i.line }}</li>
+      </ul>
+    </section>
+    <p v-if="state === 'there' && waiting.length === 0 && handed.length === 0" class="sub">
+      The desk is within reach. Ideas jotted elsewhere wait here until it is.
+    </p>
   </main>
 </template>

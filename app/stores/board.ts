@@ -63,22 +63,45 @@ const emptyRecipe = smallRecipe('none', 'video', '2026-01-01T00:00:00.000Z')
 export const useBoard = defineStore('board', () => {
   const library = useLibrary()
   const now = ref(clock())
-  const tick = () => { now.value = clock() }
+  const tick = () => {
+    now.value = clock()
+  }
   if (typeof window !== 'undefined') {
     setInterval(tick, 15_000)
     window.addEventListener('focus', tick)
   }
 
-  const shows = computed(() => [...library.records.shows.values()].sort((a, b) => (a.createdAt < b.createdAt ? -1 : a.createdAt > b.createdAt ? 1 : a.id < b.id ? -1 : 1)))
+  const shows = computed(() =>
+    [...library.records.shows.values()].sort((a, b) =>
+      a.createdAt < b.createdAt ? -1 : a.createdAt > b.createdAt ? 1 : a.id < b.id ? -1 : 1,
+    ),
+  )
   const today = computed(() => dayAt(now.value, shows.value[0]?.zone ?? browserZone()))
   const settings = computed(() => library.settings ?? freshSettings(''))
   const works = computed(() => workingDays(settings.value))
   /** The hours of days, less what standing work and busy time take of them. */
   const standing = computed(() => library.records.standing)
   const busy = computed(() => library.records.busy)
-  const hours = computed((): HoursOf => (standing.value.size + busy.value.size === 0 ? settings.value : { ...settings.value, taken: takenMinutes(standing.value.values(), busy.value.values(), addDays(today.value, -14), addDays(today.value, 200)) }))
+  const hours = computed((): HoursOf =>
+    standing.value.size + busy.value.size === 0
+      ? settings.value
+      : {
+          ...settings.value,
+          taken: takenMinutes(
+            standing.value.values(),
+            busy.value.values(),
+            addDays(today.value, -14),
+            addDays(today.value, 200),
+          ),
+        },
+  )
   /** Every episode once over: which are in work, ideas or released, and each show's that have a place, a number or are out. */
-  let last: { work: Episode[]; ideas: Episode[]; released: Episode[]; byShow: Map<Id, Episode[]> } = { work: [], ideas: [], released: [], byShow: new Map() }
+  let last: { work: Episode[]; ideas: Episode[]; released: Episode[]; byShow: Map<Id, Episode[]> } = {
+    work: [],
+    ideas: [],
+    released: [],
+    byShow: new Map(),
+  }
   const sorted = computed(() => {
     const [work, ideas, released]: [Episode[], Episode[], Episode[]] = [[], [], []]
     const byShow = new Map<Id, Episode[]>()
@@ -100,7 +123,12 @@ export const useBoard = defineStore('board', () => {
   const everyRelease = computed(() => sorted.value.released)
   const minute = computed(() => Math.floor(now.value / 60_000) * 60_000)
 
-  const numbers = computed(() => new Map<Id, Numbers>(shows.value.map((s) => [s.id, numbersOf(s, sorted.value.byShow.get(s.id) ?? [], minute.value)])))
+  const numbers = computed(
+    () =>
+      new Map<Id, Numbers>(
+        shows.value.map((s) => [s.id, numbersOf(s, sorted.value.byShow.get(s.id) ?? [], minute.value)]),
+      ),
+  )
   const stepsBy = computed(() => {
     const by = new Map<Id, Step[]>()
     for (const step of library.records.steps.values()) {
@@ -120,13 +148,47 @@ export const useBoard = defineStore('board', () => {
     const recipe = recipeFor(records, episode) ?? emptyRecipe
     const script = records.scripts.get(episode.id)
     const steps = stepsBy.value.get(episode.id) ?? []
-    const number = sayNumber(show, episode.number ?? numbers.value.get(show.id)?.episodes.get(episode.id), episode.code)
-    const from = [episode, show, recipe, script, number, today.value, works.value, records.outlets, steps.length, ...steps]
+    const number = sayNumber(
+      show,
+      episode.number ?? numbers.value.get(show.id)?.episodes.get(episode.id),
+      episode.code,
+    )
+    const from = [
+      episode,
+      show,
+      recipe,
+      script,
+      number,
+      today.value,
+      works.value,
+      records.outlets,
+      steps.length,
+      ...steps,
+    ]
     const old = kept.get(episode.id)
     if (old && old.from.length === from.length && old.from.every((x, i) => x === from[i])) return old.card
     const outlets = show.outlets.flatMap((id) => records.outlets.get(id) ?? [])
-    const standing = standingOf({ episode, show, recipe, script, outlets, steps, today: today.value, works: works.value })
-    const card: Card = { episode, show, recipe, outlets, script, steps, standing, number, title: titleOf(episode) }
+    const standing = standingOf({
+      episode,
+      show,
+      recipe,
+      script,
+      outlets,
+      steps,
+      today: today.value,
+      works: works.value,
+    })
+    const card: Card = {
+      episode,
+      show,
+      recipe,
+      outlets,
+      script,
+      steps,
+      standing,
+      number,
+      title: titleOf(episode),
+    }
     kept.set(episode.id, { from, card })
     return card
   }
@@ -137,12 +199,20 @@ export const useBoard = defineStore('board', () => {
   }
 
   const working = computed(() => sorted.value.work.flatMap((e) => cardOf(e) ?? []))
-  const ideas = computed(() => [...everyIdea.value].sort((a, b) => (a.createdAt > b.createdAt ? -1 : a.createdAt < b.createdAt ? 1 : 0)))
-  const placed = computed(() => working.value.filter((c) => c.standing.release).sort((a, b) => (a.standing.release?.at ?? 0) - (b.standing.release?.at ?? 0)))
+  const ideas = computed(() =>
+    [...everyIdea.value].sort((a, b) => (a.createdAt > b.createdAt ? -1 : a.createdAt < b.createdAt ? 1 : 0)),
+  )
+  const placed = computed(() =>
+    working.value
+      .filter((c) => c.standing.release)
+      .sort((a, b) => (a.standing.release?.at ?? 0) - (b.standing.release?.at ?? 0)),
+  )
   const unplaced = computed(() => working.value.filter((c) => !c.standing.release && !c.episode.spare))
   const spares = computed(() => working.value.filter((c) => c.episode.spare && !c.standing.release))
   /** Releases whose moment has passed and that nobody has answered for. */
-  const overdue = computed(() => placed.value.filter((c) => (c.standing.release?.at ?? Infinity) <= now.value))
+  const overdue = computed(() =>
+    placed.value.filter((c) => (c.standing.release?.at ?? Infinity) <= now.value),
+  )
   const coming = computed(() => placed.value.filter((c) => (c.standing.release?.at ?? 0) > now.value))
   /** The one reason that an outlook gives: who is waited on, or the step that most often decides. */
   function reasonOf(last: Id | undefined): string {
@@ -150,11 +220,19 @@ export const useBoard = defineStore('board', () => {
     return step === undefined ? '' : step.waiting ? `waits on ${step.waiting.who}` : step.name
   }
   /** What is late before its release, the most late first. */
-  const late = computed(() => coming.value.filter((c) => c.standing.late !== undefined).sort((a, b) => (b.standing.late ?? 0) - (a.standing.late ?? 0)))
-  const released = computed(() => [...everyRelease.value].sort((a, b) => (releasedAt(a) < releasedAt(b) ? 1 : -1)))
+  const late = computed(() =>
+    coming.value
+      .filter((c) => c.standing.late !== undefined)
+      .sort((a, b) => (b.standing.late ?? 0) - (a.standing.late ?? 0)),
+  )
+  const released = computed(() =>
+    [...everyRelease.value].sort((a, b) => (releasedAt(a) < releasedAt(b) ? 1 : -1)),
+  )
   const multiples = computed(() => {
     const all = new Map<Id, number>()
-    for (const show of shows.value) for (const [id, m] of timesUsual(released.value.filter((e) => e.show === show.id).reverse())) all.set(id, m)
+    for (const show of shows.value)
+      for (const [id, m] of timesUsual(released.value.filter((e) => e.show === show.id).reverse()))
+        all.set(id, m)
     return all
   })
 
@@ -162,7 +240,19 @@ export const useBoard = defineStore('board', () => {
     const work: Work[] = []
     for (const { standing } of placed.value) {
       const open = new Set(standing.steps.filter((s) => !s.done).map((s) => s.step.id))
-      for (const s of standing.steps) if (!s.done && s.due && !s.step.waiting && s.step.owner === 'me') work.push({ id: s.step.id, minutes: s.minutesLeft, due: s.due, kind: s.step.kind, earliest: s.earliest ?? (s.step.lead.by === 'after' ? standing.release?.day : undefined), laid: s.step.blocks, needs: s.step.needs.filter((n) => open.has(n) && !standing.steps.some((x) => x.step.id === n && x.step.waiting)) })
+      for (const s of standing.steps)
+        if (!s.done && s.due && !s.step.waiting && s.step.owner === 'me')
+          work.push({
+            id: s.step.id,
+            minutes: s.minutesLeft,
+            due: s.due,
+            kind: s.step.kind,
+            earliest: s.earliest ?? (s.step.lead.by === 'after' ? standing.release?.day : undefined),
+            laid: s.step.blocks,
+            needs: s.step.needs.filter(
+              (n) => open.has(n) && !standing.steps.some((x) => x.step.id === n && x.step.waiting),
+            ),
+          })
     }
     return layWork(work, hours.value, today.value)
   })
@@ -171,7 +261,8 @@ export const useBoard = defineStore('board', () => {
   /** A step of an episode in work, with its card, by the step's id. */
   const stepIn = computed(() => {
     const by = new Map<Id, { card: Card; state: StepState }>()
-    for (const c of working.value) for (const state of c.standing.steps) by.set(state.step.id, { card: c, state })
+    for (const c of working.value)
+      for (const state of c.standing.steps) by.set(state.step.id, { card: c, state })
     return by
   })
 
@@ -183,23 +274,60 @@ export const useBoard = defineStore('board', () => {
     for (const s of c.standing.steps) {
       if (s.done || s.step.lead.by === 'after') continue
       const end = load.value.ends.get(s.step.id)
-      if (end === undefined) { if (!s.step.waiting) return undefined } else if (end > ready) ready = end
+      if (end === undefined) {
+        if (!s.step.waiting) return undefined
+      } else if (end > ready) ready = end
     }
     return { ready, days: daysBetween(ready, release.day) }
   }
 
-  const bySlot = computed(() => new Map(placed.value.flatMap((c) => (c.episode.place.on === 'slot' ? [[`${c.show.id} ${c.episode.place.day}`, c] as const] : []))))
+  const bySlot = computed(
+    () =>
+      new Map(
+        placed.value.flatMap((c) =>
+          c.episode.place.on === 'slot' ? [[`${c.show.id} ${c.episode.place.day}`, c] as const] : [],
+        ),
+      ),
+  )
   /** What is in work on a slot, by its original date. */
   const onSlot = (show: Id, original: Day): Card | undefined => bySlot.value.get(`${show} ${original}`)
 
   function rowsOf(show: Show, days: number): SlotRow[] {
     const mine = placed.value.filter((c) => c.show.id === show.id)
-    const bySlot = new Map(mine.flatMap((c) => (c.episode.place.on === 'slot' ? [[c.episode.place.day, c] as const] : [])))
-    const rows: SlotRow[] = slotsOf(show, addDays(today.value, -40), addDays(today.value, days)).flatMap((slot) => {
-      const on = bySlot.get(slot.original)
-      return on || slot.at <= now.value ? [] : [{ key: slot.key, day: slot.day, time: slot.time, at: slot.at, show, slot, card: undefined, number: numbers.value.get(show.id)?.open.get(slot.original) }]
-    })
-    for (const c of mine) if (c.standing.release) rows.push({ key: c.episode.id, day: c.standing.release.day, time: c.standing.release.time, at: c.standing.release.at, show, slot: undefined, card: c, number: undefined })
+    const bySlot = new Map(
+      mine.flatMap((c) => (c.episode.place.on === 'slot' ? [[c.episode.place.day, c] as const] : [])),
+    )
+    const rows: SlotRow[] = slotsOf(show, addDays(today.value, -40), addDays(today.value, days)).flatMap(
+      (slot) => {
+        const on = bySlot.get(slot.original)
+        return on || slot.at <= now.value
+          ? []
+          : [
+              {
+                key: slot.key,
+                day: slot.day,
+                time: slot.time,
+                at: slot.at,
+                show,
+                slot,
+                card: undefined,
+                number: numbers.value.get(show.id)?.open.get(slot.original),
+              },
+            ]
+      },
+    )
+    for (const c of mine)
+      if (c.standing.release)
+        rows.push({
+          key: c.episode.id,
+          day: c.standing.release.day,
+          time: c.standing.release.time,
+          at: c.standing.release.at,
+          show,
+          slot: undefined,
+          card: c,
+          number: undefined,
+        })
     return rows
   }
   /** Every slot and release to come for some weeks, open ones too, in order of release; overdue ones first. */
@@ -207,7 +335,10 @@ export const useBoard = defineStore('board', () => {
 
   /** The next open slots of a show. */
   function openOf(show: Show, count: number): Slot[] {
-    return rowsOf(show, 400).filter((r) => r.slot && !r.slot.skipped && !r.card).slice(0, count).flatMap((r) => r.slot ?? [])
+    return rowsOf(show, 400)
+      .filter((r) => r.slot && !r.slot.skipped && !r.card)
+      .slice(0, count)
+      .flatMap((r) => r.slot ?? [])
   }
 
   /** A show's frames between two dates. */
@@ -223,19 +354,90 @@ export const useBoard = defineStore('board', () => {
 
   /** How a show stands against its wish, with what is on its next slots. */
   function readyRun(show: Show): Ahead & { next: (Card | undefined)[] } {
-    const within = (days: number) => rowsOf(show, days).filter((r) => !r.slot?.skipped && r.at > now.value).sort((a, b) => a.at - b.at)
+    const within = (days: number) =>
+      rowsOf(show, days)
+        .filter((r) => !r.slot?.skipped && r.at > now.value)
+        .sort((a, b) => a.at - b.at)
     const near = within(190)
     const next = near.length > show.readyAhead ? near : within(800)
-    const slots = next.map((r) => ({ day: r.day, ready: r.card?.standing.ready ?? false, live: r.card?.standing.live ?? false, topical: r.card?.episode.nature.is === 'topical' }))
-    const kept = spares.value.filter((c) => c.show.id === show.id).map((c) => ({ ready: c.standing.ready, ...(c.episode.nature.is === 'topical' ? { notBefore: c.episode.nature.notBefore, staleAfter: c.episode.nature.staleAfter } : {}) }))
-    return { ...aheadOf(slots, kept, today.value, show.readyMost), next: next.slice(0, Math.max(show.readyAhead, 1)).map((r) => r.card) }
+    const slots = next.map((r) => ({
+      day: r.day,
+      ready: r.card?.standing.ready ?? false,
+      live: r.card?.standing.live ?? false,
+      topical: r.card?.episode.nature.is === 'topical',
+    }))
+    const kept = spares.value
+      .filter((c) => c.show.id === show.id)
+      .map((c) => ({
+        ready: c.standing.ready,
+        ...(c.episode.nature.is === 'topical'
+          ? { notBefore: c.episode.nature.notBefore, staleAfter: c.episode.nature.staleAfter }
+          : {}),
+      }))
+    return {
+      ...aheadOf(slots, kept, today.value, show.readyMost),
+      next: next.slice(0, Math.max(show.readyAhead, 1)).map((r) => r.card),
+    }
   }
 
   /** What slots are kept for, by show and original date, for the year to come. */
-  const reserved = computed(() => new Map<Id, Map<Day, Reserved>>(library.records.reservations.size === 0 ? [] : shows.value.map((s) => [s.id, reservedBetween(library.records, s, addDays(today.value, -40), addDays(today.value, 400), filledSlots(s, byShow.value.get(s.id) ?? []))])))
-  const keptFor = (show: Id, original: Day | undefined): Reserved | undefined => (original === undefined ? undefined : reserved.value.get(show)?.get(original))
+  const reserved = computed(
+    () =>
+      new Map<Id, Map<Day, Reserved>>(
+        library.records.reservations.size === 0
+          ? []
+          : shows.value.map((s) => [
+              s.id,
+              reservedBetween(
+                library.records,
+                s,
+                addDays(today.value, -40),
+                addDays(today.value, 400),
+                filledSlots(s, byShow.value.get(s.id) ?? []),
+              ),
+            ]),
+      ),
+  )
+  const keptFor = (show: Id, original: Day | undefined): Reserved | undefined =>
+    original === undefined ? undefined : reserved.value.get(show)?.get(original)
 
-  return { now, minute, today, shows, settings, hours, works, reserved, keptFor, numbers, card, cardOf, working, ideas, placed, unplaced, spares, overdue, coming, late, released, multiples, load, planned, stepIn, onSlot, reasonOf, slackOf, rows, openOf, frames, firstDay, readyRun, releaseOf, tick }
+  return {
+    now,
+    minute,
+    today,
+    shows,
+    settings,
+    hours,
+    works,
+    reserved,
+    keptFor,
+    numbers,
+    card,
+    cardOf,
+    working,
+    ideas,
+    placed,
+    unplaced,
+    spares,
+    overdue,
+    coming,
+    late,
+    released,
+    multiples,
+    load,
+    planned,
+    stepIn,
+    onSlot,
+    reasonOf,
+    slackOf,
+    rows,
+    openOf,
+    frames,
+    firstDay,
+    readyRun,
+    releaseOf,
+    tick,
+  }
 })
 
 function releasedAt(e: Episode): string {

@@ -8,7 +8,11 @@ import type { Outlook } from '@core/plan/forecast'
 const key = 'lamp-reel.capture'
 
 function remembered(): Id | undefined {
-  try { return localStorage.getItem(key) ?? undefined } catch { return undefined }
+  try {
+    return localStorage.getItem(key) ?? undefined
+  } catch {
+    return undefined
+  }
 }
 
 /** What lies open on the desk beside the screen: dialogs, the finder, and where capture sends ideas. */
@@ -40,10 +44,31 @@ export const useDesk = defineStore('desk', () => {
   /** The show that captured ideas go to. */
   const captureShow = ref<Id | undefined>(remembered())
   watch(captureShow, (show) => {
-    try { localStorage.setItem(key, show ?? '') } catch { /* it then lasts as long as the page */ }
+    try {
+      localStorage.setItem(key, show ?? '')
+    } catch {
+      /* it then lasts as long as the page */
+    }
   })
   /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */
   const toNow = ref(0)
   const toCapture = ref(0)
-  return { placing, filling, pasted, parking, suggestions, outlooks, past, forecast, keeping, mayRemind, finder, shortcuts, history, captureShow, toNow, toCapture }
+  return {
+    placing,
+    filling,
+    pasted,
+    parking,
+    suggestions,
+    outlooks,
+    past,
+    forecast,
+    keeping,
+    mayRemind,
+    finder,
+    shortcuts,
+    history,
+    captureShow,
+    toNow,
+    toCapture,
+  }
 })

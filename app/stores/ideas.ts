@@ -13,15 +13,55 @@ const key = 'lamp-reel.view'
 const all: Group = { is: 'group', join: 'all', of: [] }
 const test = (field: string, how: Test['how'], value: string): Test => ({ is: 'test', field, how, value })
 const only = (...of: Group['of']): Group => ({ is: 'group', join: 'all', of })
-const base: View = { id: 'ideas', name: 'Ideas', layout: 'list', columns: ['standing', 'topics', 'show', 'jotted'], sort: { by: 'hand', down: false }, group: '', where: only(test('phase', 'is', 'idea')), words: '' }
+const base: View = {
+  id: 'ideas',
+  name: 'Ideas',
+  layout: 'list',
+  columns: ['standing', 'topics', 'show', 'jotted'],
+  sort: { by: 'hand', down: false },
+  group: '',
+  where: only(test('phase', 'is', 'idea')),
+  words: '',
+}
 
 /** The views that everyone has. */
 const given: readonly View[] = [
   base,
-  { ...base, id: 'chosen', name: 'Next and promising', where: only(test('phase', 'is', 'idea'), { is: 'group', join: 'any', of: [test('standing', 'is', 'next'), test('standing', 'is', 'promising')] }), group: 'standing' },
-  { ...base, id: 'asked', name: 'Asked for', where: only(test('asked', 'filled', ''), test('phase', 'not', 'let go')), columns: ['asked', 'phase', 'topics', 'show'], sort: { by: 'asked', down: true } },
-  { ...base, id: 'parked', name: 'Parked', where: only(test('phase', 'is', 'parked')), columns: ['topics', 'show', 'changed'], sort: { by: 'changed', down: true } },
-  { ...base, id: 'every', name: 'Every phase', where: all, columns: ['number', 'phase', 'topics', 'show', 'release'], sort: { by: 'changed', down: true } },
+  {
+    ...base,
+    id: 'chosen',
+    name: 'Next and promising',
+    where: only(test('phase', 'is', 'idea'), {
+      is: 'group',
+      join: 'any',
+      of: [test('standing', 'is', 'next'), test('standing', 'is', 'promising')],
+    }),
+    group: 'standing',
+  },
+  {
+    ...base,
+    id: 'asked',
+    name: 'Asked for',
+    where: only(test('asked', 'filled', ''), test('phase', 'not', 'let go')),
+    columns: ['asked', 'phase', 'topics', 'show'],
+    sort: { by: 'asked', down: true },
+  },
+  {
+    ...base,
+    id: 'parked',
+    name: 'Parked',
+    where: only(test('phase', 'is', 'parked')),
+    columns: ['topics', 'show', 'changed'],
+    sort: { by: 'changed', down: true },
+  },
+  {
+    ...base,
+    id: 'every',
+    name: 'Every phase',
+    where: all,
+    columns: ['number', 'phase', 'topics', 'show', 'release'],
+    sort: { by: 'changed', down: true },
+  },
 ]
 
 function remembered(): View {
@@ -39,30 +79,64 @@ export const useIdeas = defineStore('ideas', () => {
   const board = useBoard()
   const reading = useReading()
   const view = shallowRef<View>(remembered())
-  watch(view, (v) => { try { localStorage.setItem(key, JSON.stringify(v)) } catch { /* it then lasts as long as the page */ } })
+  watch(view, (v) => {
+    try {
+      localStorage.setItem(key, JSON.stringify(v))
+    } catch {
+      /* it then lasts as long as the page */
+    }
+  })
 
   const views = computed(() => [...given, ...library.settings.views])
   const origin = computed(() => views.value.find((v) => v.id === view.value.id))
-  const isChanged = computed(() => origin.value === undefined || JSON.stringify({ ...origin.value, words: '' }) !== JSON.stringify({ ...view.value, words: '' }))
+  const isChanged = computed(
+    () =>
+      origin.value === undefined ||
+      JSON.stringify({ ...origin.value, words: '' }) !== JSON.stringify({ ...view.value, words: '' }),
+  )
   const isOwn = computed(() => library.settings.views.some((v) => v.id === view.value.id))
-  const change = (fields: Partial<View>) => { view.value = { ...view.value, ...fields } }
-  const take = (id: Id) => { const v = views.value.find((x) => x.id === id); if (v) view.value = { ...v } }
+  const change = (fields: Partial<View>) => {
+    view.value = { ...view.value, ...fields }
+  }
+  const take = (id: Id) => {
+    const v = views.value.find((x) => x.id === id)
+    if (v) view.value = { ...v }
+  }
 
-  const fields = computed(() => fieldsOf({ shows: library.records.shows, recipes: library.records.recipes, keywords: library.records.keywords, number: (e) => board.numbers.get(e.show)?.episodes.get(e.id) }))
+  const fields = computed(() =>
+    fieldsOf({
+      shows: library.records.shows,
+      recipes: library.records.recipes,
+      keywords: library.records.keywords,
+      number: (e) => board.numbers.get(e.show)?.episodes.get(e.id),
+    }),
+  )
 
   /** The words matched by the search, by episode; nothing while none is typed. Until the worker answers, titles and notes are looked through here. */
   const found = shallowRef<ReadonlyMap<Id, { words: string[]; script: boolean }>>()
   let asking = 0
-  watch(() => [view.value.words, reading.edition] as const, ([words], before) => {
-    const turn = ++asking
-    if (words.trim() === '') { found.value = undefined; return }
-    // A long list waits for the worker instead, so that the letter is painted first.
-    if (before?.[0] !== words && library.records.episodes.size < 2000) found.value = byTitle(words)
-    setTimeout(() => {
-      if (turn !== asking) return
-      void reading.search(words).then((hits) => { if (turn === asking && hits.length > 0) found.value = new Map(hits.map((h) => [h.id, h])) }).catch(() => undefined)
-    }, 40)
-  }, { immediate: true })
+  watch(
+    () => [view.value.words, reading.edition] as const,
+    ([words], before) => {
+      const turn = ++asking
+      if (words.trim() === '') {
+        found.value = undefined
+        return
+      }
+      // A long list waits for the worker instead, so that the letter is painted first.
+      if (before?.[0] !== words && library.records.episodes.size < 2000) found.value = byTitle(words)
+      setTimeout(() => {
+        if (turn !== asking) return
+        void reading
+          .search(words)
+          .then((hits) => {
+            if (turn === asking && hits.length > 0) found.value = new Map(hits.map((h) => [h.id, h]))
+          })
+          .catch(() => undefined)
+      }, 40)
+    },
+    { immediate: true },
+  )
   function byTitle(asked: string): Map<Id, { words: string[]; script: boolean }> {
     const words = asked.toLowerCase().split(/\s+/).filter(Boolean)
     const map = new Map<Id, { words: string[]; script: boolean }>()
@@ -73,7 +147,9 @@ export const useIdeas = defineStore('ideas', () => {
     return map
   }
 
-  const shown = computed(() => carryOut(view.value, library.records.episodes.values(), fields.value, board.today, found.value))
+  const shown = computed(() =>
+    carryOut(view.value, library.records.episodes.values(), fields.value, board.today, found.value),
+  )
   const unsorted = computed(() => board.ideas.filter((e) => isUnsorted(e, board.today)))
 
   const chosen = ref(new Set<Id>())
@@ -84,7 +160,9 @@ export const useIdeas = defineStore('ideas', () => {
     if (kept.length !== chosen.value.size) chosen.value = new Set(kept)
   })
   /** The chosen episodes in the order of the list. */
-  const picked = computed<Episode[]>(() => (chosen.value.size === 0 ? [] : shown.value.episodes.filter((e) => chosen.value.has(e.id))))
+  const picked = computed<Episode[]>(() =>
+    chosen.value.size === 0 ? [] : shown.value.episodes.filter((e) => chosen.value.has(e.id)),
+  )
 
   async function saveView(name: string, id: Id): Promise<boolean> {
     const kept: View = { ...view.value, id, name, words: '' }
@@ -94,9 +172,28 @@ export const useIdeas = defineStore('ideas', () => {
     return done.ok
   }
   async function dropView(id: Id): Promise<void> {
-    const done = await library.perform(editSettings, { views: library.settings.views.filter((v) => v.id !== id) }, 'aloud')
+    const done = await library.perform(
+      editSettings,
+      { views: library.settings.views.filter((v) => v.id !== id) },
+      'aloud',
+    )
     if (done.ok) view.value = base
   }
 
-  return { view, views, isChanged, isOwn, change, take, fields, found, shown, unsorted, chosen, picked, saveView, dropView }
+  return {
+    view,
+    views,
+    isChanged,
+    isOwn,
+    change,
+    take,
+    fields,
+    found,
+    shown,
+    unsorted,
+    chosen,
+    picked,
+    saveView,
+    dropView,
+  }
 })

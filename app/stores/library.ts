@@ -30,12 +30,18 @@ export const useLibrary = defineStore('library', () => {
 
   function make(name: World): Library {
     return new Library(storeName(name), {
-      changed: () => { records.value = library.records },
-      trouble: (problem) => { trouble.value = problem },
+      changed: () => {
+        records.value = library.records
+      },
+      trouble: (problem) => {
+        trouble.value = problem
+      },
     })
   }
 
-  const settings = computed(() => records.value.settings.get('settings') ?? freshSettings('2026-01-01T00:00:00.000Z'))
+  const settings = computed(
+    () => records.value.settings.get('settings') ?? freshSettings('2026-01-01T00:00:00.000Z'),
+  )
   const isNew = computed(() => state.value === 'open' && records.value.shows.size === 0)
 
   async function open(): Promise<void> {
@@ -49,12 +55,21 @@ export const useLibrary = defineStore('library', () => {
     records.value = library.records
     state.value = 'open'
     const { store } = library
-    setTimeout(() => { void sweepFiles(store).catch(() => 0) }, 8000)
+    setTimeout(() => {
+      void sweepFiles(store).catch(() => 0)
+    }, 8000)
   }
 
   async function fill(anew: boolean): Promise<void> {
     progress.value = { what: 'Laying out the demo', share: 0 }
-    await layDemo(library, servedStart().size, (what, share) => { progress.value = { what, share } }, anew)
+    await layDemo(
+      library,
+      servedStart().size,
+      (what, share) => {
+        progress.value = { what, share }
+      },
+      anew,
+    )
     progress.value = undefined
   }
 
@@ -71,7 +86,11 @@ export const useLibrary = defineStore('library', () => {
   }
 
   /** Runs a command. Says what is wrong where it is refused; with `quiet` unset, says what was done and offers to take it back. */
-  async function perform<Wish extends object>(command: Command<Wish>, wish: Wish, quiet: 'quiet' | 'aloud' = 'quiet'): Promise<Result<Done>> {
+  async function perform<Wish extends object>(
+    command: Command<Wish>,
+    wish: Wish,
+    quiet: 'quiet' | 'aloud' = 'quiet',
+  ): Promise<Result<Done>> {
     const result = await library.perform(command, wish)
     if (!result.ok) say(result.problem.sentence, 'refused')
     else if (quiet === 'aloud') say(result.value.sentence, 'done', true)
@@ -85,7 +104,12 @@ export const useLibrary = defineStore('library', () => {
 
   async function turn(way: 'undo' | 'redo'): Promise<void> {
     const turned = await library.turn(way)
-    say(turned.ok ? `${way === 'undo' ? 'Taken back' : 'Done again'}: ${turned.value}` : turned.problem.sentence, turned.ok ? 'done' : 'refused')
+    say(
+      turned.ok
+        ? `${way === 'undo' ? 'Taken back' : 'Done again'}: ${turned.value}`
+        : turned.problem.sentence,
+      turned.ok ? 'done' : 'refused',
+    )
     turns.value++
   }
 
@@ -105,5 +129,31 @@ export const useLibrary = defineStore('library', () => {
     return (await navigator.storage.persisted()) || (await navigator.storage.persist()) ? 'kept' : 'refused'
   }
 
-  return { records, state, world, trouble, saying, progress, turns, settings, isNew, open, enter, perform, say, turn, ensure, stepsOf, history, file, settled, backup, restore, erase, relay, askToKeep, newId }
+  return {
+    records,
+    state,
+    world,
+    trouble,
+    saying,
+    progress,
+    turns,
+    settings,
+    isNew,
+    open,
+    enter,
+    perform,
+    say,
+    turn,
+    ensure,
+    stepsOf,
+    history,
+    file,
+    settled,
+    backup,
+    restore,
+    erase,
+    relay,
+    askToKeep,
+    newId,
+  }
 })

@@ -18,18 +18,39 @@ export const useMail = defineStore('mail', () => {
   const state = ref<'unknown' | 'there' | 'away' | 'refused'>('unknown')
   const says = ref('')
   const postOpen = ref(false)
-  const address = shallowRef<{ open: boolean; key: string; addresses: string[] }>({ open: false, key: '', addresses: [] })
+  const address = shallowRef<{ open: boolean; key: string; addresses: string[] }>({
+    open: false,
+    key: '',
+    addresses: [],
+  })
   /** The demo takes no mail that is meant for the creator's own data, nor the other way round. */
-  const mine = computed(() => library.state === 'open' && board.shows.length > 0 && library.world === servedStart().world)
-  const show = computed(() => board.shows.find((s) => s.id === desk.captureShow)?.id ?? board.shows[0]?.id ?? '')
+  const mine = computed(
+    () => library.state === 'open' && board.shows.length > 0 && library.world === servedStart().world,
+  )
+  const show = computed(
+    () => board.shows.find((s) => s.id === desk.captureShow)?.id ?? board.shows[0]?.id ?? '',
+  )
 
   function filesOf(mail: readonly Mail[]): FileRecord[] {
-    return mail.flatMap((m) => (m.kind === 'wish' && m.picture ? [{ id: `${m.id}/picture`, type: m.picture.type, bytes: Uint8Array.from(atob(m.picture.base64), (c) => c.charCodeAt(0)) }] : []))
+    return mail.flatMap((m) =>
+      m.kind === 'wish' && m.picture
+        ? [
+            {
+              id: `${m.id}/picture`,
+              type: m.picture.type,
+              bytes: Uint8Array.from(atob(m.picture.base64), (c) => c.charCodeAt(0)),
+            },
+          ]
+        : [],
+    )
   }
 
   /** Keeps mail and says so; true when all of it is safe in the store. */
   async function keep(mail: Mail[]): Promise<boolean> {
-    if (mail.every((m) => library.records.episodes.has(m.id))) { await library.settled(); return true }
+    if (mail.every((m) => library.records.episodes.has(m.id))) {
+      await library.settled()
+      return true
+    }
     return (await library.perform(keepMail, { show: show.value, mail, files: filesOf(mail) }, 'aloud')).ok
   }
 
@@ -41,8 +62,14 @@ export const useMail = defineStore('mail', () => {
       state.value = answer.is === 'fine' ? 'there' : answer.is
       says.value = answer.is === 'refused' ? answer.sentence : ''
       const body: unknown = answer.is === 'fine' ? answer.body : undefined
-      const letters: unknown[] = typeof body === 'object' && body !== null && 'mail' in body && Array.isArray(body.mail) ? body.mail : []
-      const mail = letters.flatMap((letter) => { const read = Mail.safeParse(letter); return read.success ? [read.data] : [] })
+      const letters: unknown[] =
+        typeof body === 'object' && body !== null && 'mail' in body && Array.isArray(body.mail)
+          ? body.mail
+          : []
+      const mail = letters.flatMap((letter) => {
+        const read = Mail.safeParse(letter)
+        return read.success ? [read.data] : []
+      })
       if (mail.length === 0 || !(await keep(mail))) return
       const taken = await callMailbox('POST', '/taken', { ids: mail.map((m) => m.id) })
       if (taken.is !== 'fine') return
@@ -52,42 +79,91 @@ export const useMail = defineStore('mail', () => {
   /** Looks into the mailbox now; one tab at a time. */
   async function look(): Promise<void> {
     if (!mine.value) return
-    if ('locks' in navigator) await navigator.locks.request('lamp-reel.mail', { ifAvailable: true }, async (lock) => { if (lock) await take() })
+    if ('locks' in navigator)
+      await navigator.locks.request('lamp-reel.mail', { ifAvailable: true }, async (lock) => {
+        if (lock) await take()
+      })
     else await take()
   }
 
   async function tell(open = postOpen.value): Promise<void> {
-    const answer = await callMailbox('PUT', '/about', { shows: board.shows.map((s) => ({ id: s.id, title: s.title })), open })
+    const answer = await callMailbox('PUT', '/about', {
+      shows: board.shows.map((s) => ({ id: s.id, title: s.title })),
+      open,
+    })
     if (answer.is === 'fine') postOpen.value = open
     else if (answer.is === 'refused') library.say(answer.sentence, 'refused')
   }
 
   async function begin(): Promise<void> {
     const about = await callMailbox('GET', '/about')
-    if (about.is === 'fine' && typeof about.body === 'object' && about.body !== null && 'open' in about.body) postOpen.value = about.body.open === true
+    if (about.is === 'fine' && typeof about.body === 'object' && about.body !== null && 'open' in about.body)
+      postOpen.value = about.body.open === true
     const where = await callMailbox('GET', '/address')
-    if (where.is === 'fine' && typeof where.body === 'object' && where.body !== null && 'addresses' in where.body && 'key' in where.body && 'open' in where.body && Array.isArray(where.body.addresses)) address.value = { open: where.body.open === true, key: String(where.body.key), addresses: where.body.addresses.map(String) }
+    if (
+      where.is === 'fine' &&
+      typeof where.body === 'object' &&
+      where.body !== null &&
+      'addresses' in where.body &&
+      'key' in where.body &&
+      'open' in where.body &&
+      Array.isArray(where.body.addresses)
+    )
+      address.value = {
+        open: where.body.open === true,
+        key: String(where.body.key),
+        addresses: where.body.addresses.map(String),
+      }
     const kept = await callMailbox('GET', '/calendar')
     if (kept.is === 'fine') calendar.value = secretIn(kept.body)
     if (mine.value && about.is === 'fine') await tell()
     await look()
   }
-  watch(() => board.shows.map((s) => s.title).join('\n'), () => { if (mine.value && state.value === 'there') void tell() })
+  watch(
+    () => board.shows.map((s) => s.title).join('\n'),
+    () => {
+      if (mine.value && state.value === 'there') void tell()
+    },
+  )
 
   /** The secret of the calendar's address; blank while nobody may subscribe. */
   const calendar = ref('')
-  const calendarAddress = computed(() => (calendar.value === '' ? '' : `${address.value.addresses[0] ?? location.origin}/mail/calendar/${calendar.value}.ics`))
-  const secretIn = (body: unknown): string => (typeof body === 'object' && body !== null && 'secret' in body ? String(body.secret) : '')
+  const calendarAddress = computed(() =>
+    calendar.value === ''
+      ? ''
+      : `${address.value.addresses[0] ?? location.origin}/mail/calendar/${calendar.value}.ics`,
+  )
+  const secretIn = (body: unknown): string =>
+    typeof body === 'object' && body !== null && 'secret' in body ? String(body.secret) : ''
   /** The calendar as a file: releases with alarms, due dates, the work laid on days. */
   async function calendarText(): Promise<string> {
     const { icalendar } = await import('@core/formats/icalendar')
-    return icalendar(calendarEntries(board.coming.map((c) => ({ id: c.episode.id, title: c.title, number: c.number, show: c.show, standing: c.standing })), board.load.blocks), 'Lamp Reel', board.now)
+    return icalendar(
+      calendarEntries(
+        board.coming.map((c) => ({
+          id: c.episode.id,
+          title: c.title,
+          number: c.number,
+          show: c.show,
+          standing: c.standing,
+        })),
+        board.load.blocks,
+      ),
+      'Lamp Reel',
+      board.now,
+    )
   }
   /** Hands the calendar to the server, under a new secret when asked. */
   async function publish(renew = false): Promise<void> {
     const answer = await callMailbox('PUT', '/calendar', { ics: await calendarText(), renew })
     if (answer.is === 'fine') calendar.value = secretIn(answer.body)
-    else library.say(answer.is === 'refused' ? answer.sentence : 'No server answers, so nobody can subscribe. The calendar file works without one.', 'refused')
+    else
+      library.say(
+        answer.is === 'refused'
+          ? answer.sentence
+          : 'No server answers, so nobody can subscribe. The calendar file works without one.',
+        'refused',
+      )
   }
   async function unpublish(): Promise<void> {
     const answer = await callMailbox('DELETE', '/calendar')
@@ -97,7 +173,9 @@ export const useMail = defineStore('mail', () => {
   watch([() => board.coming, () => board.load], () => {
     if (calendar.value === '' || !mine.value) return
     clearTimeout(publishing)
-    publishing = setTimeout(() => { void publish() }, 2500)
+    publishing = setTimeout(() => {
+      void publish()
+    }, 2500)
   })
 
   let begun = false
@@ -106,12 +184,35 @@ export const useMail = defineStore('mail', () => {
     if (begun) return
     begun = true
     void begin()
-    setInterval(() => { void look() }, 15_000)
-    window.addEventListener('focus', () => { void look() })
-    window.addEventListener('storage', (event) => { if (event.key?.startsWith('lamp-reel.jot.')) void look() })
-    watch(mine, (now) => { if (now) void begin() })
+    setInterval(() => {
+      void look()
+    }, 15_000)
+    window.addEventListener('focus', () => {
+      void look()
+    })
+    window.addEventListener('storage', (event) => {
+      if (event.key?.startsWith('lamp-reel.jot.')) void look()
+    })
+    watch(mine, (now) => {
+      if (now) void begin()
+    })
   }
 
   const takeHandOver = (ideas: JottedMail[]): Promise<boolean> => keep(ideas)
-  return { calendar, calendarAddress, calendarText, publish, unpublish, state, says, postOpen, address, mine, start, look, tell, takeHandOver }
+  return {
+    calendar,
+    calendarAddress,
+    calendarText,
+    publish,
+    unpublish,
+    state,
+    says,
+    postOpen,
+    address,
+    mine,
+    start,
+    look,
+    tell,
+    takeHandOver,
+  }
 })

@@ -16,7 +16,8 @@ export const usePictures = defineStore('pictures', () => {
     if (known === undefined && !asked.has(id)) {
       asked.add(id)
       void library.file(id).then((file) => {
-        if (file) urls.set(id, URL.createObjectURL(new Blob([new Uint8Array(file.bytes)], { type: file.type })))
+        if (file)
+          urls.set(id, URL.createObjectURL(new Blob([new Uint8Array(file.bytes)], { type: file.type })))
         else asked.delete(id)
       })
     }

@@ -22,16 +22,37 @@ export const useRanking = defineStore('ranking', () => {
   /** Minutes that are still free from today up to a date, that date's own left out. */
   function freeUpTo(day: Day): number {
     let free = 0
-    for (let d = board.today; d < day; d = addDays(d, 1)) free += Math.max(0, minutesOn(board.hours, d) - (board.planned.get(d) ?? 0))
+    for (let d = board.today; d < day; d = addDays(d, 1))
+      free += Math.max(0, minutesOn(board.hours, d) - (board.planned.get(d) ?? 0))
     return free
   }
 
   function rank(show: Show, day: Day): { ranked: Ranked[]; ruled: Ruled[] } {
-    return rankIdeas({ show, recipe: library.records.recipes.get(show.recipe), day, today: board.today, episodes: episodes.value, multiples: board.multiples, keywords: library.records.keywords, settings: { weights: weights.value, away: library.settings.away }, free: freeUpTo(day) })
+    return rankIdeas({
+      show,
+      recipe: library.records.recipes.get(show.recipe),
+      day,
+      today: board.today,
+      episodes: episodes.value,
+      multiples: board.multiples,
+      keywords: library.records.keywords,
+      settings: { weights: weights.value, away: library.settings.away },
+      free: freeUpTo(day),
+    })
   }
 
   let turn = 0
-  const idle = () => new Promise<void>((done) => { if ('requestIdleCallback' in window) requestIdleCallback(() => { done() }, { timeout: 1500 }); else setTimeout(done, 200) })
+  const idle = () =>
+    new Promise<void>((done) => {
+      if ('requestIdleCallback' in window)
+        requestIdleCallback(
+          () => {
+            done()
+          },
+          { timeout: 1500 },
+        )
+      else setTimeout(done, 200)
+    })
   /** Two ideas for each of the next open slots of every show, none suggested twice; a slot at a time, when the browser is idle, so that nothing is held up. */
   async function suggest(): Promise<void> {
     const mine = ++turn
@@ -41,7 +62,9 @@ export const useRanking = defineStore('ranking', () => {
       for (const slot of board.openOf(show, 4)) {
         await idle()
         if (mine !== turn) return
-        const best = rank(show, slot.day).ranked.filter((r) => !used.has(r.episode.id)).slice(0, 2)
+        const best = rank(show, slot.day)
+          .ranked.filter((r) => !used.has(r.episode.id))
+          .slice(0, 2)
         for (const r of best) used.add(r.episode.id)
         next.set(slot.key, best)
       }
@@ -53,9 +76,23 @@ export const useRanking = defineStore('ranking', () => {
   /** Waits for a pause in what is being changed. */
   function later(): void {
     clearTimeout(waits)
-    waits = setTimeout(() => { void suggest() }, 250)
+    waits = setTimeout(() => {
+      void suggest()
+    }, 250)
   }
-  watch([() => library.records.episodes, () => library.records.shows, () => library.records.keywords, () => library.settings, () => board.today, wanted], () => { if (wanted.value) later() })
+  watch(
+    [
+      () => library.records.episodes,
+      () => library.records.shows,
+      () => library.records.keywords,
+      () => library.settings,
+      () => board.today,
+      wanted,
+    ],
+    () => {
+      if (wanted.value) later()
+    },
+  )
 
   /** Asks for suggestions from now on. */
   function want(): void {

@@ -18,19 +18,37 @@ export const useReading = defineStore('reading', () => {
   const edition = ref(0)
 
   function start(): Remote<Reading> {
-    worker ??= wrap<Reading>(new Worker(new URL('../workers/reading.worker.ts', import.meta.url), { type: 'module' }))
+    worker ??= wrap<Reading>(
+      new Worker(new URL('../workers/reading.worker.ts', import.meta.url), { type: 'module' }),
+    )
     if (!opened) {
-      opened = worker.open(storeName(library.world)).then(() => { edition.value++ })
+      opened = worker.open(storeName(library.world)).then(() => {
+        edition.value++
+      })
       // What is asked before the scripts are read is answered from titles and notes; it may be asked again then.
       void opened.catch(() => undefined)
     }
     return worker
   }
-  watch(() => library.world, () => { opened = undefined; if (worker) start() })
-  watch(() => library.turns, () => { setTimeout(() => { edition.value++ }, 120) })
+  watch(
+    () => library.world,
+    () => {
+      opened = undefined
+      if (worker) start()
+    },
+  )
+  watch(
+    () => library.turns,
+    () => {
+      setTimeout(() => {
+        edition.value++
+      }, 120)
+    },
+  )
 
   const search = async (asked: string): Promise<Found[]> => start().search(asked)
-  const like = async (head: string, body = '', count = 5, without: Id[] = []): Promise<Like[]> => start().like(head, body, count, without)
+  const like = async (head: string, body = '', count = 5, without: Id[] = []): Promise<Like[]> =>
+    start().like(head, body, count, without)
   const guess = async (line: string): Promise<Guess> => start().guess(line)
   const passages = async (asked: Record<Id, string[]>): Promise<Record<Id, string>> => start().passages(asked)
   const progress = async (): Promise<number> => start().progress()

@@ -9,10 +9,18 @@ import { useLibrary } from './library'
 const keys = { wish: 'lamp-reel.remind', done: 'lamp-reel.reminded' }
 
 function read(key: string): string | undefined {
-  try { return localStorage.getItem(key) ?? undefined } catch { return undefined }
+  try {
+    return localStorage.getItem(key) ?? undefined
+  } catch {
+    return undefined
+  }
 }
 function keep(key: string, value: string): void {
-  try { localStorage.setItem(key, value) } catch { /* it then lasts as long as the page */ }
+  try {
+    localStorage.setItem(key, value)
+  } catch {
+    /* it then lasts as long as the page */
+  }
 }
 
 /** Reminders as the browser's own notifications: asked for once, each thing said once, by one tab. */
@@ -22,27 +30,95 @@ export const useReminders = defineStore('reminders', () => {
   const desk = useDesk()
   const can = typeof Notification !== 'undefined'
   const permission = ref(can ? Notification.permission : 'denied')
-  const wish = ref<'on' | 'off' | 'unasked'>(read(keys.wish) === 'on' ? 'on' : read(keys.wish) === 'off' ? 'off' : 'unasked')
-  watch(wish, (value) => { desk.mayRemind = can && value === 'unasked' && permission.value !== 'denied' }, { immediate: true })
+  const wish = ref<'on' | 'off' | 'unasked'>(
+    read(keys.wish) === 'on' ? 'on' : read(keys.wish) === 'off' ? 'off' : 'unasked',
+  )
+  watch(
+    wish,
+    (value) => {
+      desk.mayRemind = can && value === 'unasked' && permission.value !== 'denied'
+    },
+    { immediate: true },
+  )
 
   async function turn(on: boolean): Promise<void> {
-    if (!on) { wish.value = 'off'; keep(keys.wish, 'off'); return }
-    if (!can) { library.say('This browser has no notifications. The calendar file has alarms too.', 'refused'); return }
-    permission.value = Notification.permission === 'default' ? await Notification.requestPermission() : Notification.permission
+    if (!on) {
+      wish.value = 'off'
+      keep(keys.wish, 'off')
+      return
+    }
+    if (!can) {
+      library.say('This browser has no notifications. The calendar file has alarms too.', 'refused')
+      return
+    }
+    permission.value =
+      Notification.permission === 'default' ? await Notification.requestPermission() : Notification.permission
     wish.value = permission.value === 'granted' ? 'on' : 'off'
     keep(keys.wish, wish.value)
-    if (wish.value === 'off') library.say('The browser does not allow notifications here. Allow them in its settings for this page, then turn them on again.', 'refused')
+    if (wish.value === 'off')
+      library.say(
+        'The browser does not allow notifications here. Allow them in its settings for this page, then turn them on again.',
+        'refused',
+      )
     else look()
   }
 
   function look(): void {
-    if (wish.value !== 'on' || !can || Notification.permission !== 'granted' || library.state !== 'open') return
+    if (wish.value !== 'on' || !can || Notification.permission !== 'granted' || library.state !== 'open')
+      return
     const due = remindersOf({
       now: board.now,
       today: board.today,
-      releases: board.placed.flatMap((c) => (c.standing.release ? [{ id: c.episode.id, number: c.number, title: c.title, at: c.standing.release.at, time: c.standing.release.time, ready: c.standing.ready, missing: c.standing.missing.length }] : [])),
-      times: board.working.flatMap((c) => c.steps.flatMap((s) => (s.doneAt === undefined ? s.blocks.flatMap((b) => (b.at === undefined || b.day !== board.today ? [] : [{ id: s.id, name: s.name, about: `${c.number} ${c.title}`, at: momentAt(b.day, b.at, c.show.zone), time: b.at }])) : []))),
-      waiting: board.working.flatMap((c) => c.steps.flatMap((s) => (s.waiting && s.doneAt === undefined ? [{ id: s.id, who: s.waiting.who, what: s.waiting.what || s.name, about: `${c.number} ${c.title}`, since: s.waiting.since, after: s.waiting.nudge ?? board.settings.nudgeAfter ?? 4 }] : []))),
+      releases: board.placed.flatMap((c) =>
+        c.standing.release
+          ? [
+              {
+                id: c.episode.id,
+                number: c.number,
+                title: c.title,
+                at: c.standing.release.at,
+                time: c.standing.release.time,
+                ready: c.standing.ready,
+                missing: c.standing.missing.length,
+              },
+            ]
+          : [],
+      ),
+      times: board.working.flatMap((c) =>
+        c.steps.flatMap((s) =>
+          s.doneAt === undefined
+            ? s.blocks.flatMap((b) =>
+                b.at === undefined || b.day !== board.today
+                  ? []
+                  : [
+                      {
+                        id: s.id,
+                        name: s.name,
+                        about: `${c.number} ${c.title}`,
+                        at: momentAt(b.day, b.at, c.show.zone),
+                        time: b.at,
+                      },
+                    ],
+              )
+            : [],
+        ),
+      ),
+      waiting: board.working.flatMap((c) =>
+        c.steps.flatMap((s) =>
+          s.waiting && s.doneAt === undefined
+            ? [
+                {
+                  id: s.id,
+                  who: s.waiting.who,
+                  what: s.waiting.what || s.name,
+                  about: `${c.number} ${c.title}`,
+                  since: s.waiting.since,
+                  after: s.waiting.nudge ?? board.settings.nudgeAfter ?? 4,
+                },
+              ]
+            : [],
+        ),
+      ),
     })
     const said = new Set((read(keys.done) ?? '').split('\n'))
     const fresh = due.filter((r) => !said.has(r.key))
@@ -50,12 +126,21 @@ export const useReminders = defineStore('reminders', () => {
     keep(keys.done, [...said, ...fresh.map((r) => r.key)].slice(-300).join('\n'))
     for (const r of fresh) {
       const shown = new Notification(r.title, { body: r.body, tag: r.key, icon: '/icon-192.png' })
-      shown.addEventListener('click', () => { window.focus(); shown.close() })
+      shown.addEventListener('click', () => {
+        window.focus()
+        shown.close()
+      })
     }
   }
   /** Looks every minute from now on. */
   function start(): void {
-    watch(() => board.minute, () => { look() }, { immediate: true })
+    watch(
+      () => board.minute,
+      () => {
+        look()
+      },
+      { immediate: true },
+    )
   }
 
   return { can, wish, permission, turn, look, start }

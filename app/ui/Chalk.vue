@@ -11,12 +11,36 @@ const sketches = [
   'M10 36c8-4 12 4 20 0s12-4 20 0 10 2 14 0M10 42c8-4 12 4 20 0s12-4 20 0 10 2 14 0M44 12a9 9 0 1 0 8 13 11 11 0 0 1-8-13z',
   'M14 44c0-20 6-32 22-32s22 12 22 32M22 44c0-16 4-24 14-24s14 8 14 24M10 44h52',
 ]
-const path = computed(() => sketches[[...seed].reduce((sum, c) => sum + c.charCodeAt(0), 0) % sketches.length])
+const path = computed(
+  () => sketches[[...seed].reduce((sum, c) => sum + c.charCodeAt(0), 0) % sketches.length],
+)
 </script>
 
 <template>
-  <svg viewBox="0 0 72 54" preserveAspectRatio="xMidYMid slice" class="block w-full h-full bg-[oklch(0.245_0.02_300)]" aria-hidden="true">
-    <path :d="path" fill="none" stroke="oklch(.8 .02 85)" stroke-width="1.4" vector-effect="non-scaling-stroke" stroke-linecap="round" stroke-linejoin="round" stroke-dasharray="14 1.5 9 1" />
-    <path :d="path" fill="none" stroke="oklch(.8 .02 85 / .25)" stroke-width="3" vector-effect="non-scaling-stroke" stroke-linecap="round" transform="translate(.4 .4)" />
+  <svg
+    viewBox="0 0 72 54"
+    preserveAspectRatio="xMidYMid slice"
+    class="block w-full h-full bg-[oklch(0.245_0.02_300)]"
+    aria-hidden="true"
+  >
+    <path
+      :d="path"
+      fill="none"
+      stroke="oklch(.8 .02 85)"
+      stroke-width="1.4"
+      vector-effect="non-scaling-stroke"
+      stroke-linecap="round"
+      stroke-linejoin="round"
+      stroke-dasharray="14 1.5 9 1"
+    />
+    <path
+      :d="path"
+      fill="none"
+      stroke="oklch(.8 .02 85 / .25)"
+      stroke-width="3"
+      vector-effect="non-scaling-stroke"
+      stroke-linecap="round"
+      transform="translate(.4 .4)"
+    />
   </svg>
 </template>

@@ -11,10 +11,15 @@ const emit = defineEmits<{ close: [] }>()
   <Dialog :open="open" class="relative z-40" @close="emit('close')">
     <div class="fixed inset-0 bg-base/60" aria-hidden="true" />
     <div class="fixed inset-0 overflow-y-auto p-4 sm:pt-[12vh]">
-      <DialogPanel class="panel mx-auto bg-panel border-line p-5" :class="wide ? 'max-w-[760px]' : 'max-w-[520px]'">
+      <DialogPanel
+        class="panel mx-auto bg-panel border-line p-5"
+        :class="wide ? 'max-w-[760px]' : 'max-w-[520px]'"
+      >
         <div class="flex items-start gap-3 mb-3">
           <DialogTitle class="text-20 leading-7 flex-1">{{ title }}</DialogTitle>
-          <button class="btn btn-bare btn-small px-1.5" aria-label="Close" @click="emit('close')"><X :size="18" /></button>
+          <button class="btn btn-bare btn-small px-1.5" aria-label="Close" @click="emit('close')">
+            <X :size="18" />
+          </button>
         </div>
         <slot />
       </DialogPanel>

@@ -6,6 +6,17 @@ const emit = defineEmits<{ change: [number | undefined] }>()
 
 <template>
   <div role="group" :aria-label="label" class="inline-flex">
-    <button v-for="n in 5" :key="n" type="button" class="px-[3px] text-16 leading-6 rounded-control" :class="n <= (value ?? 0) ? 'text-ink' : 'text-ring'" :aria-pressed="n === value" :aria-label="`${n} of 5`" @click="emit('change', n === value ? undefined : n)">{{ n <= (value ?? 0) ? '★' : '☆' }}</button>
+    <button
+      v-for="n in 5"
+      :key="n"
+      type="button"
+      class="px-[3px] text-16 leading-6 rounded-control"
+      :class="n <= (value ?? 0) ? 'text-ink' : 'text-ring'"
+      :aria-pressed="n === value"
+      :aria-label="`${n} of 5`"
+      @click="emit('change', n === value ? undefined : n)"
+    >
+      {{ n <= (value ?? 0) ? '★' : '☆' }}
+    </button>
   </div>
 </template>

@@ -5,5 +5,7 @@ export function download(name: string, content: Uint8Array | string, type: strin
   link.href = URL.createObjectURL(blob)
   link.download = name
   link.click()
-  setTimeout(() => { URL.revokeObjectURL(link.href) }, 30_000)
+  setTimeout(() => {
+    URL.revokeObjectURL(link.href)
+  }, 30_000)
 }

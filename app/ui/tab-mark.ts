@@ -16,6 +16,14 @@ export function tabMark(lamps: readonly (Lamp | undefined)[]): string {
 export function useTabMark(lamps: () => (Lamp | undefined)[] | undefined): void {
   const link = document.querySelector<HTMLLinkElement>('link[rel="icon"]')
   const usual = '/mark.svg'
-  watch(lamps, (now) => { if (link && now) link.href = tabMark(now) }, { immediate: true })
-  onBeforeUnmount(() => { if (link) link.href = usual })
+  watch(
+    lamps,
+    (now) => {
+      if (link && now) link.href = tabMark(now)
+    },
+    { immediate: true },
+  )
+  onBeforeUnmount(() => {
+    if (link) link.href = usual
+  })
 }

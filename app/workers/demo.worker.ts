@@ -6,7 +6,9 @@ import { demoWorld, largeWorld } from '@demo/world'
 
 /** Lays out the demo world and paints its pictures, away from the interface. */
 self.addEventListener('message', (event: MessageEvent<{ now: number; size: 'usual' | 'large' }>) => {
-  void make(event.data.now, event.data.size).catch((error: unknown) => { self.postMessage({ kind: 'failed', why: error instanceof Error ? error.message : String(error) }) })
+  void make(event.data.now, event.data.size).catch((error: unknown) => {
+    self.postMessage({ kind: 'failed', why: error instanceof Error ? error.message : String(error) })
+  })
 })
 
 function tell(what: string, share: number): void {
@@ -15,8 +17,17 @@ function tell(what: string, share: number): void {
 
 async function make(now: number, size: 'usual' | 'large'): Promise<void> {
   tell('Writing episodes', 0.02)
-  const { whole, pictures } = size === 'large' ? largeWorld(now, (share) => { tell('Writing 5,000 episodes', share * 0.7) }) : demoWorld(now)
-  const face = new FontFace('Bricolage Grotesque Variable', `url(${new URL(fontUrl, self.location.href).href})`, { weight: '200 800' })
+  const { whole, pictures } =
+    size === 'large'
+      ? largeWorld(now, (share) => {
+          tell('Writing 5,000 episodes', share * 0.7)
+        })
+      : demoWorld(now)
+  const face = new FontFace(
+    'Bricolage Grotesque Variable',
+    `url(${new URL(fontUrl, self.location.href).href})`,
+    { weight: '200 800' },
+  )
   try {
     await face.load()
     const fonts: unknown = Reflect.get(self, 'fonts')
@@ -26,12 +37,23 @@ async function make(now: number, size: 'usual' | 'large'): Promise<void> {
   }
   const files: FileRecord[] = []
   for (const [index, order] of pictures.entries()) {
-    const blob = await paint(order, index, (w, h) => new OffscreenCanvas(w, h)).convertToBlob({ type: 'image/jpeg', quality: 0.86 })
+    const blob = await paint(order, index, (w, h) => new OffscreenCanvas(w, h)).convertToBlob({
+      type: 'image/jpeg',
+      quality: 0.86,
+    })
     files.push({ id: order.id, type: 'image/jpeg', bytes: new Uint8Array(await blob.arrayBuffer()) })
-    if (index % 5 === 0) tell('Painting pictures', (size === 'large' ? 0.7 : 0.1) + (index / pictures.length) * (size === 'large' ? 0.2 : 0.8))
+    if (index % 5 === 0)
+      tell(
+        'Painting pictures',
+        (size === 'large' ? 0.7 : 0.1) + (index / pictures.length) * (size === 'large' ? 0.2 : 0.8),
+      )
   }
   const sizes = new Map(files.map((f) => [f.id, f.bytes.byteLength]))
   const sized = (p: Picture): Picture => ({ ...p, size: sizes.get(p.id) ?? p.size })
-  const episodes = whole.tables.episodes.map((e) => (e.pictures.length + e.idea.images.length === 0 ? e : { ...e, pictures: e.pictures.map(sized), idea: { ...e.idea, images: e.idea.images.map(sized) } }))
+  const episodes = whole.tables.episodes.map((e) =>
+    e.pictures.length + e.idea.images.length === 0
+      ? e
+      : { ...e, pictures: e.pictures.map(sized), idea: { ...e.idea, images: e.idea.images.map(sized) } },
+  )
   self.postMessage({ kind: 'made', whole: { ...whole, tables: { ...whole.tables, episodes }, files } })
 }

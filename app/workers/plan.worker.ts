@@ -20,9 +20,14 @@ class PlanWork {
     let told = start
     for (let now = start; now - start < ms && turn === this.planning; now = performance.now()) {
       const better = planner.improve(40)
-      if (better || now - told > 150) { told = now; tell(planner.plan, (now - start) / ms) }
+      if (better || now - told > 150) {
+        told = now
+        tell(planner.plan, (now - start) / ms)
+      }
       // A breath, in which a stop is heard.
-      await new Promise((done) => { setTimeout(done, 0) })
+      await new Promise((done) => {
+        setTimeout(done, 0)
+      })
     }
     return planner.plan
   }

@@ -19,10 +19,13 @@ class Reading {
     this.store = new Store(name)
     await this.store.open()
     this.channel = new BroadcastChannel(name)
-    this.channel.addEventListener('message', (event: MessageEvent<{ kind: 'changed'; changes: Change[] } | { kind: 'reload' }>) => {
-      if (event.data.kind === 'reload') void this.read()
-      else void this.follow(event.data.changes)
-    })
+    this.channel.addEventListener(
+      'message',
+      (event: MessageEvent<{ kind: 'changed'; changes: Change[] } | { kind: 'reload' }>) => {
+        if (event.data.kind === 'reload') void this.read()
+        else void this.follow(event.data.changes)
+      },
+    )
     await this.read()
   }
 
@@ -44,10 +47,14 @@ class Reading {
       const batch = episodes.slice(at, at + 50)
       const scripts = await store.scripts.bulkGet(batch.map((e) => e.id))
       if (turn !== this.turn) return
-      batch.forEach((e, i) => { fresh.put(e, this.keywords, scripts[i]) })
+      batch.forEach((e, i) => {
+        fresh.put(e, this.keywords, scripts[i])
+      })
       this.share = (at + batch.length) / episodes.length
       // A breath between batches, so that questions are answered meanwhile.
-      await new Promise((done) => { setTimeout(done, 0) })
+      await new Promise((done) => {
+        setTimeout(done, 0)
+      })
     }
     fresh.ready()
     if (turn !== this.turn) return
@@ -62,8 +69,14 @@ class Reading {
     const { store } = this
     if (!store) return
     if (this.share < 1) this.missed.push(changes)
-    for (const c of changes) if (c.table === 'keywords') { if (c.after) this.keywords.set(c.id, c.after); else this.keywords.delete(c.id) }
-    const touched = new Set(changes.flatMap((c) => (c.table === 'episodes' || c.table === 'scripts' ? [c.id] : [])))
+    for (const c of changes)
+      if (c.table === 'keywords') {
+        if (c.after) this.keywords.set(c.id, c.after)
+        else this.keywords.delete(c.id)
+      }
+    const touched = new Set(
+      changes.flatMap((c) => (c.table === 'episodes' || c.table === 'scripts' ? [c.id] : [])),
+    )
     for (const id of touched) {
       const episode = await store.episodes.get(id)
       if (episode) this.index.put(episode, this.keywords, await store.scripts.get(id))
@@ -71,10 +84,18 @@ class Reading {
     }
   }
 
-  search(asked: string) { return this.index.search(asked) }
-  like(head: string, body: string, count: number, without: Id[]) { return this.index.like(head, body, count, new Set(without)) }
-  guess(line: string) { return this.index.guess(line) }
-  progress(): number { return this.share }
+  search(asked: string) {
+    return this.index.search(asked)
+  }
+  like(head: string, body: string, count: number, without: Id[]) {
+    return this.index.like(head, body, count, new Set(without))
+  }
+  guess(line: string) {
+    return this.index.guess(line)
+  }
+  progress(): number {
+    return this.share
+  }
 
   /** Passages of scripts round some words, by episode. */
   async passages(asked: Record<Id, string[]>): Promise<Record<Id, string>> {

@@ -12,7 +12,11 @@ describe('changes', () => {
   })
 
   test('their inverse gives the records from before', () => {
-    const changes = [putting(records, 'episodes', exampleEpisode({ title: 'New' })), putting(records, 'episodes', exampleEpisode({ id: 'other' })), removing(records, 'shows', 'show')]
+    const changes = [
+      putting(records, 'episodes', exampleEpisode({ title: 'New' })),
+      putting(records, 'episodes', exampleEpisode({ id: 'other' })),
+      removing(records, 'shows', 'show'),
+    ]
     expect(applied(applied(records, changes), inverse(changes))).toEqual(records)
   })
 
@@ -26,7 +30,11 @@ describe('changes', () => {
   })
 
   test('a record that breaks its schema is refused with its path', () => {
-    const done = { changes: [putting(records, 'episodes', exampleEpisode({ place: { on: 'slot', day: '2026-02-30' } }))], sentence: '', about: [] }
+    const done = {
+      changes: [putting(records, 'episodes', exampleEpisode({ place: { on: 'slot', day: '2026-02-30' } }))],
+      sentence: '',
+      about: [],
+    }
     const result = checked(done)
     expect(refusalOf(result)).toMatch(/not a date that exists/)
     expect(result).toMatchObject({ problem: { path: 'episodes.place.day' } })

@@ -1,5 +1,13 @@
 import type { ZodType } from 'zod'
-import { schemas, tableNames, type Change, type Id, type RecordOf, type Records, type TableName } from '../model'
+import {
+  schemas,
+  tableNames,
+  type Change,
+  type Id,
+  type RecordOf,
+  type Records,
+  type TableName,
+} from '../model'
 import { fine, refused, type Result } from '../result'
 
 export type { Change }
@@ -44,12 +52,20 @@ function get<T extends TableName>(records: Records, table: T, id: Id): RecordOf<
 }
 
 /** The change that puts a record, with what stood there before. */
-export function putting<T extends TableName>(records: Records, table: T, after: RecordOf<T> & { id: Id }): { table: T; id: Id; before: RecordOf<T> | undefined; after: RecordOf<T> } {
+export function putting<T extends TableName>(
+  records: Records,
+  table: T,
+  after: RecordOf<T> & { id: Id },
+): { table: T; id: Id; before: RecordOf<T> | undefined; after: RecordOf<T> } {
   return { table, id: after.id, before: get(records, table, after.id), after }
 }
 
 /** The change that takes a record away. */
-export function removing<T extends TableName>(records: Records, table: T, id: Id): { table: T; id: Id; before: RecordOf<T> | undefined; after: undefined } {
+export function removing<T extends TableName>(
+  records: Records,
+  table: T,
+  id: Id,
+): { table: T; id: Id; before: RecordOf<T> | undefined; after: undefined } {
   return { table, id, before: get(records, table, id), after: undefined }
 }
 
@@ -63,24 +79,91 @@ export function applied(records: Records, changes: readonly Change[]): Records {
   return next
 }
 
-function rebuild(next: { -readonly [T in TableName]: Records[T] }, name: TableName, changes: readonly Change[]): void {
+function rebuild(
+  next: { -readonly [T in TableName]: Records[T] },
+  name: TableName,
+  changes: readonly Change[],
+): void {
   switch (name) {
-    case 'shows': next.shows = changed(next.shows, changes.flatMap((c) => (c.table === 'shows' ? [c] : []))); return
-    case 'outlets': next.outlets = changed(next.outlets, changes.flatMap((c) => (c.table === 'outlets' ? [c] : []))); return
-    case 'recipes': next.recipes = changed(next.recipes, changes.flatMap((c) => (c.table === 'recipes' ? [c] : []))); return
-    case 'episodes': next.episodes = changed(next.episodes, changes.flatMap((c) => (c.table === 'episodes' ? [c] : []))); return
-    case 'steps': next.steps = changed(next.steps, changes.flatMap((c) => (c.table === 'steps' ? [c] : []))); return
-    case 'scripts': next.scripts = changed(next.scripts, changes.flatMap((c) => (c.table === 'scripts' ? [c] : []))); return
-    case 'keywords': next.keywords = changed(next.keywords, changes.flatMap((c) => (c.table === 'keywords' ? [c] : []))); return
-    case 'settings': next.settings = changed(next.settings, changes.flatMap((c) => (c.table === 'settings' ? [c] : []))); return
-    case 'standing': next.standing = changed(next.standing, changes.flatMap((c) => (c.table === 'standing' ? [c] : []))); return
-    case 'busy': next.busy = changed(next.busy, changes.flatMap((c) => (c.table === 'busy' ? [c] : []))); return
-    case 'reservations': next.reservations = changed(next.reservations, changes.flatMap((c) => (c.table === 'reservations' ? [c] : []))); return
-    case 'launches': next.launches = changed(next.launches, changes.flatMap((c) => (c.table === 'launches' ? [c] : []))); return
+    case 'shows':
+      next.shows = changed(
+        next.shows,
+        changes.flatMap((c) => (c.table === 'shows' ? [c] : [])),
+      )
+      return
+    case 'outlets':
+      next.outlets = changed(
+        next.outlets,
+        changes.flatMap((c) => (c.table === 'outlets' ? [c] : [])),
+      )
+      return
+    case 'recipes':
+      next.recipes = changed(
+        next.recipes,
+        changes.flatMap((c) => (c.table === 'recipes' ? [c] : [])),
+      )
+      return
+    case 'episodes':
+      next.episodes = changed(
+        next.episodes,
+        changes.flatMap((c) => (c.table === 'episodes' ? [c] : [])),
+      )
+      return
+    case 'steps':
+      next.steps = changed(
+        next.steps,
+        changes.flatMap((c) => (c.table === 'steps' ? [c] : [])),
+      )
+      return
+    case 'scripts':
+      next.scripts = changed(
+        next.scripts,
+        changes.flatMap((c) => (c.table === 'scripts' ? [c] : [])),
+      )
+      return
+    case 'keywords':
+      next.keywords = changed(
+        next.keywords,
+        changes.flatMap((c) => (c.table === 'keywords' ? [c] : [])),
+      )
+      return
+    case 'settings':
+      next.settings = changed(
+        next.settings,
+        changes.flatMap((c) => (c.table === 'settings' ? [c] : [])),
+      )
+      return
+    case 'standing':
+      next.standing = changed(
+        next.standing,
+        changes.flatMap((c) => (c.table === 'standing' ? [c] : [])),
+      )
+      return
+    case 'busy':
+      next.busy = changed(
+        next.busy,
+        changes.flatMap((c) => (c.table === 'busy' ? [c] : [])),
+      )
+      return
+    case 'reservations':
+      next.reservations = changed(
+        next.reservations,
+        changes.flatMap((c) => (c.table === 'reservations' ? [c] : [])),
+      )
+      return
+    case 'launches':
+      next.launches = changed(
+        next.launches,
+        changes.flatMap((c) => (c.table === 'launches' ? [c] : [])),
+      )
+      return
   }
 }
 
-function changed<R>(map: ReadonlyMap<string, R>, changes: readonly { id: Id; after?: R | undefined }[]): ReadonlyMap<string, R> {
+function changed<R>(
+  map: ReadonlyMap<string, R>,
+  changes: readonly { id: Id; after?: R | undefined }[],
+): ReadonlyMap<string, R> {
   const next = new Map(map)
   for (const { id, after } of changes) {
     if (after === undefined) next.delete(id)
@@ -96,18 +179,30 @@ export function inverse(changes: readonly Change[]): Change[] {
 
 function turned(c: Change): Change {
   switch (c.table) {
-    case 'shows': return { table: c.table, id: c.id, before: c.after, after: c.before }
-    case 'outlets': return { table: c.table, id: c.id, before: c.after, after: c.before }
-    case 'recipes': return { table: c.table, id: c.id, before: c.after, after: c.before }
-    case 'episodes': return { table: c.table, id: c.id, before: c.after, after: c.before }
-    case 'steps': return { table: c.table, id: c.id, before: c.after, after: c.before }
-    case 'scripts': return { table: c.table, id: c.id, before: c.after, after: c.before }
-    case 'keywords': return { table: c.table, id: c.id, before: c.after, after: c.before }
-    case 'settings': return { table: c.table, id: c.id, before: c.after, after: c.before }
-    case 'standing': return { table: c.table, id: c.id, before: c.after, after: c.before }
-    case 'busy': return { table: c.table, id: c.id, before: c.after, after: c.before }
-    case 'reservations': return { table: c.table, id: c.id, before: c.after, after: c.before }
-    case 'launches': return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'shows':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'outlets':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'recipes':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'episodes':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'steps':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'scripts':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'keywords':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'settings':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'standing':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'busy':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'reservations':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
+    case 'launches':
+      return { table: c.table, id: c.id, before: c.after, after: c.before }
   }
 }
 
@@ -127,26 +222,46 @@ export function checked(done: Done): Result<Done> {
 
 function cleaned(change: Change): Result<Change> {
   switch (change.table) {
-    case 'shows': return read(schemas.shows, change)
-    case 'outlets': return read(schemas.outlets, change)
-    case 'recipes': return read(schemas.recipes, change)
-    case 'episodes': return read(schemas.episodes, change)
-    case 'steps': return read(schemas.steps, change)
-    case 'scripts': return read(schemas.scripts, change)
-    case 'keywords': return read(schemas.keywords, change)
-    case 'settings': return read(schemas.settings, change)
-    case 'standing': return read(schemas.standing, change)
-    case 'busy': return read(schemas.busy, change)
-    case 'reservations': return read(schemas.reservations, change)
-    case 'launches': return read(schemas.launches, change)
+    case 'shows':
+      return read(schemas.shows, change)
+    case 'outlets':
+      return read(schemas.outlets, change)
+    case 'recipes':
+      return read(schemas.recipes, change)
+    case 'episodes':
+      return read(schemas.episodes, change)
+    case 'steps':
+      return read(schemas.steps, change)
+    case 'scripts':
+      return read(schemas.scripts, change)
+    case 'keywords':
+      return read(schemas.keywords, change)
+    case 'settings':
+      return read(schemas.settings, change)
+    case 'standing':
+      return read(schemas.standing, change)
+    case 'busy':
+      return read(schemas.busy, change)
+    case 'reservations':
+      return read(schemas.reservations, change)
+    case 'launches':
+      return read(schemas.launches, change)
   }
 }
 
-function read<R, C extends { table: TableName; after?: R | undefined }>(schema: ZodType<R>, change: C): Result<C> {
+function read<R, C extends { table: TableName; after?: R | undefined }>(
+  schema: ZodType<R>,
+  change: C,
+): Result<C> {
   if (change.after === undefined) return fine(change)
   const parsed = schema.safeParse(change.after)
   const issue = parsed.error?.issues[0]
-  return parsed.success ? fine({ ...change, after: parsed.data }) : refused(issue?.message ?? 'This cannot be kept.', [change.table, ...(issue?.path ?? []).map(String)].join('.'))
+  return parsed.success
+    ? fine({ ...change, after: parsed.data })
+    : refused(
+        issue?.message ?? 'This cannot be kept.',
+        [change.table, ...(issue?.path ?? []).map(String)].join('.'),
+      )
 }
 
 /** Two lists of changes, one after the other, as one: the first `before` and the last `after` of each record. */
@@ -171,7 +286,8 @@ function spanned(earlier: Change, later: Change): Change {
   if (earlier.table === 'settings' && later.table === 'settings') return { ...later, before: earlier.before }
   if (earlier.table === 'standing' && later.table === 'standing') return { ...later, before: earlier.before }
   if (earlier.table === 'busy' && later.table === 'busy') return { ...later, before: earlier.before }
-  if (earlier.table === 'reservations' && later.table === 'reservations') return { ...later, before: earlier.before }
+  if (earlier.table === 'reservations' && later.table === 'reservations')
+    return { ...later, before: earlier.before }
   if (earlier.table === 'launches' && later.table === 'launches') return { ...later, before: earlier.before }
   return later
 }

@@ -12,20 +12,29 @@ export function sayFollowOn(follow: FollowOn, recipe: Recipe): string {
   return `When ${sayWhen(follow, recipe)}, ${sayThen(follow, recipe)}.`
 }
 
-const lineName = (recipe: Recipe, id: Id) => `“${recipe.lines.find((l) => l.id === id)?.name ?? 'a step that is gone'}”`
-const stageName = (recipe: Recipe, id: Id) => recipe.stages.find((s) => s.id === id)?.name ?? 'a stage that is gone'
+const lineName = (recipe: Recipe, id: Id) =>
+  `“${recipe.lines.find((l) => l.id === id)?.name ?? 'a step that is gone'}”`
+const stageName = (recipe: Recipe, id: Id) =>
+  recipe.stages.find((s) => s.id === id)?.name ?? 'a stage that is gone'
 
 function sayWhen({ when }: FollowOn, recipe: Recipe): string {
-  return when.is === 'lit' ? `${stageName(recipe, when.stage)} lights` : `${lineName(recipe, when.line)} is done`
+  return when.is === 'lit'
+    ? `${stageName(recipe, when.stage)} lights`
+    : `${lineName(recipe, when.line)} is done`
 }
 
 function sayThen({ then }: FollowOn, recipe: Recipe): string {
   switch (then.is) {
-    case 'hand': return `hand ${lineName(recipe, then.line)} to ${then.to}`
-    case 'add': return `add “${then.name}” to ${stageName(recipe, then.stage)}, ${then.minutes} min`
-    case 'wait': return `${lineName(recipe, then.line)} waits on ${then.who}${then.what === '' ? '' : ` for ${then.what}`}`
-    case 'folder': return 'prepare its folder'
-    case 'note': return `put “${then.text}” on Today`
+    case 'hand':
+      return `hand ${lineName(recipe, then.line)} to ${then.to}`
+    case 'add':
+      return `add “${then.name}” to ${stageName(recipe, then.stage)}, ${then.minutes} min`
+    case 'wait':
+      return `${lineName(recipe, then.line)} waits on ${then.who}${then.what === '' ? '' : ` for ${then.what}`}`
+    case 'folder':
+      return 'prepare its folder'
+    case 'note':
+      return `put “${then.text}” on Today`
   }
 }
 
@@ -34,8 +43,19 @@ function sayThen({ then }: FollowOn, recipe: Recipe): string {
  * each touched episode in work before and after. Each follow-on happens once per episode and is noted in the episode's log. What follows sets off nothing further.
  */
 export function withFollowOns(records: Records, done: Done, context: Context): Done {
-  const touched = new Set(done.changes.flatMap((c) => (c.table === 'episodes' || c.table === 'scripts' ? [c.id] : c.table === 'steps' ? [(c.after ?? c.before)?.episode ?? ''] : [])))
-  const asked = [...touched].filter((id) => { const e = records.episodes.get(id); return e?.phase.name === 'work' && (recipeFor(records, e)?.follow?.length ?? 0) > 0 })
+  const touched = new Set(
+    done.changes.flatMap((c) =>
+      c.table === 'episodes' || c.table === 'scripts'
+        ? [c.id]
+        : c.table === 'steps'
+          ? [(c.after ?? c.before)?.episode ?? '']
+          : [],
+    ),
+  )
+  const asked = [...touched].filter((id) => {
+    const e = records.episodes.get(id)
+    return e?.phase.name === 'work' && (recipeFor(records, e)?.follow?.length ?? 0) > 0
+  })
   if (asked.length === 0) return done
   const before = sliceOf(records, new Set(asked))
   let next = applied(before, done.changes)
@@ -44,10 +64,18 @@ export function withFollowOns(records: Records, done: Done, context: Context): D
     const [was, after] = [standing(before, id, context), standing(next, id, context)]
     if (!was || !after || after.episode.phase.name !== 'work') continue
     for (const follow of after.recipe.follow ?? []) {
-      if (after.episode.followed?.some((f) => f.follow === follow.id) || !(comes(follow, after.standing) && !comes(follow, was.standing))) continue
+      if (
+        after.episode.followed?.some((f) => f.follow === follow.id) ||
+        !(comes(follow, after.standing) && !comes(follow, was.standing))
+      )
+        continue
       const effect = effectOf(follow, next, id, after.recipe, context)
       if (!effect) continue
-      all = { ...all, changes: merged(all.changes, effect.changes), sentence: `${all.sentence}. ${effect.says}` }
+      all = {
+        ...all,
+        changes: merged(all.changes, effect.changes),
+        sentence: `${all.sentence}. ${effect.says}`,
+      }
       next = applied(next, effect.changes)
     }
   }
@@ -56,47 +84,131 @@ export function withFollowOns(records: Records, done: Done, context: Context): D
 
 /** The records as far as some episodes go, so that looking ahead copies no thousands of others. */
 function sliceOf(records: Records, ids: ReadonlySet<Id>): Records {
-  const of = <R>(map: ReadonlyMap<Id, R>) => new Map([...ids].flatMap((id) => { const one = map.get(id); return one === undefined ? [] : [[id, one] as const] }))
-  return { ...records, episodes: of(records.episodes), scripts: of(records.scripts), steps: new Map([...records.steps].filter(([, s]) => ids.has(s.episode))) }
+  const of = <R>(map: ReadonlyMap<Id, R>) =>
+    new Map(
+      [...ids].flatMap((id) => {
+        const one = map.get(id)
+        return one === undefined ? [] : [[id, one] as const]
+      }),
+    )
+  return {
+    ...records,
+    episodes: of(records.episodes),
+    scripts: of(records.scripts),
+    steps: new Map([...records.steps].filter(([, s]) => ids.has(s.episode))),
+  }
 }
 
-function standing(records: Records, id: Id, context: Context): { episode: Episode; recipe: Recipe; standing: Standing } | undefined {
+function standing(
+  records: Records,
+  id: Id,
+  context: Context,
+): { episode: Episode; recipe: Recipe; standing: Standing } | undefined {
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)
   const recipe = episode && recipeFor(records, episode)
   if (!episode || !show || !recipe) return undefined
   const outlets = show.outlets.flatMap((o) => records.outlets.get(o) ?? [])
   const today: Day = dayAt(context.now, show.zone)
-  return { episode, recipe, standing: standingOf({ episode, show, recipe, outlets, script: records.scripts.get(id), steps: stepsOf(records, id), today, works: workingDays(records.settings.get('settings') ?? freshSettings(momentOf(context))) }) }
+  return {
+    episode,
+    recipe,
+    standing: standingOf({
+      episode,
+      show,
+      recipe,
+      outlets,
+      script: records.scripts.get(id),
+      steps: stepsOf(records, id),
+      today,
+      works: workingDays(records.settings.get('settings') ?? freshSettings(momentOf(context))),
+    }),
+  }
 }
 
 function comes({ when }: FollowOn, standing: Standing): boolean {
-  return when.is === 'lit' ? standing.stages.some((s) => s.stage.id === when.stage && s.lamp.state === 'lit') : standing.steps.some((s) => s.step.line === when.line && s.done)
+  return when.is === 'lit'
+    ? standing.stages.some((s) => s.stage.id === when.stage && s.lamp.state === 'lit')
+    : standing.steps.some((s) => s.step.line === when.line && s.done)
 }
 
-function effectOf(follow: FollowOn, records: Records, id: Id, recipe: Recipe, context: Context): { changes: Done['changes']; says: string } | undefined {
+function effectOf(
+  follow: FollowOn,
+  records: Records,
+  id: Id,
+  recipe: Recipe,
+  context: Context,
+): { changes: Done['changes']; says: string } | undefined {
   const episode = records.episodes.get(id)
   if (!episode) return undefined
   const at = momentOf(context)
   const { then } = follow
   const steps = stepsOf(records, id)
   const made = context.id()
-  const log = (says: string, shows?: 'note' | 'folder') => putting(records, 'episodes', { ...episode, followed: [...(episode.followed ?? []), { id: made, follow: follow.id, at, says, ...(shows ? { shows } : {}) }], updatedAt: at })
+  const log = (says: string, shows?: 'note' | 'folder') =>
+    putting(records, 'episodes', {
+      ...episode,
+      followed: [
+        ...(episode.followed ?? []),
+        { id: made, follow: follow.id, at, says, ...(shows ? { shows } : {}) },
+      ],
+      updatedAt: at,
+    })
   const noted = (says: string, ...changes: Done['changes']) => ({ changes: [log(says), ...changes], says })
   switch (then.is) {
     case 'hand': {
       const step = steps.find((s) => s.line === then.line && s.doneAt === undefined)
-      return step && noted(`Handed “${step.name}” to ${then.to}`, putting(records, 'steps', { ...step, owner: then.to, updatedAt: at }))
+      return (
+        step &&
+        noted(
+          `Handed “${step.name}” to ${then.to}`,
+          putting(records, 'steps', { ...step, owner: then.to, updatedAt: at }),
+        )
+      )
     }
     case 'wait': {
       const step = steps.find((s) => s.line === then.line && s.doneAt === undefined)
-      return step && noted(`“${step.name}” waits on ${then.who}`, putting(records, 'steps', { ...step, waiting: { who: then.who, what: then.what, since: dayAt(context.now, records.shows.get(episode.show)?.zone ?? 'UTC') }, updatedAt: at }))
+      return (
+        step &&
+        noted(
+          `“${step.name}” waits on ${then.who}`,
+          putting(records, 'steps', {
+            ...step,
+            waiting: {
+              who: then.who,
+              what: then.what,
+              since: dayAt(context.now, records.shows.get(episode.show)?.zone ?? 'UTC'),
+            },
+            updatedAt: at,
+          }),
+        )
+      )
     }
     case 'add': {
-      const step: Step = { id: stepId(id, made), episode: id, stage: recipe.stages.some((s) => s.id === then.stage) ? then.stage : (recipe.stages.at(-1)?.id ?? then.stage), name: then.name, kind: 'admin', minutes: then.minutes, logged: 0, lead: { by: 'before', days: 1 }, needs: [], owner: 'me', required: true, blocks: [], order: Math.max(0, ...steps.map((s) => s.order + 1)), createdAt: at, updatedAt: at }
+      const step: Step = {
+        id: stepId(id, made),
+        episode: id,
+        stage: recipe.stages.some((s) => s.id === then.stage)
+          ? then.stage
+          : (recipe.stages.at(-1)?.id ?? then.stage),
+        name: then.name,
+        kind: 'admin',
+        minutes: then.minutes,
+        logged: 0,
+        lead: { by: 'before', days: 1 },
+        needs: [],
+        owner: 'me',
+        required: true,
+        blocks: [],
+        order: Math.max(0, ...steps.map((s) => s.order + 1)),
+        createdAt: at,
+        updatedAt: at,
+      }
       return noted(`Added “${then.name}”`, putting(records, 'steps', step))
     }
-    case 'folder': return { changes: [log('Its folder is ready to be saved', 'folder')], says: 'Its folder is on Today' }
-    case 'note': return { changes: [log(then.text, 'note')], says: 'A note is on Today' }
+    case 'folder':
+      return { changes: [log('Its folder is ready to be saved', 'folder')], says: 'Its folder is on Today' }
+    case 'note':
+      return { changes: [log(then.text, 'note')], says: 'A note is on Today' }
   }
 }

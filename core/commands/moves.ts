@@ -8,24 +8,53 @@ import { unkept } from './promise'
 import { placeOnSlot } from './schedule'
 
 /** A show's slots from a date on that may hold an episode, in order of release, with what stands on each. */
-function lane(records: Records, show: Show, from: Day, now: number): { slot: Slot; episode: Episode | undefined }[] {
+function lane(
+  records: Records,
+  show: Show,
+  from: Day,
+  now: number,
+): { slot: Slot; episode: Episode | undefined }[] {
   const filled = filledSlots(show, records.episodes.values())
-  return slotsOf(show, addDays(from, -40), addDays(from, 800)).filter((s) => !s.skipped && s.at > now).map((slot) => ({ slot, episode: filled.get(slot.original) }))
+  return slotsOf(show, addDays(from, -40), addDays(from, 800))
+    .filter((s) => !s.skipped && s.at > now)
+    .map((slot) => ({ slot, episode: filled.get(slot.original) }))
 }
 
 function onSlot(records: Records, id: Id): Result<{ episode: Episode; show: Show; day: Day }> {
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)
   if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
-  if (episode.place.on !== 'slot' || episode.phase.name !== 'work') return refused(`“${episode.title}” is on no slot. Put it on one first.`, 'episodes.place')
+  if (episode.place.on !== 'slot' || episode.phase.name !== 'work')
+    return refused(`“${episode.title}” is on no slot. Put it on one first.`, 'episodes.place')
   return fine({ episode, show, day: episode.place.day })
 }
 
-function moved(records: Records, moves: readonly { episode: Episode; to: Slot }[], context: Context, sentence: string): Result<Done> {
-  const stale = moves.flatMap(({ episode, to }) => { const why = outOfWindow(episode.nature, to.day); return why === undefined ? [] : [`“${episode.title}” is then ${why}`] })
-  const unkeptThen = moves.flatMap(({ episode, to }) => { const show = records.shows.get(episode.show); return show ? unkept(records, show, to, episode) : [] })
-  const changes: Change[] = moves.map(({ episode, to }) => putting(records, 'episodes', { ...episode, place: { on: 'slot', day: to.original }, updatedAt: momentOf(context) }))
-  return fine({ changes, sentence: [sentence, ...stale, ...unkeptThen].join('. '), about: moves.map((m) => m.episode.id) })
+function moved(
+  records: Records,
+  moves: readonly { episode: Episode; to: Slot }[],
+  context: Context,
+  sentence: string,
+): Result<Done> {
+  const stale = moves.flatMap(({ episode, to }) => {
+    const why = outOfWindow(episode.nature, to.day)
+    return why === undefined ? [] : [`“${episode.title}” is then ${why}`]
+  })
+  const unkeptThen = moves.flatMap(({ episode, to }) => {
+    const show = records.shows.get(episode.show)
+    return show ? unkept(records, show, to, episode) : []
+  })
+  const changes: Change[] = moves.map(({ episode, to }) =>
+    putting(records, 'episodes', {
+      ...episode,
+      place: { on: 'slot', day: to.original },
+      updatedAt: momentOf(context),
+    }),
+  )
+  return fine({
+    changes,
+    sentence: [sentence, ...stale, ...unkeptThen].join('. '),
+    about: moves.map((m) => m.episode.id),
+  })
 }
 
 /** What a push would move, and where to: the episode and all in a row behind it, up to the next open slot. */
@@ -39,7 +68,8 @@ export function pushed(records: Records, id: Id, now: number): Result<{ episode:
   const moves: { episode: Episode; to: Slot }[] = []
   for (let i = at; row[i]?.episode; i++) {
     const [here, next] = [row[i], row[i + 1]]
-    if (!here?.episode || !next) return refused(`${show.title} has no later slot to push to.`, 'episodes.place')
+    if (!here?.episode || !next)
+      return refused(`${show.title} has no later slot to push to.`, 'episodes.place')
     moves.push({ episode: here.episode, to: next.slot })
   }
   return fine(moves)
@@ -50,7 +80,12 @@ export const pushEpisode: Command<{ episode: Id }> = (records, { episode }, cont
   const moves = pushed(records, episode, context.now)
   if (!moves.ok) return moves
   const first = moves.value[0]
-  return moved(records, moves.value, context, `Pushed “${first?.episode.title ?? ''}” to ${sayDay(first?.to.day ?? '')}${moves.value.length > 1 ? `, ${moves.value.length - 1} more one slot later` : ''}`)
+  return moved(
+    records,
+    moves.value,
+    context,
+    `Pushed “${first?.episode.title ?? ''}” to ${sayDay(first?.to.day ?? '')}${moves.value.length > 1 ? `, ${moves.value.length - 1} more one slot later` : ''}`,
+  )
 }
 
 /** Closes a gap: the episodes in a row behind an open slot each move one slot earlier. */
@@ -68,7 +103,12 @@ export const pullEpisodes: Command<{ show: Id; day: Day }> = (records, { show: i
     const [here, there] = [row[i], row[to]]
     if (here?.episode && there) moves.push({ episode: here.episode, to: there.slot })
   }
-  return moved(records, moves, context, `Closed the gap on ${sayDay(gap.slot.day)}: ${moves.length} ${moves.length === 1 ? 'episode' : 'episodes'} earlier`)
+  return moved(
+    records,
+    moves,
+    context,
+    `Closed the gap on ${sayDay(gap.slot.day)}: ${moves.length} ${moves.length === 1 ? 'episode' : 'episodes'} earlier`,
+  )
 }
 
 /** Swaps the slots of two episodes of one show. */
@@ -76,11 +116,20 @@ export const swapEpisodes: Command<{ episode: Id; other: Id }> = (records, { epi
   const [a, b] = [onSlot(records, episode), onSlot(records, other)]
   if (!a.ok) return a
   if (!b.ok) return b
-  if (a.value.show.id !== b.value.show.id) return refused('They belong to different shows, each with its own rhythm.', 'episodes.place')
+  if (a.value.show.id !== b.value.show.id)
+    return refused('They belong to different shows, each with its own rhythm.', 'episodes.place')
   const slot = (day: Day) => slotsOf(a.value.show, day, day)[0]
   const [toA, toB] = [slot(b.value.day), slot(a.value.day)]
   if (!toA || !toB) return refused('One of the slots is no longer there.', 'episodes.place')
-  return moved(records, [{ episode: a.value.episode, to: toA }, { episode: b.value.episode, to: toB }], context, `Swapped “${a.value.episode.title}” and “${b.value.episode.title}”`)
+  return moved(
+    records,
+    [
+      { episode: a.value.episode, to: toA },
+      { episode: b.value.episode, to: toB },
+    ],
+    context,
+    `Swapped “${a.value.episode.title}” and “${b.value.episode.title}”`,
+  )
 }
 
 /** Moves an episode to a slot of its show; who stands there is pushed on, so that nobody loses a place. */
@@ -97,5 +146,9 @@ export const moveToSlot: Command<{ episode: Id; day: Day }> = (records, { episod
   if (!push.ok) return push
   const placed = placeOnSlot(applied(records, push.value.changes), { episode: id, day }, context)
   if (!placed.ok) return placed
-  return fine({ changes: [...push.value.changes, ...placed.value.changes], sentence: `${placed.value.sentence}; ${push.value.sentence.replace(/^P/, 'p')}`, about: [...new Set([...placed.value.about, ...push.value.about])] })
+  return fine({
+    changes: [...push.value.changes, ...placed.value.changes],
+    sentence: `${placed.value.sentence}; ${push.value.sentence.replace(/^P/, 'p')}`,
+    about: [...new Set([...placed.value.about, ...push.value.about])],
+  })
 }

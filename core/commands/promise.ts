@@ -6,11 +6,21 @@ import { filledSlots, slotsOf, type Slot } from '../rhythm/slots'
 import { momentOf, putting, removing, type Command } from './change'
 
 /** What the slots of a show are kept for between two dates, by original date. */
-export function reservedBetween(records: Pick<Records, 'reservations' | 'launches' | 'episodes'>, show: Show, from: Day, to: Day, filled?: ReadonlyMap<Day, Episode>): Map<Day, Reserved> {
+export function reservedBetween(
+  records: Pick<Records, 'reservations' | 'launches' | 'episodes'>,
+  show: Show,
+  from: Day,
+  to: Day,
+  filled?: ReadonlyMap<Day, Episode>,
+): Map<Day, Reserved> {
   const mine = [...records.reservations.values()].filter((r) => r.show === show.id)
   if (mine.length === 0) return new Map()
   // Deals go by whole months.
-  const slots = slotsOf(show, `${from.slice(0, 7)}-01`, addDays(`${addDays(`${to.slice(0, 7)}-28`, 4).slice(0, 7)}-01`, -1))
+  const slots = slotsOf(
+    show,
+    `${from.slice(0, 7)}-01`,
+    addDays(`${addDays(`${to.slice(0, 7)}-28`, 4).slice(0, 7)}-01`, -1),
+  )
   const on = filled ?? filledSlots(show, records.episodes.values())
   return reservedSlots(slots, mine, (day) => on.get(day), records.launches)
 }
@@ -22,33 +32,84 @@ export function unkept(records: Records, show: Show, slot: Slot, episode: Episod
 }
 
 /** Keeps a slot, or so many slots a month, for a sponsor, a launch, a season or something else; or changes what is kept. */
-export const keepSlots: Command<{ reservation?: Id | undefined } & Pick<Reservation, 'show' | 'name' | 'is' | 'launch' | 'kept' | 'note'>> = (records, { reservation: id, show, name, is, launch, kept, note }, context) => {
+export const keepSlots: Command<
+  { reservation?: Id | undefined } & Pick<Reservation, 'show' | 'name' | 'is' | 'launch' | 'kept' | 'note'>
+> = (records, { reservation: id, show, name, is, launch, kept, note }, context) => {
   const at = momentOf(context)
   const old = id === undefined ? undefined : records.reservations.get(id)
   if (!records.shows.has(show)) return refused('This show is no longer there.', 'shows')
-  const read = Reservation.safeParse({ id: old?.id ?? context.id(), show, name, is, ...(launch === undefined ? {} : { launch }), kept, note: note.trim(), createdAt: old?.createdAt ?? at, updatedAt: at })
+  const read = Reservation.safeParse({
+    id: old?.id ?? context.id(),
+    show,
+    name,
+    is,
+    ...(launch === undefined ? {} : { launch }),
+    kept,
+    note: note.trim(),
+    createdAt: old?.createdAt ?? at,
+    updatedAt: at,
+  })
   if (!read.success) return refused(read.error.issues[0]?.message ?? 'This cannot be kept.', 'reservations')
   const r = read.data
-  if (r.kept.by === 'deal' && r.kept.to !== undefined && r.kept.to < r.kept.from) return refused('The deal ends before it begins. Choose a later last date, or none.', 'reservations.kept.to')
+  if (r.kept.by === 'deal' && r.kept.to !== undefined && r.kept.to < r.kept.from)
+    return refused(
+      'The deal ends before it begins. Choose a later last date, or none.',
+      'reservations.kept.to',
+    )
   // A slot is kept for one thing.
-  const others = r.kept.by === 'slot' ? [...records.reservations.values()].filter((o) => o.id !== r.id && o.show === show && o.kept.by === 'slot' && r.kept.by === 'slot' && o.kept.day === r.kept.day).map((o) => removing(records, 'reservations', o.id)) : []
-  return fine({ changes: [putting(records, 'reservations', r), ...others], sentence: r.kept.by === 'slot' ? `Kept ${sayDay(r.kept.day)} for ${r.name}` : `Kept ${r.kept.perMonth === 1 ? 'one slot' : `${r.kept.perMonth} slots`} a month for ${r.name}`, about: [] })
+  const others =
+    r.kept.by === 'slot'
+      ? [...records.reservations.values()]
+          .filter(
+            (o) =>
+              o.id !== r.id &&
+              o.show === show &&
+              o.kept.by === 'slot' &&
+              r.kept.by === 'slot' &&
+              o.kept.day === r.kept.day,
+          )
+          .map((o) => removing(records, 'reservations', o.id))
+      : []
+  return fine({
+    changes: [putting(records, 'reservations', r), ...others],
+    sentence:
+      r.kept.by === 'slot'
+        ? `Kept ${sayDay(r.kept.day)} for ${r.name}`
+        : `Kept ${r.kept.perMonth === 1 ? 'one slot' : `${r.kept.perMonth} slots`} a month for ${r.name}`,
+    about: [],
+  })
 }
 
 /** Lets a reservation go. */
 export const letGo: Command<{ reservation: Id }> = (records, { reservation }, _context) => {
   const old = records.reservations.get(reservation)
   if (!old) return refused('Nothing is kept there any more.', 'reservations')
-  return fine({ changes: [removing(records, 'reservations', reservation)], sentence: `No longer kept for ${old.name}`, about: [] })
+  return fine({
+    changes: [removing(records, 'reservations', reservation)],
+    sentence: `No longer kept for ${old.name}`,
+    about: [],
+  })
 }
 
 /** Adds a launch, or changes one. Refused when it ends before it begins. */
-export const putLaunch: Command<{ launch?: Id | undefined } & Pick<Launch, 'name' | 'from' | 'to' | 'runUp' | 'wanted' | 'note'>> = (records, { launch: id, ...fields }, context) => {
+export const putLaunch: Command<
+  { launch?: Id | undefined } & Pick<Launch, 'name' | 'from' | 'to' | 'runUp' | 'wanted' | 'note'>
+> = (records, { launch: id, ...fields }, context) => {
   const at = momentOf(context)
   const old = id === undefined ? undefined : records.launches.get(id)
-  const read = Launch.safeParse({ id: old?.id ?? context.id(), episodes: old?.episodes ?? [], createdAt: old?.createdAt ?? at, updatedAt: at, ...fields })
+  const read = Launch.safeParse({
+    id: old?.id ?? context.id(),
+    episodes: old?.episodes ?? [],
+    createdAt: old?.createdAt ?? at,
+    updatedAt: at,
+    ...fields,
+  })
   if (!read.success) return refused(read.error.issues[0]?.message ?? 'This cannot be kept.', 'launches')
-  return fine({ changes: [putting(records, 'launches', read.data)], sentence: `${old ? 'Changed' : 'Added'} the launch “${read.data.name}”`, about: [] })
+  return fine({
+    changes: [putting(records, 'launches', read.data)],
+    sentence: `${old ? 'Changed' : 'Added'} the launch “${read.data.name}”`,
+    about: [],
+  })
 }
 
 /** Takes a launch away; slots kept for it are kept no longer. */
@@ -56,14 +117,28 @@ export const removeLaunch: Command<{ launch: Id }> = (records, { launch: id }, _
   const old = records.launches.get(id)
   if (!old) return refused('This launch is no longer there.', 'launches')
   const kept = [...records.reservations.values()].filter((r) => r.launch === id)
-  return fine({ changes: [removing(records, 'launches', id), ...kept.map((r) => removing(records, 'reservations', r.id))], sentence: `Removed the launch “${old.name}”`, about: [] })
+  return fine({
+    changes: [removing(records, 'launches', id), ...kept.map((r) => removing(records, 'reservations', r.id))],
+    sentence: `Removed the launch “${old.name}”`,
+    about: [],
+  })
 }
 
 /** Lets an episode support a launch, or no longer. */
-export const supportLaunch: Command<{ launch: Id; episode: Id; supports: boolean }> = (records, { launch: id, episode: of, supports }, context) => {
+export const supportLaunch: Command<{ launch: Id; episode: Id; supports: boolean }> = (
+  records,
+  { launch: id, episode: of, supports },
+  context,
+) => {
   const launch = records.launches.get(id)
   const episode = records.episodes.get(of)
   if (!launch || !episode) return refused('It is no longer there.', 'launches')
   const episodes = supports ? [...new Set([...launch.episodes, of])] : launch.episodes.filter((e) => e !== of)
-  return fine({ changes: [putting(records, 'launches', { ...launch, episodes, updatedAt: momentOf(context) })], sentence: supports ? `“${episode.title}” supports “${launch.name}”` : `“${episode.title}” no longer supports “${launch.name}”`, about: [of] })
+  return fine({
+    changes: [putting(records, 'launches', { ...launch, episodes, updatedAt: momentOf(context) })],
+    sentence: supports
+      ? `“${episode.title}” supports “${launch.name}”`
+      : `“${episode.title}” no longer supports “${launch.name}”`,
+    about: [of],
+  })
 }

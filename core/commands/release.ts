@@ -11,8 +11,13 @@ export const fixNumber: Command<{ episode: Id }> = (records, { episode: id }, co
   const show = episode && records.shows.get(episode.show)
   if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
   const number = numbersOf(show, records.episodes.values(), context.now).episodes.get(id)
-  if (episode.number !== undefined || number === undefined) return fine({ changes: [], sentence: 'Made a release kit', about: [id] })
-  return fine({ changes: [putting(records, 'episodes', { ...episode, number, updatedAt: momentOf(context) })], sentence: `Made a release kit, so its number is now fixed: ${show.prefix}${number}`, about: [id] })
+  if (episode.number !== undefined || number === undefined)
+    return fine({ changes: [], sentence: 'Made a release kit', about: [id] })
+  return fine({
+    changes: [putting(records, 'episodes', { ...episode, number, updatedAt: momentOf(context) })],
+    sentence: `Made a release kit, so its number is now fixed: ${show.prefix}${number}`,
+    about: [id],
+  })
 }
 
 /** Answers “is it out?” with yes: released at its release moment (or now, without one or before it), its number fixed. */
@@ -23,9 +28,25 @@ export const markReleased: Command<{ episode: Id }> = (records, { episode: id },
   if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
   const release = releaseOf(episode, show)
   const at = release && release.at <= context.now ? release.at : context.now
-  const number = episode.number ?? numbersOf(show, records.episodes.values(), context.now).episodes.get(id) ?? nextFree([...records.episodes.values()].flatMap((e) => (e.show === show.id && e.number !== undefined ? [e.number] : [])), show.nextNumber)
+  const number =
+    episode.number ??
+    numbersOf(show, records.episodes.values(), context.now).episodes.get(id) ??
+    nextFree(
+      [...records.episodes.values()].flatMap((e) =>
+        e.show === show.id && e.number !== undefined ? [e.number] : [],
+      ),
+      show.nextNumber,
+    )
   return fine({
-    changes: [putting(records, 'episodes', { ...episode, phase: { name: 'released', at: new Date(at).toISOString() }, number, spare: false, updatedAt: momentOf(context) })],
+    changes: [
+      putting(records, 'episodes', {
+        ...episode,
+        phase: { name: 'released', at: new Date(at).toISOString() },
+        number,
+        spare: false,
+        updatedAt: momentOf(context),
+      }),
+    ],
     sentence: `Released ${show.prefix}${number} “${episode.title}”${release ? `, ${sayDay(release.day)}` : ''}`,
     about: [id],
   })

@@ -1,4 +1,13 @@
-import { Day, type ClockTime, type Episode, type Id, type Recipe, type Records, type Show, type Step } from '../model'
+import {
+  Day,
+  type ClockTime,
+  type Episode,
+  type Id,
+  type Recipe,
+  type Records,
+  type Show,
+  type Step,
+} from '../model'
 import { ClockTime as Clock } from '../model'
 import { fine, refused, type Result } from '../result'
 import { scriptFrom, stepsToAdd } from '../recipe/apply'
@@ -16,8 +25,14 @@ export function stepsOf(records: Records, episode: Id): Step[] {
 }
 
 /** The recipe that an episode is made by: its own choice, else its show's first. */
-export function recipeFor(records: Pick<Records, 'recipes' | 'shows'>, episode: Pick<Episode, 'show' | 'recipe'>): Recipe | undefined {
-  return records.recipes.get(episode.recipe ?? '') ?? records.recipes.get(records.shows.get(episode.show)?.recipe ?? '')
+export function recipeFor(
+  records: Pick<Records, 'recipes' | 'shows'>,
+  episode: Pick<Episode, 'show' | 'recipe'>,
+): Recipe | undefined {
+  return (
+    records.recipes.get(episode.recipe ?? '') ??
+    records.recipes.get(records.shows.get(episode.show)?.recipe ?? '')
+  )
 }
 
 function found(records: Records, id: Id): Result<{ episode: Episode; show: Show }> {
@@ -32,13 +47,19 @@ function begun(records: Records, episode: Episode, context: Context): Change[] {
   if (!recipe) return []
   const at = momentOf(context)
   const steps = stepsToAdd(recipe, episode.id, stepsOf(records, episode.id), at)
-  const script = records.scripts.has(episode.id) ? [] : [putting(records, 'scripts', scriptFrom(recipe, episode, at))]
+  const script = records.scripts.has(episode.id)
+    ? []
+    : [putting(records, 'scripts', scriptFrom(recipe, episode, at))]
   return [...steps.map((s) => putting(records, 'steps', s)), ...script]
 }
 
 function working(episode: Episode, context: Context): Episode {
   const at = momentOf(context)
-  return { ...episode, phase: episode.phase.name === 'work' ? episode.phase : { name: 'work', since: at }, updatedAt: at }
+  return {
+    ...episode,
+    phase: episode.phase.name === 'work' ? episode.phase : { name: 'work', since: at },
+    updatedAt: at,
+  }
 }
 
 /** Puts an episode on a slot of its show and to work, with its recipe's steps. Refused when the slot is skipped, taken or none of the rhythm's. */
@@ -47,21 +68,60 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
   if (!read.ok) return read
   const { episode, show } = read.value
   if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
-  if (!Day.safeParse(day).success) return refused('This is not a date that exists. Choose one of the open slots.', 'episodes.place.day')
-  if (!datesOf(show.rhythm, day, day).includes(day)) return refused(`${show.title} has no slot on ${sayDay(day)}. Choose one of the open slots.`, 'episodes.place.day')
+  if (!Day.safeParse(day).success)
+    return refused('This is not a date that exists. Choose one of the open slots.', 'episodes.place.day')
+  if (!datesOf(show.rhythm, day, day).includes(day))
+    return refused(
+      `${show.title} has no slot on ${sayDay(day)}. Choose one of the open slots.`,
+      'episodes.place.day',
+    )
   const slot = slotOn(show, day)
-  if (slot.skipped) return refused(`The slot on ${sayDay(slot.day)} is skipped. Take it back first, or choose another.`, 'episodes.place.day')
-  if (slot.at <= context.now) return refused(`The slot on ${sayDay(slot.day)} has passed. Choose one that is still to come.`, 'episodes.place.day')
+  if (slot.skipped)
+    return refused(
+      `The slot on ${sayDay(slot.day)} is skipped. Take it back first, or choose another.`,
+      'episodes.place.day',
+    )
+  if (slot.at <= context.now)
+    return refused(
+      `The slot on ${sayDay(slot.day)} has passed. Choose one that is still to come.`,
+      'episodes.place.day',
+    )
   const there = filledSlots(show, records.episodes.values()).get(day)
-  if (there && there.id !== id) return refused(`“${there.title}” is on ${sayDay(slot.day)} already. Move it first, or choose an open slot.`, 'episodes.place.day')
+  if (there && there.id !== id)
+    return refused(
+      `“${there.title}” is on ${sayDay(slot.day)} already. Move it first, or choose an open slot.`,
+      'episodes.place.day',
+    )
   const beat = beatOn(show.rhythm, day)
-  const recipe = episode.recipe === undefined && episode.phase.name === 'idea' && beat?.recipe !== undefined && records.recipes.has(beat.recipe) ? { recipe: beat.recipe } : {}
-  const placed: Episode = { ...working(episode, context), ...recipe, place: { on: 'slot', day }, spare: false }
-  return fine({ changes: [putting(records, 'episodes', placed), ...begun(records, placed, context)], sentence: [`Put “${episode.title}” on ${sayDay(slot.day)}, ${slot.time}`, ...unkept(records, show, slot, placed)].join('. '), about: [id] })
+  const recipe =
+    episode.recipe === undefined &&
+    episode.phase.name === 'idea' &&
+    beat?.recipe !== undefined &&
+    records.recipes.has(beat.recipe)
+      ? { recipe: beat.recipe }
+      : {}
+  const placed: Episode = {
+    ...working(episode, context),
+    ...recipe,
+    place: { on: 'slot', day },
+    spare: false,
+  }
+  return fine({
+    changes: [putting(records, 'episodes', placed), ...begun(records, placed, context)],
+    sentence: [
+      `Put “${episode.title}” on ${sayDay(slot.day)}, ${slot.time}`,
+      ...unkept(records, show, slot, placed),
+    ].join('. '),
+    about: [id],
+  })
 }
 
 /** Gives an episode a release moment of its own, off the rhythm. Refused for an impossible date or one that has passed. */
-export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (records, { episode: id, day, time }, context) => {
+export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
+  records,
+  { episode: id, day, time },
+  context,
+) => {
   const read = found(records, id)
   if (!read.ok) return read
   const { episode, show } = read.value
@@ -69,8 +129,20 @@ export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
   if (!date.success) return refused(date.error.issues[0]?.message ?? '', 'episodes.place.day')
   const clock = Clock.safeParse(time)
   if (!clock.success) return refused(clock.error.issues[0]?.message ?? '', 'episodes.place.time')
-  if (momentAt(day, time, show.zone) <= context.now) return refused(`${sayDay(day)} ${time} has passed. Choose a moment still to come.`, 'episodes.place.day')
-  return fine({ changes: [putting(records, 'episodes', { ...working(episode, context), place: { on: 'own', day, time }, spare: false }), ...begun(records, episode, context)], sentence: `Put “${episode.title}” on ${sayDay(day)}, ${time}`, about: [id] })
+  if (momentAt(day, time, show.zone) <= context.now)
+    return refused(`${sayDay(day)} ${time} has passed. Choose a moment still to come.`, 'episodes.place.day')
+  return fine({
+    changes: [
+      putting(records, 'episodes', {
+        ...working(episode, context),
+        place: { on: 'own', day, time },
+        spare: false,
+      }),
+      ...begun(records, episode, context),
+    ],
+    sentence: `Put “${episode.title}” on ${sayDay(day)}, ${time}`,
+    about: [id],
+  })
 }
 
 /** Starts an episode without a slot: it gets its steps, undated. */
@@ -79,7 +151,11 @@ export const startWork: Command<{ episode: Id }> = (records, { episode: id }, co
   if (!read.ok) return read
   const { episode } = read.value
   if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
-  return fine({ changes: [putting(records, 'episodes', working(episode, context)), ...begun(records, episode, context)], sentence: `Started “${episode.title}”`, about: [id] })
+  return fine({
+    changes: [putting(records, 'episodes', working(episode, context)), ...begun(records, episode, context)],
+    sentence: `Started “${episode.title}”`,
+    about: [id],
+  })
 }
 
 /**
@@ -89,8 +165,13 @@ export const startWork: Command<{ episode: Id }> = (records, { episode: id }, co
 export const placeSeveral: Command<{ episodes: Id[] }> = (records, { episodes }, context) => {
   const found = episodes.flatMap((id) => records.episodes.get(id) ?? [])
   const show = records.shows.get(found[0]?.show ?? '')
-  if (!show || found.length !== episodes.length) return refused('Some of them are no longer there.', 'episodes')
-  if (found.some((e) => e.show !== show.id)) return refused('They belong to more than one show. Choose ideas of one show, then place them.', 'episodes.show')
+  if (!show || found.length !== episodes.length)
+    return refused('Some of them are no longer there.', 'episodes')
+  if (found.some((e) => e.show !== show.id))
+    return refused(
+      'They belong to more than one show. Choose ideas of one show, then place them.',
+      'episodes.show',
+    )
   let now = records
   const changes: Change[] = []
   const left = [...found]
@@ -104,21 +185,52 @@ export const placeSeveral: Command<{ episodes: Id[] }> = (records, { episodes },
     now = applied(now, placed.value.changes)
     if (left.length === 0) break
   }
-  if (left.length > 0) return refused(`“${left[0]?.title ?? ''}” fits none of the next open slots of ${show.title}. Leave it out, or give it a date of its own.`, 'episodes.place')
-  return fine({ changes, sentence: found.length === 1 ? `Put “${found[0]?.title ?? ''}” on the next open slot` : `Put ${found.length} ideas on the next open slots`, about: episodes })
+  if (left.length > 0)
+    return refused(
+      `“${left[0]?.title ?? ''}” fits none of the next open slots of ${show.title}. Leave it out, or give it a date of its own.`,
+      'episodes.place',
+    )
+  return fine({
+    changes,
+    sentence:
+      found.length === 1
+        ? `Put “${found[0]?.title ?? ''}” on the next open slot`
+        : `Put ${found.length} ideas on the next open slots`,
+    about: episodes,
+  })
 }
 
 /** Parks an episode with a reason, and where it is to follow another, after that one. Its work is kept; it leaves its slot. */
-export const parkEpisode: Command<{ episode: Id; why: string; after?: Id | undefined }> = (records, { episode: id, why, after }, context) => {
+export const parkEpisode: Command<{ episode: Id; why: string; after?: Id | undefined }> = (
+  records,
+  { episode: id, why, after },
+  context,
+) => {
   const read = found(records, id)
   if (!read.ok) return read
   const { episode } = read.value
-  if (episode.phase.name === 'released') return refused('It has been released, so it stays in the Catalogue.', 'episodes.phase')
-  if (after === id) return refused('It cannot wait for itself. Choose another episode.', 'episodes.phase.after')
+  if (episode.phase.name === 'released')
+    return refused('It has been released, so it stays in the Catalogue.', 'episodes.phase')
+  if (after === id)
+    return refused('It cannot wait for itself. Choose another episode.', 'episodes.phase.after')
   const before = after === undefined ? undefined : records.episodes.get(after)
-  if (after !== undefined && !before) return refused('The episode to wait for is no longer there.', 'episodes.phase.after')
-  if (why.trim() === '' && !before) return refused('Say why, so that you know when to take it up again.', 'episodes.phase.why')
-  return fine({ changes: [putting(records, 'episodes', { ...episode, phase: { name: 'parked', why: why.trim(), ...(after === undefined ? {} : { after }) }, place: { on: 'nothing' }, spare: false, updatedAt: momentOf(context) })], sentence: `Parked “${episode.title}”${before ? ` until after “${before.title}”` : ''}`, about: [id] })
+  if (after !== undefined && !before)
+    return refused('The episode to wait for is no longer there.', 'episodes.phase.after')
+  if (why.trim() === '' && !before)
+    return refused('Say why, so that you know when to take it up again.', 'episodes.phase.why')
+  return fine({
+    changes: [
+      putting(records, 'episodes', {
+        ...episode,
+        phase: { name: 'parked', why: why.trim(), ...(after === undefined ? {} : { after }) },
+        place: { on: 'nothing' },
+        spare: false,
+        updatedAt: momentOf(context),
+      }),
+    ],
+    sentence: `Parked “${episode.title}”${before ? ` until after “${before.title}”` : ''}`,
+    about: [id],
+  })
 }
 
 /** Takes an episode off its slot; it stays in work, its steps undated. */
@@ -127,17 +239,32 @@ export const takeOff: Command<{ episode: Id }> = (records, { episode: id }, cont
   if (!read.ok) return read
   const { episode } = read.value
   if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
-  return fine({ changes: [putting(records, 'episodes', { ...episode, place: { on: 'nothing' }, updatedAt: momentOf(context) })], sentence: `Took “${episode.title}” off the schedule`, about: [id] })
+  return fine({
+    changes: [
+      putting(records, 'episodes', { ...episode, place: { on: 'nothing' }, updatedAt: momentOf(context) }),
+    ],
+    sentence: `Took “${episode.title}” off the schedule`,
+    about: [id],
+  })
 }
 
 /** Skips an open slot once, or takes the skip back. Refused while an episode stands on it. */
-export const skipSlot: Command<{ show: Id; day: Day; skip: boolean }> = (records, { show: id, day, skip }, context) => {
+export const skipSlot: Command<{ show: Id; day: Day; skip: boolean }> = (
+  records,
+  { show: id, day, skip },
+  context,
+) => {
   const show = records.shows.get(id)
   if (!show) return refused('This show is no longer there.', 'shows')
   const there = filledSlots(show, records.episodes.values()).get(day)
-  if (skip && there) return refused(`“${there.title}” stands on it. Move it first, then skip the slot.`, 'shows.skipped')
+  if (skip && there)
+    return refused(`“${there.title}” stands on it. Move it first, then skip the slot.`, 'shows.skipped')
   const skipped = skip ? [...new Set([...show.skipped, day])].sort() : show.skipped.filter((d) => d !== day)
-  return fine({ changes: [putting(records, 'shows', { ...show, skipped, updatedAt: momentOf(context) })], sentence: `${skip ? 'Skipped' : 'Took back the skip of'} ${show.title} on ${sayDay(day)}`, about: [] })
+  return fine({
+    changes: [putting(records, 'shows', { ...show, skipped, updatedAt: momentOf(context) })],
+    sentence: `${skip ? 'Skipped' : 'Took back the skip of'} ${show.title} on ${sayDay(day)}`,
+    about: [],
+  })
 }
 
 /** Moves an unreleased episode that was not released in time onto the next open slot. */
@@ -146,16 +273,30 @@ export const moveToNextOpen: Command<{ episode: Id }> = (records, { episode: id 
   if (!read.ok) return read
   const { show } = read.value
   const next = openSlots(show, records.episodes.values(), context.now, 1)[0]
-  return next ? placeOnSlot(records, { episode: id, day: next.original }, context) : refused(`${show.title} has no open slot in the next ten years.`, 'episodes.place')
+  return next
+    ? placeOnSlot(records, { episode: id, day: next.original }, context)
+    : refused(`${show.title} has no open slot in the next ten years.`, 'episodes.place')
 }
 
 /** Places displaced episodes, in order of release, on the nearest open slots of a changed show. */
-export function replaced(records: Records, show: Show, displaced: readonly Episode[], context: Context): Change[] {
+export function replaced(
+  records: Records,
+  show: Show,
+  displaced: readonly Episode[],
+  context: Context,
+): Change[] {
   const rest = [...records.episodes.values()].filter((e) => !displaced.includes(e))
   const open = openSlots(show, rest, context.now, displaced.length)
-  return [...displaced].sort((a, b) => (releaseOf(a, show)?.at ?? 0) - (releaseOf(b, show)?.at ?? 0)).flatMap((e, i) => {
-    const slot = open[i]
-    return [putting(records, 'episodes', { ...e, place: slot ? { on: 'slot', day: slot.original } : { on: 'nothing' }, updatedAt: momentOf(context) })]
-  })
+  return [...displaced]
+    .sort((a, b) => (releaseOf(a, show)?.at ?? 0) - (releaseOf(b, show)?.at ?? 0))
+    .flatMap((e, i) => {
+      const slot = open[i]
+      return [
+        putting(records, 'episodes', {
+          ...e,
+          place: slot ? { on: 'slot', day: slot.original } : { on: 'nothing' },
+          updatedAt: momentOf(context),
+        }),
+      ]
+    })
 }
-

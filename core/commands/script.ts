@@ -23,11 +23,16 @@ export type ScriptWish =
   | { do: 'replace'; sections: Section[] }
 
 /** Changes an episode's script by one wish. Refused when what it names is no longer there. */
-export const writeScript: Command<{ episode: Id; wish: ScriptWish }> = (records, { episode, wish }, context) => {
+export const writeScript: Command<{ episode: Id; wish: ScriptWish }> = (
+  records,
+  { episode, wish },
+  context,
+) => {
   const script = records.scripts.get(episode)
   if (!script) return begin(records, episode, wish, context)
   const sections = changed(script.sections, wish, context)
-  if (!sections) return refused('This passage is no longer there; another change has taken it away.', 'scripts.sections')
+  if (!sections)
+    return refused('This passage is no longer there; another change has taken it away.', 'scripts.sections')
   return written(records, script, sections, wish, context)
 }
 
@@ -40,7 +45,11 @@ export function asPoints(points: readonly string[]): string {
  * Takes one section of a drafted outline into the script: a new section (the recipe's outline is laid first where there is no script yet),
  * or points below what the section has. Nothing that is there is written over.
  */
-export const takeSection: Command<{ episode: Id; title: string; points: string[] }> = (records, { episode: id, title, points }, context) => {
+export const takeSection: Command<{ episode: Id; title: string; points: string[] }> = (
+  records,
+  { episode: id, title, points },
+  context,
+) => {
   const episode = records.episodes.get(id)
   const recipe = records.recipes.get(records.shows.get(episode?.show ?? '')?.recipe ?? '')
   if (!episode || !recipe) return refused('This episode is no longer there.', 'scripts')
@@ -49,29 +58,62 @@ export const takeSection: Command<{ episode: Id; title: string; points: string[]
   const there = script.sections.find((s) => s.title === title)
   const isBlank = (b: Beat) => b.text.trim() === '' && b.cues.length === 0
   const sections = there
-    ? script.sections.map((s) => (s.id === there.id ? { ...s, beats: points.length === 0 ? s.beats : [...s.beats.filter((b) => !isBlank(b)), beat] } : s))
+    ? script.sections.map((s) =>
+        s.id === there.id
+          ? { ...s, beats: points.length === 0 ? s.beats : [...s.beats.filter((b) => !isBlank(b)), beat] }
+          : s,
+      )
     : [...script.sections, { id: context.id(), title, beats: [beat] }]
-  return fine({ changes: [putting(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })], sentence: `Took “${title}” into the script`, about: [id] })
+  return fine({
+    changes: [putting(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })],
+    sentence: `Took “${title}” into the script`,
+    about: [id],
+  })
 }
 
 function begin(records: Records, episode: Id, wish: ScriptWish, context: Context): Result<Done> {
   const at = momentOf(context)
   const sections = changed([], wish, context)
-  if (!sections || !records.episodes.has(episode)) return refused('This episode has no script yet. Start it, and it gets the sections of its recipe.', 'scripts')
-  return written(records, { id: episode, sections: [], createdAt: at, updatedAt: at }, sections, wish, context)
+  if (!sections || !records.episodes.has(episode))
+    return refused(
+      'This episode has no script yet. Start it, and it gets the sections of its recipe.',
+      'scripts',
+    )
+  return written(
+    records,
+    { id: episode, sections: [], createdAt: at, updatedAt: at },
+    sections,
+    wish,
+    context,
+  )
 }
 
-function written(records: Records, script: Script, sections: Section[], wish: ScriptWish, context: Context): Result<Done> {
+function written(
+  records: Records,
+  script: Script,
+  sections: Section[],
+  wish: ScriptWish,
+  context: Context,
+): Result<Done> {
   const said = sentence(sections, script.sections, wish)
   return fine({
     changes: [putting(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })],
     sentence: said,
     about: [script.id],
-    ...(wish.do === 'write beat' ? { merge: `beat ${wish.beat}` } : wish.do === 'write cue' ? { merge: `cue ${wish.cue}` } : wish.do === 'name section' ? { merge: `section ${wish.section}` } : {}),
+    ...(wish.do === 'write beat'
+      ? { merge: `beat ${wish.beat}` }
+      : wish.do === 'write cue'
+        ? { merge: `cue ${wish.cue}` }
+        : wish.do === 'name section'
+          ? { merge: `section ${wish.section}` }
+          : {}),
   })
 }
 
-function beatAt(sections: readonly Section[], id: Id): { section: Section; index: number; beat: Beat } | undefined {
+function beatAt(
+  sections: readonly Section[],
+  id: Id,
+): { section: Section; index: number; beat: Beat } | undefined {
   for (const section of sections) {
     const index = section.beats.findIndex((b) => b.id === id)
     const beat = section.beats[index]
@@ -86,23 +128,41 @@ function withBeats(sections: readonly Section[], section: Section, beats: Beat[]
 
 function overCues(sections: readonly Section[], id: Id, to: (cue: Cue) => Cue[]): Section[] | undefined {
   if (!sections.some((s) => s.beats.some((b) => b.cues.some((c) => c.id === id)))) return undefined
-  return sections.map((s) => ({ ...s, beats: s.beats.map((b) => (b.cues.some((c) => c.id === id) ? { ...b, cues: b.cues.flatMap((c) => (c.id === id ? to(c) : [c])) } : b)) }))
+  return sections.map((s) => ({
+    ...s,
+    beats: s.beats.map((b) =>
+      b.cues.some((c) => c.id === id)
+        ? { ...b, cues: b.cues.flatMap((c) => (c.id === id ? to(c) : [c])) }
+        : b,
+    ),
+  }))
 }
 
 function changed(sections: readonly Section[], wish: ScriptWish, context: Context): Section[] | undefined {
-  const blank = (delivery: Beat['delivery'], text = ''): Beat => ({ id: context.id(), delivery, text, hold: 0, cues: [] })
+  const blank = (delivery: Beat['delivery'], text = ''): Beat => ({
+    id: context.id(),
+    delivery,
+    text,
+    hold: 0,
+    cues: [],
+  })
   switch (wish.do) {
     case 'replace':
       return wish.sections
     case 'add section':
       return [...sections, { id: context.id(), title: wish.title, beats: [blank('camera')] }]
     case 'name section':
-      return sections.some((s) => s.id === wish.section) ? sections.map((s) => (s.id === wish.section ? { ...s, title: wish.title } : s)) : undefined
+      return sections.some((s) => s.id === wish.section)
+        ? sections.map((s) => (s.id === wish.section ? { ...s, title: wish.title } : s))
+        : undefined
     case 'remove section':
       return sections.filter((s) => s.id !== wish.section)
     case 'add beat': {
       const section = sections.find((s) => s.id === wish.section)
-      return section && withBeats(sections, section, [...section.beats, blank(section.beats.at(-1)?.delivery ?? 'camera')])
+      return (
+        section &&
+        withBeats(sections, section, [...section.beats, blank(section.beats.at(-1)?.delivery ?? 'camera')])
+      )
     }
     case 'write cue':
       return overCues(sections, wish.cue, (c) => [{ ...c, text: wish.text }])
@@ -115,11 +175,17 @@ function changed(sections: readonly Section[], wish: ScriptWish, context: Contex
   }
 }
 
-function overBeat(sections: readonly Section[], wish: Extract<ScriptWish, { beat: Id }>, context: Context, blank: (delivery: Beat['delivery'], text?: string) => Beat): Section[] | undefined {
+function overBeat(
+  sections: readonly Section[],
+  wish: Extract<ScriptWish, { beat: Id }>,
+  context: Context,
+  blank: (delivery: Beat['delivery'], text?: string) => Beat,
+): Section[] | undefined {
   const at = beatAt(sections, wish.beat)
   if (!at) return undefined
   const { section, index, beat } = at
-  const instead = (...beats: Beat[]) => withBeats(sections, section, section.beats.toSpliced(index, 1, ...beats))
+  const instead = (...beats: Beat[]) =>
+    withBeats(sections, section, section.beats.toSpliced(index, 1, ...beats))
   switch (wish.do) {
     case 'write beat':
       return instead({ ...beat, text: wish.text })
@@ -128,19 +194,36 @@ function overBeat(sections: readonly Section[], wish: Extract<ScriptWish, { beat
     case 'paste':
       return instead(...(beat.text.trim() === '' ? [] : [beat]), ...wish.beats)
     case 'add cue':
-      return instead({ ...beat, cues: [...beat.cues, { id: context.id(), kind: wish.kind, text: wish.text.trim(), got: false }] })
+      return instead({
+        ...beat,
+        cues: [...beat.cues, { id: context.id(), kind: wish.kind, text: wish.text.trim(), got: false }],
+      })
     case 'split beat':
-      return instead({ ...beat, text: beat.text.slice(0, wish.at).trimEnd() }, blank(beat.delivery, beat.text.slice(wish.at).trimStart()))
+      return instead(
+        { ...beat, text: beat.text.slice(0, wish.at).trimEnd() },
+        blank(beat.delivery, beat.text.slice(wish.at).trimStart()),
+      )
     case 'join beat': {
       const before = section.beats[index - 1]
-      if (!before) return beat.text === '' && beat.cues.length === 0 && section.beats.length > 1 ? withBeats(sections, section, section.beats.toSpliced(index, 1)) : [...sections]
-      const joined = { ...before, text: [before.text, beat.text].filter((t) => t !== '').join(' '), cues: [...before.cues, ...beat.cues] }
+      if (!before)
+        return beat.text === '' && beat.cues.length === 0 && section.beats.length > 1
+          ? withBeats(sections, section, section.beats.toSpliced(index, 1))
+          : [...sections]
+      const joined = {
+        ...before,
+        text: [before.text, beat.text].filter((t) => t !== '').join(' '),
+        cues: [...before.cues, ...beat.cues],
+      }
       return withBeats(sections, section, section.beats.toSpliced(index - 1, 2, joined))
     }
     case 'move beat': {
       const other = section.beats[index + wish.by]
       if (!other) return [...sections]
-      return withBeats(sections, section, section.beats.map((b, i) => (i === index ? other : i === index + wish.by ? beat : b)))
+      return withBeats(
+        sections,
+        section,
+        section.beats.map((b, i) => (i === index ? other : i === index + wish.by ? beat : b)),
+      )
     }
   }
 }

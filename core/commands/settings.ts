@@ -4,13 +4,64 @@ import { momentOf, putting, type Command } from './change'
 
 /** The settings of one who has set nothing: ten hours a week, on weekday evenings and Saturday. */
 export function freshSettings(at: string): Settings {
-  return { id: 'settings', hours: [90, 90, 90, 90, 90, 150, 0], daysOff: [], exceptions: {}, setup: freshSetup, preferred: {}, weights: freshWeights, views: [], away: {}, theme: 'booth', createdAt: at, updatedAt: at }
+  return {
+    id: 'settings',
+    hours: [90, 90, 90, 90, 90, 150, 0],
+    daysOff: [],
+    exceptions: {},
+    setup: freshSetup,
+    preferred: {},
+    weights: freshWeights,
+    views: [],
+    away: {},
+    theme: 'booth',
+    createdAt: at,
+    updatedAt: at,
+  }
 }
 
 /** Changes hours, days off or the theme. */
-export const editSettings: Command<Partial<Pick<Settings, 'hours' | 'daysOff' | 'exceptions' | 'setup' | 'preferred' | 'theme' | 'weights' | 'views' | 'away' | 'nudgeAfter'>>> = (records, fields, context) => {
+export const editSettings: Command<
+  Partial<
+    Pick<
+      Settings,
+      | 'hours'
+      | 'daysOff'
+      | 'exceptions'
+      | 'setup'
+      | 'preferred'
+      | 'theme'
+      | 'weights'
+      | 'views'
+      | 'away'
+      | 'nudgeAfter'
+    >
+  >
+> = (records, fields, context) => {
   const at = momentOf(context)
   const settings = records.settings.get('settings') ?? freshSettings(at)
-  const what = fields.theme !== undefined ? 'the theme' : fields.daysOff !== undefined ? 'the days off' : fields.exceptions !== undefined ? 'the hours of a day' : fields.setup !== undefined || fields.preferred !== undefined ? 'how work is batched' : fields.nudgeAfter !== undefined ? 'when a nudge is due' : fields.weights !== undefined ? 'what weighs in choosing ideas' : fields.views !== undefined ? 'the views' : fields.away !== undefined ? 'when guests are not free' : 'the hours of the week'
-  return fine({ changes: [putting(records, 'settings', { ...settings, ...fields, updatedAt: at })], sentence: `Changed ${what}`, about: [], merge: `settings ${Object.keys(fields).join()}` })
+  const what =
+    fields.theme !== undefined
+      ? 'the theme'
+      : fields.daysOff !== undefined
+        ? 'the days off'
+        : fields.exceptions !== undefined
+          ? 'the hours of a day'
+          : fields.setup !== undefined || fields.preferred !== undefined
+            ? 'how work is batched'
+            : fields.nudgeAfter !== undefined
+              ? 'when a nudge is due'
+              : fields.weights !== undefined
+                ? 'what weighs in choosing ideas'
+                : fields.views !== undefined
+                  ? 'the views'
+                  : fields.away !== undefined
+                    ? 'when guests are not free'
+                    : 'the hours of the week'
+  return fine({
+    changes: [putting(records, 'settings', { ...settings, ...fields, updatedAt: at })],
+    sentence: `Changed ${what}`,
+    about: [],
+    merge: `settings ${Object.keys(fields).join()}`,
+  })
 }

@@ -13,110 +13,275 @@ function found(records: Records, id: Id): Result<Step> {
   return step ? fine(step) : refused('This step is no longer there.', 'steps')
 }
 
-function written(records: Records, step: Step, blocks: PlannedBlock[], context: Context, sentence: string): Result<Done> {
+function written(
+  records: Records,
+  step: Step,
+  blocks: PlannedBlock[],
+  context: Context,
+  sentence: string,
+): Result<Done> {
   const sorted = blocks.filter((b) => b.minutes > 0).sort((a, b) => (a.day < b.day ? -1 : 1))
-  return fine({ changes: [putting(records, 'steps', { ...step, blocks: sorted, updatedAt: momentOf(context) })], sentence, about: [step.episode] })
+  return fine({
+    changes: [putting(records, 'steps', { ...step, blocks: sorted, updatedAt: momentOf(context) })],
+    sentence,
+    about: [step.episode],
+  })
 }
 
 /** Adds minutes to the block of a day, or makes one. */
-function withBlock(blocks: readonly PlannedBlock[], day: Day, minutes: number, pinned: boolean): PlannedBlock[] {
+function withBlock(
+  blocks: readonly PlannedBlock[],
+  day: Day,
+  minutes: number,
+  pinned: boolean,
+): PlannedBlock[] {
   const there = blocks.find((b) => b.day === day)
-  return there ? blocks.map((b) => (b === there ? { ...b, minutes: b.minutes + minutes, pinned: b.pinned || pinned } : b)) : [...blocks, { day, minutes, pinned }]
+  return there
+    ? blocks.map((b) =>
+        b === there ? { ...b, minutes: b.minutes + minutes, pinned: b.pinned || pinned } : b,
+      )
+    : [...blocks, { day, minutes, pinned }]
 }
 
 /** Lays a step's minutes on a day, pinned there; minutes laid on `from` are moved, otherwise those not laid yet. Refused for a day that has passed. */
-export const layOnDay: Command<{ step: Id; day: Day; from?: Day | undefined; minutes: number; today: Day }> = (records, { step: id, day, from, minutes, today }, context) => {
+export const layOnDay: Command<{
+  step: Id
+  day: Day
+  from?: Day | undefined
+  minutes: number
+  today: Day
+}> = (records, { step: id, day, from, minutes, today }, context) => {
   const read = found(records, id)
   if (!read.ok) return read
   const step = read.value
   if (day < today) return refused(`${sayDay(day)} has passed. Choose today or a day to come.`, 'steps.blocks')
   if (minutes <= 0) return refused('Nothing of this step is left to lay.', 'steps.blocks')
   const moved = from === undefined ? step.blocks : step.blocks.filter((b) => b.day !== from)
-  return written(records, step, withBlock(moved, day, minutes, true), context, `${step.name} laid on ${sayDay(day)}`)
+  return written(
+    records,
+    step,
+    withBlock(moved, day, minutes, true),
+    context,
+    `${step.name} laid on ${sayDay(day)}`,
+  )
 }
 
 /** Takes a step's block off its day, or all of its blocks; the plan lays it again. */
-export const takeOffDay: Command<{ step: Id; day?: Day | undefined }> = (records, { step: id, day }, context) => {
+export const takeOffDay: Command<{ step: Id; day?: Day | undefined }> = (
+  records,
+  { step: id, day },
+  context,
+) => {
   const read = found(records, id)
-  return read.ok ? written(records, read.value, day === undefined ? [] : read.value.blocks.filter((b) => b.day !== day), context, `${read.value.name} taken off ${day === undefined ? 'the week' : sayDay(day)}`) : read
+  return read.ok
+    ? written(
+        records,
+        read.value,
+        day === undefined ? [] : read.value.blocks.filter((b) => b.day !== day),
+        context,
+        `${read.value.name} taken off ${day === undefined ? 'the week' : sayDay(day)}`,
+      )
+    : read
 }
 
 /** Pins a block to its day, or lets planning move it again. */
-export const pinBlock: Command<{ step: Id; day: Day; pinned: boolean }> = (records, { step: id, day, pinned }, context) => {
+export const pinBlock: Command<{ step: Id; day: Day; pinned: boolean }> = (
+  records,
+  { step: id, day, pinned },
+  context,
+) => {
   const read = found(records, id)
-  return read.ok ? written(records, read.value, read.value.blocks.map((b) => (b.day === day ? { ...b, pinned } : b)), context, `${read.value.name} ${pinned ? 'pinned to' : 'free to move from'} ${sayDay(day)}`) : read
+  return read.ok
+    ? written(
+        records,
+        read.value,
+        read.value.blocks.map((b) => (b.day === day ? { ...b, pinned } : b)),
+        context,
+        `${read.value.name} ${pinned ? 'pinned to' : 'free to move from'} ${sayDay(day)}`,
+      )
+    : read
 }
 
 /** Splits a block in two, the second half going to another day, where it joins what is there. Refused under an hour. */
-export const splitBlock: Command<{ step: Id; day: Day; minutes: number; to: Day }> = (records, { step: id, day, minutes, to }, context) => {
+export const splitBlock: Command<{ step: Id; day: Day; minutes: number; to: Day }> = (
+  records,
+  { step: id, day, minutes, to },
+  context,
+) => {
   const read = found(records, id)
   if (!read.ok) return read
   if (minutes < 60) return refused('Under an hour it is not worth splitting.', 'steps.blocks')
   const first = Math.round(minutes / 2 / 15) * 15
   const rest = read.value.blocks.filter((b) => b.day !== day)
-  return written(records, read.value, withBlock([...rest, { day, minutes: first, pinned: true }], to, minutes - first, true), context, `${read.value.name} split between ${sayDay(day)} and ${sayDay(to)}`)
+  return written(
+    records,
+    read.value,
+    withBlock([...rest, { day, minutes: first, pinned: true }], to, minutes - first, true),
+    context,
+    `${read.value.name} split between ${sayDay(day)} and ${sayDay(to)}`,
+  )
 }
 
 /** Gathers all that is laid of a step from a day on into one block on it; it stays split nowhere. Refused where it is in one piece. */
-export const joinBlocks: Command<{ step: Id; day: Day; today: Day }> = (records, { step: id, day, today }, context) => {
+export const joinBlocks: Command<{ step: Id; day: Day; today: Day }> = (
+  records,
+  { step: id, day, today },
+  context,
+) => {
   const read = found(records, id)
   if (!read.ok) return read
   const mine = read.value.blocks.filter((b) => b.day >= today)
   if (mine.length < 2) return refused('It is in one piece already.', 'steps.blocks')
   const minutes = mine.reduce((sum, b) => sum + b.minutes, 0)
   const at = mine.find((b) => b.day === day)?.at
-  return written(records, read.value, [...read.value.blocks.filter((b) => b.day < today), { day, minutes, pinned: true, ...(at === undefined ? {} : { at }) }], context, `${read.value.name} in one piece on ${sayDay(day)}`)
+  return written(
+    records,
+    read.value,
+    [
+      ...read.value.blocks.filter((b) => b.day < today),
+      { day, minutes, pinned: true, ...(at === undefined ? {} : { at }) },
+    ],
+    context,
+    `${read.value.name} in one piece on ${sayDay(day)}`,
+  )
 }
 
 /** Gives a block a clock time on its day (a guest at 15:00), or none. It is pinned by it; what was not laid yet is laid. */
-export const timeBlock: Command<{ step: Id; day: Day; minutes: number; at: string | undefined }> = (records, { step: id, day, minutes, at }, context) => {
+export const timeBlock: Command<{ step: Id; day: Day; minutes: number; at: string | undefined }> = (
+  records,
+  { step: id, day, minutes, at },
+  context,
+) => {
   const read = found(records, id)
   if (!read.ok) return read
   const { blocks } = read.value
   const there = blocks.find((b) => b.day === day) ?? { day, minutes, pinned: true }
-  return written(records, read.value, [...blocks.filter((b) => b.day !== day), { ...there, pinned: true, at }], context, at === undefined ? `${read.value.name} at no particular time` : `${read.value.name} on ${sayDay(day)} at ${at}`)
+  return written(
+    records,
+    read.value,
+    [...blocks.filter((b) => b.day !== day), { ...there, pinned: true, at }],
+    context,
+    at === undefined
+      ? `${read.value.name} at no particular time`
+      : `${read.value.name} on ${sayDay(day)} at ${at}`,
+  )
 }
 
 /** Lays the blocks of a day in an order. What was only the plan's is laid there by it; what has a clock time is shown by that. */
-export const orderDay: Command<{ day: Day; row: { step: Id; minutes: number }[] }> = (records, { day, row }, context) => {
+export const orderDay: Command<{ day: Day; row: { step: Id; minutes: number }[] }> = (
+  records,
+  { day, row },
+  context,
+) => {
   const changes = row.flatMap(({ step: id, minutes }, i): Change[] => {
     const step = records.steps.get(id)
     if (!step) return []
     const there = step.blocks.find((b) => b.day === day) ?? { day, minutes, pinned: false }
-    return there.place === i && step.blocks.includes(there) ? [] : [putting(records, 'steps', { ...step, blocks: [...step.blocks.filter((b) => b.day !== day), { ...there, place: i }].sort((a, b) => (a.day < b.day ? -1 : 1)), updatedAt: momentOf(context) })]
+    return there.place === i && step.blocks.includes(there)
+      ? []
+      : [
+          putting(records, 'steps', {
+            ...step,
+            blocks: [...step.blocks.filter((b) => b.day !== day), { ...there, place: i }].sort((a, b) =>
+              a.day < b.day ? -1 : 1,
+            ),
+            updatedAt: momentOf(context),
+          }),
+        ]
   })
-  return changes.length === 0 ? refused('They are in this order already.', 'steps.blocks') : fine({ changes, sentence: `Changed the order of ${sayDay(day)}`, about: [] })
+  return changes.length === 0
+    ? refused('They are in this order already.', 'steps.blocks')
+    : fine({ changes, sentence: `Changed the order of ${sayDay(day)}`, about: [] })
 }
 
 /**
  * Lays an episode's open work of one's own on the days of a week, pinned, in the room that other laid work leaves, needs first. Says how much found none; refused where nothing fits.
  */
-export const layEpisode: Command<{ episode: Id; monday: Day; today: Day; hours: HoursOf }> = (records, { episode: id, monday, today, hours }, context) => {
+export const layEpisode: Command<{ episode: Id; monday: Day; today: Day; hours: HoursOf }> = (
+  records,
+  { episode: id, monday, today, hours },
+  context,
+) => {
   const episode = records.episodes.get(id)
   if (!episode) return refused('This episode is no longer there.', 'episodes')
   const first = monday > today ? monday : today
   const last = addDays(monday, 6)
   if (last < today) return refused('This week has passed. Choose one that is still to come.', 'steps.blocks')
-  const open = stepsOf(records, id).filter((s) => s.doneAt === undefined && s.owner === 'me' && !s.waiting && s.lead.by !== 'after')
+  const open = stepsOf(records, id).filter(
+    (s) => s.doneAt === undefined && s.owner === 'me' && !s.waiting && s.lead.by !== 'after',
+  )
   const others = [...records.steps.values()].filter((s) => s.episode !== id && s.doneAt === undefined)
-  const minutes = Array.from({ length: dayNumber(last) - dayNumber(first) + 1 }, (_, n) => { const day = addDays(first, n); return Math.max(0, minutesOn(hours, day) - others.reduce((sum, s) => sum + s.blocks.filter((b) => b.day === day).reduce((a, b) => a + b.minutes, 0), 0)) })
+  const minutes = Array.from({ length: dayNumber(last) - dayNumber(first) + 1 }, (_, n) => {
+    const day = addDays(first, n)
+    return Math.max(
+      0,
+      minutesOn(hours, day) -
+        others.reduce(
+          (sum, s) => sum + s.blocks.filter((b) => b.day === day).reduce((a, b) => a + b.minutes, 0),
+          0,
+        ),
+    )
+  })
   const ids = new Set(open.map((s) => s.id))
   const row = [...open].sort((a, b) => a.order - b.order)
-  const tasks = row.map((s, i) => ({ id: s.id, episode: id, kind: s.kind, minutes: Math.max(0, s.minutes - s.logged), due: addDays(last, i), needs: s.needs.filter((n) => ids.has(n)), earliest: s.earliest, split: s.kind !== 'film' && s.kind !== 'record', weight: 1 }))
+  const tasks = row.map((s, i) => ({
+    id: s.id,
+    episode: id,
+    kind: s.kind,
+    minutes: Math.max(0, s.minutes - s.logged),
+    due: addDays(last, i),
+    needs: s.needs.filter((n) => ids.has(n)),
+    earliest: s.earliest,
+    split: s.kind !== 'film' && s.kind !== 'record',
+    weight: 1,
+  }))
   const settings = records.settings.get('settings') ?? freshSettings(momentOf(context))
-  const { plan } = new Planner({ tasks, pinned: [], first, minutes, setup: settings.setup, preferred: settings.preferred })
-  const whole = new Set(tasks.map((t) => t.id).filter((t) => !plan.unplaced.includes(t)))
-  const changes = row.filter((s) => whole.has(s.id)).flatMap((s): Change[] => {
-    const blocks = plan.blocks.filter((b) => b.id === s.id).reduce<PlannedBlock[]>((all, b) => withBlock(all, b.day, b.minutes, true), [])
-    return blocks.length === 0 ? [] : [putting(records, 'steps', { ...s, blocks: [...s.blocks.filter((b) => b.day < today), ...blocks].sort((a, b) => (a.day < b.day ? -1 : 1)), updatedAt: momentOf(context) })]
+  const { plan } = new Planner({
+    tasks,
+    pinned: [],
+    first,
+    minutes,
+    setup: settings.setup,
+    preferred: settings.preferred,
   })
-  if (changes.length === 0) return refused(`Nothing of “${episode.title}” fits into the week of ${sayDay(monday)}. Free some hours, or choose another week.`, 'steps.blocks')
+  const whole = new Set(tasks.map((t) => t.id).filter((t) => !plan.unplaced.includes(t)))
+  const changes = row
+    .filter((s) => whole.has(s.id))
+    .flatMap((s): Change[] => {
+      const blocks = plan.blocks
+        .filter((b) => b.id === s.id)
+        .reduce<PlannedBlock[]>((all, b) => withBlock(all, b.day, b.minutes, true), [])
+      return blocks.length === 0
+        ? []
+        : [
+            putting(records, 'steps', {
+              ...s,
+              blocks: [...s.blocks.filter((b) => b.day < today), ...blocks].sort((a, b) =>
+                a.day < b.day ? -1 : 1,
+              ),
+              updatedAt: momentOf(context),
+            }),
+          ]
+    })
+  if (changes.length === 0)
+    return refused(
+      `Nothing of “${episode.title}” fits into the week of ${sayDay(monday)}. Free some hours, or choose another week.`,
+      'steps.blocks',
+    )
   const rest = tasks.length - whole.size
-  return fine({ changes, sentence: `Laid “${episode.title}” on the week of ${sayDay(addDays(monday, -weekday(monday)))}${rest > 0 ? `; ${rest} ${rest === 1 ? 'step finds' : 'steps find'} no room in it` : ''}`, about: [id] })
+  return fine({
+    changes,
+    sentence: `Laid “${episode.title}” on the week of ${sayDay(addDays(monday, -weekday(monday)))}${rest > 0 ? `; ${rest} ${rest === 1 ? 'step finds' : 'steps find'} no room in it` : ''}`,
+    about: [id],
+  })
 }
 
 /** Takes a proposed plan, whole or in part: the blocks of these steps in place of theirs; pinned ones stay. One step of undo. */
-export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[] }> = (records, { blocks }, context) => {
+export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[] }> = (
+  records,
+  { blocks },
+  context,
+) => {
   const by = new Map<Id, PlannedBlock[]>()
   for (const b of blocks) by.set(b.id, withBlock(by.get(b.id) ?? [], b.day, b.minutes, false))
   const changes: Change[] = []
@@ -125,9 +290,21 @@ export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[]
     if (!step) continue
     const pinned = step.blocks.filter((b) => b.pinned)
     const free = mine.filter((b) => !pinned.some((p) => p.day === b.day))
-    changes.push(putting(records, 'steps', { ...step, blocks: [...pinned, ...free].sort((a, b) => (a.day < b.day ? -1 : 1)), updatedAt: momentOf(context) }))
+    changes.push(
+      putting(records, 'steps', {
+        ...step,
+        blocks: [...pinned, ...free].sort((a, b) => (a.day < b.day ? -1 : 1)),
+        updatedAt: momentOf(context),
+      }),
+    )
   }
-  return changes.length === 0 ? refused('Nothing of this plan can be taken any more; plan anew.', 'steps') : fine({ changes, sentence: `Took the plan for ${changes.length} ${changes.length === 1 ? 'step' : 'steps'}`, about: [] })
+  return changes.length === 0
+    ? refused('Nothing of this plan can be taken any more; plan anew.', 'steps')
+    : fine({
+        changes,
+        sentence: `Took the plan for ${changes.length} ${changes.length === 1 ? 'step' : 'steps'}`,
+        about: [],
+      })
 }
 
 /** Brings what was laid on past days and not done onto today, in one move. */
@@ -136,31 +313,91 @@ export const leftToToday: Command<{ steps: Id[]; today: Day }> = (records, { ste
     const step = records.steps.get(id)
     const past = step?.blocks.filter((b) => b.day < today && !b.missed) ?? []
     if (!step || past.length === 0) return []
-    const minutes = Math.min(past.reduce((sum, b) => sum + b.minutes, 0), Math.max(15, step.minutes - step.logged))
-    return [putting(records, 'steps', { ...step, blocks: withBlock(step.blocks.map((b) => (b.day < today ? { ...b, missed: true } : b)), today, minutes, true).sort((a, b) => (a.day < b.day ? -1 : 1)), updatedAt: momentOf(context) })]
+    const minutes = Math.min(
+      past.reduce((sum, b) => sum + b.minutes, 0),
+      Math.max(15, step.minutes - step.logged),
+    )
+    return [
+      putting(records, 'steps', {
+        ...step,
+        blocks: withBlock(
+          step.blocks.map((b) => (b.day < today ? { ...b, missed: true } : b)),
+          today,
+          minutes,
+          true,
+        ).sort((a, b) => (a.day < b.day ? -1 : 1)),
+        updatedAt: momentOf(context),
+      }),
+    ]
   })
-  return changes.length === 0 ? refused('Nothing is left over.', 'steps.blocks') : fine({ changes, sentence: `Brought ${changes.length === 1 ? 'one step' : `${changes.length} steps`} onto today`, about: [] })
+  return changes.length === 0
+    ? refused('Nothing is left over.', 'steps.blocks')
+    : fine({
+        changes,
+        sentence: `Brought ${changes.length === 1 ? 'one step' : `${changes.length} steps`} onto today`,
+        about: [],
+      })
 }
 
 /** Gives several days other hours at once: none when they are lost (what was laid there is free for other days), more when an evening comes free; `undefined` takes their weekday's again. */
-export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (records, { days, minutes }, context) => {
+export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (
+  records,
+  { days, minutes },
+  context,
+) => {
   if (days.length === 0) return refused('Choose a day first.', 'settings.exceptions')
   const at = momentOf(context)
   const settings = records.settings.get('settings') ?? freshSettings(at)
-  const others = Object.fromEntries(Object.entries(settings.exceptions).filter(([day]) => !days.includes(day)))
-  const exceptions = minutes === undefined ? others : { ...others, ...Object.fromEntries(days.map((day) => [day, minutes])) }
+  const others = Object.fromEntries(
+    Object.entries(settings.exceptions).filter(([day]) => !days.includes(day)),
+  )
+  const exceptions =
+    minutes === undefined ? others : { ...others, ...Object.fromEntries(days.map((day) => [day, minutes])) }
   const said = days.length === 1 ? sayDay(days[0] ?? '') : `${days.length} days`
-  const freed = minutes !== 0 ? [] : [...records.steps.values()].filter((s) => s.doneAt === undefined && s.blocks.some((b) => days.includes(b.day))).map((s) => putting(records, 'steps', { ...s, blocks: s.blocks.filter((b) => !days.includes(b.day)), updatedAt: at }))
-  return fine({ changes: [putting(records, 'settings', { ...settings, exceptions, updatedAt: at }), ...freed], sentence: minutes === undefined ? `${said} with the usual hours again` : minutes === 0 ? `${said} lost` : `${said} with ${minutes} min`, about: [] })
+  const freed =
+    minutes !== 0
+      ? []
+      : [...records.steps.values()]
+          .filter((s) => s.doneAt === undefined && s.blocks.some((b) => days.includes(b.day)))
+          .map((s) =>
+            putting(records, 'steps', {
+              ...s,
+              blocks: s.blocks.filter((b) => !days.includes(b.day)),
+              updatedAt: at,
+            }),
+          )
+  return fine({
+    changes: [putting(records, 'settings', { ...settings, exceptions, updatedAt: at }), ...freed],
+    sentence:
+      minutes === undefined
+        ? `${said} with the usual hours again`
+        : minutes === 0
+          ? `${said} lost`
+          : `${said} with ${minutes} min`,
+    about: [],
+  })
 }
 
 /** Gives several days so many minutes more than they have, each; at most the whole day. One step of undo. */
-export const moreOnDays: Command<{ days: Day[]; minutes: number }> = (records, { days, minutes }, context) => {
+export const moreOnDays: Command<{ days: Day[]; minutes: number }> = (
+  records,
+  { days, minutes },
+  context,
+) => {
   if (days.length === 0) return refused('Choose a day first.', 'settings.exceptions')
   const at = momentOf(context)
   const settings = records.settings.get('settings') ?? freshSettings(at)
-  const exceptions = { ...settings.exceptions, ...Object.fromEntries(days.map((day) => [day, Math.max(0, Math.min(1440, hoursOn(settings, day) + Math.round(minutes)))])) }
-  return fine({ changes: [putting(records, 'settings', { ...settings, exceptions, updatedAt: at })], sentence: `${minutes} min more on ${days.map((d) => sayDay(d)).join(', ')}`, about: [] })
+  const exceptions = {
+    ...settings.exceptions,
+    ...Object.fromEntries(
+      days.map((day) => [day, Math.max(0, Math.min(1440, hoursOn(settings, day) + Math.round(minutes)))]),
+    ),
+  }
+  return fine({
+    changes: [putting(records, 'settings', { ...settings, exceptions, updatedAt: at })],
+    sentence: `${minutes} min more on ${days.map((d) => sayDay(d)).join(', ')}`,
+    about: [],
+  })
 }
 
 /** Longest stretch that a timer logs by itself; what ran longer was forgotten. */
@@ -177,14 +414,31 @@ export const startStep: Command<{ step: Id }> = (records, { step: id }, context)
   if (!read.ok) return read
   const at = momentOf(context)
   const settings = records.settings.get('settings') ?? freshSettings(at)
-  const stopped = settings.running && settings.running.step !== id ? logged(records, settings.running, context) : []
-  return fine({ changes: [...stopped, putting(records, 'settings', { ...settings, running: { step: id, since: at }, updatedAt: at })], sentence: `Started: ${read.value.name}`, about: [read.value.episode] })
+  const stopped =
+    settings.running && settings.running.step !== id ? logged(records, settings.running, context) : []
+  return fine({
+    changes: [
+      ...stopped,
+      putting(records, 'settings', { ...settings, running: { step: id, since: at }, updatedAt: at }),
+    ],
+    sentence: `Started: ${read.value.name}`,
+    about: [read.value.episode],
+  })
 }
 
 function logged(records: Records, running: { step: Id; since: string }, context: Context): Change[] {
   const step = records.steps.get(running.step)
   const minutes = ranFor(running.since, context.now)
-  return step && minutes > 0 ? [putting(records, 'steps', { ...step, logged: Math.min(6000, step.logged + minutes), worked: workedOn(step, todayOf(records, step, context), minutes), updatedAt: momentOf(context) })] : []
+  return step && minutes > 0
+    ? [
+        putting(records, 'steps', {
+          ...step,
+          logged: Math.min(6000, step.logged + minutes),
+          worked: workedOn(step, todayOf(records, step, context), minutes),
+          updatedAt: momentOf(context),
+        }),
+      ]
+    : []
 }
 
 /** A step's minutes by day with some more on one. */
@@ -201,11 +455,22 @@ export const stopStep: Command<object> = (records, _wish, context) => {
   const settings = records.settings.get('settings')
   if (!settings?.running) return refused('No step is running.', 'settings.running')
   const step = records.steps.get(settings.running.step)
-  return fine({ changes: [...logged(records, settings.running, context), putting(records, 'settings', { ...settings, running: undefined, updatedAt: momentOf(context) })], sentence: `Stopped: ${step?.name ?? 'a step'}, ${ranFor(settings.running.since, context.now)} min`, about: step ? [step.episode] : [] })
+  return fine({
+    changes: [
+      ...logged(records, settings.running, context),
+      putting(records, 'settings', { ...settings, running: undefined, updatedAt: momentOf(context) }),
+    ],
+    sentence: `Stopped: ${step?.name ?? 'a step'}, ${ranFor(settings.running.since, context.now)} min`,
+    about: step ? [step.episode] : [],
+  })
 }
 
 /** Ends a step: it took shorter, as planned, or longer (logged so unless a timer logged already), now or at a moment set back. A timer on it stops. */
-export const endStep: Command<{ step: Id; took: 'shorter' | 'as planned' | 'longer'; at?: string | undefined }> = (records, { step: id, took, at }, context) => {
+export const endStep: Command<{
+  step: Id
+  took: 'shorter' | 'as planned' | 'longer'
+  at?: string | undefined
+}> = (records, { step: id, took, at }, context) => {
   const read = found(records, id)
   if (!read.ok) return read
   const step = read.value
@@ -216,16 +481,41 @@ export const endStep: Command<{ step: Id; took: 'shorter' | 'as planned' | 'long
   const minutes = took === 'as planned' && known > 0 ? known : Math.max(1, Math.round(step.minutes * factor))
   const day = todayOf(records, step, context, at === undefined ? context.now : Date.parse(at))
   const more = minutes - Object.values(step.worked ?? {}).reduce((a, b) => a + b, 0)
-  const changes: Change[] = [putting(records, 'steps', { ...step, logged: Math.min(6000, minutes), ...(more > 0 ? { worked: workedOn(step, day, more) } : {}), doneAt: at ?? momentOf(context), waiting: undefined, updatedAt: momentOf(context) })]
-  if (settings?.running?.step === id) changes.push(putting(records, 'settings', { ...settings, running: undefined, updatedAt: momentOf(context) }))
-  return fine({ changes, sentence: `Done: ${step.name}, ${took}${at === undefined ? '' : `, ${sayDay(day)}`}`, about: [step.episode] })
+  const changes: Change[] = [
+    putting(records, 'steps', {
+      ...step,
+      logged: Math.min(6000, minutes),
+      ...(more > 0 ? { worked: workedOn(step, day, more) } : {}),
+      doneAt: at ?? momentOf(context),
+      waiting: undefined,
+      updatedAt: momentOf(context),
+    }),
+  ]
+  if (settings?.running?.step === id)
+    changes.push(
+      putting(records, 'settings', { ...settings, running: undefined, updatedAt: momentOf(context) }),
+    )
+  return fine({
+    changes,
+    sentence: `Done: ${step.name}, ${took}${at === undefined ? '' : `, ${sayDay(day)}`}`,
+    about: [step.episode],
+  })
 }
 
 /** Corrects by hand what was logged on a step. */
-export const correctLog: Command<{ step: Id; minutes: number }> = (records, { step: id, minutes }, context) => {
+export const correctLog: Command<{ step: Id; minutes: number }> = (
+  records,
+  { step: id, minutes },
+  context,
+) => {
   const read = found(records, id)
   if (!read.ok) return read
-  return fine({ changes: [putting(records, 'steps', { ...read.value, logged: minutes, updatedAt: momentOf(context) })], sentence: `${read.value.name}: ${minutes} min worked`, about: [read.value.episode], merge: `log ${id}` })
+  return fine({
+    changes: [putting(records, 'steps', { ...read.value, logged: minutes, updatedAt: momentOf(context) })],
+    sentence: `${read.value.name}: ${minutes} min worked`,
+    about: [read.value.episode],
+    merge: `log ${id}`,
+  })
 }
 
 /** Hands a step to someone, or takes it back. */
@@ -233,5 +523,9 @@ export const handStep: Command<{ step: Id; owner: string }> = (records, { step: 
   const read = found(records, id)
   if (!read.ok) return read
   const name = owner.trim() || 'me'
-  return fine({ changes: [putting(records, 'steps', { ...read.value, owner: name, updatedAt: momentOf(context) })], sentence: name === 'me' ? `${read.value.name} is yours again` : `Handed ${read.value.name} to ${name}`, about: [read.value.episode] })
+  return fine({
+    changes: [putting(records, 'steps', { ...read.value, owner: name, updatedAt: momentOf(context) })],
+    sentence: name === 'me' ? `${read.value.name} is yours again` : `Handed ${read.value.name} to ${name}`,
+    about: [read.value.episode],
+  })
 }

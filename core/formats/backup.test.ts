@@ -1,5 +1,13 @@
 import { strToU8, unzipSync, zipSync } from 'fflate'
-import { exampleAt, exampleEpisode, exampleRecords, exampleScript, exampleStep, refusalOf, valueOf } from '../examples'
+import {
+  exampleAt,
+  exampleEpisode,
+  exampleRecords,
+  exampleScript,
+  exampleStep,
+  refusalOf,
+  valueOf,
+} from '../examples'
 import { schemaVersion } from '../model/migrations'
 import { readBackup, writeBackup, type Whole } from './backup'
 
@@ -7,10 +15,30 @@ const records = exampleRecords()
 const picture = { id: 'p', name: 'a.png', type: 'image/png' as const, width: 2, height: 2, size: 4 }
 const whole: Whole = {
   tables: {
-    shows: [...records.shows.values()], outlets: [...records.outlets.values()], recipes: [...records.recipes.values()], standing: [], busy: [], reservations: [], launches: [], settings: [...records.settings.values()],
-    episodes: [exampleEpisode({ pictures: [picture] })], steps: [exampleStep({ id: 's' })], scripts: [exampleScript({ Hook: ['“Words” & more.'] })], keywords: [],
+    shows: [...records.shows.values()],
+    outlets: [...records.outlets.values()],
+    recipes: [...records.recipes.values()],
+    standing: [],
+    busy: [],
+    reservations: [],
+    launches: [],
+    settings: [...records.settings.values()],
+    episodes: [exampleEpisode({ pictures: [picture] })],
+    steps: [exampleStep({ id: 's' })],
+    scripts: [exampleScript({ Hook: ['“Words” & more.'] })],
+    keywords: [],
   },
-  journal: [{ seq: 1, at: exampleAt, sentence: 'Kept the idea', about: ['episode'], state: 'done', tab: 't', changes: [{ table: 'episodes', id: 'episode', after: exampleEpisode() }] }],
+  journal: [
+    {
+      seq: 1,
+      at: exampleAt,
+      sentence: 'Kept the idea',
+      about: ['episode'],
+      state: 'done',
+      tab: 't',
+      changes: [{ table: 'episodes', id: 'episode', after: exampleEpisode() }],
+    },
+  ],
   files: [{ id: 'p', type: 'image/png', bytes: new Uint8Array([137, 80, 78, 71]) }],
 }
 const zip = writeBackup(whole, exampleAt)
@@ -21,7 +49,8 @@ function tampered(change: (entries: Record<string, Uint8Array>) => void): Uint8A
   change(entries)
   return zipSync(entries)
 }
-const manifest = (entries: Record<string, Uint8Array>): unknown => JSON.parse(new TextDecoder().decode(entries['lamp-reel.json'] ?? new Uint8Array()))
+const manifest = (entries: Record<string, Uint8Array>): unknown =>
+  JSON.parse(new TextDecoder().decode(entries['lamp-reel.json'] ?? new Uint8Array()))
 
 describe('a back-up', () => {
   test('is read back the same, down to files and history', () => {
@@ -29,7 +58,14 @@ describe('a back-up', () => {
   })
 
   test('keeps files as they are, in a zip that anything can open', () => {
-    expect(Object.keys(unzipSync(zip))).toEqual(expect.arrayContaining(['lamp-reel.json', 'records/episodes.json', 'records/journal.json', 'files/1.png']))
+    expect(Object.keys(unzipSync(zip))).toEqual(
+      expect.arrayContaining([
+        'lamp-reel.json',
+        'records/episodes.json',
+        'records/journal.json',
+        'files/1.png',
+      ]),
+    )
   })
 
   test.each([
@@ -37,10 +73,38 @@ describe('a back-up', () => {
     ['an empty file', () => new Uint8Array(), /not a zip/],
     ['half a file', () => zip.slice(0, zip.length / 2), /not a zip, or it is damaged/],
     ['another program’s zip', () => zipSync({ 'a.txt': strToU8('x') }), /no lamp-reel.json/],
-    ['another manifest', () => tampered((e) => { e['lamp-reel.json'] = strToU8('{"format":"other"}') }), /says something else/],
-    ['a manifest that is not JSON', () => tampered((e) => { e['lamp-reel.json'] = strToU8('{') }), /not readable/],
-    ['a damaged entry', () => tampered((e) => { e['files/1.png'] = new Uint8Array([1, 2, 3, 4]) }), /files\/1.png in the back-up is damaged/],
-    ['a missing entry', () => tampered((e) => { delete e['records/steps.json'] }), /records\/steps.json in the back-up is missing/],
+    [
+      'another manifest',
+      () =>
+        tampered((e) => {
+          e['lamp-reel.json'] = strToU8('{"format":"other"}')
+        }),
+      /says something else/,
+    ],
+    [
+      'a manifest that is not JSON',
+      () =>
+        tampered((e) => {
+          e['lamp-reel.json'] = strToU8('{')
+        }),
+      /not readable/,
+    ],
+    [
+      'a damaged entry',
+      () =>
+        tampered((e) => {
+          e['files/1.png'] = new Uint8Array([1, 2, 3, 4])
+        }),
+      /files\/1.png in the back-up is damaged/,
+    ],
+    [
+      'a missing entry',
+      () =>
+        tampered((e) => {
+          delete e['records/steps.json']
+        }),
+      /records\/steps.json in the back-up is missing/,
+    ],
   ])('%s is refused with a plain reason', (_what, make, says) => {
     expect(refusalOf(readBackup(make()))).toMatch(says)
   })
@@ -48,24 +112,34 @@ describe('a back-up', () => {
   test('of a newer program is refused', () => {
     const newer = tampered((e) => {
       const head = manifest(e)
-      e['lamp-reel.json'] = strToU8(JSON.stringify({ ...(typeof head === 'object' ? head : {}), version: schemaVersion + 1 }))
+      e['lamp-reel.json'] = strToU8(
+        JSON.stringify({ ...(typeof head === 'object' ? head : {}), version: schemaVersion + 1 }),
+      )
     })
     expect(refusalOf(readBackup(newer))).toMatch(/newer Lamp Reel/)
   })
 
   test('with a record that breaks its schema says which', () => {
-    const broken = writeBackup({ ...whole, tables: { ...whole.tables, episodes: [exampleEpisode({ title: '' })] } }, exampleAt)
+    const broken = writeBackup(
+      { ...whole, tables: { ...whole.tables, episodes: [exampleEpisode({ title: '' })] } },
+      exampleAt,
+    )
     const read = readBackup(broken)
     expect(refusalOf(read)).toMatch(/episodes, record 1: An idea needs at least a word/)
     expect(read).toMatchObject({ problem: { path: 'records/episodes.json.1.title' } })
   })
 
   test('with a reference into nothing is refused', () => {
-    const lost = (tables: Partial<Whole['tables']>, files = whole.files) => refusalOf(readBackup(writeBackup({ ...whole, tables: { ...whole.tables, ...tables }, files }, exampleAt)))
+    const lost = (tables: Partial<Whole['tables']>, files = whole.files) =>
+      refusalOf(
+        readBackup(writeBackup({ ...whole, tables: { ...whole.tables, ...tables }, files }, exampleAt)),
+      )
     expect(lost({ shows: [] })).toMatch(/refers to a show that the back-up lacks/)
     expect(lost({ recipes: [] })).toMatch(/recipe that the back-up lacks/)
     expect(lost({ outlets: [] })).toMatch(/outlet that the back-up lacks/)
-    expect(lost({ steps: [exampleStep({ id: 's', episode: 'gone' })] })).toMatch(/step “s” belongs to an episode/)
+    expect(lost({ steps: [exampleStep({ id: 's', episode: 'gone' })] })).toMatch(
+      /step “s” belongs to an episode/,
+    )
     expect(lost({}, [])).toMatch(/file “a.png” of “Steaming oak ribs” is missing/)
   })
 })

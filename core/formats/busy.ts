@@ -23,13 +23,21 @@ export function readBusy(text: string, zone: Zone, from: Day, to: Day): Result<B
   try {
     root = new ICAL.Component(ICAL.parse(text.trim()))
   } catch (error) {
-    return refused(`This is not a calendar file (${error instanceof Error ? error.message.slice(0, 80) : 'unreadable'}). Choose one that ends in .ics, exported from a calendar.`, 'file')
+    return refused(
+      `This is not a calendar file (${error instanceof Error ? error.message.slice(0, 80) : 'unreadable'}). Choose one that ends in .ics, exported from a calendar.`,
+      'file',
+    )
   }
   const calendars = root.name === 'vcalendar' ? [root] : root.getAllSubcomponents('vcalendar')
-  if (calendars.length === 0) return refused('There is no calendar in this file. Choose one that ends in .ics, exported from a calendar.', 'file')
+  if (calendars.length === 0)
+    return refused(
+      'There is no calendar in this file. Choose one that ends in .ics, exported from a calendar.',
+      'file',
+    )
   const read: BusyRead = { events: [], left: [], uids: [] }
   for (const calendar of calendars) {
-    for (const z of calendar.getAllSubcomponents('vtimezone')) ICAL.TimezoneService.register(new ICAL.Timezone(z))
+    for (const z of calendar.getAllSubcomponents('vtimezone'))
+      ICAL.TimezoneService.register(new ICAL.Timezone(z))
     const events = calendar.getAllSubcomponents('vevent')
     const single = new Set<string>()
     for (const one of events) {
@@ -39,18 +47,35 @@ export function readBusy(text: string, zone: Zone, from: Day, to: Day): Result<B
     for (const [i, one] of events.entries()) {
       const uid = text1(one, 'uid') || `event-${i + 1}`
       const name = text1(one, 'summary') || 'Busy'
-      if (uid.endsWith('@lamp-reel.invalid')) { read.left.push({ name, why: 'from Lamp Reel itself' }); continue }
+      if (uid.endsWith('@lamp-reel.invalid')) {
+        read.left.push({ name, why: 'from Lamp Reel itself' })
+        continue
+      }
       read.uids.push(uid)
-      if (text1(one, 'status').toUpperCase() === 'CANCELLED') { read.left.push({ name, why: 'cancelled' }); continue }
-      if (text1(one, 'transp').toUpperCase() === 'TRANSPARENT') { read.left.push({ name, why: 'marked as free' }); continue }
+      if (text1(one, 'status').toUpperCase() === 'CANCELLED') {
+        read.left.push({ name, why: 'cancelled' })
+        continue
+      }
+      if (text1(one, 'transp').toUpperCase() === 'TRANSPARENT') {
+        read.left.push({ name, why: 'marked as free' })
+        continue
+      }
       const event = new ICAL.Event(one)
       const start: unknown = one.getFirstPropertyValue('dtstart')
-      if (!(start instanceof ICAL.Time)) { read.left.push({ name, why: 'without a beginning' }); continue }
+      if (!(start instanceof ICAL.Time)) {
+        read.left.push({ name, why: 'without a beginning' })
+        continue
+      }
       const seconds = event.duration.toSeconds()
       const before = read.events.length
-      for (const time of timesOf(event, start, one, single, uid, to)) add(read, uid, name, time, seconds, zone, from, to)
+      for (const time of timesOf(event, start, one, single, uid, to))
+        add(read, uid, name, time, seconds, zone, from, to)
       if (read.events.length === before) read.left.push({ name, why: 'not in these weeks' })
-      if (read.events.length > most) return refused(`The calendar holds more than ${most} busy times in these weeks. Export fewer calendars at once.`, 'file')
+      if (read.events.length > most)
+        return refused(
+          `The calendar holds more than ${most} busy times in these weeks. Export fewer calendars at once.`,
+          'file',
+        )
     }
   }
   read.uids = [...new Set(read.uids)]
@@ -64,8 +89,18 @@ function text1(component: ICAL.Component, name: string): string {
 }
 
 /** When an event begins, each time; those that an exception replaces are the exception's own. */
-function* timesOf(event: ICAL.Event, start: ICAL.Time, one: ICAL.Component, single: ReadonlySet<string>, uid: string, to: Day): Generator<ICAL.Time> {
-  if (!event.isRecurring() || one.getFirstPropertyValue('recurrence-id')) { yield start; return }
+function* timesOf(
+  event: ICAL.Event,
+  start: ICAL.Time,
+  one: ICAL.Component,
+  single: ReadonlySet<string>,
+  uid: string,
+  to: Day,
+): Generator<ICAL.Time> {
+  if (!event.isRecurring() || one.getFirstPropertyValue('recurrence-id')) {
+    yield start
+    return
+  }
   const each = event.iterator()
   for (let n = 0; n < 20_000; n++) {
     const next: ICAL.Time | null = each.next()
@@ -74,8 +109,26 @@ function* timesOf(event: ICAL.Event, start: ICAL.Time, one: ICAL.Component, sing
   }
 }
 
-function add(read: BusyRead, uid: string, name: string, time: ICAL.Time, seconds: number, zone: Zone, from: Day, to: Day): void {
-  const put = (day: Day, minutes: number, at?: string) => { if (day >= from && day <= to && minutes > 0) read.events.push({ uid, name: name.slice(0, 120), day, minutes: Math.min(1440, minutes), ...(at === undefined ? {} : { at }) }) }
+function add(
+  read: BusyRead,
+  uid: string,
+  name: string,
+  time: ICAL.Time,
+  seconds: number,
+  zone: Zone,
+  from: Day,
+  to: Day,
+): void {
+  const put = (day: Day, minutes: number, at?: string) => {
+    if (day >= from && day <= to && minutes > 0)
+      read.events.push({
+        uid,
+        name: name.slice(0, 120),
+        day,
+        minutes: Math.min(1440, minutes),
+        ...(at === undefined ? {} : { at }),
+      })
+  }
   if (time.isDate) {
     const days = Math.max(1, Math.round(seconds / 86_400))
     for (let n = 0; n < days; n++) put(addDays(time.toString().slice(0, 10), n), 1440)
@@ -83,7 +136,9 @@ function add(read: BusyRead, uid: string, name: string, time: ICAL.Time, seconds
   }
   // A time without a zone is one of the creator's own.
   const floating = time.zone === ICAL.Timezone.localTimezone
-  const begins = floating ? { day: time.toString().slice(0, 10), time: time.toString().slice(11, 16) } : localAt(time.toUnixTime() * 1000, zone)
+  const begins = floating
+    ? { day: time.toString().slice(0, 10), time: time.toString().slice(11, 16) }
+    : localAt(time.toUnixTime() * 1000, zone)
   let minutes = Math.round(seconds / 60)
   let { day } = begins
   let at: string | undefined = begins.time
@@ -100,5 +155,7 @@ function add(read: BusyRead, uid: string, name: string, time: ICAL.Time, seconds
 
 /** The same event twice at one moment is once. */
 function joined(events: BusyRead['events']): BusyRead['events'] {
-  return [...new Map(events.map((e) => [`${e.uid} ${e.day} ${e.at ?? ''}`, e])).values()].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : (a.at ?? '') < (b.at ?? '') ? -1 : 1))
+  return [...new Map(events.map((e) => [`${e.uid} ${e.day} ${e.at ?? ''}`, e])).values()].sort((a, b) =>
+    a.day < b.day ? -1 : a.day > b.day ? 1 : (a.at ?? '') < (b.at ?? '') ? -1 : 1,
+  )
 }

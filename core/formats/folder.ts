@@ -15,28 +15,44 @@ export const folderPattern = '{number} {title}'
 
 /** A name without what file systems refuse (Windows and POSIX), at most 120 characters. */
 export function safeName(name: string): string {
-  const clean = name.replace(/[<>:"/\\|?*\u0000-\u001f]/g, ' ').replace(/\s+/g, ' ').trim().replace(/[. ]+$/, '')
+  const clean = name
+    .replace(/[<>:"/\\|?*\u0000-\u001f]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .replace(/[. ]+$/, '')
   return clean.slice(0, 120).trim() || 'Episode'
 }
 
 /** An outer folder's name by a pattern; words that are empty leave no gap. */
 export function folderName(pattern: string | undefined, names: FolderNames): string {
   const values: Record<string, string> = { ...names }
-  return safeName((pattern?.trim() || folderPattern).replace(/\{(\w+)\}/g, (whole, word: string) => values[word] ?? whole))
+  return safeName(
+    (pattern?.trim() || folderPattern).replace(/\{(\w+)\}/g, (whole, word: string) => values[word] ?? whole),
+  )
 }
 
 /** The folders of a recipe, cleaned, each with those it lies in, in order. */
 export function folderTree(folders: readonly string[]): string[] {
   const all = new Set<string>()
   for (const folder of folders) {
-    const parts = folder.split('/').map((p) => p.trim()).filter(Boolean).map(safeName)
-    parts.forEach((_, i) => { all.add(parts.slice(0, i + 1).join('/')) })
+    const parts = folder
+      .split('/')
+      .map((p) => p.trim())
+      .filter(Boolean)
+      .map(safeName)
+    parts.forEach((_, i) => {
+      all.add(parts.slice(0, i + 1).join('/'))
+    })
   }
   return [...all].sort()
 }
 
 /** An episode's folder tree as a zip, with texts laid in its outer folder by file name. */
-export function folderZip(recipe: Pick<Recipe, 'folders' | 'folderName'>, names: FolderNames, texts: Readonly<Record<string, string>> = {}): { name: string; bytes: Uint8Array } {
+export function folderZip(
+  recipe: Pick<Recipe, 'folders' | 'folderName'>,
+  names: FolderNames,
+  texts: Readonly<Record<string, string>> = {},
+): { name: string; bytes: Uint8Array } {
   const outer = folderName(recipe.folderName, names)
   const entries: Zippable = { [`${outer}/`]: new Uint8Array() }
   for (const folder of folderTree(recipe.folders)) entries[`${outer}/${folder}/`] = new Uint8Array()

@@ -53,4 +53,3 @@ export function icalendar(entries: readonly CalendarEntry[], name: string, now: 
   }
   return `${calendar.toString()}\r\n`
 }
-

@@ -32,8 +32,15 @@ function single(text: string): number | undefined {
   const last = Math.max(digits.lastIndexOf('.'), digits.lastIndexOf(','))
   const behind = digits.length - last - 1
   // A mark is one of thousands when there are several of its kind, or, without a unit, when three digits follow it.
-  const decimal = last >= 0 && !(marks.length > 1 && new Set(marks).size === 1) && (factor > 1 || behind !== 3 || new Set(marks).size > 1)
-  const number = Number(decimal ? `${digits.slice(0, last).replace(/[.,]/g, '')}.${digits.slice(last + 1)}` : digits.replace(/[.,]/g, ''))
+  const decimal =
+    last >= 0 &&
+    !(marks.length > 1 && new Set(marks).size === 1) &&
+    (factor > 1 || behind !== 3 || new Set(marks).size > 1)
+  const number = Number(
+    decimal
+      ? `${digits.slice(0, last).replace(/[.,]/g, '')}.${digits.slice(last + 1)}`
+      : digits.replace(/[.,]/g, ''),
+  )
   return Number.isFinite(number) ? Math.round(number * factor) : undefined
 }
 
@@ -54,7 +61,14 @@ const hints: Readonly<Record<keyof KeywordColumns, RegExp>> = {
 
 /** The columns as their names suggest; one chosen before for the same names is taken again. */
 export function guessColumns(columns: readonly string[], remembered?: KeywordColumns): KeywordColumns {
-  if (remembered && [remembered.words, remembered.searches, remembered.competing, remembered.notes].every((c) => c === '' || columns.includes(c)) && remembered.words !== '') return remembered
+  if (
+    remembered &&
+    [remembered.words, remembered.searches, remembered.competing, remembered.notes].every(
+      (c) => c === '' || columns.includes(c),
+    ) &&
+    remembered.words !== ''
+  )
+    return remembered
   const taken = new Set<string>()
   const find = (of: keyof KeywordColumns) => {
     const found = columns.find((c) => !taken.has(c) && hints[of].test(c)) ?? ''
@@ -69,17 +83,34 @@ export function guessColumns(columns: readonly string[], remembered?: KeywordCol
 }
 
 /** A table read as keywords: good rows, and wrong ones by line. Words that stand twice are taken once, with the last figures. */
-export function readKeywords(table: Table, columns: KeywordColumns): { rows: (KeywordRow & { line: number })[]; faults: { line: number; sentence: string }[] } {
+export function readKeywords(
+  table: Table,
+  columns: KeywordColumns,
+): { rows: (KeywordRow & { line: number })[]; faults: { line: number; sentence: string }[] } {
   const rows: (KeywordRow & { line: number })[] = []
   const faults: { line: number; sentence: string }[] = []
   for (const { line, cells } of table.rows) {
     const words = (cells.get(columns.words) ?? '').trim()
-    const texts = { searches: cells.get(columns.searches) ?? '', competing: cells.get(columns.competing) ?? '' }
+    const texts = {
+      searches: cells.get(columns.searches) ?? '',
+      competing: cells.get(columns.competing) ?? '',
+    }
     const [searches, competing] = [readFigure(texts.searches), readFigure(texts.competing)]
     if (words === '') faults.push({ line, sentence: 'There are no words in it.' })
     else if (words.length > 120) faults.push({ line, sentence: 'A keyword has at most 120 characters.' })
-    else if (searches === 'wrong' || competing === 'wrong') faults.push({ line, sentence: `“${searches === 'wrong' ? texts.searches : texts.competing}” is no figure. Write it as 12400, 12,400, 12.4k or 10k–20k.` })
-    else rows.push({ line, words, ...(searches === undefined ? {} : { searches }), ...(competing === undefined ? {} : { competing }), notes: (cells.get(columns.notes) ?? '').trim() })
+    else if (searches === 'wrong' || competing === 'wrong')
+      faults.push({
+        line,
+        sentence: `“${searches === 'wrong' ? texts.searches : texts.competing}” is no figure. Write it as 12400, 12,400, 12.4k or 10k–20k.`,
+      })
+    else
+      rows.push({
+        line,
+        words,
+        ...(searches === undefined ? {} : { searches }),
+        ...(competing === undefined ? {} : { competing }),
+        notes: (cells.get(columns.notes) ?? '').trim(),
+      })
   }
   return { rows, faults }
 }

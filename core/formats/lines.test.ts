@@ -15,7 +15,16 @@ test('a block of mixed lines: lists, boxes, headings, notes below, links', () =>
 Sewing a lugsail
 https://sails.example/cutting-a-jib.html
 [The loft](https://loft.example/a) in winter`)
-  expect(drafts.map((d) => d.title)).toEqual(['Tarring a rope', 'Ten knots with cold hands', 'A bowline, done', 'See for wire', 'First numbered', 'Sewing a lugsail', 'Cutting a jib', 'The loft in winter'])
+  expect(drafts.map((d) => d.title)).toEqual([
+    'Tarring a rope',
+    'Ten knots with cold hands',
+    'A bowline, done',
+    'See for wire',
+    'First numbered',
+    'Sewing a lugsail',
+    'Cutting a jib',
+    'The loft in winter',
+  ])
   expect(drafts[0]).toMatchObject({ note: 'the old way, with a kettle', topics: ['Ropes'], ticked: false })
   expect(drafts[2]?.ticked).toBe(true)
   expect(drafts[3]?.urls).toEqual(['https://rope.example/how-to-splice-wire'])
@@ -24,12 +33,25 @@ https://sails.example/cutting-a-jib.html
 })
 
 test('CSV with a header by its columns, commas in quotes, semicolons too', () => {
-  expect(readLines('Title,Notes,Link,Tags\n"Oars, balanced","why, though",https://a.example/x,"Oars; Spars"\n\nTar,,,')).toEqual([
-    { title: 'Oars, balanced', note: 'why, though', urls: ['https://a.example/x'], topics: ['Oars', 'Spars'], ticked: false },
+  expect(
+    readLines(
+      'Title,Notes,Link,Tags\n"Oars, balanced","why, though",https://a.example/x,"Oars; Spars"\n\nTar,,,',
+    ),
+  ).toEqual([
+    {
+      title: 'Oars, balanced',
+      note: 'why, though',
+      urls: ['https://a.example/x'],
+      topics: ['Oars', 'Spars'],
+      ticked: false,
+    },
     { title: 'Tar', note: '', urls: [], topics: [], ticked: false },
   ])
   expect(readLines('Idea;Topic\nTar;Ropes').map((d) => d.title)).toEqual(['Tar'])
-  expect(readLines('Oars, spars and sails\nTar').map((d) => d.title)).toEqual(['Oars, spars and sails', 'Tar'])
+  expect(readLines('Oars, spars and sails\nTar').map((d) => d.title)).toEqual([
+    'Oars, spars and sails',
+    'Tar',
+  ])
 })
 
 test('long lines keep their whole text in the note; blank text gives none', () => {

@@ -2,15 +2,37 @@ import { z } from 'zod'
 import { fine, refused, type Result } from '../result'
 
 /** Limits of what comes by mail; longer texts are refused where they are typed, and again where they arrive. */
-export const mailLimits = { line: 300, text: 2000, name: 80, mail: 200, url: 1000, pictureBytes: 1_500_000 } as const
+export const mailLimits = {
+  line: 300,
+  text: 2000,
+  name: 80,
+  mail: 200,
+  url: 1000,
+  pictureBytes: 1_500_000,
+} as const
 
 const Uuid = z.string().regex(/^[0-9a-zA-Z-]{8,64}$/, 'This is not an id.')
-const Url = z.string().max(mailLimits.url, 'The link is too long.').refine((u) => u === '' || /^https?:\/\/\S+$/i.test(u), 'A link begins with http:// or https://.')
+const Url = z
+  .string()
+  .max(mailLimits.url, 'The link is too long.')
+  .refine((u) => u === '' || /^https?:\/\/\S+$/i.test(u), 'A link begins with http:// or https://.')
 const noControl = (s: string) => [...s].every((c) => c >= ' ' || c === '\n' || c === '\t')
-const text = (most: number) => z.string().max(most, `At most ${most} characters fit here.`).refine(noControl, 'There are signs in it that are no text.')
+const text = (most: number) =>
+  z
+    .string()
+    .max(most, `At most ${most} characters fit here.`)
+    .refine(noControl, 'There are signs in it that are no text.')
 
 /** An idea jotted away from the desk. Its id becomes the episode's: that is what makes it arrive once. */
-export const JottedMail = z.object({ kind: z.literal('jotted'), id: Uuid, at: z.iso.datetime(), line: text(mailLimits.line).refine((l) => l.trim() !== '', 'An idea needs at least a word.'), note: text(mailLimits.text), url: Url, show: z.string().max(100) })
+export const JottedMail = z.object({
+  kind: z.literal('jotted'),
+  id: Uuid,
+  at: z.iso.datetime(),
+  line: text(mailLimits.line).refine((l) => l.trim() !== '', 'An idea needs at least a word.'),
+  note: text(mailLimits.text),
+  url: Url,
+  show: z.string().max(100),
+})
 export type JottedMail = z.infer<typeof JottedMail>
 
 /** A wish from the audience. */
@@ -24,7 +46,17 @@ export const WishMail = z.object({
   name: text(mailLimits.name),
   mail: z.union([z.literal(''), z.email('This mail address is not whole.').max(mailLimits.mail)]),
   tell: z.boolean(),
-  picture: z.object({ type: z.enum(['image/png', 'image/jpeg', 'image/webp', 'image/gif']), width: z.number().int().positive().max(20000), height: z.number().int().positive().max(20000), base64: z.string().max(Math.ceil(mailLimits.pictureBytes / 3) * 4, 'The picture is too large.').regex(/^[A-Za-z0-9+/]*={0,2}$/, 'The picture is damaged.') }).optional(),
+  picture: z
+    .object({
+      type: z.enum(['image/png', 'image/jpeg', 'image/webp', 'image/gif']),
+      width: z.number().int().positive().max(20000),
+      height: z.number().int().positive().max(20000),
+      base64: z
+        .string()
+        .max(Math.ceil(mailLimits.pictureBytes / 3) * 4, 'The picture is too large.')
+        .regex(/^[A-Za-z0-9+/]*={0,2}$/, 'The picture is damaged.'),
+    })
+    .optional(),
 })
 export type WishMail = z.infer<typeof WishMail>
 
@@ -45,13 +77,20 @@ export function readHandOver(json: string): Result<JottedMail[]> {
   try {
     raw = JSON.parse(json)
   } catch {
-    return refused('This file is not a hand-over of ideas. Make one on the phone with “Hand over as a file”.', 'file')
+    return refused(
+      'This file is not a hand-over of ideas. Make one on the phone with “Hand over as a file”.',
+      'file',
+    )
   }
   const read = HandOver.safeParse(raw)
   if (read.success) return fine(read.data.ideas)
   const issue = read.error.issues[0]
-  const at = issue?.path[0] === 'ideas' && typeof issue.path[1] === 'number' ? `Idea ${issue.path[1] + 1}: ` : ''
-  return refused(`${at}${issue?.message ?? 'It is not a hand-over of ideas.'} Nothing was taken.`, issue?.path.join('.') ?? 'file')
+  const at =
+    issue?.path[0] === 'ideas' && typeof issue.path[1] === 'number' ? `Idea ${issue.path[1] + 1}: ` : ''
+  return refused(
+    `${at}${issue?.message ?? 'It is not a hand-over of ideas.'} Nothing was taken.`,
+    issue?.path.join('.') ?? 'file',
+  )
 }
 
 /** Most characters in one code, so that a plain camera reads it from a phone's screen. */
@@ -77,15 +116,30 @@ export class CodeReader {
     const code = /^LR1 (\S+) (\d+)\/(\d+) ([\s\S]*)$/.exec(text)
     if (!code) return refused('This code is not one of Lamp Reel’s.', 'code')
     const [, set = '', at = '', of = '', part = ''] = code
-    if (set !== this.set || Number(of) !== this.count) { this.set = set; this.count = Number(of); this.parts = [] }
+    if (set !== this.set || Number(of) !== this.count) {
+      this.set = set
+      this.count = Number(of)
+      this.parts = []
+    }
     this.parts[Number(at) - 1] = part
     const have = this.parts.filter((p) => p !== undefined).length
     if (have < this.count) return fine({ have, of: this.count, ideas: undefined })
     try {
-      const rows = z.array(z.tuple([z.string(), z.string(), z.string(), z.string(), z.string(), z.string()])).parse(JSON.parse(this.parts.join('')))
-      return fine({ have, of: this.count, ideas: rows.map(([id, moment, line, note, url, show]) => JottedMail.parse({ kind: 'jotted', id, at: moment, line, note, url, show })) })
+      const rows = z
+        .array(z.tuple([z.string(), z.string(), z.string(), z.string(), z.string(), z.string()]))
+        .parse(JSON.parse(this.parts.join('')))
+      return fine({
+        have,
+        of: this.count,
+        ideas: rows.map(([id, moment, line, note, url, show]) =>
+          JottedMail.parse({ kind: 'jotted', id, at: moment, line, note, url, show }),
+        ),
+      })
     } catch {
-      return refused('The codes were read, but what is in them is broken. Show them anew on the phone.', 'code')
+      return refused(
+        'The codes were read, but what is in them is broken. Show them anew on the phone.',
+        'code',
+      )
     }
   }
 }

@@ -31,18 +31,47 @@ export function writeCsv(episodes: readonly Episode[], fields: readonly Field[])
   return `${Papa.unparse({ fields: fields.map((f) => f.label), data: episodes.map((e) => fields.map((f) => guarded(textOf(f.of(e))))) })}\r\n`
 }
 
-const escapes: readonly [RegExp, string][] = [[/&/g, '&amp;'], [/</g, '&lt;'], [/\\/g, '&#92;'], [/\|/g, '&#124;'], [/\n/g, '<br>']]
+const escapes: readonly [RegExp, string][] = [
+  [/&/g, '&amp;'],
+  [/</g, '&lt;'],
+  [/\\/g, '&#92;'],
+  [/\|/g, '&#124;'],
+  [/\n/g, '<br>'],
+]
 
 /** Episodes as a Markdown table; bars, angle brackets and line breaks in cells are written as entities and `<br>`. */
 export function writeMarkdown(episodes: readonly Episode[], fields: readonly Field[]): string {
-  const cell = (text: string) => escapes.reduce((t, [from, to]) => t.replace(from, to), text).replace(/^\s|\s$|[\t\r]/g, (c) => `&#${c.charCodeAt(0)};`)
+  const cell = (text: string) =>
+    escapes
+      .reduce((t, [from, to]) => t.replace(from, to), text)
+      .replace(/^\s|\s$|[\t\r]/g, (c) => `&#${c.charCodeAt(0)};`)
   const row = (cells: readonly string[]) => `| ${cells.join(' | ')} |`
-  return [row(fields.map((f) => cell(f.label))), row(fields.map(() => '---')), ...episodes.map((e) => row(fields.map((f) => cell(textOf(f.of(e))))))].join('\n') + '\n'
+  return (
+    [
+      row(fields.map((f) => cell(f.label))),
+      row(fields.map(() => '---')),
+      ...episodes.map((e) => row(fields.map((f) => cell(textOf(f.of(e)))))),
+    ].join('\n') + '\n'
+  )
 }
 
 function readMarkdown(text: string): string[][] {
-  const plain = (cell: string) => cell.trim().replaceAll('<br>', '\n').replace(/&#(\d{1,5});/g, (_, n: string) => String.fromCharCode(Number(n))).replaceAll('&lt;', '<').replaceAll('&amp;', '&')
-  return text.split('\n').map((line) => (line.trim().startsWith('|') && !/^\|[\s|:-]+\|?$/.test(line.trim()) ? line.trim().replace(/^\||\|$/g, '').split('|').map(plain) : ['']))
+  const plain = (cell: string) =>
+    cell
+      .trim()
+      .replaceAll('<br>', '\n')
+      .replace(/&#(\d{1,5});/g, (_, n: string) => String.fromCharCode(Number(n)))
+      .replaceAll('&lt;', '<')
+      .replaceAll('&amp;', '&')
+  return text.split('\n').map((line) =>
+    line.trim().startsWith('|') && !/^\|[\s|:-]+\|?$/.test(line.trim())
+      ? line
+          .trim()
+          .replace(/^\||\|$/g, '')
+          .split('|')
+          .map(plain)
+      : [''],
+  )
 }
 
 /** The delimiter that the first line has most of, outside quotes. */
@@ -67,12 +96,28 @@ export function readTable(text: string): Result<Table> {
     line += 1 + (markdown ? 0 : cells.reduce((n, c) => n + (c.match(/\n/g)?.length ?? 0), 0))
     return { line: at, cells }
   })
-  if (fault) return refused(`Line ${placed[fault.row ?? 0]?.line ?? 1}: a quote is opened and never closed. Close it, then read the file again.`, 'file')
+  if (fault)
+    return refused(
+      `Line ${placed[fault.row ?? 0]?.line ?? 1}: a quote is opened and never closed. Close it, then read the file again.`,
+      'file',
+    )
   const filled = placed.filter((r) => r.cells.some((c) => c.trim() !== ''))
   const [head, ...body] = filled
-  if (!head || body.length === 0) return refused('There is no table in it: a first line with the names of its columns, and a line for each row below.', 'file')
+  if (!head || body.length === 0)
+    return refused(
+      'There is no table in it: a first line with the names of its columns, and a line for each row below.',
+      'file',
+    )
   const columns = head.cells.map((c) => c.trim())
-  return fine({ columns, rows: body.map((r) => ({ line: r.line, cells: new Map(columns.map((name, i) => [name, markdown ? (r.cells[i] ?? '') : unguarded(r.cells[i] ?? '')])) })) })
+  return fine({
+    columns,
+    rows: body.map((r) => ({
+      line: r.line,
+      cells: new Map(
+        columns.map((name, i) => [name, markdown ? (r.cells[i] ?? '') : unguarded(r.cells[i] ?? '')]),
+      ),
+    })),
+  })
 }
 
 /** What a read table would do to ideas: rows that change one (by its code), new ones, and what is wrong, by line. */
@@ -89,22 +134,44 @@ export interface TableChanges {
  * Reads a table's rows as changes to episodes: one with a known code changes it, one without makes a new idea from `blank`.
  * A row with a fault is left out whole and reported with its line.
  */
-export function readRows(table: Table, fields: ReadonlyMap<string, Field>, byCode: ReadonlyMap<string, Episode>, blank: (title: string, line: number) => Episode): TableChanges {
+export function readRows(
+  table: Table,
+  fields: ReadonlyMap<string, Field>,
+  byCode: ReadonlyMap<string, Episode>,
+  blank: (title: string, line: number) => Episode,
+): TableChanges {
   const byLabel = new Map([...fields.values()].map((f) => [f.label.toLowerCase(), f]))
   const columns = table.columns.map((name) => ({ name, field: byLabel.get(name.toLowerCase()) }))
-  const out: TableChanges = { changed: [], fresh: [], same: 0, faults: [], unread: columns.filter((c) => !c.field?.put && c.field?.name !== 'code').map((c) => c.name) }
+  const out: TableChanges = {
+    changed: [],
+    fresh: [],
+    same: 0,
+    faults: [],
+    unread: columns.filter((c) => !c.field?.put && c.field?.name !== 'code').map((c) => c.name),
+  }
   const codeColumn = columns.find((c) => c.field?.name === 'code')?.name
   const titleColumn = columns.find((c) => c.field?.name === 'title')?.name
   for (const { line, cells } of table.rows) {
     const code = (codeColumn === undefined ? '' : (cells.get(codeColumn) ?? '')).trim().toUpperCase()
     const before = byCode.get(code)
     const title = titleColumn === undefined ? '' : (cells.get(titleColumn) ?? '')
-    if (code !== '' && !before) { out.faults.push({ line, sentence: `There is no episode ${code}. Empty its code to take it in as a new idea.` }); continue }
-    if (!before && title.trim() === '') { out.faults.push({ line, sentence: 'It has no title, and no code of an idea that is there.' }); continue }
+    if (code !== '' && !before) {
+      out.faults.push({
+        line,
+        sentence: `There is no episode ${code}. Empty its code to take it in as a new idea.`,
+      })
+      continue
+    }
+    if (!before && title.trim() === '') {
+      out.faults.push({ line, sentence: 'It has no title, and no code of an idea that is there.' })
+      continue
+    }
     let after = before ?? blank(title, line)
     let fault: string | undefined
     // The show comes first: own fields and keywords are read by it.
-    for (const { name, field } of [...columns].sort((a, b) => Number(b.field?.name === 'show') - Number(a.field?.name === 'show'))) {
+    for (const { name, field } of [...columns].sort(
+      (a, b) => Number(b.field?.name === 'show') - Number(a.field?.name === 'show'),
+    )) {
       const text = cells.get(name) ?? ''
       if (!field?.put || text === textOf(field.of(after)) || (!before && text.trim() === '')) continue
       const put = field.put(after, text)

@@ -37,18 +37,37 @@ export function releasedAt(e: Episode): string {
 /** The balance of a show's topics over its last twelve releases and its next twelve planned episodes, by release; those without a slot come last. */
 export function balanceOf(show: Show, episodes: Iterable<Episode>, today: Day): Balance {
   const mine = [...episodes].filter((e) => e.show === show.id)
-  const released = mine.filter((e) => e.phase.name === 'released').sort((a, b) => (releasedAt(a) < releasedAt(b) ? 1 : -1))
+  const released = mine
+    .filter((e) => e.phase.name === 'released')
+    .sort((a, b) => (releasedAt(a) < releasedAt(b) ? 1 : -1))
   const past = released.slice(0, span)
-  const next = mine.filter(isPlanned).map((e) => ({ e, at: releaseOf(e, show)?.at ?? Infinity })).sort((a, b) => a.at - b.at).slice(0, span).map((x) => x.e)
+  const next = mine
+    .filter(isPlanned)
+    .map((e) => ({ e, at: releaseOf(e, show)?.at ?? Infinity }))
+    .sort((a, b) => a.at - b.at)
+    .slice(0, span)
+    .map((x) => x.e)
   const both = [...past, ...next]
   const names = [...new Set([...show.topics.map((t) => t.name), ...both.flatMap((e) => e.topics)])]
   const topics = names.map((topic): TopicShare => {
     const on = (e: Episode) => e.topics.includes(topic)
     const sum = both.filter(on).reduce((s, e) => s + 1 / e.topics.length, 0)
     const last = released.find(on)
-    return { topic, target: show.topics.find((t) => t.name === topic)?.share ?? 0, past: past.filter(on), next: next.filter(on), share: both.length === 0 ? 0 : sum / both.length, last: last && releaseOf(last, show)?.day }
+    return {
+      topic,
+      target: show.topics.find((t) => t.name === topic)?.share ?? 0,
+      past: past.filter(on),
+      next: next.filter(on),
+      share: both.length === 0 ? 0 : sum / both.length,
+      last: last && releaseOf(last, show)?.day,
+    }
   })
-  return { topics, past: past.length, next: next.length, sentences: topics.flatMap((t) => said(t, both.length, today)) }
+  return {
+    topics,
+    past: past.length,
+    next: next.length,
+    sentences: topics.flatMap((t) => said(t, both.length, today)),
+  }
 }
 
 function said(t: TopicShare, looked: number, today: Day): Balance['sentences'] {
@@ -56,8 +75,22 @@ function said(t: TopicShare, looked: number, today: Day): Balance['sentences'] {
   const gap = t.share - t.target
   const since = t.last === undefined ? 'none yet' : `none since ${sayMonth(t.last, today)}`
   const coming = t.next.length === 0 ? '' : `, ${t.next.length} planned`
-  if (gap <= -Math.max(0.04, t.target * 0.4)) return [{ topic: t.topic, kind: 'starved', text: `${t.topic} ${plural(t.topic)} starved: ${t.past.length === 0 ? since : `${t.past.length} of the last ${span}`}${coming}.` }]
-  if (gap >= Math.max(0.08, t.target * 0.6)) return [{ topic: t.topic, kind: 'crowded', text: `${t.topic} ${plural(t.topic)} crowded: ${t.past.length + t.next.length} of ${looked}, where ${Math.max(1, Math.round(t.target * looked))} would do.` }]
+  if (gap <= -Math.max(0.04, t.target * 0.4))
+    return [
+      {
+        topic: t.topic,
+        kind: 'starved',
+        text: `${t.topic} ${plural(t.topic)} starved: ${t.past.length === 0 ? since : `${t.past.length} of the last ${span}`}${coming}.`,
+      },
+    ]
+  if (gap >= Math.max(0.08, t.target * 0.6))
+    return [
+      {
+        topic: t.topic,
+        kind: 'crowded',
+        text: `${t.topic} ${plural(t.topic)} crowded: ${t.past.length + t.next.length} of ${looked}, where ${Math.max(1, Math.round(t.target * looked))} would do.`,
+      },
+    ]
   return []
 }
 

@@ -1,4 +1,15 @@
-import { Day, IdeaStanding, Month, type Episode, type Id, type Keyword, type OwnField, type OwnValue, type Recipe, type Show } from '../model'
+import {
+  Day,
+  IdeaStanding,
+  Month,
+  type Episode,
+  type Id,
+  type Keyword,
+  type OwnField,
+  type OwnValue,
+  type Recipe,
+  type Show,
+} from '../model'
 import { standingNames, withIdea } from '../commands/ideas'
 import { fine, refused, type Result } from '../result'
 import { releaseOf } from '../rhythm/slots'
@@ -27,7 +38,13 @@ export interface Field {
   put?: (episode: Episode, text: string) => Result<Episode>
 }
 
-const phaseNames: Readonly<Record<Episode['phase']['name'], string>> = { idea: 'idea', work: 'in work', parked: 'parked', released: 'released', dropped: 'let go' }
+const phaseNames: Readonly<Record<Episode['phase']['name'], string>> = {
+  idea: 'idea',
+  work: 'in work',
+  parked: 'parked',
+  released: 'released',
+  dropped: 'let go',
+}
 
 /** Several values in one cell: joined by semicolons; one inside a value has a backslash before it. */
 export function joinSeveral(values: readonly string[]): string {
@@ -36,7 +53,9 @@ export function joinSeveral(values: readonly string[]): string {
 
 /** The inverse of `joinSeveral`. */
 export function splitSeveral(text: string): string[] {
-  return (text.match(/(?:\\.|[^;\\]|\\$)+/gs) ?? []).map((v) => v.trim().replace(/\\(.)/gs, '$1')).filter((v) => v !== '')
+  return (text.match(/(?:\\.|[^;\\]|\\$)+/gs) ?? [])
+    .map((v) => v.trim().replace(/\\(.)/gs, '$1'))
+    .filter((v) => v !== '')
 }
 
 /** A field's value as text, such as it stands in a cell or a file. */
@@ -51,12 +70,20 @@ export function textOf(value: FieldValue): string {
 function whole(text: string, least: number, most: number, name: string): Result<number | undefined> {
   if (text.trim() === '') return fine(undefined)
   const n = Number(text.replace(',', '.'))
-  return Number.isFinite(n) && n >= least && n <= most ? fine(Math.round(n)) : refused(`“${text}” is no ${name}. Write a number from ${least} to ${most}.`)
+  return Number.isFinite(n) && n >= least && n <= most
+    ? fine(Math.round(n))
+    : refused(`“${text}” is no ${name}. Write a number from ${least} to ${most}.`)
 }
 
 function sayNature(e: Episode): string {
   if (e.nature.is === 'evergreen') return 'evergreen'
-  return ['topical', e.nature.notBefore && `from ${e.nature.notBefore}`, e.nature.staleAfter && `until ${e.nature.staleAfter}`].filter(Boolean).join(' ')
+  return [
+    'topical',
+    e.nature.notBefore && `from ${e.nature.notBefore}`,
+    e.nature.staleAfter && `until ${e.nature.staleAfter}`,
+  ]
+    .filter(Boolean)
+    .join(' ')
 }
 
 function readNature(text: string): Result<Episode['nature']> {
@@ -64,8 +91,13 @@ function readNature(text: string): Result<Episode['nature']> {
   if (clean === '' || clean === 'evergreen') return fine({ is: 'evergreen' })
   const match = /^topical(?: from (\S+))?(?: until (\S+))?$/.exec(clean)
   const bad = [match?.[1], match?.[2]].find((d) => d !== undefined && !Day.safeParse(d).success)
-  if (!match || bad !== undefined) return refused(`“${text}” is no nature. Write evergreen, or topical from 2026-12-01 until 2026-12-24.`)
-  return fine({ is: 'topical', ...(match[1] ? { notBefore: match[1] } : {}), ...(match[2] ? { staleAfter: match[2] } : {}) })
+  if (!match || bad !== undefined)
+    return refused(`“${text}” is no nature. Write evergreen, or topical from 2026-12-01 until 2026-12-24.`)
+  return fine({
+    is: 'topical',
+    ...(match[1] ? { notBefore: match[1] } : {}),
+    ...(match[2] ? { staleAfter: match[2] } : {}),
+  })
 }
 
 /** Every field, the creator's own ones of all shows last. Own fields of the same name are one. */
@@ -73,50 +105,220 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
   const show = (e: Episode) => of.shows.get(e.show)
   const byTitle = new Map([...of.shows.values()].map((s) => [s.title.toLowerCase(), s.id]))
   const byWords = new Map<Id, Map<string, Id>>()
-  for (const k of of.keywords.values()) (byWords.get(k.show) ?? byWords.set(k.show, new Map()).get(k.show))?.set(k.words.toLowerCase(), k.id)
-  const text = (name: 'premise' | 'why' | 'series', label: string): Field => ({ name, label, kind: 'text', of: (e) => e.idea[name], put: (e, t) => fine(withIdea(e, { [name]: t })) })
-  const several = (name: 'topics' | 'guests' | 'tags', label: string): Field => ({ name, label, kind: 'several', of: (e) => e[name], put: (e, t) => fine({ ...e, [name]: splitSeveral(t) }) })
+  for (const k of of.keywords.values())
+    (byWords.get(k.show) ?? byWords.set(k.show, new Map()).get(k.show))?.set(k.words.toLowerCase(), k.id)
+  const text = (name: 'premise' | 'why' | 'series', label: string): Field => ({
+    name,
+    label,
+    kind: 'text',
+    of: (e) => e.idea[name],
+    put: (e, t) => fine(withIdea(e, { [name]: t })),
+  })
+  const several = (name: 'topics' | 'guests' | 'tags', label: string): Field => ({
+    name,
+    label,
+    kind: 'several',
+    of: (e) => e[name],
+    put: (e, t) => fine({ ...e, [name]: splitSeveral(t) }),
+  })
   const standings = Object.values(standingNames)
   const fields: Field[] = [
-    { name: 'title', label: 'Title', kind: 'text', of: (e) => e.title, put: (e, t) => (t.trim() === '' ? refused('An idea needs at least a word.') : t.length > 300 ? refused('A title has at most 300 characters.') : fine({ ...e, title: t })) },
+    {
+      name: 'title',
+      label: 'Title',
+      kind: 'text',
+      of: (e) => e.title,
+      put: (e, t) =>
+        t.trim() === ''
+          ? refused('An idea needs at least a word.')
+          : t.length > 300
+            ? refused('A title has at most 300 characters.')
+            : fine({ ...e, title: t }),
+    },
     { name: 'code', label: 'Code', kind: 'text', of: (e) => e.code },
-    { name: 'number', label: 'Number', kind: 'text', of: (e) => { const s = show(e); const n = e.number ?? of.number(e); return s && n !== undefined ? sayNumber(s, n, e.code) : '' } },
-    { name: 'show', label: 'Show', kind: 'choice', choices: [...of.shows.values()].map((s) => s.title), of: (e) => show(e)?.title, put: (e, t) => { const id = byTitle.get(t.trim().toLowerCase()); return id === undefined ? refused(`There is no show “${t}”.`) : id === e.show || e.phase.name === 'idea' ? fine({ ...e, show: id }) : refused('Only an idea can go to another show.') } },
-    { name: 'phase', label: 'Phase', kind: 'choice', choices: Object.values(phaseNames), of: (e) => phaseNames[e.phase.name] },
-    { name: 'standing', label: 'Standing', kind: 'choice', choices: standings, of: (e) => standingNames[e.idea.standing], put: (e, t) => { const found = IdeaStanding.options.find((s) => standingNames[s] === t.trim().toLowerCase()); return t.trim() === '' || found ? fine(withIdea(e, { standing: found ?? 'unsorted' })) : refused(`“${t}” is no standing. Write ${standings.join(', ')}.`) } },
+    {
+      name: 'number',
+      label: 'Number',
+      kind: 'text',
+      of: (e) => {
+        const s = show(e)
+        const n = e.number ?? of.number(e)
+        return s && n !== undefined ? sayNumber(s, n, e.code) : ''
+      },
+    },
+    {
+      name: 'show',
+      label: 'Show',
+      kind: 'choice',
+      choices: [...of.shows.values()].map((s) => s.title),
+      of: (e) => show(e)?.title,
+      put: (e, t) => {
+        const id = byTitle.get(t.trim().toLowerCase())
+        return id === undefined
+          ? refused(`There is no show “${t}”.`)
+          : id === e.show || e.phase.name === 'idea'
+            ? fine({ ...e, show: id })
+            : refused('Only an idea can go to another show.')
+      },
+    },
+    {
+      name: 'phase',
+      label: 'Phase',
+      kind: 'choice',
+      choices: Object.values(phaseNames),
+      of: (e) => phaseNames[e.phase.name],
+    },
+    {
+      name: 'standing',
+      label: 'Standing',
+      kind: 'choice',
+      choices: standings,
+      of: (e) => standingNames[e.idea.standing],
+      put: (e, t) => {
+        const found = IdeaStanding.options.find((s) => standingNames[s] === t.trim().toLowerCase())
+        return t.trim() === '' || found
+          ? fine(withIdea(e, { standing: found ?? 'unsorted' }))
+          : refused(`“${t}” is no standing. Write ${standings.join(', ')}.`)
+      },
+    },
     text('series', 'Series'),
     several('topics', 'Topics'),
-    { name: 'nature', label: 'Nature', kind: 'text', of: sayNature, put: (e, t) => { const read = readNature(t); return read.ok ? fine({ ...e, nature: read.value }) : read } },
-    { name: 'rating', label: 'Rating', kind: 'number', of: (e) => e.idea.rating, put: (e, t) => { const n = whole(t, 1, 5, 'rating'); return n.ok ? fine(withIdea(e, { rating: n.value })) : n } },
-    { name: 'effort', label: 'Minutes', kind: 'number', of: (e) => effortOf(e, of.recipes.get(show(e)?.recipe ?? '')), put: (e, t) => { const n = whole(t, 0, 6000, 'number of minutes'); return n.ok ? fine(n.value === effortOf(e, of.recipes.get(show(e)?.recipe ?? '')) ? e : withIdea(e, { effort: n.value })) : n } },
-    { name: 'meant', label: 'Meant for', kind: 'text', of: (e) => e.idea.meant, put: (e, t) => { const m = Month.safeParse(t.trim()); return t.trim() === '' ? fine(withIdea(e, { meant: undefined })) : m.success ? fine(withIdea(e, { meant: m.data })) : refused(`“${t}” is no month. Write it as 2027-03.`) } },
+    {
+      name: 'nature',
+      label: 'Nature',
+      kind: 'text',
+      of: sayNature,
+      put: (e, t) => {
+        const read = readNature(t)
+        return read.ok ? fine({ ...e, nature: read.value }) : read
+      },
+    },
+    {
+      name: 'rating',
+      label: 'Rating',
+      kind: 'number',
+      of: (e) => e.idea.rating,
+      put: (e, t) => {
+        const n = whole(t, 1, 5, 'rating')
+        return n.ok ? fine(withIdea(e, { rating: n.value })) : n
+      },
+    },
+    {
+      name: 'effort',
+      label: 'Minutes',
+      kind: 'number',
+      of: (e) => effortOf(e, of.recipes.get(show(e)?.recipe ?? '')),
+      put: (e, t) => {
+        const n = whole(t, 0, 6000, 'number of minutes')
+        return n.ok
+          ? fine(
+              n.value === effortOf(e, of.recipes.get(show(e)?.recipe ?? ''))
+                ? e
+                : withIdea(e, { effort: n.value }),
+            )
+          : n
+      },
+    },
+    {
+      name: 'meant',
+      label: 'Meant for',
+      kind: 'text',
+      of: (e) => e.idea.meant,
+      put: (e, t) => {
+        const m = Month.safeParse(t.trim())
+        return t.trim() === ''
+          ? fine(withIdea(e, { meant: undefined }))
+          : m.success
+            ? fine(withIdea(e, { meant: m.data }))
+            : refused(`“${t}” is no month. Write it as 2027-03.`)
+      },
+    },
     { name: 'note', label: 'Note', kind: 'text', of: (e) => e.note, put: (e, t) => fine({ ...e, note: t }) },
     text('premise', 'Premise'),
     text('why', 'Why now'),
     several('guests', 'Guests'),
     several('tags', 'Tags'),
-    { name: 'keywords', label: 'Keywords', kind: 'several', of: (e) => e.idea.keywords.flatMap((id) => of.keywords.get(id)?.words ?? []), put: (e, t) => { const words = splitSeveral(t); const ids = words.map((w) => byWords.get(e.show)?.get(w.toLowerCase())); const lost = words.find((_, i) => ids[i] === undefined); return lost === undefined ? fine(withIdea(e, { keywords: ids.flatMap((id) => id ?? []) })) : refused(`“${lost}” is not in the keyword table of this show. Add it there first.`) } },
-    { name: 'opportunity', label: 'Opportunity', kind: 'number', of: (e) => { const all = e.idea.keywords.flatMap((id) => { const k = of.keywords.get(id); return (k && opportunityOf(k)) ?? [] }); return all.length === 0 ? undefined : Math.round(Math.max(...all)) } },
+    {
+      name: 'keywords',
+      label: 'Keywords',
+      kind: 'several',
+      of: (e) => e.idea.keywords.flatMap((id) => of.keywords.get(id)?.words ?? []),
+      put: (e, t) => {
+        const words = splitSeveral(t)
+        const ids = words.map((w) => byWords.get(e.show)?.get(w.toLowerCase()))
+        const lost = words.find((_, i) => ids[i] === undefined)
+        return lost === undefined
+          ? fine(withIdea(e, { keywords: ids.flatMap((id) => id ?? []) }))
+          : refused(`“${lost}” is not in the keyword table of this show. Add it there first.`)
+      },
+    },
+    {
+      name: 'opportunity',
+      label: 'Opportunity',
+      kind: 'number',
+      of: (e) => {
+        const all = e.idea.keywords.flatMap((id) => {
+          const k = of.keywords.get(id)
+          return (k && opportunityOf(k)) ?? []
+        })
+        return all.length === 0 ? undefined : Math.round(Math.max(...all))
+      },
+    },
     { name: 'asked', label: 'Asked for', kind: 'number', of: (e) => e.idea.asked.length || undefined },
-    { name: 'occasion', label: 'Occasion', kind: 'text', of: (e) => (e.idea.occasion ? `${e.idea.occasion.name} ${e.idea.occasion.day}` : '') },
-    { name: 'release', label: 'Release', kind: 'date', of: (e) => { const s = show(e); return s && releaseOf(e, s)?.day } },
+    {
+      name: 'occasion',
+      label: 'Occasion',
+      kind: 'text',
+      of: (e) => (e.idea.occasion ? `${e.idea.occasion.name} ${e.idea.occasion.day}` : ''),
+    },
+    {
+      name: 'release',
+      label: 'Release',
+      kind: 'date',
+      of: (e) => {
+        const s = show(e)
+        return s && releaseOf(e, s)?.day
+      },
+    },
     { name: 'jotted', label: 'Jotted', kind: 'date', of: (e) => e.createdAt.slice(0, 10) },
     { name: 'changed', label: 'Changed', kind: 'date', of: (e) => e.updatedAt.slice(0, 10) },
-    { name: 'rests', label: 'Rests until', kind: 'date', of: (e) => e.idea.restUntil, put: (e, t) => { const d = Day.safeParse(t.trim()); return t.trim() === '' ? fine(withIdea(e, { restUntil: undefined })) : d.success ? fine(withIdea(e, { restUntil: d.data })) : refused(d.error.issues[0]?.message ?? '') } },
+    {
+      name: 'rests',
+      label: 'Rests until',
+      kind: 'date',
+      of: (e) => e.idea.restUntil,
+      put: (e, t) => {
+        const d = Day.safeParse(t.trim())
+        return t.trim() === ''
+          ? fine(withIdea(e, { restUntil: undefined }))
+          : d.success
+            ? fine(withIdea(e, { restUntil: d.data }))
+            : refused(d.error.issues[0]?.message ?? '')
+      },
+    },
   ]
   return new Map([...fields, ...ownFields([...of.shows.values()])].map((f) => [f.name, f]))
 }
 
-const ownKinds: Readonly<Record<OwnField['kind'], Field['kind']>> = { text: 'text', number: 'number', date: 'date', choice: 'choice', tick: 'tick', stars: 'number', link: 'text' }
+const ownKinds: Readonly<Record<OwnField['kind'], Field['kind']>> = {
+  text: 'text',
+  number: 'number',
+  date: 'date',
+  choice: 'choice',
+  tick: 'tick',
+  stars: 'number',
+  link: 'text',
+}
 
 /** The fields of the creator's own, by their name: shows that have one of the same name share it. */
 function ownFields(shows: readonly Show[]): Field[] {
   const byName = new Map<string, { shows: Map<Id, OwnField>; first: OwnField }>()
-  for (const show of shows) for (const field of show.fields) {
-    const row = byName.get(field.name) ?? { shows: new Map<Id, OwnField>(), first: field }
-    byName.set(field.name, row)
-    row.shows.set(show.id, field)
-  }
+  for (const show of shows)
+    for (const field of show.fields) {
+      const row = byName.get(field.name) ?? { shows: new Map<Id, OwnField>(), first: field }
+      byName.set(field.name, row)
+      row.shows.set(show.id, field)
+    }
   return [...byName].map(([name, { shows: of, first }]): Field => ({
     name: `own:${name}`,
     label: name,
@@ -139,12 +341,33 @@ export function readOwn(field: OwnField, text: string): Result<OwnValue | undefi
   const clean = text.trim()
   if (clean === '') return fine(undefined)
   switch (field.kind) {
-    case 'text': return fine(text)
-    case 'number': { const n = Number(clean.replace(',', '.')); return Number.isFinite(n) ? fine(n) : refused(`“${clean}” is no number.`) }
-    case 'date': { const d = Day.safeParse(clean); return d.success ? fine(d.data) : refused(d.error.issues[0]?.message ?? '') }
-    case 'choice': return field.choices.includes(clean) ? fine(clean) : refused(`“${clean}” is none of the choices: ${field.choices.join(', ')}.`)
-    case 'tick': return /^(yes|no|true|false|x|1|0)$/i.test(clean) ? fine(/^(yes|true|x|1)$/i.test(clean)) : refused(`“${clean}” is no tick. Write yes, or leave it empty.`)
-    case 'stars': { const n = Number(clean); return Number.isInteger(n) && n >= 1 && n <= 5 ? fine(n) : refused(`“${clean}” is no number of stars. Write 1 to 5.`) }
-    case 'link': return /^https?:\/\/\S+$/i.test(clean) ? fine(clean) : refused(`“${clean}” is no link. It begins with http:// or https://.`)
+    case 'text':
+      return fine(text)
+    case 'number': {
+      const n = Number(clean.replace(',', '.'))
+      return Number.isFinite(n) ? fine(n) : refused(`“${clean}” is no number.`)
+    }
+    case 'date': {
+      const d = Day.safeParse(clean)
+      return d.success ? fine(d.data) : refused(d.error.issues[0]?.message ?? '')
+    }
+    case 'choice':
+      return field.choices.includes(clean)
+        ? fine(clean)
+        : refused(`“${clean}” is none of the choices: ${field.choices.join(', ')}.`)
+    case 'tick':
+      return /^(yes|no|true|false|x|1|0)$/i.test(clean)
+        ? fine(/^(yes|true|x|1)$/i.test(clean))
+        : refused(`“${clean}” is no tick. Write yes, or leave it empty.`)
+    case 'stars': {
+      const n = Number(clean)
+      return Number.isInteger(n) && n >= 1 && n <= 5
+        ? fine(n)
+        : refused(`“${clean}” is no number of stars. Write 1 to 5.`)
+    }
+    case 'link':
+      return /^https?:\/\/\S+$/i.test(clean)
+        ? fine(clean)
+        : refused(`“${clean}” is no link. It begins with http:// or https://.`)
   }
 }

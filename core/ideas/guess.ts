@@ -40,19 +40,28 @@ export class Guesser {
     const topics = [...this.topics].filter(([, tally]) => terms.some((t) => tally.counts.has(t)))
     return {
       shows: this.posterior([...this.shows], terms).map(([show, sure]) => ({ show, sure })),
-      topics: this.posterior(topics, terms).map(([key, sure]) => ({ show: key.slice(0, key.indexOf('\n')), topic: key.slice(key.indexOf('\n') + 1), sure })).slice(0, 4),
+      topics: this.posterior(topics, terms)
+        .map(([key, sure]) => ({
+          show: key.slice(0, key.indexOf('\n')),
+          topic: key.slice(key.indexOf('\n') + 1),
+          sure,
+        }))
+        .slice(0, 4),
     }
   }
 
   private posterior(tallies: [string, Tally][], terms: readonly string[]): [string, number][] {
     const logs = tallies.map(([key, tally]): [string, number] => {
       let log = Math.log(1 + tally.texts) * 0.5
-      for (const t of terms) log += Math.log(((tally.counts.get(t) ?? 0) + 1) / (tally.words + this.vocabulary.size))
+      for (const t of terms)
+        log += Math.log(((tally.counts.get(t) ?? 0) + 1) / (tally.words + this.vocabulary.size))
       return [key, log]
     })
     const top = Math.max(...logs.map(([, l]) => l))
     const sum = logs.reduce((s, [, l]) => s + Math.exp(l - top), 0)
-    return logs.map(([key, l]): [string, number] => [key, Math.exp(l - top) / sum]).sort((a, b) => b[1] - a[1])
+    return logs
+      .map(([key, l]): [string, number] => [key, Math.exp(l - top) / sum])
+      .sort((a, b) => b[1] - a[1])
   }
 }
 

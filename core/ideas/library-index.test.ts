@@ -4,9 +4,16 @@ import { LibraryIndex, markedPieces, passageOf } from './library-index'
 const none = new Map()
 function index(): LibraryIndex {
   const made = new LibraryIndex()
-  made.put(exampleEpisode({ id: 'ribs', title: 'Steaming oak ribs', note: 'A kettle does it', topics: ['Hulls'] }), none, exampleScript({ Hook: ['The lamp is lit. Mind the tide.'] }, 'ribs'))
+  made.put(
+    exampleEpisode({ id: 'ribs', title: 'Steaming oak ribs', note: 'A kettle does it', topics: ['Hulls'] }),
+    none,
+    exampleScript({ Hook: ['The lamp is lit. Mind the tide.'] }, 'ribs'),
+  )
   made.put(exampleEpisode({ id: 'lamp', title: 'A lamp for the quay' }), none)
-  made.put(exampleEpisode({ id: 'gone', title: 'Steaming oak ribs again', phase: { name: 'dropped', why: '' } }), none)
+  made.put(
+    exampleEpisode({ id: 'gone', title: 'Steaming oak ribs again', phase: { name: 'dropped', why: '' } }),
+    none,
+  )
   made.ready()
   return made
 }
@@ -35,6 +42,12 @@ test('a change replaces, a removal forgets; what was let go is never like', () =
 test('passages and marks', () => {
   expect(passageOf('One two three the tide is out today', ['tide'])).toContain('tide')
   expect(passageOf('Nothing here', ['tide'])).toBe('')
-  expect(markedPieces('The tides at low tide (sunk)', ['tide'])).toEqual([{ text: 'The ', match: false }, { text: 'tide', match: true }, { text: 's at low ', match: false }, { text: 'tide', match: true }, { text: ' (sunk)', match: false }])
+  expect(markedPieces('The tides at low tide (sunk)', ['tide'])).toEqual([
+    { text: 'The ', match: false },
+    { text: 'tide', match: true },
+    { text: 's at low ', match: false },
+    { text: 'tide', match: true },
+    { text: ' (sunk)', match: false },
+  ])
   expect(markedPieces('a+b', ['+'])[0]?.match).toBe(false)
 })

@@ -16,15 +16,26 @@ export function textOfScript(script: Script | undefined): string {
   return (script?.sections ?? []).flatMap((s) => [s.title, ...s.beats.map((b) => b.text)]).join('\n')
 }
 
-const searching = { processTerm: (term: string) => plainWords(term).join('') || null, tokenize: (text: string) => text.split(/[^\p{L}\p{N}\p{M}’']+/u) }
+const searching = {
+  processTerm: (term: string) => plainWords(term).join('') || null,
+  tokenize: (text: string) => text.split(/[^\p{L}\p{N}\p{M}’']+/u),
+}
 
 /**
  * Everything that is looked up by words over all episodes: full-text search (titles and notes at once, scripts as they are read),
  * likeness, and guesses of show and topics. Built in a worker; one change replaces one text.
  */
 export class LibraryIndex {
-  private readonly heads = new MiniSearch<{ id: string; title: string; notes: string }>({ fields: ['title', 'notes'], ...searching, searchOptions: { prefix: true, combineWith: 'AND', boost: { title: 3 } } })
-  private readonly scripts = new MiniSearch<{ id: string; text: string }>({ fields: ['text'], ...searching, searchOptions: { prefix: true, combineWith: 'AND' } })
+  private readonly heads = new MiniSearch<{ id: string; title: string; notes: string }>({
+    fields: ['title', 'notes'],
+    ...searching,
+    searchOptions: { prefix: true, combineWith: 'AND', boost: { title: 3 } },
+  })
+  private readonly scripts = new MiniSearch<{ id: string; text: string }>({
+    fields: ['text'],
+    ...searching,
+    searchOptions: { prefix: true, combineWith: 'AND' },
+  })
   private readonly likeness = new Likeness()
   private guesser = new Guesser()
   private readonly left = new Set<Id>()
@@ -37,16 +48,40 @@ export class LibraryIndex {
   put(episode: Episode, keywords: ReadonlyMap<Id, Keyword>, script?: Script): void {
     const { id, idea } = episode
     const words = idea.keywords.flatMap((k) => keywords.get(k)?.words ?? [])
-    const head = { id, title: episode.title, notes: [episode.note, idea.premise, idea.why, idea.series, ...episode.topics, ...episode.tags, ...words, ...episode.guests, ...episode.titles.map((t) => t.text), ...idea.asked.map((a) => a.wish), ...idea.sources.map((s) => s.text)].join('\n') }
+    const head = {
+      id,
+      title: episode.title,
+      notes: [
+        episode.note,
+        idea.premise,
+        idea.why,
+        idea.series,
+        ...episode.topics,
+        ...episode.tags,
+        ...words,
+        ...episode.guests,
+        ...episode.titles.map((t) => t.text),
+        ...idea.asked.map((a) => a.wish),
+        ...idea.sources.map((s) => s.text),
+      ].join('\n'),
+    }
     if (this.heads.has(id)) this.heads.replace(head)
     else this.heads.add(head)
     const text = textOfScript(script)
     if (this.scripts.has(id)) this.scripts.discard(id)
     if (text.trim() !== '') this.scripts.add({ id, text })
-    this.likeness.put({ id, head: [episode.title, ...words, ...episode.topics, ...episode.tags].join(' '), body: [episode.note, idea.premise, text].join('\n') })
+    this.likeness.put({
+      id,
+      head: [episode.title, ...words, ...episode.topics, ...episode.tags].join(' '),
+      body: [episode.note, idea.premise, text].join('\n'),
+    })
     if (episode.phase.name === 'dropped') this.left.add(id)
     else this.left.delete(id)
-    this.guesser.learn({ show: episode.show, topics: episode.topics, text: `${episode.title} ${words.join(' ')} ${episode.tags.join(' ')}` })
+    this.guesser.learn({
+      show: episode.show,
+      topics: episode.topics,
+      text: `${episode.title} ${words.join(' ')} ${episode.tags.join(' ')}`,
+    })
   }
 
   remove(id: Id): void {
@@ -66,12 +101,22 @@ export class LibraryIndex {
     const words = plainWords(asked)
     if (words.length === 0) return []
     const found = new Map<Id, Found>()
-    for (const hit of this.heads.search(asked)) found.set(idOf(hit), { id: idOf(hit), words: hit.terms, script: false })
-    const spread = words.map((word) => ({ heads: new Map(this.heads.search(word).map((h) => [idOf(h), h.terms])), scripts: new Map(this.scripts.search(word).map((h) => [idOf(h), h.terms])) }))
+    for (const hit of this.heads.search(asked))
+      found.set(idOf(hit), { id: idOf(hit), words: hit.terms, script: false })
+    const spread = words.map((word) => ({
+      heads: new Map(this.heads.search(word).map((h) => [idOf(h), h.terms])),
+      scripts: new Map(this.scripts.search(word).map((h) => [idOf(h), h.terms])),
+    }))
     const candidates = new Set(spread.flatMap((s) => [...s.scripts.keys()]))
     for (const id of candidates) {
       if (found.has(id) || !spread.every((s) => s.heads.has(id) || s.scripts.has(id))) continue
-      found.set(id, { id, words: [...new Set(spread.flatMap((s) => [...(s.heads.get(id) ?? []), ...(s.scripts.get(id) ?? [])]))], script: true })
+      found.set(id, {
+        id,
+        words: [
+          ...new Set(spread.flatMap((s) => [...(s.heads.get(id) ?? []), ...(s.scripts.get(id) ?? [])])),
+        ],
+        script: true,
+      })
     }
     return [...found.values()]
   }
@@ -96,7 +141,10 @@ export function passageOf(text: string, words: readonly string[]): string {
   const at = Math.min(...words.map((w) => lower.indexOf(w.toLowerCase())).filter((i) => i >= 0), text.length)
   if (at >= text.length) return ''
   const from = Math.max(0, text.lastIndexOf(' ', Math.max(0, at - 30)))
-  return `${from > 0 ? '…' : ''}${text.slice(from, from + 90).replace(/\s+/g, ' ').trim()}…`
+  return `${from > 0 ? '…' : ''}${text
+    .slice(from, from + 90)
+    .replace(/\s+/g, ' ')
+    .trim()}…`
 }
 
 /** A text cut at some words (and words that begin with them), for marking: every second piece is a match. */

@@ -67,17 +67,34 @@ export class Likeness {
   }
 
   /** The texts most like a head and a body, best first; `without` leaves some out. */
-  like(query: { head: string; body?: string }, count = 5, without: (id: Id) => boolean = () => false): Like[] {
+  like(
+    query: { head: string; body?: string },
+    count = 5,
+    without: (id: Id) => boolean = () => false,
+  ): Like[] {
     // The rarity of terms drifts slowly: weights are laid anew when the collection has grown by a fifth.
     if (this.weighed === 0 || this.texts.size > this.weighed * 1.2) this.layAll()
-    const kept: Kept = { head: query.head, headCounts: countsOf(query.head), bodyCounts: countsOf(query.body ?? '') }
+    const kept: Kept = {
+      head: query.head,
+      headCounts: countsOf(query.head),
+      bodyCounts: countsOf(query.body ?? ''),
+    }
     const vector = this.vectorOf(kept)
     const scores = new Float64Array(this.ids.length)
-    for (const [term, weight] of vector) for (const [place, theirs] of this.postings.get(term) ?? []) scores[place] = (scores[place] ?? 0) + weight * theirs
+    for (const [term, weight] of vector)
+      for (const [place, theirs] of this.postings.get(term) ?? [])
+        scores[place] = (scores[place] ?? 0) + weight * theirs
     const best: Like[] = []
     for (const [place, score] of scores.entries()) {
       const id = this.ids[place]
-      if (score <= 0.02 || id === undefined || !this.texts.has(id) || (best.length >= count && score <= (best.at(-1)?.likeness ?? 0)) || without(id)) continue
+      if (
+        score <= 0.02 ||
+        id === undefined ||
+        !this.texts.has(id) ||
+        (best.length >= count && score <= (best.at(-1)?.likeness ?? 0)) ||
+        without(id)
+      )
+        continue
       best.push({ id, likeness: Math.min(1, score), words: [] })
       best.sort((a, b) => b.likeness - a.likeness)
       best.length = Math.min(best.length, count)
@@ -125,7 +142,8 @@ export class Likeness {
     let sum = 0
     const weights: [string, number][] = []
     for (const [term, count] of counts) {
-      const weight = (1 + Math.log(count)) * Math.log(1 + this.weighed / (1 + (this.frequency.get(term) ?? 0)))
+      const weight =
+        (1 + Math.log(count)) * Math.log(1 + this.weighed / (1 + (this.frequency.get(term) ?? 0)))
       weights.push([term, weight])
       sum += weight * weight
     }

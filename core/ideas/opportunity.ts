@@ -45,6 +45,13 @@ export function coverOf(keywords: Iterable<Keyword>, episodes: Iterable<Episode>
   }
   return [...keywords].map((keyword) => {
     const { made, planned } = by.get(keyword.id) ?? { made: [], planned: [] }
-    return { keyword, opportunity: opportunityOf(keyword), made, planned, is: made.length > 0 ? 'covered' : planned.length > 0 ? 'planned' : 'open', old: isOld(keyword, today) }
+    return {
+      keyword,
+      opportunity: opportunityOf(keyword),
+      made,
+      planned,
+      is: made.length > 0 ? 'covered' : planned.length > 0 ? 'planned' : 'open',
+      old: isOld(keyword, today),
+    }
   })
 }

@@ -8,17 +8,56 @@ import { rankIdeas, type RankFor } from './rank'
 import { backlogOf, isUnsorted } from './usable'
 
 const today = dayAt(exampleNow, 'Europe/Lisbon')
-const show = exampleShow({ topics: [{ name: 'Hulls', share: 0.5 }, { name: 'Sails', share: 0.5 }] })
-const idea = (id: string, fields: Partial<Episode> = {}, known: Partial<Idea> = {}): Episode => { const e = exampleEpisode({ id, title: id, ...fields }); return { ...e, idea: { ...e.idea, ...known } } }
-const released = (id: string, weeks: number, topics: string[]) => idea(id, { phase: { name: 'released', at: new Date(exampleNow - weeks * 7 * 86_400_000).toISOString() }, topics })
-const keyword = (fields: Partial<Keyword>): Keyword => ({ id: 'k', show: 'show', words: 'steam bending', notes: '', createdAt: exampleAt, updatedAt: exampleAt, ...fields })
+const show = exampleShow({
+  topics: [
+    { name: 'Hulls', share: 0.5 },
+    { name: 'Sails', share: 0.5 },
+  ],
+})
+const idea = (id: string, fields: Partial<Episode> = {}, known: Partial<Idea> = {}): Episode => {
+  const e = exampleEpisode({ id, title: id, ...fields })
+  return { ...e, idea: { ...e.idea, ...known } }
+}
+const released = (id: string, weeks: number, topics: string[]) =>
+  idea(id, {
+    phase: { name: 'released', at: new Date(exampleNow - weeks * 7 * 86_400_000).toISOString() },
+    topics,
+  })
+const keyword = (fields: Partial<Keyword>): Keyword => ({
+  id: 'k',
+  show: 'show',
+  words: 'steam bending',
+  notes: '',
+  createdAt: exampleAt,
+  updatedAt: exampleAt,
+  ...fields,
+})
 
 /** Eight hull episodes, the last sail twelve weeks ago: sails are starved. */
-const past = [...[1, 2, 3, 4, 5, 6, 7, 8].map((w) => released(`hull${w}`, w, ['Hulls'])), released('sail', 12, ['Sails'])]
+const past = [
+  ...[1, 2, 3, 4, 5, 6, 7, 8].map((w) => released(`hull${w}`, w, ['Hulls'])),
+  released('sail', 12, ['Sails']),
+]
 
 function ranking(ideas: Episode[], of: Partial<RankFor> = {}, weights: Partial<Weights> = {}) {
   const recipe = exampleRecords().recipes.get('recipe')
-  return rankIdeas({ show, recipe, day: '2026-12-10', today, episodes: [...past, ...ideas], multiples: new Map([['sail', 2], ['hull1', 1], ['hull2', 0.5], ['hull3', 0.5]]), keywords: new Map(), settings: { weights: { ...freshWeights, ...weights }, away: {} }, free: 1200, ...of })
+  return rankIdeas({
+    show,
+    recipe,
+    day: '2026-12-10',
+    today,
+    episodes: [...past, ...ideas],
+    multiples: new Map([
+      ['sail', 2],
+      ['hull1', 1],
+      ['hull2', 0.5],
+      ['hull3', 0.5],
+    ]),
+    keywords: new Map(),
+    settings: { weights: { ...freshWeights, ...weights }, away: {} },
+    free: 1200,
+    ...of,
+  })
 }
 
 describe('opportunity', () => {
@@ -35,67 +74,129 @@ describe('opportunity', () => {
     expect(isOld(keyword({}), today)).toBe(false)
     const on = { keywords: ['k'] }
     expect(coverOf([keyword({})], [idea('a', {}, on)], today)[0]?.is).toBe('planned')
-    expect(coverOf([keyword({})], [idea('a', {}, on), { ...released('b', 3, []), idea: idea('b', {}, on).idea }], today)[0]?.is).toBe('covered')
-    expect(coverOf([keyword({})], [idea('a', { phase: { name: 'dropped', why: '' } }, on)], today)[0]?.is).toBe('open')
+    expect(
+      coverOf(
+        [keyword({})],
+        [idea('a', {}, on), { ...released('b', 3, []), idea: idea('b', {}, on).idea }],
+        today,
+      )[0]?.is,
+    ).toBe('covered')
+    expect(
+      coverOf([keyword({})], [idea('a', { phase: { name: 'dropped', why: '' } }, on)], today)[0]?.is,
+    ).toBe('open')
   })
 })
 
 describe('ranking for a slot', () => {
   test('leads with what speaks for it: a starved topic, its weeks said', () => {
-    const { ranked } = ranking([idea('hull', { topics: ['Hulls'] }), idea('sails', { topics: ['Sails'] }), idea('plain')])
+    const { ranked } = ranking([
+      idea('hull', { topics: ['Hulls'] }),
+      idea('sails', { topics: ['Sails'] }),
+      idea('plain'),
+    ])
     expect(ranked.map((r) => r.episode.id)).toEqual(['sails', 'plain', 'hull'])
     expect(ranked[0]?.reason).toBe('12 weeks since Sails')
   })
   test('worked: with one weight alone the score is that part', () => {
     const none = { demand: 0, need: 0, past: 0, fit: 0, rating: 0, spacing: 0, occasion: 0 }
-    const one = (weights: Partial<Weights>, e: Episode, of: Partial<RankFor> = {}) => ranking([e], of, { ...none, ...weights }).ranked[0]?.score
+    const one = (weights: Partial<Weights>, e: Episode, of: Partial<RankFor> = {}) =>
+      ranking([e], of, { ...none, ...weights }).ranked[0]?.score
     expect(one({ rating: 7 }, idea('a', {}, { rating: 4 }))).toBeCloseTo(75)
     expect(one({ past: 1 }, idea('a', { topics: ['Sails'] }))).toBeCloseTo(100)
     expect(one({ past: 1 }, idea('a', { topics: ['Hulls'] }))).toBeCloseTo(0)
     expect(one({ fit: 1 }, idea('a', {}, { effort: 600 }))).toBeCloseTo(62.5)
-    expect(one({ demand: 1 }, idea('a', {}, { keywords: ['k'] }), { keywords: new Map([['k', keyword({ searches: 9999, competing: 9999 })]]) })).toBeCloseTo(200 / 3)
+    expect(
+      one({ demand: 1 }, idea('a', {}, { keywords: ['k'] }), {
+        keywords: new Map([['k', keyword({ searches: 9999, competing: 9999 })]]),
+      }),
+    ).toBeCloseTo(200 / 3)
     expect(one({ spacing: 1 }, idea('a', { topics: ['Hulls'] }))).toBe(0)
     expect(one({ spacing: 1 }, idea('a', { topics: ['Sails'] }))).toBe(100)
-    expect(one({ occasion: 1 }, idea('a', {}, { occasion: { kind: 'launch', name: 'the regatta', day: '2026-12-15', lead: 7 } }))).toBe(100)
+    expect(
+      one(
+        { occasion: 1 },
+        idea('a', {}, { occasion: { kind: 'launch', name: 'the regatta', day: '2026-12-15', lead: 7 } }),
+      ),
+    ).toBe(100)
     expect(one({}, idea('a'))).toBe(50)
   })
   test('the order moves with the weights', () => {
     const ideas = [idea('loved', {}, { rating: 5 }), idea('sails', { topics: ['Sails'] })]
     expect(ranking(ideas, {}, { rating: 0 }).ranked[0]?.episode.id).toBe('sails')
-    expect(ranking(ideas, {}, { rating: 100, need: 0, past: 0, spacing: 0 }).ranked[0]?.episode.id).toBe('loved')
+    expect(ranking(ideas, {}, { rating: 100, need: 0, past: 0, spacing: 0 }).ranked[0]?.episode.id).toBe(
+      'loved',
+    )
   })
   test('what cannot be is listed apart with its reason', () => {
-    const { ranked, ruled } = ranking([
-      idea('stale', { nature: { is: 'topical', staleAfter: '2026-12-01' } }),
-      idea('early', { nature: { is: 'topical', notBefore: '2027-01-01' } }),
-      idea('guest', { guests: ['Ines Varga'] }),
-      idea('long', {}, { effort: 1300 }),
-      idea('resting', {}, { restUntil: '2027-01-01' }),
-      idea('someday', {}, { standing: 'someday' }),
-      idea('fine', { nature: { is: 'topical', notBefore: '2026-12-10', staleAfter: '2026-12-10' } }),
-    ], { settings: { weights: freshWeights, away: { 'Ines Varga': [{ from: '2026-12-01', to: '2026-12-08' }] } } })
+    const { ranked, ruled } = ranking(
+      [
+        idea('stale', { nature: { is: 'topical', staleAfter: '2026-12-01' } }),
+        idea('early', { nature: { is: 'topical', notBefore: '2027-01-01' } }),
+        idea('guest', { guests: ['Ines Varga'] }),
+        idea('long', {}, { effort: 1300 }),
+        idea('resting', {}, { restUntil: '2027-01-01' }),
+        idea('someday', {}, { standing: 'someday' }),
+        idea('fine', { nature: { is: 'topical', notBefore: '2026-12-10', staleAfter: '2026-12-10' } }),
+      ],
+      {
+        settings: {
+          weights: freshWeights,
+          away: { 'Ines Varga': [{ from: '2026-12-01', to: '2026-12-08' }] },
+        },
+      },
+    )
     expect(ranked.map((r) => r.episode.id)).toEqual(['fine'])
-    expect(Object.fromEntries(ruled.map((r) => [r.episode.id, r.why]))).toMatchObject({ stale: 'stale after Tue 1 Dec', early: 'not before Fri 1 Jan', guest: expect.stringContaining('Ines Varga is not free from Tue 1 Dec to Tue 8 Dec'), long: 'takes 21.5 h; 20 h are free before it', resting: 'rests until Fri 1 Jan', someday: 'put off to some day' })
+    expect(Object.fromEntries(ruled.map((r) => [r.episode.id, r.why]))).toMatchObject({
+      stale: 'stale after Tue 1 Dec',
+      early: 'not before Fri 1 Jan',
+      guest: expect.stringContaining('Ines Varga is not free from Tue 1 Dec to Tue 8 Dec'),
+      long: 'takes 21.5 h; 20 h are free before it',
+      resting: 'rests until Fri 1 Jan',
+      someday: 'put off to some day',
+    })
   })
 })
 
 test('balance counts the last twelve and the next twelve, and says what is starved and crowded', () => {
-  const planned = idea('next', { phase: { name: 'work', since: exampleAt }, place: { on: 'slot', day: '2026-12-10' }, topics: ['Sails', 'Hulls'] })
+  const planned = idea('next', {
+    phase: { name: 'work', since: exampleAt },
+    place: { on: 'slot', day: '2026-12-10' },
+    topics: ['Sails', 'Hulls'],
+  })
   const balance = balanceOf(show, [...past, planned], today)
   expect(balance).toMatchObject({ past: 9, next: 1 })
   const sails = balance.topics.find((t) => t.topic === 'Sails')
   expect(sails?.share).toBeCloseTo((1 + 0.5) / 10)
-  expect(balance.sentences).toContainEqual({ topic: 'Sails', kind: 'starved', text: 'Sails are starved: 1 of the last 12, 1 planned.' })
+  expect(balance.sentences).toContainEqual({
+    topic: 'Sails',
+    kind: 'starved',
+    text: 'Sails are starved: 1 of the last 12, 1 planned.',
+  })
   expect(balance.sentences.find((s) => s.topic === 'Hulls')?.kind).toBe('crowded')
   const never = balanceOf(exampleShow({ topics: [{ name: 'Oars', share: 0.3 }] }), past, today)
   expect(never.sentences[0]?.text).toBe('Oars are starved: none yet.')
 })
 
 test('the backlog is said in weeks: ideas that could be placed, at the rhythm', () => {
-  const ideas = [idea('a'), idea('b'), idea('c', {}, { standing: 'someday' }), idea('d', {}, { restUntil: '2027-01-01' }), idea('e', { nature: { is: 'topical', staleAfter: '2026-11-01' } })]
+  const ideas = [
+    idea('a'),
+    idea('b'),
+    idea('c', {}, { standing: 'someday' }),
+    idea('d', {}, { restUntil: '2027-01-01' }),
+    idea('e', { nature: { is: 'topical', staleAfter: '2026-11-01' } }),
+  ]
   expect(backlogOf(show, ideas, today)).toEqual({ ideas: 2, weeks: 2, thin: true })
-  expect(backlogOf({ ...show, rhythm: { ...show.rhythm, rule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=TH' } }, ideas, today).weeks).toBeGreaterThanOrEqual(3)
-  expect(backlogOf(show, Array.from({ length: 8 }, (_, i) => idea(`i${i}`)), today).thin).toBe(false)
+  expect(
+    backlogOf({ ...show, rhythm: { ...show.rhythm, rule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=TH' } }, ideas, today)
+      .weeks,
+  ).toBeGreaterThanOrEqual(3)
+  expect(
+    backlogOf(
+      show,
+      Array.from({ length: 8 }, (_, i) => idea(`i${i}`)),
+      today,
+    ).thin,
+  ).toBe(false)
 })
 
 test('an idea back from its rest waits to be sorted again', () => {

@@ -3,15 +3,42 @@ import type { Keyword } from '../model'
 import { sameTopic, startFor, subjectOf, type Earlier } from './start'
 
 const recipe = exampleRecords().recipes.get('recipe')
-const keyword: Keyword = { id: 'k', show: 'show', words: 'steam bending wood', notes: '', createdAt: exampleAt, updatedAt: exampleAt }
+const keyword: Keyword = {
+  id: 'k',
+  show: 'show',
+  words: 'steam bending wood',
+  notes: '',
+  createdAt: exampleAt,
+  updatedAt: exampleAt,
+}
 const e = exampleEpisode({ title: 'Steaming oak ribs, in a sleeve', topics: ['Hulls'] })
-const episode = { ...e, idea: { ...e.idea, premise: 'A plastic sleeve does it. The kettle is the slow part.' } }
-const earlier = (n: number, sections: Record<string, string[]>): Earlier => ({ episode: exampleEpisode({ id: `p${n}` }), script: exampleScript(sections, `p${n}`), number: `#${n}` })
-const past = [earlier(4, { Hook: ['', 'It broke. Then I laughed.'], 'What it costs': ['Ten.'] }), earlier(5, { Hook: ['Other.'], 'What it costs!': ['Six.'] }), earlier(6, { Hook: ['x'], Aside: ['y'] })]
+const episode = {
+  ...e,
+  idea: { ...e.idea, premise: 'A plastic sleeve does it. The kettle is the slow part.' },
+}
+const earlier = (n: number, sections: Record<string, string[]>): Earlier => ({
+  episode: exampleEpisode({ id: `p${n}` }),
+  script: exampleScript(sections, `p${n}`),
+  number: `#${n}`,
+})
+const past = [
+  earlier(4, { Hook: ['', 'It broke. Then I laughed.'], 'What it costs': ['Ten.'] }),
+  earlier(5, { Hook: ['Other.'], 'What it costs!': ['Six.'] }),
+  earlier(6, { Hook: ['x'], Aside: ['y'] }),
+]
 
 function start(of: { earlier?: Earlier[]; titleLimit?: number } = {}) {
   if (!recipe) throw new Error('no recipe')
-  return startFor({ episode, show: exampleShow(), recipe, keywords: [keyword], earlier: past, release: '2026-12-10', titleLimit: 100, ...of })
+  return startFor({
+    episode,
+    show: exampleShow(),
+    recipe,
+    keywords: [keyword],
+    earlier: past,
+    release: '2026-12-10',
+    titleLimit: 100,
+    ...of,
+  })
 }
 
 test('an outline from the recipe, with the premise, the keyword and how the likest episode began', () => {
@@ -27,7 +54,9 @@ test('five titles under the outlet’s limit, two texts with the date, three has
   expect(new Set(titles).size).toBe(5)
   for (const t of titles) expect([...t].length).toBeLessThanOrEqual(30)
   expect(posts).toHaveLength(2)
-  expect(posts[0]).toBe('A plastic sleeve does it. Steaming oak ribs, in a sleeve. Thursday 10 December, 17:00, on Tern & Tiller.')
+  expect(posts[0]).toBe(
+    'A plastic sleeve does it. Steaming oak ribs, in a sleeve. Thursday 10 December, 17:00, on Tern & Tiller.',
+  )
   expect(hashtags).toEqual(['#SteamBendingWood', '#Hulls', '#TernTiller'])
   expect(start()).toEqual(start())
 })
@@ -39,6 +68,13 @@ test('says which part most earlier ones had; not from fewer than three', () => {
 
 test('subjects and earlier episodes on a topic', () => {
   expect(subjectOf('The garboard, twice')).toBe('garboard')
-  const out = (id: string, title: string, topics: string[]) => exampleEpisode({ id, title, topics, phase: { name: 'released', at: exampleAt } })
-  expect(sameTopic(episode, [out('a', 'A keel', ['Hulls']), out('b', 'Oak ribs', ['Hulls']), out('c', 'Oak', ['Oars'])], 5).map((x) => x.id)).toEqual(['b', 'a'])
+  const out = (id: string, title: string, topics: string[]) =>
+    exampleEpisode({ id, title, topics, phase: { name: 'released', at: exampleAt } })
+  expect(
+    sameTopic(
+      episode,
+      [out('a', 'A keel', ['Hulls']), out('b', 'Oak ribs', ['Hulls']), out('c', 'Oak', ['Oars'])],
+      5,
+    ).map((x) => x.id),
+  ).toEqual(['b', 'a'])
 })

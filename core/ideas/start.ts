@@ -40,7 +40,11 @@ export interface StartFor {
 
 const plain = (t: string) => plainWords(t).join(' ')
 const upper = (t: string) => t.charAt(0).toUpperCase() + t.slice(1)
-const sentences = (t: string) => t.split(/(?<=[.!?])\s+|\n+/).map((s) => s.trim()).filter(Boolean)
+const sentences = (t: string) =>
+  t
+    .split(/(?<=[.!?])\s+|\n+/)
+    .map((s) => s.trim())
+    .filter(Boolean)
 
 /** The subject of a title: what stands before a colon or a comma, without the article in front. */
 export function subjectOf(title: string): string {
@@ -57,7 +61,13 @@ export function startFor(of: StartFor): Start {
   const { episode, keywords, recipe } = of
   const subject = subjectOf(episode.title)
   const keyword = keywords[0]?.words
-  return { outline: outline(of), titles: titles(episode.title, subject, keyword, of.titleLimit), posts: posts(of, subject), hashtags: hashtags(of), lacking: lacking(recipe, of.earlier) }
+  return {
+    outline: outline(of),
+    titles: titles(episode.title, subject, keyword, of.titleLimit),
+    posts: posts(of, subject),
+    hashtags: hashtags(of),
+    lacking: lacking(recipe, of.earlier),
+  }
 }
 
 function outline({ episode, recipe, keywords, earlier }: StartFor): DraftSection[] {
@@ -67,15 +77,29 @@ function outline({ episode, recipe, keywords, earlier }: StartFor): DraftSection
   return recipe.outline.map((section, i): DraftSection => {
     const first = i === 0
     const last = i === recipe.outline.length - 1
-    const own = first ? [episode.idea.why || said[0] || '', keywords[0] ? `Say “${keywords[0].words}” in the first breath.` : ''] : last ? [episode.brief.takeaway] : points.filter((_, n) => n % middle === i - 1)
-    return { title: section.title, points: [section.guidance, ...own].filter((p) => p.trim() !== ''), example: exampleOf(section.title, earlier) }
+    const own = first
+      ? [
+          episode.idea.why || said[0] || '',
+          keywords[0] ? `Say “${keywords[0].words}” in the first breath.` : '',
+        ]
+      : last
+        ? [episode.brief.takeaway]
+        : points.filter((_, n) => n % middle === i - 1)
+    return {
+      title: section.title,
+      points: [section.guidance, ...own].filter((p) => p.trim() !== ''),
+      example: exampleOf(section.title, earlier),
+    }
   })
 }
 
 /** How the likest earlier episode began its section of that name. */
 function exampleOf(title: string, earlier: readonly Earlier[]): DraftSection['example'] {
   for (const { script, number } of earlier) {
-    const text = script.sections.find((s) => plain(s.title) === plain(title))?.beats.map((b) => b.text.trim()).find(Boolean)
+    const text = script.sections
+      .find((s) => plain(s.title) === plain(title))
+      ?.beats.map((b) => b.text.trim())
+      .find(Boolean)
     if (text) return { number, text: sentences(text)[0] ?? text }
   }
   return undefined
@@ -88,14 +112,26 @@ function titles(title: string, subject: string, keyword: string | undefined, lim
     `${upper(subject)}, start to finish`,
     `What ${subject} taught me`,
     `Is ${subject} worth the trouble?`,
-    keyword && !plain(title).includes(plain(keyword)) ? `${title} (${keyword})` : `Before you begin: ${subject}`,
+    keyword && !plain(title).includes(plain(keyword))
+      ? `${title} (${keyword})`
+      : `Before you begin: ${subject}`,
   ]
-  return shapes.map((t) => ([...t].length > limit ? `${[...t].slice(0, limit - 1).join('').trimEnd()}…` : t))
+  return shapes.map((t) =>
+    [...t].length > limit
+      ? `${[...t]
+          .slice(0, limit - 1)
+          .join('')
+          .trimEnd()}…`
+      : t,
+  )
 }
 
 function posts({ episode, show, release }: StartFor, subject: string): string[] {
   const hook = sentences(episode.idea.premise)[0] ?? sentences(episode.note)[0] ?? ''
-  const when = release === undefined ? `Soon on ${show.title}.` : `${sayDayLong(release)}, ${show.rhythm.time}, on ${show.title}.`
+  const when =
+    release === undefined
+      ? `Soon on ${show.title}.`
+      : `${sayDayLong(release)}, ${show.rhythm.time}, on ${show.title}.`
   const close = (t: string) => (t === '' || /[.!?]$/.test(t) ? t : `${t}.`)
   return [
     [close(hook), close(episode.title), when].filter(Boolean).join(' '),
@@ -106,7 +142,14 @@ function posts({ episode, show, release }: StartFor, subject: string): string[] 
 /** Three hashtags from the keywords, the topics and the show's name: words joined, each with a capital. */
 function hashtags({ episode, keywords, show }: StartFor): string[] {
   const tag = (text: string) => `#${plainWords(text).map(upper).join('')}`
-  const all = [...keywords.map((k) => k.words), ...episode.topics, ...episode.tags, show.title, subjectOf(episode.title), show.kind === 'video' ? 'new video' : 'podcast']
+  const all = [
+    ...keywords.map((k) => k.words),
+    ...episode.topics,
+    ...episode.tags,
+    show.title,
+    subjectOf(episode.title),
+    show.kind === 'video' ? 'new video' : 'podcast',
+  ]
   return [...new Set(all.map(tag))].filter((t) => t.length > 2 && t.length <= 32).slice(0, 3)
 }
 
@@ -126,7 +169,10 @@ function lacking(recipe: Recipe, earlier: readonly Earlier[]): Start['lacking'] 
       counts.set(key, row)
     }
   }
-  return [...counts.values()].filter((c) => c.had * 2 > earlier.length).sort((a, b) => b.had - a.had).map((c) => ({ ...c, of: earlier.length }))
+  return [...counts.values()]
+    .filter((c) => c.had * 2 > earlier.length)
+    .sort((a, b) => b.had - a.had)
+    .map((c) => ({ ...c, of: earlier.length }))
 }
 
 /** The episodes of a show on any of the same topics, released, the likest in words first; at most `count`. */
@@ -134,7 +180,13 @@ export function sameTopic(episode: Episode, episodes: Iterable<Episode>, count: 
   const terms = new Set(termsOf(`${episode.title} ${episode.topics.join(' ')}`))
   const shared = (e: Episode) => termsOf(e.title).filter((t) => terms.has(t)).length
   return [...episodes]
-    .filter((e) => e.show === episode.show && e.id !== episode.id && e.phase.name === 'released' && e.topics.some((t) => episode.topics.includes(t)))
+    .filter(
+      (e) =>
+        e.show === episode.show &&
+        e.id !== episode.id &&
+        e.phase.name === 'released' &&
+        e.topics.some((t) => episode.topics.includes(t)),
+    )
     .sort((a, b) => shared(b) - shared(a) || (b.updatedAt < a.updatedAt ? -1 : 1))
     .slice(0, count)
 }

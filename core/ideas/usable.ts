@@ -9,20 +9,29 @@ export function isResting(episode: Episode, today: Day): boolean {
 
 /** Whether an idea waits to be sorted: never sorted, or back from its rest. */
 export function isUnsorted(episode: Episode, today: Day): boolean {
-  return episode.phase.name === 'idea' && !isResting(episode, today) && (episode.idea.standing === 'unsorted' || episode.idea.restUntil !== undefined)
+  return (
+    episode.phase.name === 'idea' &&
+    !isResting(episode, today) &&
+    (episode.idea.standing === 'unsorted' || episode.idea.restUntil !== undefined)
+  )
 }
 
 /** Why an episode of this nature may not go out on a date; nothing where it may. */
 export function outOfWindow(nature: Nature, day: Day): string | undefined {
   if (nature.is === 'evergreen') return undefined
-  if (nature.notBefore !== undefined && day < nature.notBefore) return `not before ${sayDay(nature.notBefore)}`
-  if (nature.staleAfter !== undefined && day > nature.staleAfter) return `stale after ${sayDay(nature.staleAfter)}`
+  if (nature.notBefore !== undefined && day < nature.notBefore)
+    return `not before ${sayDay(nature.notBefore)}`
+  if (nature.staleAfter !== undefined && day > nature.staleAfter)
+    return `stale after ${sayDay(nature.staleAfter)}`
   return undefined
 }
 
 /** Minutes of work that an episode of a recipe takes, up to its release; its own estimate where the creator made one. */
 export function effortOf(episode: Pick<Episode, 'idea'>, recipe: Recipe | undefined): number {
-  return episode.idea.effort ?? (recipe?.lines ?? []).reduce((sum, line) => sum + (line.lead.by === 'after' ? 0 : line.minutes), 0)
+  return (
+    episode.idea.effort ??
+    (recipe?.lines ?? []).reduce((sum, line) => sum + (line.lead.by === 'after' ? 0 : line.minutes), 0)
+  )
 }
 
 /** The order of ideas by hand: the creator's own place where one was given, else the newest first. */
@@ -32,7 +41,9 @@ export function rankOf(episode: Episode): number {
 
 /** A month in words: `March`, or `March 2027` when it is not of this year. */
 export function sayMonth(month: string, today: Day): string {
-  return month.slice(0, 4) === today.slice(0, 4) ? monthName(`${month}-01`) : `${monthName(`${month}-01`)} ${month.slice(0, 4)}`
+  return month.slice(0, 4) === today.slice(0, 4)
+    ? monthName(`${month}-01`)
+    : `${monthName(`${month}-01`)} ${month.slice(0, 4)}`
 }
 
 /** How long a show's ideas last at its rhythm. */
@@ -52,7 +63,13 @@ export function backlogOf(show: Show, episodes: Iterable<Episode>, today: Day): 
   let filled = 0
   for (const e of episodes) {
     if (e.show !== show.id) continue
-    if (e.phase.name === 'idea' && e.idea.standing !== 'someday' && !isResting(e, today) && !(e.nature.is === 'topical' && e.nature.staleAfter !== undefined && e.nature.staleAfter < today)) ideas++
+    if (
+      e.phase.name === 'idea' &&
+      e.idea.standing !== 'someday' &&
+      !isResting(e, today) &&
+      !(e.nature.is === 'topical' && e.nature.staleAfter !== undefined && e.nature.staleAfter < today)
+    )
+      ideas++
     if (e.phase.name === 'work' && e.place.on !== 'nothing') filled++
   }
   const slots = slotsOf(show, today, addDays(today, 26 * 7)).filter((s) => !s.skipped)

@@ -5,14 +5,41 @@ import { rankOf } from './usable'
 
 /** The comparisons that fit a field, with the words for them. */
 export function howsOf(kind: Field['kind']): { how: Test['how']; says: string }[] {
-  const there: { how: Test['how']; says: string }[] = [{ how: 'filled', says: 'is filled in' }, { how: 'empty', says: 'is empty' }]
+  const there: { how: Test['how']; says: string }[] = [
+    { how: 'filled', says: 'is filled in' },
+    { how: 'empty', says: 'is empty' },
+  ]
   switch (kind) {
-    case 'text': return [{ how: 'has', says: 'has' }, { how: 'lacks', says: 'has not' }, { how: 'is', says: 'is' }, ...there]
-    case 'number': return [{ how: 'least', says: 'is at least' }, { how: 'most', says: 'is at most' }, { how: 'is', says: 'is' }, ...there]
-    case 'date': return [{ how: 'least', says: 'is on or after' }, { how: 'most', says: 'is on or before' }, { how: 'is', says: 'is' }, ...there]
-    case 'choice': return [{ how: 'is', says: 'is' }, { how: 'not', says: 'is not' }, ...there]
-    case 'several': return [{ how: 'has', says: 'has' }, { how: 'lacks', says: 'has not' }, ...there]
-    case 'tick': return [{ how: 'filled', says: 'is ticked' }, { how: 'empty', says: 'is not ticked' }]
+    case 'text':
+      return [
+        { how: 'has', says: 'has' },
+        { how: 'lacks', says: 'has not' },
+        { how: 'is', says: 'is' },
+        ...there,
+      ]
+    case 'number':
+      return [
+        { how: 'least', says: 'is at least' },
+        { how: 'most', says: 'is at most' },
+        { how: 'is', says: 'is' },
+        ...there,
+      ]
+    case 'date':
+      return [
+        { how: 'least', says: 'is on or after' },
+        { how: 'most', says: 'is on or before' },
+        { how: 'is', says: 'is' },
+        ...there,
+      ]
+    case 'choice':
+      return [{ how: 'is', says: 'is' }, { how: 'not', says: 'is not' }, ...there]
+    case 'several':
+      return [{ how: 'has', says: 'has' }, { how: 'lacks', says: 'has not' }, ...there]
+    case 'tick':
+      return [
+        { how: 'filled', says: 'is ticked' },
+        { how: 'empty', says: 'is not ticked' },
+      ]
   }
 }
 
@@ -33,7 +60,9 @@ type Holds = (episode: Episode) => boolean
 
 /** A condition as one function. A test on an unknown field, or one whose value is still blank, lets everything through. */
 export function holds(group: Group, fields: ReadonlyMap<string, Field>, today: string): Holds {
-  const all = group.of.map((part) => (part.is === 'group' ? holds(part, fields, today) : tested(part, fields, today)))
+  const all = group.of.map((part) =>
+    part.is === 'group' ? holds(part, fields, today) : tested(part, fields, today),
+  )
   if (all.length === 0) return () => true
   return group.join === 'all' ? (e) => all.every((h) => h(e)) : (e) => all.some((h) => h(e))
 }
@@ -45,7 +74,9 @@ function tested(test: Test, fields: ReadonlyMap<string, Field>, today: string): 
   const lower = (e: Episode) => textOf(field.of(e)).toLowerCase()
   const has = (e: Episode): boolean => {
     const value = field.of(e)
-    return Array.isArray(value) ? value.some((v: string) => v.toLowerCase() === wanted) : lower(e).includes(wanted)
+    return Array.isArray(value)
+      ? value.some((v: string) => v.toLowerCase() === wanted)
+      : lower(e).includes(wanted)
   }
   const number = field.kind === 'number'
   const bound = number ? Number(wanted.replace(',', '.')) : 0
@@ -57,14 +88,22 @@ function tested(test: Test, fields: ReadonlyMap<string, Field>, today: string): 
     return text === '' ? undefined : text < date ? -1 : text > date ? 1 : 0
   }
   switch (test.how) {
-    case 'filled': return (e) => lower(e) !== ''
-    case 'empty': return (e) => lower(e) === ''
-    case 'has': return has
-    case 'lacks': return (e) => !has(e)
-    case 'is': return number || field.kind === 'date' ? (e) => compared(e) === 0 : (e) => lower(e) === wanted
-    case 'not': return (e) => lower(e) !== wanted
-    case 'least': return (e) => (compared(e) ?? -1) >= 0
-    case 'most': return (e) => (compared(e) ?? 1) <= 0
+    case 'filled':
+      return (e) => lower(e) !== ''
+    case 'empty':
+      return (e) => lower(e) === ''
+    case 'has':
+      return has
+    case 'lacks':
+      return (e) => !has(e)
+    case 'is':
+      return number || field.kind === 'date' ? (e) => compared(e) === 0 : (e) => lower(e) === wanted
+    case 'not':
+      return (e) => lower(e) !== wanted
+    case 'least':
+      return (e) => (compared(e) ?? -1) >= 0
+    case 'most':
+      return (e) => (compared(e) ?? 1) <= 0
   }
 }
 
@@ -81,7 +120,13 @@ export interface Shown {
  * Carries a view out: keeps what its condition (and `found`, the ids that full-text search found) lets through, sorts, groups.
  * An episode of several topics stands in the group of its first. Sorting by hand is by the creator's own order.
  */
-export function carryOut(view: Pick<View, 'where' | 'sort' | 'group'>, episodes: Iterable<Episode>, fields: ReadonlyMap<string, Field>, today: string, found?: ReadonlyMap<Id, unknown>): Shown {
+export function carryOut(
+  view: Pick<View, 'where' | 'sort' | 'group'>,
+  episodes: Iterable<Episode>,
+  fields: ReadonlyMap<string, Field>,
+  today: string,
+  found?: ReadonlyMap<Id, unknown>,
+): Shown {
   const lets = holds(view.where, fields, today)
   const kept: Episode[] = []
   for (const e of episodes) if ((found === undefined || found.has(e.id)) && lets(e)) kept.push(e)
@@ -98,7 +143,13 @@ export function carryOut(view: Pick<View, 'where' | 'sort' | 'group'>, episodes:
   }
   const names = [...groups.keys()].sort((a, b) => (a === '' ? 1 : b === '' ? -1 : inChoices(field, a, b)))
   const inOrder = names.map((name) => ({ name, mine: groups.get(name) ?? [] }))
-  return { episodes: inOrder.flatMap((g) => g.mine), rows: inOrder.flatMap(({ name, mine }): Row[] => [{ is: 'head', name: name === '' ? `No ${field.label.toLowerCase()}` : name, count: mine.length }, ...mine.map((episode): Row => ({ is: 'episode', episode }))]) }
+  return {
+    episodes: inOrder.flatMap((g) => g.mine),
+    rows: inOrder.flatMap(({ name, mine }): Row[] => [
+      { is: 'head', name: name === '' ? `No ${field.label.toLowerCase()}` : name, count: mine.length },
+      ...mine.map((episode): Row => ({ is: 'episode', episode })),
+    ]),
+  }
 }
 
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' })
@@ -114,13 +165,33 @@ function inSort(episodes: Episode[], sort: View['sort'], fields: ReadonlyMap<str
   if (sort.by === 'hand') return keyed(episodes, rankOf, (a, b) => a - b, 1)
   const field = fields.get(sort.by)
   if (!field) return episodes
-  if (field.kind === 'number') return keyed(episodes, (e) => { const v = field.of(e); return typeof v === 'number' ? v : undefined }, (a, b) => a - b, way)
-  const compare = field.choices ? (a: string, b: string) => inChoices(field, a, b) : field.kind === 'date' ? (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0) : (a: string, b: string) => collator.compare(a, b)
+  if (field.kind === 'number')
+    return keyed(
+      episodes,
+      (e) => {
+        const v = field.of(e)
+        return typeof v === 'number' ? v : undefined
+      },
+      (a, b) => a - b,
+      way,
+    )
+  const compare = field.choices
+    ? (a: string, b: string) => inChoices(field, a, b)
+    : field.kind === 'date'
+      ? (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
+      : (a: string, b: string) => collator.compare(a, b)
   return keyed(episodes, (e) => textOf(field.of(e)) || undefined, compare, way)
 }
 
-function keyed<K>(episodes: Episode[], key: (e: Episode) => K | undefined, compare: (a: K, b: K) => number, way: number): Episode[] {
+function keyed<K>(
+  episodes: Episode[],
+  key: (e: Episode) => K | undefined,
+  compare: (a: K, b: K) => number,
+  way: number,
+): Episode[] {
   const rows = episodes.map((e) => ({ e, k: key(e) }))
-  rows.sort((a, b) => (a.k === undefined ? (b.k === undefined ? 0 : 1) : b.k === undefined ? -1 : way * compare(a.k, b.k)))
+  rows.sort((a, b) =>
+    a.k === undefined ? (b.k === undefined ? 0 : 1) : b.k === undefined ? -1 : way * compare(a.k, b.k),
+  )
   return rows.map((r) => r.e)
 }

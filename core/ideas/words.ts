@@ -1,8 +1,21 @@
 /** English words that say nothing of what a text is about. */
-const stop = new Set('a about after again all also am an and any are as at be because been before being both but by can could did do does doing down each every few for from get go had has have having he her here hers him his how i if in into is it its just know like made make me more most much my new no nor not now of off on once one only or other our out over own part same she should so some such than that the their them then there these they thing this those through to too two under until up us use very was we well were what when where which while who why will with without you your'.split(' '))
+const stop = new Set(
+  'a about after again all also am an and any are as at be because been before being both but by can could did do does doing down each every few for from get go had has have having he her here hers him his how i if in into is it its just know like made make me more most much my new no nor not now of off on once one only or other our out over own part same she should so some such than that the their them then there these they thing this those through to too two under until up us use very was we well were what when where which while who why will with without you your'.split(
+    ' ',
+  ),
+)
 
 /** Endings that are cut, longest first, with how much must remain. A light stemmer: enough that `ribs` meets `rib`, `steaming` meets `steam`. */
-const endings: readonly [string, string, number][] = [['ies', 'y', 3], ['ings', '', 4], ['ing', '', 4], ['edly', '', 4], ['ed', '', 4], ['es', '', 4], ['s', '', 3], ['e', '', 4]]
+const endings: readonly [string, string, number][] = [
+  ['ies', 'y', 3],
+  ['ings', '', 4],
+  ['ing', '', 4],
+  ['edly', '', 4],
+  ['ed', '', 4],
+  ['es', '', 4],
+  ['s', '', 3],
+  ['e', '', 4],
+]
 
 /** The stem of one lower-case word. */
 export function stem(word: string): string {
@@ -29,7 +42,13 @@ function stemmed(word: string): string {
 
 /** A text's words in lower case, without marks over letters; apostrophes joined. */
 export function plainWords(text: string): string[] {
-  return text.normalize('NFKD').replace(/\p{M}+|(?<=\p{L})[’'](?=\p{L})/gu, '').toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []
+  return (
+    text
+      .normalize('NFKD')
+      .replace(/\p{M}+|(?<=\p{L})[’'](?=\p{L})/gu, '')
+      .toLowerCase()
+      .match(/[\p{L}\p{N}]+/gu) ?? []
+  )
 }
 
 /** The terms of a text: stems of its words, without those that say nothing; as often as they stand there. */

@@ -5,11 +5,18 @@ export const Id = z.string().min(1)
 export type Id = z.infer<typeof Id>
 
 /** A calendar date without zone, ISO 8601, such as `2026-11-24`. Impossible dates are refused. */
-export const Day = z.iso.date('This is not a date that exists. Write it as year-month-day, for example 2026-11-24.')
+export const Day = z.iso.date(
+  'This is not a date that exists. Write it as year-month-day, for example 2026-11-24.',
+)
 export type Day = z.infer<typeof Day>
 
 /** A time of day on the clock, 24 hours, such as `17:00`. */
-export const ClockTime = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'This is not a time of day. Write it as hours and minutes, for example 17:00.')
+export const ClockTime = z
+  .string()
+  .regex(
+    /^([01]\d|2[0-3]):[0-5]\d$/,
+    'This is not a time of day. Write it as hours and minutes, for example 17:00.',
+  )
 export type ClockTime = z.infer<typeof ClockTime>
 
 /** A moment, ISO 8601 in UTC with milliseconds. */
@@ -26,7 +33,9 @@ function zoneExists(zone: string): boolean {
 }
 
 /** A time zone by its IANA name, such as `Europe/Lisbon`. */
-export const Zone = z.string().refine(zoneExists, 'This time zone is not known. Choose one from the list, for example Europe/Lisbon.')
+export const Zone = z
+  .string()
+  .refine(zoneExists, 'This time zone is not known. Choose one from the list, for example Europe/Lisbon.')
 export type Zone = z.infer<typeof Zone>
 
 /** Whole minutes of work, from nothing to a hundred hours. */
@@ -37,7 +46,20 @@ export const StageKind = z.enum(['brief', 'script', 'film', 'edit', 'thumbnail',
 export type StageKind = z.infer<typeof StageKind>
 
 /** A part of an episode that can be there or missing. A step or a stage may be tied to one. */
-export const Part = z.enum(['brief', 'title', 'script', 'shots', 'length', 'picture', 'thumbnail', 'description', 'tags', 'chapters', 'links', 'keyword'])
+export const Part = z.enum([
+  'brief',
+  'title',
+  'script',
+  'shots',
+  'length',
+  'picture',
+  'thumbnail',
+  'description',
+  'tags',
+  'chapters',
+  'links',
+  'keyword',
+])
 export type Part = z.infer<typeof Part>
 
 /** What sort of work a step is; batching and estimates go by it. */

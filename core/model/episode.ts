@@ -38,11 +38,20 @@ export const Brief = z.object({
 export type Brief = z.infer<typeof Brief>
 
 /** One thing that a follow-on did. */
-export const Followed = z.object({ id: Id, follow: Id, at: Moment, says: z.string(), shows: z.enum(['note', 'folder']).optional() })
+export const Followed = z.object({
+  id: Id,
+  follow: Id,
+  at: Moment,
+  says: z.string(),
+  shows: z.enum(['note', 'folder']).optional(),
+})
 export type Followed = z.infer<typeof Followed>
 
 /** The edit as it came out: whole length and where sections start, in seconds. */
-export const Cut = z.object({ length: z.number().positive().optional(), starts: z.record(Id, z.number().min(0)) })
+export const Cut = z.object({
+  length: z.number().positive().optional(),
+  starts: z.record(Id, z.number().min(0)),
+})
 export type Cut = z.infer<typeof Cut>
 
 /** The unit of work from first thought to back catalogue. */
@@ -53,7 +62,11 @@ export const Episode = z.object({
   code: z.string().regex(/^[0-9A-Z]{4,6}$/),
   /** The number, once it is fixed: released, or out of the program in a kit. */
   number: z.number().int().min(1).optional(),
-  title: z.string().trim().min(1, 'An idea needs at least a word.').max(300, 'A title has at most 300 characters.'),
+  title: z
+    .string()
+    .trim()
+    .min(1, 'An idea needs at least a word.')
+    .max(300, 'A title has at most 300 characters.'),
   note: z.string(),
   idea: Idea,
   phase: Phase,

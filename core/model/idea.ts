@@ -2,7 +2,9 @@ import { z } from 'zod'
 import { Day, Id, Minutes, Moment } from './basics'
 
 /** A calendar month without zone, such as `2026-11`. */
-export const Month = z.string().regex(/^\d{4}-(0[1-9]|1[0-2])$/, 'This is not a month. Write it as year-month, for example 2027-03.')
+export const Month = z
+  .string()
+  .regex(/^\d{4}-(0[1-9]|1[0-2])$/, 'This is not a month. Write it as year-month, for example 2027-03.')
 export type Month = z.infer<typeof Month>
 
 /** A picture kept in the browser's store; its bytes are a file record with the same id. */
@@ -25,15 +27,33 @@ export const Source = z.object({ id: Id, text: z.string(), url: z.string() })
 export type Source = z.infer<typeof Source>
 
 /** One of the audience who asked for it; `told` once the message that it is out was sent. */
-export const Asked = z.object({ id: Id, name: z.string(), mail: z.string(), tell: z.boolean(), wish: z.string(), at: Moment, told: Moment.optional() })
+export const Asked = z.object({
+  id: Id,
+  name: z.string(),
+  mail: z.string(),
+  tell: z.boolean(),
+  wish: z.string(),
+  at: Moment,
+  told: Moment.optional(),
+})
 export type Asked = z.infer<typeof Asked>
 
 /** A file kept beside an idea; its bytes are a file record with the same id. */
-export const Attachment = z.object({ id: Id, name: z.string().min(1), type: z.string(), size: z.number().int().min(0) })
+export const Attachment = z.object({
+  id: Id,
+  name: z.string().min(1),
+  type: z.string(),
+  size: z.number().int().min(0),
+})
 export type Attachment = z.infer<typeof Attachment>
 
 /** What an idea is tied to: it should go out between `lead` days before `day` and the day itself. */
-export const Occasion = z.object({ kind: z.enum(['launch', 'season', 'date']), name: z.string(), day: Day, lead: z.number().int().min(0, 'The days before cannot be below nothing.').max(365) })
+export const Occasion = z.object({
+  kind: z.enum(['launch', 'season', 'date']),
+  name: z.string(),
+  day: Day,
+  lead: z.number().int().min(0, 'The days before cannot be below nothing.').max(365),
+})
 export type Occasion = z.infer<typeof Occasion>
 
 /** The value of one of the creator's own fields: text, number or tick. Dates, choices and links are text, stars a number. */
@@ -75,5 +95,16 @@ export type Idea = z.infer<typeof Idea>
 
 /** An idea of which only the line is known. */
 export function bareIdea(): Idea {
-  return { standing: 'unsorted', premise: '', why: '', series: '', keywords: [], sources: [], asked: [], images: [], files: [], own: {} }
+  return {
+    standing: 'unsorted',
+    premise: '',
+    why: '',
+    series: '',
+    keywords: [],
+    sources: [],
+    asked: [],
+    images: [],
+    files: [],
+    own: {},
+  }
 }

@@ -22,7 +22,12 @@ export const Change = z.discriminatedUnion('table', [
   z.object({ table: z.literal('settings'), id: Id, before: Settings.optional(), after: Settings.optional() }),
   z.object({ table: z.literal('standing'), id: Id, before: Standing.optional(), after: Standing.optional() }),
   z.object({ table: z.literal('busy'), id: Id, before: Busy.optional(), after: Busy.optional() }),
-  z.object({ table: z.literal('reservations'), id: Id, before: Reservation.optional(), after: Reservation.optional() }),
+  z.object({
+    table: z.literal('reservations'),
+    id: Id,
+    before: Reservation.optional(),
+    after: Reservation.optional(),
+  }),
   z.object({ table: z.literal('launches'), id: Id, before: Launch.optional(), after: Launch.optional() }),
 ])
 export type Change = z.infer<typeof Change>

@@ -7,7 +7,11 @@ const figure = z.number().int('A figure is a whole number.').min(0, 'A figure ca
 export const Keyword = z.object({
   id: Id,
   show: Id,
-  words: z.string().trim().min(1, 'A keyword needs at least a word.').max(120, 'A keyword has at most 120 characters.'),
+  words: z
+    .string()
+    .trim()
+    .min(1, 'A keyword needs at least a word.')
+    .max(120, 'A keyword has at most 120 characters.'),
   /** Searches a month, and results that compete for it. */
   searches: figure.optional(),
   competing: figure.optional(),

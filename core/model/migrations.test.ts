@@ -24,13 +24,44 @@ describe('migrations', () => {
     const { fields, ...show } = exampleShow()
     const { weights, views, away, exceptions, setup, preferred, ...settings } = freshSettings(exampleAt)
     const { blocks, ...step } = exampleStep({ id: 's' })
-    const line = { seq: 1, at: exampleAt, sentence: 'Kept', about: [], state: 'done', tab: 't', changes: [{ table: 'episodes', id: first.id, after: first }, { table: 'shows', id: show.id, before: show, after: show }] }
-    const now = valueOf(migrate({ episodes: [first], shows: [show], settings: [settings], steps: [step], journal: [line, { ...line, changes: [] }] }, 1))
+    const line = {
+      seq: 1,
+      at: exampleAt,
+      sentence: 'Kept',
+      about: [],
+      state: 'done',
+      tab: 't',
+      changes: [
+        { table: 'episodes', id: first.id, after: first },
+        { table: 'shows', id: show.id, before: show, after: show },
+      ],
+    }
+    const now = valueOf(
+      migrate(
+        {
+          episodes: [first],
+          shows: [show],
+          settings: [settings],
+          steps: [step],
+          journal: [line, { ...line, changes: [] }],
+        },
+        1,
+      ),
+    )
     expect(schemas.episodes.parse(now['episodes']?.[0])).toEqual({ ...first, idea })
     expect(schemas.shows.parse(now['shows']?.[0])).toEqual({ ...show, fields })
-    expect(schemas.settings.parse(now['settings']?.[0])).toEqual({ ...settings, weights, views, away, exceptions, setup, preferred })
+    expect(schemas.settings.parse(now['settings']?.[0])).toEqual({
+      ...settings,
+      weights,
+      views,
+      away,
+      exceptions,
+      setup,
+      preferred,
+    })
     expect(schemas.steps.parse(now['steps']?.[0])).toEqual({ ...step, blocks })
-    for (const table of ['keywords', 'standing', 'busy', 'reservations', 'launches']) expect(now[table]).toEqual([])
+    for (const table of ['keywords', 'standing', 'busy', 'reservations', 'launches'])
+      expect(now[table]).toEqual([])
     expect(now['journal']?.map((l) => JournalLine.parse(l).changes.length)).toEqual([2, 0])
   })
 

@@ -21,12 +21,31 @@ export const migrations: Readonly<Record<number, Migration>> = {
 
 /** Every record of every table, and those that the journal keeps for undo, turned by its table's name. */
 function over(tables: RawTables, turn: (table: unknown, row: unknown) => unknown): RawTables {
-  return Object.fromEntries(Object.entries(tables).map(([name, rows]) => [name, rows.map((row) => (name === 'journal' ? journalLine(row, turn) : turn(name, row)))]))
+  return Object.fromEntries(
+    Object.entries(tables).map(([name, rows]) => [
+      name,
+      rows.map((row) => (name === 'journal' ? journalLine(row, turn) : turn(name, row))),
+    ]),
+  )
 }
 
 function journalLine(line: unknown, turn: (table: unknown, row: unknown) => unknown): unknown {
   if (!isRow(line) || !Array.isArray(line['changes'])) return line
-  return { ...line, changes: line['changes'].map((change: unknown) => (isRow(change) ? { ...change, ...Object.fromEntries((['before', 'after'] as const).flatMap((side) => (change[side] === undefined ? [] : [[side, turn(change['table'], change[side])]]))) } : change)) }
+  return {
+    ...line,
+    changes: line['changes'].map((change: unknown) =>
+      isRow(change)
+        ? {
+            ...change,
+            ...Object.fromEntries(
+              (['before', 'after'] as const).flatMap((side) =>
+                change[side] === undefined ? [] : [[side, turn(change['table'], change[side])]],
+              ),
+            ),
+          }
+        : change,
+    ),
+  }
 }
 
 /** Version 3 knows of work laid on days, of single dates' hours, and of what setting up costs. */
@@ -41,10 +60,14 @@ function recordFrom2(table: unknown, row: unknown): unknown {
 function recordFrom1(table: unknown, row: unknown): unknown {
   if (!isRow(row)) return row
   switch (table) {
-    case 'episodes': return { idea: bareIdea(), ...row }
-    case 'shows': return { fields: [], ...row }
-    case 'settings': return { weights: freshWeights, views: [], away: {}, ...row }
-    default: return row
+    case 'episodes':
+      return { idea: bareIdea(), ...row }
+    case 'shows':
+      return { fields: [], ...row }
+    case 'settings':
+      return { weights: freshWeights, views: [], away: {}, ...row }
+    default:
+      return row
   }
 }
 
@@ -56,13 +79,24 @@ function isRow(value: unknown): value is Record<string, unknown> {
  * Brings tables from version `from` up to `to`. Refused where they are newer than this program
  * or where a way is missing.
  */
-export function migrate(tables: RawTables, from: number, ways = migrations, to = schemaVersion): Result<RawTables> {
-  if (!Number.isInteger(from) || from < 1) return refused(`The version “${String(from)}” is not one this program ever wrote.`, 'version')
-  if (from > to) return refused(`It was written by a newer Lamp Reel (records of version ${from}; this one knows up to ${to}). Update this one first, then try again.`, 'version')
+export function migrate(
+  tables: RawTables,
+  from: number,
+  ways = migrations,
+  to = schemaVersion,
+): Result<RawTables> {
+  if (!Number.isInteger(from) || from < 1)
+    return refused(`The version “${String(from)}” is not one this program ever wrote.`, 'version')
+  if (from > to)
+    return refused(
+      `It was written by a newer Lamp Reel (records of version ${from}; this one knows up to ${to}). Update this one first, then try again.`,
+      'version',
+    )
   let now = tables
   for (let version = from; version < to; version++) {
     const way = ways[version]
-    if (!way) return refused(`There is no way from records of version ${version} to ${version + 1}.`, 'version')
+    if (!way)
+      return refused(`There is no way from records of version ${version} to ${version + 1}.`, 'version')
     now = way(now)
   }
   return fine(now)

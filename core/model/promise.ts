@@ -4,7 +4,12 @@ import { Day, Id, stamps } from './basics'
 /** Which slots a reservation keeps: one by its original date, or so many of each month. */
 export const Kept = z.discriminatedUnion('by', [
   z.object({ by: z.literal('slot'), day: Day }),
-  z.object({ by: z.literal('deal'), perMonth: z.number().int().min(1, 'A deal keeps at least one slot a month.').max(31), from: Day, to: Day.optional() }),
+  z.object({
+    by: z.literal('deal'),
+    perMonth: z.number().int().min(1, 'A deal keeps at least one slot a month.').max(31),
+    from: Day,
+    to: Day.optional(),
+  }),
 ])
 export type Kept = z.infer<typeof Kept>
 
@@ -13,7 +18,11 @@ export const Reservation = z.object({
   id: Id,
   show: Id,
   /** For whom or what: the sponsor's name, the launch's, the season's. */
-  name: z.string().trim().min(1, 'Say for whom or for what the slot is kept.').max(60, 'At most 60 characters; the note has room for more.'),
+  name: z
+    .string()
+    .trim()
+    .min(1, 'Say for whom or for what the slot is kept.')
+    .max(60, 'At most 60 characters; the note has room for more.'),
   is: z.enum(['sponsor', 'launch', 'season', 'other']),
   launch: Id.optional(),
   kept: Kept,
@@ -23,17 +32,23 @@ export const Reservation = z.object({
 export type Reservation = z.infer<typeof Reservation>
 
 /** Something that begins on a date and that episodes lead up to: a book, a course, a regatta. */
-export const Launch = z.object({
-  id: Id,
-  name: z.string().trim().min(1, 'A launch needs a name.').max(60, 'A launch has a name of at most 60 characters.'),
-  from: Day,
-  to: Day,
-  /** Days before it begins in which episodes should lead up to it. */
-  runUp: z.number().int().min(0).max(365),
-  /** How many episodes should support it, and which do. */
-  wanted: z.number().int().min(0).max(100),
-  episodes: z.array(Id),
-  note: z.string(),
-  ...stamps,
-}).refine((l) => l.from <= l.to, { message: 'A launch ends on or after the day it begins.', path: ['to'] })
+export const Launch = z
+  .object({
+    id: Id,
+    name: z
+      .string()
+      .trim()
+      .min(1, 'A launch needs a name.')
+      .max(60, 'A launch has a name of at most 60 characters.'),
+    from: Day,
+    to: Day,
+    /** Days before it begins in which episodes should lead up to it. */
+    runUp: z.number().int().min(0).max(365),
+    /** How many episodes should support it, and which do. */
+    wanted: z.number().int().min(0).max(100),
+    episodes: z.array(Id),
+    note: z.string(),
+    ...stamps,
+  })
+  .refine((l) => l.from <= l.to, { message: 'A launch ends on or after the day it begins.', path: ['to'] })
 export type Launch = z.infer<typeof Launch>

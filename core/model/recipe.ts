@@ -16,7 +16,10 @@ export const Stage = z.object({
 export type Stage = z.infer<typeof Stage>
 
 /** Something to look at while doing a step. */
-export const Reference = z.object({ label: z.string(), url: z.url('Type a whole address, for example https://example.org/.') })
+export const Reference = z.object({
+  label: z.string(),
+  url: z.url('Type a whole address, for example https://example.org/.'),
+})
 export type Reference = z.infer<typeof Reference>
 
 /** One line of a recipe, from which an episode's step is made. Needs and leads refer to other lines' ids. */
@@ -41,21 +44,43 @@ export const RecipeLine = z.object({
 export type RecipeLine = z.infer<typeof RecipeLine>
 
 /** One section that a script of this recipe starts with. */
-export const OutlineSection = z.object({ id: Id, title: z.string().trim().min(1, 'A section needs a title.'), guidance: z.string() })
+export const OutlineSection = z.object({
+  id: Id,
+  title: z.string().trim().min(1, 'A section needs a title.'),
+  guidance: z.string(),
+})
 export type OutlineSection = z.infer<typeof OutlineSection>
 
 /** What is gone through before or while working on a stage, ticked per episode. */
-export const Checklist = z.object({ id: Id, stage: Id, name: z.string().trim().min(1, 'A checklist needs a name.'), items: z.array(z.object({ id: Id, text: z.string().trim().min(1, 'An item needs a word.') })) })
+export const Checklist = z.object({
+  id: Id,
+  stage: Id,
+  name: z.string().trim().min(1, 'A checklist needs a name.'),
+  items: z.array(z.object({ id: Id, text: z.string().trim().min(1, 'An item needs a word.') })),
+})
 export type Checklist = z.infer<typeof Checklist>
 
 /** Something that follows by itself when a stage lights or a step is done. Steps are named by their lines. */
 export const FollowOn = z.object({
   id: Id,
-  when: z.discriminatedUnion('is', [z.object({ is: z.literal('lit'), stage: Id }), z.object({ is: z.literal('done'), line: Id })]),
+  when: z.discriminatedUnion('is', [
+    z.object({ is: z.literal('lit'), stage: Id }),
+    z.object({ is: z.literal('done'), line: Id }),
+  ]),
   then: z.discriminatedUnion('is', [
     z.object({ is: z.literal('hand'), line: Id, to: z.string().trim().min(1, 'Say who it is handed to.') }),
-    z.object({ is: z.literal('add'), stage: Id, name: z.string().trim().min(1, 'The new step needs a name.'), minutes: Minutes }),
-    z.object({ is: z.literal('wait'), line: Id, who: z.string().trim().min(1, 'Say who it waits on.'), what: z.string() }),
+    z.object({
+      is: z.literal('add'),
+      stage: Id,
+      name: z.string().trim().min(1, 'The new step needs a name.'),
+      minutes: Minutes,
+    }),
+    z.object({
+      is: z.literal('wait'),
+      line: Id,
+      who: z.string().trim().min(1, 'Say who it waits on.'),
+      what: z.string(),
+    }),
     z.object({ is: z.literal('folder') }),
     z.object({ is: z.literal('note'), text: z.string().trim().min(1, 'The note needs a word.') }),
   ]),

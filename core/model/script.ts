@@ -2,14 +2,25 @@ import { z } from 'zod'
 import { Id, stamps } from './basics'
 
 /** Something attached to a beat: a shot to get, or a note for another hand. */
-export const Cue = z.object({ id: Id, kind: z.enum(['shot', 'graphic', 'edit', 'upload']), text: z.string(), got: z.boolean() })
+export const Cue = z.object({
+  id: Id,
+  kind: z.enum(['shot', 'graphic', 'edit', 'upload']),
+  text: z.string(),
+  got: z.boolean(),
+})
 export type Cue = z.infer<typeof Cue>
 
 export const Delivery = z.enum(['camera', 'voice'])
 export type Delivery = z.infer<typeof Delivery>
 
 /** One passage of a script. `hold` is silence or music in seconds after it. */
-export const Beat = z.object({ id: Id, delivery: Delivery, text: z.string(), hold: z.number().min(0), cues: z.array(Cue) })
+export const Beat = z.object({
+  id: Id,
+  delivery: Delivery,
+  text: z.string(),
+  hold: z.number().min(0),
+  cues: z.array(Cue),
+})
 export type Beat = z.infer<typeof Beat>
 
 export const Section = z.object({ id: Id, title: z.string(), beats: z.array(Beat) })

@@ -7,11 +7,27 @@ const dayMinutes = z.number().int().min(0, 'Hours cannot be below nothing.').max
 const weight = z.number().min(0).max(100)
 
 /** How much each part of an idea's score weighs, 0 to 100. */
-export const Weights = z.object({ demand: weight, need: weight, past: weight, fit: weight, rating: weight, spacing: weight, occasion: weight })
+export const Weights = z.object({
+  demand: weight,
+  need: weight,
+  past: weight,
+  fit: weight,
+  rating: weight,
+  spacing: weight,
+  occasion: weight,
+})
 export type Weights = z.infer<typeof Weights>
 
 /** The weights of one who has moved none. */
-export const freshWeights: Weights = { demand: 20, need: 25, past: 15, fit: 15, rating: 15, spacing: 10, occasion: 15 }
+export const freshWeights: Weights = {
+  demand: 20,
+  need: 25,
+  past: 15,
+  fit: 15,
+  rating: 15,
+  spacing: 10,
+  occasion: 15,
+}
 
 /** What setting up costs in minutes before anything else is known. */
 export const freshSetup = { film: 45, record: 20 }
@@ -33,7 +49,14 @@ export const Settings = z.object({
   weights: Weights,
   views: z.array(View),
   /** When guests are not free, by name. */
-  away: z.record(z.string(), z.array(z.object({ from: Day, to: Day }).refine((a) => a.from <= a.to, 'The first day away comes before the last.'))),
+  away: z.record(
+    z.string(),
+    z.array(
+      z
+        .object({ from: Day, to: Day })
+        .refine((a) => a.from <= a.to, 'The first day away comes before the last.'),
+    ),
+  ),
   theme: z.enum(['booth', 'daylight', 'system']),
   ...stamps,
 })

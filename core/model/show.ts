@@ -11,7 +11,13 @@ const beat = {
 export const Rhythm = z.object({
   ...beat,
   /** From date to date, both included, nothing goes out. */
-  pauses: z.array(z.object({ from: Day, to: Day }).refine((p) => p.from <= p.to, 'A pause ends on or after the day it begins.')).optional(),
+  pauses: z
+    .array(
+      z
+        .object({ from: Day, to: Day })
+        .refine((p) => p.from <= p.to, 'A pause ends on or after the day it begins.'),
+    )
+    .optional(),
   /** More rhythms of the same show, each with its own time: an interview on first Saturdays beside every Thursday. */
   also: z.array(z.object({ ...beat, name: z.string(), recipe: Id.optional() })).optional(),
   /** What held before `start`: each until the next begins. */
@@ -24,15 +30,24 @@ export const Outlet = z.object({
   id: Id,
   name: z.string().trim().min(1, 'An outlet needs a name.'),
   required: z.array(Part),
-  titleLimit: z.number().int().min(1, 'A title may have at least one character. Type a whole number from 1 on.'),
-  descriptionLimit: z.number().int().min(1, 'A description may have at least one character. Type a whole number from 1 on.'),
+  titleLimit: z
+    .number()
+    .int()
+    .min(1, 'A title may have at least one character. Type a whole number from 1 on.'),
+  descriptionLimit: z
+    .number()
+    .int()
+    .min(1, 'A description may have at least one character. Type a whole number from 1 on.'),
   /** Characters of the description that show before a viewer unfolds it. */
   fold: z.number().int().min(0),
   /** Characters that all tags together may take: each tag, a separator between two, quotes round a tag with a space. */
   tagLimit: z.number().int().min(0),
   chapters: z.object({ least: z.number().int().min(0), gap: z.number().min(0) }),
   /** Most bytes a thumbnail may have. */
-  pictureBytes: z.number().int().min(1, 'A picture needs some room. Type its most kilobytes, for example 2000.'),
+  pictureBytes: z
+    .number()
+    .int()
+    .min(1, 'A picture needs some room. Type its most kilobytes, for example 2000.'),
   ...stamps,
 })
 export type Outlet = z.infer<typeof Outlet>
@@ -40,7 +55,11 @@ export type Outlet = z.infer<typeof Outlet>
 /** A series with one rhythm and one recipe. */
 export const Show = z.object({
   id: Id,
-  title: z.string().trim().min(1, 'A show needs a name. Type one, for example the name your viewers know.').max(80, 'A show name has at most 80 characters.'),
+  title: z
+    .string()
+    .trim()
+    .min(1, 'A show needs a name. Type one, for example the name your viewers know.')
+    .max(80, 'A show name has at most 80 characters.'),
   kind: z.enum(['video', 'audio']),
   zone: Zone,
   /** What stands before an episode's number: `#`, `HH `. */
@@ -57,15 +76,30 @@ export const Show = z.object({
   recipes: z.array(Id).optional(),
   outlets: z.array(Id),
   /** Aimed running time in minutes. */
-  aim: z.object({ from: z.number().min(0), to: z.number().min(0) }).refine((a) => a.from <= a.to, 'The shorter aim comes first: from 8 to 11, say.'),
+  aim: z
+    .object({ from: z.number().min(0), to: z.number().min(0) })
+    .refine((a) => a.from <= a.to, 'The shorter aim comes first: from 8 to 11, say.'),
   /** Words a minute by delivery. */
-  pace: z.object({ camera: z.number().min(40, 'Speech is at least 40 words a minute.').max(400, 'Speech is at most 400 words a minute.'), voice: z.number().min(40, 'Speech is at least 40 words a minute.').max(400, 'Speech is at most 400 words a minute.') }),
+  pace: z.object({
+    camera: z
+      .number()
+      .min(40, 'Speech is at least 40 words a minute.')
+      .max(400, 'Speech is at most 400 words a minute.'),
+    voice: z
+      .number()
+      .min(40, 'Speech is at least 40 words a minute.')
+      .max(400, 'Speech is at most 400 words a minute.'),
+  }),
   /** How many of the next slots the creator wishes to have ready. */
   readyAhead: z.number().int().min(0),
   /** The most that should be ready ahead: evergreen, and topical, which goes stale. */
-  readyMost: z.object({ evergreen: z.number().int().min(0).max(200), topical: z.number().int().min(0).max(200) }).optional(),
+  readyMost: z
+    .object({ evergreen: z.number().int().min(0).max(200), topical: z.number().int().min(0).max(200) })
+    .optional(),
   /** Topics with the share of releases that each should have. */
-  topics: z.array(z.object({ name: z.string().trim().min(1, 'A topic needs a name.'), share: z.number().min(0).max(1) })),
+  topics: z.array(
+    z.object({ name: z.string().trim().min(1, 'A topic needs a name.'), share: z.number().min(0).max(1) }),
+  ),
   fields: z.array(OwnField),
   notes: z.string(),
   ...stamps,

@@ -7,7 +7,10 @@ export const Standing = z.object({
   name: z.string().trim().min(1, 'Standing work needs a name, for example “Mailing list”.'),
   kind: StepKind,
   minutes: Minutes,
-  when: z.discriminatedUnion('by', [z.object({ by: z.literal('once'), day: Day }), z.object({ by: z.literal('rule'), rule: z.string().regex(/^FREQ=/), start: Day })]),
+  when: z.discriminatedUnion('by', [
+    z.object({ by: z.literal('once'), day: Day }),
+    z.object({ by: z.literal('rule'), rule: z.string().regex(/^FREQ=/), start: Day }),
+  ]),
   at: ClockTime.optional(),
   /** Dates on which it is left out this once, and dates on which it was done. */
   skipped: z.array(Day),
@@ -17,5 +20,13 @@ export const Standing = z.object({
 export type Standing = z.infer<typeof Standing>
 
 /** Time that is taken by something else, read from a calendar: so many minutes of a date's hours. `uid` and date make its id, so that a second import updates. */
-export const Busy = z.object({ id: Id, uid: z.string(), name: z.string(), day: Day, minutes: z.number().int().min(1).max(1440), at: ClockTime.optional(), ...stamps })
+export const Busy = z.object({
+  id: Id,
+  uid: z.string(),
+  name: z.string(),
+  day: Day,
+  minutes: z.number().int().min(1).max(1440),
+  at: ClockTime.optional(),
+  ...stamps,
+})
 export type Busy = z.infer<typeof Busy>

@@ -33,7 +33,14 @@ export const Step = z.object({
   /** The part that completes it by being there. */
   part: Part.optional(),
   doneAt: Moment.optional(),
-  waiting: z.object({ who: z.string().min(1, 'Say who it waits on.'), what: z.string(), since: Day, nudge: z.number().int().min(1).max(90).optional() }).optional(),
+  waiting: z
+    .object({
+      who: z.string().min(1, 'Say who it waits on.'),
+      what: z.string(),
+      since: Day,
+      nudge: z.number().int().min(1).max(90).optional(),
+    })
+    .optional(),
   /** No work on it before this date. */
   earliest: Day.optional(),
   /** Where the creator's week has it; what is not laid here is laid by the plan. */

@@ -2,7 +2,12 @@ import { z } from 'zod'
 import { Id } from './basics'
 
 /** One test of a condition: a field, how it is compared, and with what. Numbers and dates are typed as text too. */
-export const Test = z.object({ is: z.literal('test'), field: z.string(), how: z.enum(['is', 'not', 'has', 'lacks', 'least', 'most', 'filled', 'empty']), value: z.string() })
+export const Test = z.object({
+  is: z.literal('test'),
+  field: z.string(),
+  how: z.enum(['is', 'not', 'has', 'lacks', 'least', 'most', 'filled', 'empty']),
+  value: z.string(),
+})
 export type Test = z.infer<typeof Test>
 
 /** Conditions joined by all or any, nested as deep as wanted. A group with nothing in it lets everything through. */
@@ -11,12 +16,20 @@ export interface Group {
   join: 'all' | 'any'
   of: (Test | Group)[]
 }
-export const Group: z.ZodType<Group> = z.object({ is: z.literal('group'), join: z.enum(['all', 'any']), of: z.array(z.union([Test, z.lazy(() => Group)])) })
+export const Group: z.ZodType<Group> = z.object({
+  is: z.literal('group'),
+  join: z.enum(['all', 'any']),
+  of: z.array(z.union([Test, z.lazy(() => Group)])),
+})
 
 /** A way of looking at episodes, kept under the creator's own name. */
 export const View = z.object({
   id: Id,
-  name: z.string().trim().min(1, 'A view needs a name.').max(60, 'The name of a view has at most 60 characters.'),
+  name: z
+    .string()
+    .trim()
+    .min(1, 'A view needs a name.')
+    .max(60, 'The name of a view has at most 60 characters.'),
   layout: z.enum(['list', 'wall']),
   /** Field names shown as columns beside the title, in order. */
   columns: z.array(z.string()),

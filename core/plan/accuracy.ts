@@ -23,9 +23,13 @@ export const lostPrior = 0.04
  */
 export function paceOf(steps: Iterable<Pick<Step, 'minutes' | 'logged' | 'doneAt'>>): Pace {
   const logs: number[] = []
-  for (const s of steps) if (s.doneAt !== undefined && s.logged > 0 && s.minutes > 0) logs.push(Math.log(s.logged / s.minutes))
-  const mean = (prior.worth * Math.log(prior.median) + logs.reduce((a, b) => a + b, 0)) / (prior.worth + logs.length)
-  const spread = prior.worth * (prior.sigma ** 2 + (Math.log(prior.median) - mean) ** 2) + logs.reduce((a, l) => a + (l - mean) ** 2, 0)
+  for (const s of steps)
+    if (s.doneAt !== undefined && s.logged > 0 && s.minutes > 0) logs.push(Math.log(s.logged / s.minutes))
+  const mean =
+    (prior.worth * Math.log(prior.median) + logs.reduce((a, b) => a + b, 0)) / (prior.worth + logs.length)
+  const spread =
+    prior.worth * (prior.sigma ** 2 + (Math.log(prior.median) - mean) ** 2) +
+    logs.reduce((a, l) => a + (l - mean) ** 2, 0)
   return { median: Math.exp(mean), sigma: Math.sqrt(spread / (prior.worth + logs.length)), seen: logs.length }
 }
 
@@ -43,7 +47,11 @@ export interface Lost {
  * The share of days that are lost, learnt from planned against done over the last 180 days: a day on which work was laid counts as kept where any was done or worked on
  * that day, else as lost; days that were declared lost count too. The prior is mixed in as 25 more days.
  */
-export function lostOf(steps: Iterable<Pick<Step, 'blocks' | 'worked' | 'doneAt'>>, settings: Pick<Settings, 'exceptions' | 'hours'> | undefined, today: Day): Lost {
+export function lostOf(
+  steps: Iterable<Pick<Step, 'blocks' | 'worked' | 'doneAt'>>,
+  settings: Pick<Settings, 'exceptions' | 'hours'> | undefined,
+  today: Day,
+): Lost {
   const from = addDays(today, -180)
   const laid = new Set<Day>()
   const kept = new Set<Day>()
@@ -52,7 +60,8 @@ export function lostOf(steps: Iterable<Pick<Step, 'blocks' | 'worked' | 'doneAt'
     for (const [day, minutes] of Object.entries(s.worked ?? {})) if (minutes > 0) kept.add(day)
     if (s.doneAt !== undefined) kept.add(s.doneAt.slice(0, 10))
   }
-  for (const [day, minutes] of Object.entries(settings?.exceptions ?? {})) if (minutes === 0 && day >= from && day < today) laid.add(day)
+  for (const [day, minutes] of Object.entries(settings?.exceptions ?? {}))
+    if (minutes === 0 && day >= from && day < today) laid.add(day)
   const lost = [...laid].filter((d) => !kept.has(d)).length
   return { share: (lostWorth * lostPrior + lost) / (lostWorth + laid.size), lost, seen: laid.size }
 }

@@ -15,20 +15,59 @@ export interface CalendarEpisode {
 }
 
 /** Calendar entries of releases, of open steps' due dates, and of the work laid on days. Identities come from record ids, so a second import updates. */
-export function calendarEntries(episodes: readonly CalendarEpisode[], blocks: readonly Block[] = []): CalendarEntry[] {
+export function calendarEntries(
+  episodes: readonly CalendarEpisode[],
+  blocks: readonly Block[] = [],
+): CalendarEntry[] {
   const laid = new Map<string, Block[]>()
   for (const b of blocks) (laid.get(b.id) ?? laid.set(b.id, []).get(b.id))?.push(b)
   return episodes.flatMap(({ id, title, number, show, standing }): CalendarEntry[] => {
     const { release } = standing
     if (!release) return []
-    const out: CalendarEntry = { kind: 'release', uid: `release-${id}@lamp-reel.invalid`, at: release.at, minutes: 15, summary: `${number} ${title} goes out`, description: show.title }
+    const out: CalendarEntry = {
+      kind: 'release',
+      uid: `release-${id}@lamp-reel.invalid`,
+      at: release.at,
+      minutes: 15,
+      summary: `${number} ${title} goes out`,
+      description: show.title,
+    }
     const due = standing.steps.flatMap(({ step, done, due: day }): CalendarEntry[] =>
-      done || !day ? [] : [{ kind: 'due', uid: `due-${step.id.replace(/[^\w-]/g, '-')}@lamp-reel.invalid`, day, summary: `${step.name}: ${number} ${title}`, description: `${show.title}, about ${sayMinutes(step.minutes)}` }])
-    const work = standing.steps.flatMap(({ step }) => (laid.get(step.id) ?? []).map((b): CalendarEntry => {
-      const both = { uid: `work-${step.id.replace(/[^\w-]/g, '-')}-${b.day}@lamp-reel.invalid`, description: title }
-      const at = step.blocks.find((x) => x.day === b.day)?.at
-      return at === undefined ? { kind: 'work', ...both, day: b.day, summary: `${sayMinutes(b.minutes)}: ${step.name}, ${number}` } : { kind: 'timed', ...both, at: momentAt(b.day, at, show.zone), minutes: b.minutes, summary: `${step.name}, ${number}` }
-    }))
+      done || !day
+        ? []
+        : [
+            {
+              kind: 'due',
+              uid: `due-${step.id.replace(/[^\w-]/g, '-')}@lamp-reel.invalid`,
+              day,
+              summary: `${step.name}: ${number} ${title}`,
+              description: `${show.title}, about ${sayMinutes(step.minutes)}`,
+            },
+          ],
+    )
+    const work = standing.steps.flatMap(({ step }) =>
+      (laid.get(step.id) ?? []).map((b): CalendarEntry => {
+        const both = {
+          uid: `work-${step.id.replace(/[^\w-]/g, '-')}-${b.day}@lamp-reel.invalid`,
+          description: title,
+        }
+        const at = step.blocks.find((x) => x.day === b.day)?.at
+        return at === undefined
+          ? {
+              kind: 'work',
+              ...both,
+              day: b.day,
+              summary: `${sayMinutes(b.minutes)}: ${step.name}, ${number}`,
+            }
+          : {
+              kind: 'timed',
+              ...both,
+              at: momentAt(b.day, at, show.zone),
+              minutes: b.minutes,
+              summary: `${step.name}, ${number}`,
+            }
+      }),
+    )
     return [out, ...due, ...work]
   })
 }

@@ -5,28 +5,64 @@ import { forecast, outlookOf, type ForecastFor } from './forecast'
 import type { Task } from './planner'
 
 const first = '2026-11-23'
-const task = (id: string, fields: Partial<Task> = {}): Task => ({ id, episode: 'e', kind: 'edit', minutes: 60, needs: [], split: true, weight: 1, release: addDays(first, 2), ...fields })
-const of = (fields: Partial<ForecastFor>): ForecastFor => ({ tasks: [], waits: new Map(), first, minutes: Array.from({ length: 30 }, () => 60), paces: new Map(), lost: 0, setup: {}, draws: 4000, seed: 's', ...fields })
+const task = (id: string, fields: Partial<Task> = {}): Task => ({
+  id,
+  episode: 'e',
+  kind: 'edit',
+  minutes: 60,
+  needs: [],
+  split: true,
+  weight: 1,
+  release: addDays(first, 2),
+  ...fields,
+})
+const of = (fields: Partial<ForecastFor>): ForecastFor => ({
+  tasks: [],
+  waits: new Map(),
+  first,
+  minutes: Array.from({ length: 30 }, () => 60),
+  paces: new Map(),
+  lost: 0,
+  setup: {},
+  draws: 4000,
+  seed: 's',
+  ...fields,
+})
 const exact = new Map([['edit' as const, { median: 1, sigma: 0, seen: 9 }]])
 /** The normal distribution's share below z (Abramowitz and Stegun 7.1.26). */
 function below(z: number): number {
   const t = 1 / (1 + (0.3275911 * Math.abs(z)) / Math.SQRT2)
-  const erf = 1 - ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t * Math.exp(-(z * z) / 2)
+  const erf =
+    1 -
+    ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) *
+      t *
+      Math.exp(-(z * z) / 2)
   return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2
 }
 
 describe('the forecast', () => {
   test('without chance it is the plan: three hours at an hour a day end on the third day', () => {
     const [made] = forecast(of({ tasks: [task('a', { minutes: 180 })], paces: exact }))
-    expect(made).toMatchObject({ chance: 1, is: 'on track', p50: dayNumber(first) + 2, p90: dayNumber(first) + 2, last: 'a' })
-    expect(forecast(of({ tasks: [task('a', { minutes: 181 })], paces: exact }))[0]).toMatchObject({ chance: 0, is: 'unlikely' })
+    expect(made).toMatchObject({
+      chance: 1,
+      is: 'on track',
+      p50: dayNumber(first) + 2,
+      p90: dayNumber(first) + 2,
+      last: 'a',
+    })
+    expect(forecast(of({ tasks: [task('a', { minutes: 181 })], paces: exact }))[0]).toMatchObject({
+      chance: 0,
+      is: 'unlikely',
+    })
   })
 
   test('one step against its release is the log-normal by hand', () => {
     // Two hours planned, three there: it is made when the ratio is at most 1.5.
     const [made] = forecast(of({ tasks: [task('a', { minutes: 120 })] }))
     expect(made?.chance).toBeCloseTo(below((Math.log(1.5) - Math.log(prior.median)) / prior.sigma), 1.5)
-    expect(Math.abs((made?.chance ?? 0) - below((Math.log(1.5) - Math.log(prior.median)) / prior.sigma))).toBeLessThan(0.03)
+    expect(
+      Math.abs((made?.chance ?? 0) - below((Math.log(1.5) - Math.log(prior.median)) / prior.sigma)),
+    ).toBeLessThan(0.03)
   })
 
   test('lost days by hand: three days needed of three, each lost one time in ten', () => {
@@ -35,18 +71,30 @@ describe('the forecast', () => {
   })
 
   test('is the same by its seed, and another by another', () => {
-    const tasks = [task('a', { minutes: 120 }), task('b', { episode: 'f', release: addDays(first, 6), needs: ['a'] })]
+    const tasks = [
+      task('a', { minutes: 120 }),
+      task('b', { episode: 'f', release: addDays(first, 6), needs: ['a'] }),
+    ]
     expect(forecast(of({ tasks }))).toEqual(forecast(of({ tasks })))
     expect(forecast(of({ tasks, seed: 't' }))).not.toEqual(forecast(of({ tasks })))
   })
 
   test('chances rise with every hour added, draw by draw, and fall with none', () => {
-    const tasks = [task('a', { minutes: 90 }), task('b', { minutes: 60, needs: ['a'] }), task('c', { episode: 'f', minutes: 120, release: addDays(first, 5) })]
-    const chances = (more: number) => forecast(of({ tasks, lost: 0.05, minutes: Array.from({ length: 30 }, (_, n) => 60 + (n === 1 ? more : 0)) })).map((o) => o.chance)
+    const tasks = [
+      task('a', { minutes: 90 }),
+      task('b', { minutes: 60, needs: ['a'] }),
+      task('c', { episode: 'f', minutes: 120, release: addDays(first, 5) }),
+    ]
+    const chances = (more: number) =>
+      forecast(
+        of({ tasks, lost: 0.05, minutes: Array.from({ length: 30 }, (_, n) => 60 + (n === 1 ? more : 0)) }),
+      ).map((o) => o.chance)
     let before = chances(0)
     for (const more of [15, 30, 60, 120]) {
       const now = chances(more)
-      now.forEach((c, i) => { expect(c).toBeGreaterThanOrEqual(before[i] ?? 0) })
+      now.forEach((c, i) => {
+        expect(c).toBeGreaterThanOrEqual(before[i] ?? 0)
+      })
       before = now
     }
     expect(before[0]).toBeGreaterThan(chances(0)[0] ?? 1)
@@ -56,8 +104,13 @@ describe('the forecast', () => {
     const tasks = [task('edit', { minutes: 60 }), task('cover', { minutes: 0, kind: 'design' })]
     const [waiting] = forecast(of({ tasks, paces: exact, waits: new Map([['cover', 6]]) }))
     expect(waiting?.last).toBe('cover')
-    const after = [task('cover', { minutes: 0, kind: 'design' }), task('check', { minutes: 10, needs: ['cover'] })]
-    expect(forecast(of({ tasks: after, paces: exact, waits: new Map([['cover', 6]]) }))[0]?.last).toBe('cover')
+    const after = [
+      task('cover', { minutes: 0, kind: 'design' }),
+      task('check', { minutes: 10, needs: ['cover'] }),
+    ]
+    expect(forecast(of({ tasks: after, paces: exact, waits: new Map([['cover', 6]]) }))[0]?.last).toBe(
+      'cover',
+    )
     expect(Math.abs((waiting?.chance ?? 0) - (1 - Math.exp(-2 / 6)))).toBeLessThan(0.03)
     expect([...(waiting?.spread.values() ?? [])].reduce((a, b) => a + b, 0)).toBe(4000)
   })
@@ -68,7 +121,8 @@ describe('the forecast', () => {
 })
 
 describe('pace', () => {
-  const done = (minutes: number, logged: number) => exampleStep({ id: `s${minutes}${logged}`, kind: 'edit', minutes, logged, doneAt: exampleAt })
+  const done = (minutes: number, logged: number) =>
+    exampleStep({ id: `s${minutes}${logged}`, kind: 'edit', minutes, logged, doneAt: exampleAt })
   test('without anything done it is the prior', () => {
     expect(paceOf([])).toEqual({ median: expect.closeTo(1.15, 9), sigma: expect.closeTo(0.45, 9), seen: 0 })
   })

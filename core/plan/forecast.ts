@@ -50,10 +50,15 @@ export function forecast(of: ForecastFor, tell: (share: number) => boolean = () 
   const first = dayNumber(of.first)
   const place = new Map(tasks.map((t, i) => [t.id, i]))
   const needs = tasks.map((t) => t.needs.flatMap((n) => place.get(n) ?? []))
-  const earliest = tasks.map((t) => (t.earliest === undefined ? 0 : Math.max(0, dayNumber(t.earliest) - first)))
+  const earliest = tasks.map((t) =>
+    t.earliest === undefined ? 0 : Math.max(0, dayNumber(t.earliest) - first),
+  )
   const ratios = tasks.map((t) => ratiosOf(t, of))
   const waits = tasks.map((t) => waitsOf(t, of))
-  const lost = Array.from({ length: days }, (_, n) => { const draw = drawsOf(seedOf(`${of.seed} day ${first + n}`)); return Uint8Array.from({ length: draws }, () => (draw() < of.lost ? 1 : 0)) })
+  const lost = Array.from({ length: days }, (_, n) => {
+    const draw = drawsOf(seedOf(`${of.seed} day ${first + n}`))
+    return Uint8Array.from({ length: draws }, () => (draw() < of.lost ? 1 : 0))
+  })
   const releases = new Map<Id, { release: number; tasks: number[] }>()
   tasks.forEach((t, i) => {
     if (t.release === undefined) return
@@ -68,24 +73,42 @@ export function forecast(of: ForecastFor, tell: (share: number) => boolean = () 
   const room = new Float64Array(days)
   const kinds: Set<StepKind>[] = Array.from({ length: days }, () => new Set())
   for (let d = 0; d < draws; d++) {
-    for (let n = 0; n < days; n++) { room[n] = lost[n]?.[d] ? 0 : (of.minutes[n] ?? 0); kinds[n]?.clear() }
+    for (let n = 0; n < days; n++) {
+      room[n] = lost[n]?.[d] ? 0 : (of.minutes[n] ?? 0)
+      kinds[n]?.clear()
+    }
     let open = 0
     tasks.forEach((task, i) => {
       while (open < days && (room[open] ?? 0) <= 0.5) open++
       let start = Math.max(earliest[i] ?? 0, 0)
       let held = -1
-      for (const n of needs[i] ?? []) if ((ends[n] ?? 0) >= start) { start = ends[n] ?? 0; held = n }
+      for (const n of needs[i] ?? [])
+        if ((ends[n] ?? 0) >= start) {
+          start = ends[n] ?? 0
+          held = n
+        }
       cause[i] = i
       const wait = waits[i]?.[d]
-      if (wait !== undefined) { ends[i] = Math.min(days, Math.max(start, wait)); return }
-      const waitedFor = (end: number) => { if (held >= 0 && end === ends[held]) cause[i] = cause[held] ?? i }
+      if (wait !== undefined) {
+        ends[i] = Math.min(days, Math.max(start, wait))
+        return
+      }
+      const waitedFor = (end: number) => {
+        if (held >= 0 && end === ends[held]) cause[i] = cause[held] ?? i
+      }
       let rest = task.minutes * (ratios[i]?.[d] ?? 1)
       let n = Math.max(start, rest > 0 ? open : start)
       let end = start
       const cost = of.setup[task.kind] ?? 0
       while (rest > 0.5 && n < days) {
         let free = room[n] ?? 0
-        if (cost > 0 && free > 0 && !kinds[n]?.has(task.kind)) { free = Math.max(0, free - cost); if (free > 0) { kinds[n]?.add(task.kind); room[n] = free } }
+        if (cost > 0 && free > 0 && !kinds[n]?.has(task.kind)) {
+          free = Math.max(0, free - cost)
+          if (free > 0) {
+            kinds[n]?.add(task.kind)
+            room[n] = free
+          }
+        }
         if (free > 0) {
           const piece = Math.min(free, rest)
           room[n] = (room[n] ?? 0) - piece
@@ -100,7 +123,11 @@ export function forecast(of: ForecastFor, tell: (share: number) => boolean = () 
     for (const [episode, row] of releases) {
       let latest = 0
       let which = row.tasks[0] ?? 0
-      for (const i of row.tasks) if ((ends[i] ?? 0) >= latest) { latest = ends[i] ?? 0; which = cause[i] ?? i }
+      for (const i of row.tasks)
+        if ((ends[i] ?? 0) >= latest) {
+          latest = ends[i] ?? 0
+          which = cause[i] ?? i
+        }
       const mine = ready.get(episode)
       if (mine) mine[d] = latest
       const count = lasts.get(episode)
@@ -112,9 +139,21 @@ export function forecast(of: ForecastFor, tell: (share: number) => boolean = () 
     const mine = [...(ready.get(episode) ?? [])].sort((a, b) => a - b)
     const chance = mine.filter((n) => n <= release).length / draws
     const spread = new Map<number, number>()
-    for (const n of mine) { const off = Math.max(-28, Math.min(28, n - release)); spread.set(off, (spread.get(off) ?? 0) + 1) }
+    for (const n of mine) {
+      const off = Math.max(-28, Math.min(28, n - release))
+      spread.set(off, (spread.get(off) ?? 0) + 1)
+    }
     const most = [...(lasts.get(episode) ?? [])].sort((a, b) => b[1] - a[1])[0]
-    return { episode, release: tasks.find((t) => t.episode === episode && t.release !== undefined)?.release ?? '', chance, is: outlookOf(chance), p50: first + (mine[Math.floor(draws / 2)] ?? 0), p90: first + (mine[Math.floor(draws * 0.9)] ?? 0), last: most ? tasks[most[0]]?.id : undefined, spread }
+    return {
+      episode,
+      release: tasks.find((t) => t.episode === episode && t.release !== undefined)?.release ?? '',
+      chance,
+      is: outlookOf(chance),
+      p50: first + (mine[Math.floor(draws / 2)] ?? 0),
+      p90: first + (mine[Math.floor(draws * 0.9)] ?? 0),
+      last: most ? tasks[most[0]]?.id : undefined,
+      spread,
+    }
   })
 }
 

@@ -22,19 +22,37 @@ export interface LaunchStanding {
  * What is missing around a launch: episodes not chosen yet, not placed, going out after its end or before its run-up, not likely to be in time; and open slots within
  * its run-up, by date. `open` are the open slots' dates.
  */
-export function launchStanding(launch: Launch, supporters: readonly Supporter[], open: readonly Day[], today: Day): LaunchStanding {
+export function launchStanding(
+  launch: Launch,
+  supporters: readonly Supporter[],
+  open: readonly Day[],
+  today: Day,
+): LaunchStanding {
   const window = { from: addDays(launch.from, -launch.runUp), to: launch.to }
   const missing: string[] = []
-  const mine = supporters.filter((s) => launch.episodes.includes(s.episode.id) && s.episode.phase.name !== 'dropped')
-  const inside = mine.filter((s) => s.release !== undefined && s.release >= window.from && s.release <= window.to)
+  const mine = supporters.filter(
+    (s) => launch.episodes.includes(s.episode.id) && s.episode.phase.name !== 'dropped',
+  )
+  const inside = mine.filter(
+    (s) => s.release !== undefined && s.release >= window.from && s.release <= window.to,
+  )
   for (const s of mine) {
     if (s.release === undefined) missing.push(`${s.number} “${s.title}” has no date`)
-    else if (s.release > window.to) missing.push(`${s.number} goes out ${sayDay(s.release)}, after it is over`)
-    else if (s.release < window.from) missing.push(`${s.number} goes out ${sayDay(s.release)}, before its run-up`)
-    else if (s.episode.phase.name !== 'released' && s.outlook !== undefined && s.outlook !== 'on track') missing.push(`${s.number} is ${s.outlook}`)
+    else if (s.release > window.to)
+      missing.push(`${s.number} goes out ${sayDay(s.release)}, after it is over`)
+    else if (s.release < window.from)
+      missing.push(`${s.number} goes out ${sayDay(s.release)}, before its run-up`)
+    else if (s.episode.phase.name !== 'released' && s.outlook !== undefined && s.outlook !== 'on track')
+      missing.push(`${s.number} is ${s.outlook}`)
   }
   if (mine.length < launch.wanted) missing.push(`${mine.length} of ${launch.wanted} episodes chosen`)
   const gaps = open.filter((d) => d >= window.from && d <= window.to && d >= today)
-  if (gaps.length > 0 && (mine.length < launch.wanted || mine.some((s) => s.release === undefined))) missing.push(`open in its run-up: ${gaps.slice(0, 4).map((d) => sayDay(d)).join(', ')}`)
+  if (gaps.length > 0 && (mine.length < launch.wanted || mine.some((s) => s.release === undefined)))
+    missing.push(
+      `open in its run-up: ${gaps
+        .slice(0, 4)
+        .map((d) => sayDay(d))
+        .join(', ')}`,
+    )
   return { window, support: inside.length, missing }
 }

@@ -2,10 +2,11 @@ import type { Day, Id, Settings, StepKind } from '../model'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
 
 /** What the hours of a date are known from. */
-export type HoursOf = Pick<Settings, 'hours' | 'daysOff'> & Partial<Pick<Settings, 'exceptions' | 'setup'>> & {
-  /** Minutes of dates that standing work and busy time take. */
-  taken?: ReadonlyMap<Day, number>
-}
+export type HoursOf = Pick<Settings, 'hours' | 'daysOff'> &
+  Partial<Pick<Settings, 'exceptions' | 'setup'>> & {
+    /** Minutes of dates that standing work and busy time take. */
+    taken?: ReadonlyMap<Day, number>
+  }
 
 /** Minutes left for episodes on a date: its hours less what standing work and busy time take. */
 export function minutesOn(settings: HoursOf, day: Day): number {
@@ -16,7 +17,9 @@ export function minutesOn(settings: HoursOf, day: Day): number {
 
 /** Minutes the creator has on a date in all: its own where it was given some, none on days off, else its weekday's. */
 export function hoursOn(settings: HoursOf, day: Day): number {
-  return settings.exceptions?.[day] ?? (settings.daysOff.includes(day) ? 0 : (settings.hours[weekday(day)] ?? 0))
+  return (
+    settings.exceptions?.[day] ?? (settings.daysOff.includes(day) ? 0 : (settings.hours[weekday(day)] ?? 0))
+  )
 }
 
 /** One open step to be laid on days. */
@@ -69,7 +72,8 @@ export function layWork(work: readonly Work[], settings: HoursOf, today: Day, da
   const left = new Map<Id, number>()
   const taken = new Map<Day, number>()
   const kinds = new Map<Day, Set<StepKind>>()
-  const costOf = (w: Work, day: Day) => (w.kind === undefined || kinds.get(day)?.has(w.kind) ? 0 : (settings.setup?.[w.kind] ?? 0))
+  const costOf = (w: Work, day: Day) =>
+    w.kind === undefined || kinds.get(day)?.has(w.kind) ? 0 : (settings.setup?.[w.kind] ?? 0)
   const setUp = (w: Work, day: Day) => {
     const cost = costOf(w, day)
     if (cost > 0) load.setup.set(day, (load.setup.get(day) ?? 0) + cost)
@@ -94,7 +98,14 @@ export function layWork(work: readonly Work[], settings: HoursOf, today: Day, da
     let room = whole - (taken.get(day) ?? 0)
     const touched = new Set<Id>()
     while (room > 0) {
-      const next = row.find((w) => left.has(w.id) && !touched.has(w.id) && (w.earliest === undefined || w.earliest <= day) && !w.needs.some((need) => left.has(need)) && pieceOf(left.get(w.id) ?? 0, room - costOf(w, day), room === whole) > 0)
+      const next = row.find(
+        (w) =>
+          left.has(w.id) &&
+          !touched.has(w.id) &&
+          (w.earliest === undefined || w.earliest <= day) &&
+          !w.needs.some((need) => left.has(need)) &&
+          pieceOf(left.get(w.id) ?? 0, room - costOf(w, day), room === whole) > 0,
+      )
       if (!next) break
       const minutes = left.get(next.id) ?? 0
       const cost = costOf(next, day)
@@ -103,13 +114,21 @@ export function layWork(work: readonly Work[], settings: HoursOf, today: Day, da
       touched.add(next.id)
       load.blocks.push({ id: next.id, day, minutes: piece })
       room -= piece + cost
-      if (piece === minutes) { left.delete(next.id); load.ends.set(next.id, later(load.ends.get(next.id), day)) } else left.set(next.id, minutes - piece)
+      if (piece === minutes) {
+        left.delete(next.id)
+        load.ends.set(next.id, later(load.ends.get(next.id), day))
+      } else left.set(next.id, minutes - piece)
     }
-    for (const w of row) if (left.get(w.id) === 0) { left.delete(w.id); load.ends.set(w.id, later(load.ends.get(w.id), day)) }
+    for (const w of row)
+      if (left.get(w.id) === 0) {
+        left.delete(w.id)
+        load.ends.set(w.id, later(load.ends.get(w.id), day))
+      }
   }
   for (const w of row) {
     const end = load.ends.get(w.id)
-    if (w.due >= today && (end === undefined || end > w.due)) load.over.set(w.due, (load.over.get(w.due) ?? 0) + w.minutes)
+    if (w.due >= today && (end === undefined || end > w.due))
+      load.over.set(w.due, (load.over.get(w.due) ?? 0) + w.minutes)
   }
   return load
 }

@@ -67,7 +67,12 @@ export function isBetter(a: Score, b: Score): boolean {
 /** The order that planning starts from: by what is most urgent (a due date already counts what depends on it), needs first. */
 function byUrgency(tasks: readonly Task[], needs: readonly number[][]): number[] {
   const far = '9999'
-  const order = tasks.map((_, i) => i).sort((a, b) => { const [x, y] = [tasks[a]?.due ?? far, tasks[b]?.due ?? far]; return x < y ? -1 : x > y ? 1 : a - b })
+  const order = tasks
+    .map((_, i) => i)
+    .sort((a, b) => {
+      const [x, y] = [tasks[a]?.due ?? far, tasks[b]?.due ?? far]
+      return x < y ? -1 : x > y ? 1 : a - b
+    })
   const placed = new Set<number>()
   const row: number[] = []
   const visit = (i: number, path: ReadonlySet<number>): void => {
@@ -99,7 +104,8 @@ class Ground {
     this.byId = new Map(of.tasks.map((t, i) => [t.id, i]))
     this.needs = of.tasks.map((t) => t.needs.flatMap((n) => this.byId.get(n) ?? []))
     this.pinnedBy = of.tasks.map((t) => of.pinned.filter((b) => b.id === t.id))
-    const at = (day: Day | undefined, none: number) => (day === undefined ? none : dayNumber(day) - this.first)
+    const at = (day: Day | undefined, none: number) =>
+      day === undefined ? none : dayNumber(day) - this.first
     this.release = of.tasks.map((t) => at(t.release, Infinity))
     this.due = of.tasks.map((t) => at(t.due, Infinity))
     this.earliest = of.tasks.map((t) => Math.max(0, at(t.earliest, 0)))
@@ -110,7 +116,16 @@ class Ground {
    * Lays tasks one after another, each as early as it can be (serial schedule generation). `wait` holds a task back to a day.
    * Every assignment of whole tasks to days is matched or bettered in all ends by some order, so that searching orders is enough.
    */
-  lay(order: readonly number[], wait: readonly number[]): { blocks: (Block & { task: number; n: number })[]; ends: number[]; score: Score; missed: Id[]; unplaced: Id[] } {
+  lay(
+    order: readonly number[],
+    wait: readonly number[],
+  ): {
+    blocks: (Block & { task: number; n: number })[]
+    ends: number[]
+    score: Score
+    missed: Id[]
+    unplaced: Id[]
+  } {
     const { tasks, minutes, setup, preferred } = this.of
     const room = [...minutes]
     const kinds: Set<StepKind>[] = room.map(() => new Set())
@@ -148,31 +163,71 @@ class Ground {
         if (end === Infinity) lost = true
         else start = Math.max(start, end)
       }
-      if (lost) { ends[i] = Infinity; unplaced.push(task.id); continue }
+      if (lost) {
+        ends[i] = Infinity
+        unplaced.push(task.id)
+        continue
+      }
       let rest = left[i] ?? 0
-      if (rest === 0) { ends[i] = Math.max(ends[i] ?? -1, (this.pinnedBy[i]?.length ?? 0) > 0 ? 0 : start); continue }
+      if (rest === 0) {
+        ends[i] = Math.max(ends[i] ?? -1, (this.pinnedBy[i]?.length ?? 0) > 0 ? 0 : start)
+        continue
+      }
       const liked = preferred[task.kind]
-      const one = liked && liked.length > 0 ? this.only(liked, start, Math.min(this.due[i] ?? Infinity, this.days - 1), rest, task.kind, room, costAt) : undefined
-      if (one !== undefined) { put(i, one, rest); continue }
+      const one =
+        liked && liked.length > 0
+          ? this.only(
+              liked,
+              start,
+              Math.min(this.due[i] ?? Infinity, this.days - 1),
+              rest,
+              task.kind,
+              room,
+              costAt,
+            )
+          : undefined
+      if (one !== undefined) {
+        put(i, one, rest)
+        continue
+      }
       const splits = task.split || rest + (setup[task.kind] ?? 0) > this.largest
       for (let n = start; n < this.days && rest > 0; n++) {
         const free = (room[n] ?? 0) - costAt(task.kind, n)
         if (free <= 0) continue
-        if (rest <= free) { put(i, n, rest); rest = 0; break }
+        if (rest <= free) {
+          put(i, n, rest)
+          rest = 0
+          break
+        }
         if (!splits) continue
         const piece = Math.min(free, rest - chunk)
         // A day that has less than a chunk in all is used as it is.
         const fits = piece >= chunk ? piece : free === minutes[n] && !task.split ? free : 0
-        if (fits > 0) { put(i, n, fits); rest -= fits }
+        if (fits > 0) {
+          put(i, n, fits)
+          rest -= fits
+        }
       }
-      if (rest > 0) { ends[i] = Infinity; unplaced.push(task.id) }
+      if (rest > 0) {
+        ends[i] = Infinity
+        unplaced.push(task.id)
+      }
     }
     return { blocks, ends, ...this.scored(ends, setups), unplaced }
   }
 
   /** The first preferred weekday on which all of it fits, up to its due date. */
-  private only(liked: readonly number[], from: number, to: number, rest: number, kind: StepKind, room: readonly number[], costAt: (kind: StepKind, n: number) => number): number | undefined {
-    for (let n = from; n <= to; n++) if (liked.includes(weekday(this.first + n)) && (room[n] ?? 0) - costAt(kind, n) >= rest) return n
+  private only(
+    liked: readonly number[],
+    from: number,
+    to: number,
+    rest: number,
+    kind: StepKind,
+    room: readonly number[],
+    costAt: (kind: StepKind, n: number) => number,
+  ): number | undefined {
+    for (let n = from; n <= to; n++)
+      if (liked.includes(weekday(this.first + n)) && (room[n] ?? 0) - costAt(kind, n) >= rest) return n
     return undefined
   }
 
@@ -182,11 +237,15 @@ class Ground {
     let sum = 0
     this.of.tasks.forEach((task, i) => {
       const end = Math.min(ends[i] ?? 0, this.days)
-      if (end > (this.release[i] ?? Infinity)) missed.set(task.episode, Math.max(task.weight, missed.get(task.episode) ?? 0))
+      if (end > (this.release[i] ?? Infinity))
+        missed.set(task.episode, Math.max(task.weight, missed.get(task.episode) ?? 0))
       late += Math.max(0, end - Math.max(0, this.due[i] ?? Infinity))
       sum += end * Math.max(1, task.minutes)
     })
-    return { score: { missed: [...missed.values()].reduce((s, w) => s + w, 0), late, setup, ends: sum }, missed: [...missed.keys()] }
+    return {
+      score: { missed: [...missed.values()].reduce((s, w) => s + w, 0), late, setup, ends: sum },
+      missed: [...missed.keys()],
+    }
   }
 }
 
@@ -203,7 +262,10 @@ export class Planner {
   /** Orders tried so far. */
   tried = 0
 
-  constructor(private readonly of: PlanFor, seed = 1) {
+  constructor(
+    private readonly of: PlanFor,
+    seed = 1,
+  ) {
     this.ground = new Ground(of)
     this.draw = drawsOf(seed)
     this.order = byUrgency(of.tasks, this.ground.needs)
@@ -213,7 +275,12 @@ export class Planner {
 
   /** The best plan so far. */
   get plan(): Plan {
-    return { blocks: this.kept.blocks.map(({ id, day, minutes }) => ({ id, day, minutes })), score: this.kept.score, missed: this.kept.missed, unplaced: this.kept.unplaced }
+    return {
+      blocks: this.kept.blocks.map(({ id, day, minutes }) => ({ id, day, minutes })),
+      score: this.kept.score,
+      missed: this.kept.missed,
+      unplaced: this.kept.unplaced,
+    }
   }
 
   /** Tries some more orders; tells whether any was better. */

@@ -35,17 +35,31 @@ export interface Ahead {
  * How far ahead a show is. `slots` are those to come, in order; `spares` fill the first holes, each once, the one that goes stale first before
  * others. Slots of live episodes neither count nor break the row. Linear in slots times spares.
  */
-export function aheadOf(slots: readonly NextSlot[], spares: readonly Spare[], today: Day, most: { evergreen: number; topical: number } = { evergreen: Infinity, topical: Infinity }): Ahead {
+export function aheadOf(
+  slots: readonly NextSlot[],
+  spares: readonly Spare[],
+  today: Day,
+  most: { evergreen: number; topical: number } = { evergreen: Infinity, topical: Infinity },
+): Ahead {
   const counted = slots.filter((s) => !s.live)
   const first = counted.findIndex((s) => !s.ready)
   const run = first === -1 ? counted.length : first
-  const left = spares.filter((s) => s.ready).sort((a, b) => ((a.staleAfter ?? '9999') < (b.staleAfter ?? '9999') ? -1 : 1))
+  const left = spares
+    .filter((s) => s.ready)
+    .sort((a, b) => ((a.staleAfter ?? '9999') < (b.staleAfter ?? '9999') ? -1 : 1))
   let used = 0
   let breaks: Day | undefined
   for (const slot of counted) {
     if (slot.ready) continue
-    const at = left.findIndex((s) => (s.staleAfter === undefined || s.staleAfter >= slot.day) && (s.notBefore === undefined || s.notBefore <= slot.day))
-    if (at < 0) { breaks = slot.day; break }
+    const at = left.findIndex(
+      (s) =>
+        (s.staleAfter === undefined || s.staleAfter >= slot.day) &&
+        (s.notBefore === undefined || s.notBefore <= slot.day),
+    )
+    if (at < 0) {
+      breaks = slot.day
+      break
+    }
     left.splice(at, 1)
     used++
   }
@@ -78,7 +92,11 @@ export function readyCurve(releases: readonly PastRelease[], moments: readonly n
 }
 
 /** How a spare stands today, in words: in date, going stale, stale; `days` is how soon is soon. */
-export function spareStanding(spare: Spare, today: Day, days = 21): { is: 'in date' | 'going stale' | 'stale'; left: number | undefined } {
+export function spareStanding(
+  spare: Spare,
+  today: Day,
+  days = 21,
+): { is: 'in date' | 'going stale' | 'stale'; left: number | undefined } {
   if (spare.staleAfter === undefined) return { is: 'in date', left: undefined }
   const left = daysBetween(today, spare.staleAfter)
   return { is: left < 0 ? 'stale' : left <= days ? 'going stale' : 'in date', left }

@@ -6,7 +6,15 @@ import { sayLeft } from '../rhythm/zone'
 export interface RemindersOf {
   now: number
   today: Day
-  releases: readonly { id: string; number: string; title: string; at: number; time: string; ready: boolean; missing: number }[]
+  releases: readonly {
+    id: string
+    number: string
+    title: string
+    at: number
+    time: string
+    ready: boolean
+    missing: number
+  }[]
   /** Work laid at a clock time. */
   times: readonly { id: string; name: string; about: string; at: number; time: string }[]
   waiting: readonly { id: string; who: string; what: string; about: string; since: Day; after: number }[]
@@ -27,10 +35,28 @@ export function remindersOf(of: RemindersOf): Reminder[] {
   const list: Reminder[] = []
   for (const r of of.releases) {
     const left = r.at - now
-    if (left > 0 && left <= 24 * hour && !r.ready) list.push({ key: `soon ${r.id} ${r.at}`, title: `${r.number} goes out in ${sayLeft(now, r.at)}`, body: `${r.title}: ${r.missing} ${r.missing === 1 ? 'part is' : 'parts are'} still missing.` })
-    if (left <= 0 && left > -12 * hour) list.push({ key: `out ${r.id} ${r.at}`, title: `Is ${r.number} out?`, body: `${r.title} was to go out at ${r.time}.` })
+    if (left > 0 && left <= 24 * hour && !r.ready)
+      list.push({
+        key: `soon ${r.id} ${r.at}`,
+        title: `${r.number} goes out in ${sayLeft(now, r.at)}`,
+        body: `${r.title}: ${r.missing} ${r.missing === 1 ? 'part is' : 'parts are'} still missing.`,
+      })
+    if (left <= 0 && left > -12 * hour)
+      list.push({
+        key: `out ${r.id} ${r.at}`,
+        title: `Is ${r.number} out?`,
+        body: `${r.title} was to go out at ${r.time}.`,
+      })
   }
-  for (const t of of.times) if (t.at - now > 0 && t.at - now <= hour / 2) list.push({ key: `time ${t.id} ${t.at}`, title: `${t.time}: ${t.name}`, body: t.about })
-  for (const w of of.waiting) if (daysBetween(w.since, today) >= w.after) list.push({ key: `nudge ${w.id} ${w.since}`, title: `A nudge to ${w.who}?`, body: `${w.what}, ${w.about}, since ${sayDay(w.since)}.` })
+  for (const t of of.times)
+    if (t.at - now > 0 && t.at - now <= hour / 2)
+      list.push({ key: `time ${t.id} ${t.at}`, title: `${t.time}: ${t.name}`, body: t.about })
+  for (const w of of.waiting)
+    if (daysBetween(w.since, today) >= w.after)
+      list.push({
+        key: `nudge ${w.id} ${w.since}`,
+        title: `A nudge to ${w.who}?`,
+        body: `${w.what}, ${w.about}, since ${sayDay(w.since)}.`,
+      })
   return list
 }

@@ -13,20 +13,49 @@ export interface Occurrence {
 export function occurrencesOf(all: Iterable<Standing>, from: Day, to: Day): Occurrence[] {
   const row: Occurrence[] = []
   for (const work of all) {
-    const days = work.when.by === 'once' ? (work.when.day >= from && work.when.day <= to ? [work.when.day] : []) : readable(work.when.rule) ? datesOf({ rule: work.when.rule, start: work.when.start, time: '09:00' }, from > work.when.start ? from : work.when.start, to) : []
-    for (const day of days) row.push({ work, day, state: work.done.includes(day) ? 'done' : work.skipped.includes(day) ? 'skipped' : 'to do' })
+    const days =
+      work.when.by === 'once'
+        ? work.when.day >= from && work.when.day <= to
+          ? [work.when.day]
+          : []
+        : readable(work.when.rule)
+          ? datesOf(
+              { rule: work.when.rule, start: work.when.start, time: '09:00' },
+              from > work.when.start ? from : work.when.start,
+              to,
+            )
+          : []
+    for (const day of days)
+      row.push({
+        work,
+        day,
+        state: work.done.includes(day) ? 'done' : work.skipped.includes(day) ? 'skipped' : 'to do',
+      })
   }
-  return row.sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : (a.work.at ?? '99') < (b.work.at ?? '99') ? -1 : 1))
+  return row.sort((a, b) =>
+    a.day < b.day ? -1 : a.day > b.day ? 1 : (a.work.at ?? '99') < (b.work.at ?? '99') ? -1 : 1,
+  )
 }
 
 function readable(rule: string): boolean {
-  try { return RRule.parseString(rule).freq !== undefined } catch { return false }
+  try {
+    return RRule.parseString(rule).freq !== undefined
+  } catch {
+    return false
+  }
 }
 
 /** Minutes of each date that standing work (not skipped) and busy time take of its hours. */
-export function takenMinutes(standing: Iterable<Standing>, busy: Iterable<Busy>, from: Day, to: Day): Map<Day, number> {
+export function takenMinutes(
+  standing: Iterable<Standing>,
+  busy: Iterable<Busy>,
+  from: Day,
+  to: Day,
+): Map<Day, number> {
   const taken = new Map<Day, number>()
-  const add = (day: Day, minutes: number) => { taken.set(day, (taken.get(day) ?? 0) + minutes) }
+  const add = (day: Day, minutes: number) => {
+    taken.set(day, (taken.get(day) ?? 0) + minutes)
+  }
   for (const o of occurrencesOf(standing, from, to)) if (o.state !== 'skipped') add(o.day, o.work.minutes)
   for (const b of busy) if (b.day >= from && b.day <= to) add(b.day, b.minutes)
   return taken

@@ -5,36 +5,93 @@ import { workingDays } from '../recipe/due'
 import { explain, gains, inPlanOrder, minutesAhead, planFor, tasksOf } from './work'
 
 const records = exampleRecords()
-const [show, recipe, settings] = [records.shows.get('show'), records.recipes.get('recipe'), records.settings.get('settings')]
+const [show, recipe, settings] = [
+  records.shows.get('show'),
+  records.recipes.get('recipe'),
+  records.settings.get('settings'),
+]
 if (!show || !recipe || !settings) throw new Error('no example')
-const episode = exampleEpisode({ place: { on: 'slot', day: '2026-12-10' }, sponsor: 'Kelpline Rope', phase: { name: 'work', since: '2026-11-01T00:00:00.000Z' } })
+const episode = exampleEpisode({
+  place: { on: 'slot', day: '2026-12-10' },
+  sponsor: 'Kelpline Rope',
+  phase: { name: 'work', since: '2026-11-01T00:00:00.000Z' },
+})
 const steps: Step[] = [
   exampleStep({ id: 'write', order: 0, lead: { by: 'before', days: 7 } }),
-  exampleStep({ id: 'film', order: 1, kind: 'film', stage: 'film', needs: ['write'], lead: { by: 'before', days: 4 } }),
-  exampleStep({ id: 'cover', order: 2, stage: 'thumbnail', waiting: { who: 'Jo', what: '', since: '2026-11-20' } }),
+  exampleStep({
+    id: 'film',
+    order: 1,
+    kind: 'film',
+    stage: 'film',
+    needs: ['write'],
+    lead: { by: 'before', days: 4 },
+  }),
+  exampleStep({
+    id: 'cover',
+    order: 2,
+    stage: 'thumbnail',
+    waiting: { who: 'Jo', what: '', since: '2026-11-20' },
+  }),
   exampleStep({ id: 'letters', order: 3, stage: 'release', lead: { by: 'after', days: 2 } }),
   exampleStep({ id: 'done', order: 4, doneAt: '2026-11-20T00:00:00.000Z' }),
 ]
-const standing = standingOf({ episode, show, recipe, script: undefined, outlets: [], steps, today: '2026-11-24', works: workingDays(settings) })
+const standing = standingOf({
+  episode,
+  show,
+  recipe,
+  script: undefined,
+  outlets: [],
+  steps,
+  today: '2026-11-24',
+  works: workingDays(settings),
+})
 const { tasks, waits } = tasksOf([{ episode, standing }])
 
 test('open steps become tasks: what waits takes no minutes, what comes after the release misses none, a sponsor weighs', () => {
-  expect(tasks.map((t) => [t.id, t.minutes, t.release, t.needs, t.split])).toEqual([['write', 60, '2026-12-10', [], true], ['film', 60, '2026-12-10', ['write'], false], ['cover', 0, '2026-12-10', [], true], ['letters', 60, undefined, [], true]])
+  expect(tasks.map((t) => [t.id, t.minutes, t.release, t.needs, t.split])).toEqual([
+    ['write', 60, '2026-12-10', [], true],
+    ['film', 60, '2026-12-10', ['write'], false],
+    ['cover', 0, '2026-12-10', [], true],
+    ['letters', 60, undefined, [], true],
+  ])
   expect([...waits.keys()]).toEqual(['cover'])
   expect(tasks[0]?.weight).toBe(3)
 })
 
 test('the order is that of the days, with needs first', () => {
-  expect(inPlanOrder(tasks, { blocks: [{ id: 'film', day: '2026-11-25', minutes: 60 }, { id: 'letters', day: '2026-11-24', minutes: 60 }] }).map((t) => t.id)).toEqual(['letters', 'write', 'film', 'cover'])
+  expect(
+    inPlanOrder(tasks, {
+      blocks: [
+        { id: 'film', day: '2026-11-25', minutes: 60 },
+        { id: 'letters', day: '2026-11-24', minutes: 60 },
+      ],
+    }).map((t) => t.id),
+  ).toEqual(['letters', 'write', 'film', 'cover'])
   expect(minutesAhead(settings, '2026-11-27', 4)).toEqual([120, 0, 0, 120])
 })
 
 test('each block says why', () => {
   const other = { ...(tasks[1] ?? tasks[0]), id: 'film2', episode: 'two', needs: [] }
-  const of = planFor([...tasks, ...('kind' in other ? [{ ...other, kind: 'film' as const, minutes: 60, split: false, weight: 1 }] : [])], [{ id: 'cover', day: '2026-11-25', minutes: 30 }], settings, '2026-11-24')
-  const blocks = [{ id: 'write', day: '2026-11-24', minutes: 60 }, { id: 'film', day: '2026-11-25', minutes: 60 }, { id: 'film2', day: '2026-11-25', minutes: 60 }, { id: 'cover', day: '2026-11-25', minutes: 30 }]
+  const of = planFor(
+    [
+      ...tasks,
+      ...('kind' in other ? [{ ...other, kind: 'film' as const, minutes: 60, split: false, weight: 1 }] : []),
+    ],
+    [{ id: 'cover', day: '2026-11-25', minutes: 30 }],
+    settings,
+    '2026-11-24',
+  )
+  const blocks = [
+    { id: 'write', day: '2026-11-24', minutes: 60 },
+    { id: 'film', day: '2026-11-25', minutes: 60 },
+    { id: 'film2', day: '2026-11-25', minutes: 60 },
+    { id: 'cover', day: '2026-11-25', minutes: 30 },
+  ]
   const named = { number: (id: string) => (id === 'two' ? '#44' : '#43'), step: (id: string) => id }
-  const why = (i: number) => { const b = blocks[i]; return b ? explain(b, of, blocks, named) : '' }
+  const why = (i: number) => {
+    const b = blocks[i]
+    return b ? explain(b, of, blocks, named) : ''
+  }
   expect(why(0)).toBe('Tue, because film of #43 starts Wed.')
   expect(why(1)).toBe('Wed, because #43 and #44 share the set-up, and it is due Fri 4 Dec.')
   expect(why(3)).toBe('Wed, because you put it there.')
@@ -42,6 +99,10 @@ test('each block says why', () => {
 
 test('what a plan gains', () => {
   const score = { missed: 1, late: 5, setup: 90, ends: 10 }
-  expect(gains(score, { missed: 0, late: 3, setup: 45, ends: 20 })).toEqual(['Saves a release that would be missed', '2 late days fewer', 'Saves 45 min of set-up'])
+  expect(gains(score, { missed: 0, late: 3, setup: 45, ends: 20 })).toEqual([
+    'Saves a release that would be missed',
+    '2 late days fewer',
+    'Saves 45 min of set-up',
+  ])
   expect(gains(score, score)).toEqual([])
 })

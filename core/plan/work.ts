@@ -56,16 +56,24 @@ export function minutesAhead(settings: HoursOf, first: Day, days = horizon): num
 /** Tasks in the order in which they are laid now: by the day their work begins, then by their due dates. */
 export function inPlanOrder(tasks: readonly Task[], load: Pick<Load, 'blocks'>): Task[] {
   const begins = new Map<Id, Day>()
-  for (const b of load.blocks) { const at = begins.get(b.id); if (at === undefined || b.day < at) begins.set(b.id, b.day) }
+  for (const b of load.blocks) {
+    const at = begins.get(b.id)
+    if (at === undefined || b.day < at) begins.set(b.id, b.day)
+  }
   const at = (t: Task) => begins.get(t.id) ?? t.due ?? '9999'
-  const row = [...tasks].sort((a, b) => (at(a) < at(b) ? -1 : at(a) > at(b) ? 1 : (a.due ?? '9999') < (b.due ?? '9999') ? -1 : 1))
+  const row = [...tasks].sort((a, b) =>
+    at(a) < at(b) ? -1 : at(a) > at(b) ? 1 : (a.due ?? '9999') < (b.due ?? '9999') ? -1 : 1,
+  )
   // What is needed comes first, also on the same day.
   const byId = new Map(row.map((t) => [t.id, t]))
   const placed = new Set<Id>()
   const out: Task[] = []
   const visit = (t: Task, depth: number): void => {
     if (placed.has(t.id) || depth > row.length) return
-    for (const n of t.needs) { const need = byId.get(n); if (need) visit(need, depth + 1) }
+    for (const n of t.needs) {
+      const need = byId.get(n)
+      if (need) visit(need, depth + 1)
+    }
     if (placed.has(t.id)) return
     placed.add(t.id)
     out.push(t)
@@ -75,16 +83,33 @@ export function inPlanOrder(tasks: readonly Task[], load: Pick<Load, 'blocks'>):
 }
 
 /** What planning is asked for: all open work, the pinned blocks where they are, from today on. */
-export function planFor(tasks: readonly Task[], pinned: readonly Block[], settings: HoursOf & Pick<Settings, 'setup' | 'preferred'>, today: Day): PlanFor {
-  return { tasks, pinned: pinned.filter((b) => b.day >= today), first: today, minutes: minutesAhead(settings, today), setup: settings.setup, preferred: settings.preferred }
+export function planFor(
+  tasks: readonly Task[],
+  pinned: readonly Block[],
+  settings: HoursOf & Pick<Settings, 'setup' | 'preferred'>,
+  today: Day,
+): PlanFor {
+  return {
+    tasks,
+    pinned: pinned.filter((b) => b.day >= today),
+    first: today,
+    minutes: minutesAhead(settings, today),
+    setup: settings.setup,
+    preferred: settings.preferred,
+  }
 }
 
 /** What another plan gains over the one as it stands, in words; nothing gained gives an empty list. */
 export function gains(before: Score, after: Score): string[] {
-  const hours = (m: number) => (m % 60 === 0 ? `${m / 60} h` : m > 60 ? `${Math.floor(m / 60)} h ${m % 60}` : `${m} min`)
+  const hours = (m: number) =>
+    m % 60 === 0 ? `${m / 60} h` : m > 60 ? `${Math.floor(m / 60)} h ${m % 60}` : `${m} min`
   return [
-    after.missed < before.missed ? `Saves ${before.missed - after.missed === 1 ? 'a release' : 'releases'} that would be missed` : '',
-    after.late < before.late ? `${before.late - after.late} late ${before.late - after.late === 1 ? 'day' : 'days'} fewer` : '',
+    after.missed < before.missed
+      ? `Saves ${before.missed - after.missed === 1 ? 'a release' : 'releases'} that would be missed`
+      : '',
+    after.late < before.late
+      ? `${before.late - after.late} late ${before.late - after.late === 1 ? 'day' : 'days'} fewer`
+      : '',
     after.setup < before.setup ? `Saves ${hours(before.setup - after.setup)} of set-up` : '',
   ].filter(Boolean)
 }
@@ -102,13 +127,42 @@ export function explain(block: Block, of: PlanFor, blocks: readonly Block[], nam
   const task = of.tasks.find((t) => t.id === block.id)
   const day = weekdayName(weekday(block.day)).slice(0, 3)
   if (!task) return ''
-  if (of.pinned.some((p) => p.id === block.id && p.day === block.day)) return `${day}, because you put it there.`
-  const kin = [...new Set(blocks.filter((b) => b.day === block.day && b.id !== block.id).flatMap((b) => { const t = of.tasks.find((x) => x.id === b.id); return t && t.kind === task.kind && t.episode !== task.episode && batched.has(t.kind) ? [t.episode] : [] }))]
-  const next = of.tasks.filter((t) => t.needs.includes(task.id)).flatMap((t) => { const first = blocks.filter((b) => b.id === t.id).map((b) => b.day).sort()[0]; return first === undefined ? [] : [{ t, first }] }).sort((a, b) => (a.first < b.first ? -1 : 1))[0]
+  if (of.pinned.some((p) => p.id === block.id && p.day === block.day))
+    return `${day}, because you put it there.`
+  const kin = [
+    ...new Set(
+      blocks
+        .filter((b) => b.day === block.day && b.id !== block.id)
+        .flatMap((b) => {
+          const t = of.tasks.find((x) => x.id === b.id)
+          return t && t.kind === task.kind && t.episode !== task.episode && batched.has(t.kind)
+            ? [t.episode]
+            : []
+        }),
+    ),
+  ]
+  const next = of.tasks
+    .filter((t) => t.needs.includes(task.id))
+    .flatMap((t) => {
+      const first = blocks
+        .filter((b) => b.id === t.id)
+        .map((b) => b.day)
+        .sort()[0]
+      return first === undefined ? [] : [{ t, first }]
+    })
+    .sort((a, b) => (a.first < b.first ? -1 : 1))[0]
   const why = [
-    kin.length > 0 ? `${named.number(task.episode)} and ${kin.map(named.number).join(', ')} share the set-up` : '',
-    next ? `${named.step(next.t.id)} of ${named.number(next.t.episode)} starts ${weekdayName(weekday(next.first)).slice(0, 3)}${next.first.slice(0, 7) === block.day.slice(0, 7) ? '' : ` ${sayDay(next.first)}`}` : '',
-    !next && task.due !== undefined ? (task.due < block.day ? `it was due ${sayDay(task.due)} and this is the first room` : `it is due ${sayDay(task.due)}`) : '',
+    kin.length > 0
+      ? `${named.number(task.episode)} and ${kin.map(named.number).join(', ')} share the set-up`
+      : '',
+    next
+      ? `${named.step(next.t.id)} of ${named.number(next.t.episode)} starts ${weekdayName(weekday(next.first)).slice(0, 3)}${next.first.slice(0, 7) === block.day.slice(0, 7) ? '' : ` ${sayDay(next.first)}`}`
+      : '',
+    !next && task.due !== undefined
+      ? task.due < block.day
+        ? `it was due ${sayDay(task.due)} and this is the first room`
+        : `it is due ${sayDay(task.due)}`
+      : '',
   ].filter(Boolean)
   return why.length === 0 ? `${day}, the first room for it.` : `${day}, because ${why.join(', and ')}.`
 }

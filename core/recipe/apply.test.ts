@@ -7,9 +7,22 @@ describe('applying a recipe', () => {
 
   test('makes a step a line, its needs and leads turned to the episode’s own', () => {
     const steps = stepsToAdd(smallRecipe('r', 'video', exampleAt), 'e', [], exampleAt)
-    expect(steps.map((s) => [s.id, s.name, s.needs])).toEqual([['e/script', 'Write', []], ['e/film', 'Film', ['e/script']], ['e/rough', 'Edit', ['e/film']]])
-    const ahead = { ...full, lines: full.lines.map((l) => (l.id === 'prepare' ? { ...l, lead: { by: 'ahead' as const, step: 'film', days: 2 } } : l)) }
-    expect(stepsToAdd(ahead, 'e', [], exampleAt).find((s) => s.line === 'prepare')?.lead).toEqual({ by: 'ahead', step: 'e/film', days: 2 })
+    expect(steps.map((s) => [s.id, s.name, s.needs])).toEqual([
+      ['e/script', 'Write', []],
+      ['e/film', 'Film', ['e/script']],
+      ['e/rough', 'Edit', ['e/film']],
+    ])
+    const ahead = {
+      ...full,
+      lines: full.lines.map((l) =>
+        l.id === 'prepare' ? { ...l, lead: { by: 'ahead' as const, step: 'film', days: 2 } } : l,
+      ),
+    }
+    expect(stepsToAdd(ahead, 'e', [], exampleAt).find((s) => s.line === 'prepare')?.lead).toEqual({
+      by: 'ahead',
+      step: 'e/film',
+      days: 2,
+    })
   })
 
   test('twice changes nothing', () => {
@@ -27,12 +40,26 @@ describe('applying a recipe', () => {
 
   test('an audio show records and has a cover', () => {
     expect(smallRecipe('r', 'audio', exampleAt).lines.map((l) => l.name)).toEqual(['Write', 'Record', 'Edit'])
-    expect(fullRecipe('r', 'audio', exampleAt).stages.map((s) => s.name)).toEqual(['Brief', 'Script', 'Record', 'Edit', 'Cover', 'Release', 'After'])
+    expect(fullRecipe('r', 'audio', exampleAt).stages.map((s) => s.name)).toEqual([
+      'Brief',
+      'Script',
+      'Record',
+      'Edit',
+      'Cover',
+      'Release',
+      'After',
+    ])
   })
 
   test('a script starts with the recipe’s sections, a blank beat in each', () => {
     const script = scriptFrom(full, exampleEpisode(), exampleAt)
-    expect(script.sections.map((s) => s.title)).toEqual(['Hook', 'What you will need', 'How it is done', 'What I got wrong', 'Ask and sign-off'])
+    expect(script.sections.map((s) => s.title)).toEqual([
+      'Hook',
+      'What you will need',
+      'How it is done',
+      'What I got wrong',
+      'Ask and sign-off',
+    ])
     expect(script.sections.every((s) => s.beats.length === 1 && s.beats[0]?.text === '')).toBe(true)
   })
 })

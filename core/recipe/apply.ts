@@ -13,32 +13,38 @@ export function stepsToAdd(recipe: Recipe, episode: Id, present: Iterable<Step>,
     if (step.line !== undefined) have.add(step.line)
     order = Math.max(order, step.order + 1)
   }
-  return recipe.lines.filter((line) => !have.has(line.id)).map((line, i) => ({
-    id: stepId(episode, line.id),
-    episode,
-    line: line.id,
-    stage: line.stage,
-    name: line.name,
-    kind: line.kind,
-    minutes: line.minutes,
-    logged: 0,
-    lead: line.lead.by === 'ahead' ? { ...line.lead, step: stepId(episode, line.lead.step) } : line.lead,
-    needs: line.needs.map((need) => stepId(episode, need)),
-    owner: line.owner ?? 'me',
-    required: line.required,
-    ...(line.part === undefined ? {} : { part: line.part }),
-    blocks: [],
-    order: order + i,
-    createdAt: at,
-    updatedAt: at,
-  }))
+  return recipe.lines
+    .filter((line) => !have.has(line.id))
+    .map((line, i) => ({
+      id: stepId(episode, line.id),
+      episode,
+      line: line.id,
+      stage: line.stage,
+      name: line.name,
+      kind: line.kind,
+      minutes: line.minutes,
+      logged: 0,
+      lead: line.lead.by === 'ahead' ? { ...line.lead, step: stepId(episode, line.lead.step) } : line.lead,
+      needs: line.needs.map((need) => stepId(episode, need)),
+      owner: line.owner ?? 'me',
+      required: line.required,
+      ...(line.part === undefined ? {} : { part: line.part }),
+      blocks: [],
+      order: order + i,
+      createdAt: at,
+      updatedAt: at,
+    }))
 }
 
 /** An empty script with the recipe's sections, one blank beat in each. */
 export function scriptFrom(recipe: Recipe, episode: Pick<Episode, 'id'>, at: Moment): Script {
   return {
     id: episode.id,
-    sections: recipe.outline.map((o) => ({ id: `${episode.id}/${o.id}`, title: o.title, beats: [{ id: `${episode.id}/${o.id}/1`, delivery: 'camera', text: '', hold: 0, cues: [] }] })),
+    sections: recipe.outline.map((o) => ({
+      id: `${episode.id}/${o.id}`,
+      title: o.title,
+      beats: [{ id: `${episode.id}/${o.id}/1`, delivery: 'camera', text: '', hold: 0, cues: [] }],
+    })),
     createdAt: at,
     updatedAt: at,
   }

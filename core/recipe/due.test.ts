@@ -21,46 +21,82 @@ describe('counting back', () => {
   })
 
   test('a step is due no later than any that depends on it', () => {
-    const due = dueDates([step('script', before(2)), step('film', before(9), 'script'), step('edit', before(1), 'film')], '2026-12-10', works)
+    const due = dueDates(
+      [step('script', before(2)), step('film', before(9), 'script'), step('edit', before(1), 'film')],
+      '2026-12-10',
+      works,
+    )
     expect(due.get('film')).toBe('2026-12-01')
     expect(due.get('script')).toBe('2026-12-01')
   })
 
   test('a lead may refer to another step: a week before filming', () => {
-    const due = dueDates([step('props', { by: 'ahead', step: 'film', days: 7 }), step('film', before(6))], '2026-12-10', works)
+    const due = dueDates(
+      [step('props', { by: 'ahead', step: 'film', days: 7 }), step('film', before(6))],
+      '2026-12-10',
+      works,
+    )
     expect(due.get('film')).toBe('2026-12-04')
     expect(due.get('props')).toBe('2026-11-27')
   })
 
   test('leads that refer to each other in a circle still count from the release', () => {
-    const due = dueDates([step('a', { by: 'ahead', step: 'b', days: 1 }), step('b', { by: 'ahead', step: 'a', days: 1 })], '2026-12-10', works)
+    const due = dueDates(
+      [step('a', { by: 'ahead', step: 'b', days: 1 }), step('b', { by: 'ahead', step: 'a', days: 1 })],
+      '2026-12-10',
+      works,
+    )
     expect(due.size).toBe(2)
   })
 
   test('what comes after the release presses on nobody before it', () => {
-    const due = dueDates([step('check', before(0)), step('letters', { by: 'after', days: 2 }, 'check')], '2026-12-10', works)
+    const due = dueDates(
+      [step('check', before(0)), step('letters', { by: 'after', days: 2 }, 'check')],
+      '2026-12-10',
+      works,
+    )
     expect(due.get('check')).toBe('2026-12-10')
     expect(due.get('letters')).toBe('2026-12-13')
   })
 
   test('a week without hours counts every day', () => {
-    expect(dueDates([step('s', before(3))], '2026-12-10', workingDays({ hours: [0, 0, 0, 0, 0, 0, 0], daysOff: [] })).get('s')).toBe('2026-12-07')
+    expect(
+      dueDates(
+        [step('s', before(3))],
+        '2026-12-10',
+        workingDays({ hours: [0, 0, 0, 0, 0, 0, 0], daysOff: [] }),
+      ).get('s'),
+    ).toBe('2026-12-07')
   })
 
   test('every due date is a working day, at or before its dependents’ and its lead', () => {
-    const hours = fc.array(fc.constantFrom(0, 60), { minLength: 7, maxLength: 7 }).filter((h) => h.some((x) => x > 0))
-    const off = fc.uniqueArray(fc.integer({ min: 0, max: 40 }), { maxLength: 6 }).map((days) => days.map((d) => addDays('2026-11-10', d)))
-    const steps = fc.array(fc.record({ lead: fc.integer({ min: 0, max: 30 }), needs: fc.array(fc.nat({ max: 9 }), { maxLength: 3 }) }), { minLength: 1, maxLength: 10 })
-    fc.assert(fc.property(hours, off, steps, (h, daysOff, list) => {
-      const rules = workingDays({ hours: h, daysOff })
-      const dated = list.map((s, i) => step(`s${i}`, before(s.lead), ...s.needs.filter((n) => n < i).map((n) => `s${n}`)))
-      const due = dueDates(dated, '2026-12-10', rules)
-      dated.forEach((s, i) => {
-        const day = due.get(s.id) ?? ''
-        expect(rules(dayNumber(day))).toBe(true)
-        expect(daysBetween(day, '2026-12-10')).toBeGreaterThanOrEqual(list[i]?.lead ?? 0)
-        for (const need of s.needs) expect((due.get(need) ?? '') <= day).toBe(true)
-      })
-    }))
+    const hours = fc
+      .array(fc.constantFrom(0, 60), { minLength: 7, maxLength: 7 })
+      .filter((h) => h.some((x) => x > 0))
+    const off = fc
+      .uniqueArray(fc.integer({ min: 0, max: 40 }), { maxLength: 6 })
+      .map((days) => days.map((d) => addDays('2026-11-10', d)))
+    const steps = fc.array(
+      fc.record({
+        lead: fc.integer({ min: 0, max: 30 }),
+        needs: fc.array(fc.nat({ max: 9 }), { maxLength: 3 }),
+      }),
+      { minLength: 1, maxLength: 10 },
+    )
+    fc.assert(
+      fc.property(hours, off, steps, (h, daysOff, list) => {
+        const rules = workingDays({ hours: h, daysOff })
+        const dated = list.map((s, i) =>
+          step(`s${i}`, before(s.lead), ...s.needs.filter((n) => n < i).map((n) => `s${n}`)),
+        )
+        const due = dueDates(dated, '2026-12-10', rules)
+        dated.forEach((s, i) => {
+          const day = due.get(s.id) ?? ''
+          expect(rules(dayNumber(day))).toBe(true)
+          expect(daysBetween(day, '2026-12-10')).toBeGreaterThanOrEqual(list[i]?.lead ?? 0)
+          for (const need of s.needs) expect((due.get(need) ?? '') <= day).toBe(true)
+        })
+      }),
+    )
   })
 })

@@ -6,10 +6,14 @@ import { inOrder, type Needing } from './needs'
 export type WorkingDays = (day: number) => boolean
 
 /** The days with hours in the creator's week, minus days off. A week without any hours counts every day, so that counting back ends. */
-export function workingDays(settings: Pick<Settings, 'hours' | 'daysOff'> & Partial<Pick<Settings, 'exceptions'>>): WorkingDays {
+export function workingDays(
+  settings: Pick<Settings, 'hours' | 'daysOff'> & Partial<Pick<Settings, 'exceptions'>>,
+): WorkingDays {
   const off = new Set(settings.daysOff.map(dayNumber))
   const any = settings.hours.some((h) => h > 0)
-  const own = new Map(Object.entries(settings.exceptions ?? {}).map(([day, minutes]) => [dayNumber(day), minutes > 0]))
+  const own = new Map(
+    Object.entries(settings.exceptions ?? {}).map(([day, minutes]) => [dayNumber(day), minutes > 0]),
+  )
   return (day) => own.get(day) ?? (!off.has(day) && (!any || (settings.hours[weekday(day)] ?? 0) > 0))
 }
 

@@ -24,27 +24,57 @@ describe('editing a recipe', () => {
   })
 
   test('a lead counted from a step that goes is counted from the release', () => {
-    const lines = recipe.lines.map((l) => (l.id === 'prepare' ? { ...l, lead: { by: 'ahead' as const, step: 'film', days: 3 } } : l))
+    const lines = recipe.lines.map((l) =>
+      l.id === 'prepare' ? { ...l, lead: { by: 'ahead' as const, step: 'film', days: 3 } } : l,
+    )
     expect(daysBefore(lines, line('prepare', lines))).toBe(14)
-    expect(line('prepare', withoutLine({ ...recipe, lines }, 'film').lines).lead).toEqual({ by: 'before', days: 14 })
+    expect(line('prepare', withoutLine({ ...recipe, lines }, 'film').lines).lead).toEqual({
+      by: 'before',
+      days: 14,
+    })
   })
 
   test('a stage of one’s own stands behind another and before what built on that', () => {
     const more = withStage(recipe, { id: 'colour', name: 'Colour' }, 'edit')
-    expect(more.stages.map((s) => s.id)).toEqual(['brief', 'script', 'film', 'edit', 'colour', 'thumbnail', 'release', 'after'])
+    expect(more.stages.map((s) => s.id)).toEqual([
+      'brief',
+      'script',
+      'film',
+      'edit',
+      'colour',
+      'thumbnail',
+      'release',
+      'after',
+    ])
     expect(more.stages.find((s) => s.id === 'release')?.after).toEqual(['colour', 'thumbnail'])
-    expect(withStageMoved(more, 'colour', -1).stages.map((s) => s.id).slice(2, 5)).toEqual(['film', 'colour', 'edit'])
+    expect(
+      withStageMoved(more, 'colour', -1)
+        .stages.map((s) => s.id)
+        .slice(2, 5),
+    ).toEqual(['film', 'colour', 'edit'])
     expect(withStageMoved(more, 'brief', -1)).toBe(more)
   })
 
   test('circles are named: of needs, of stages, of leads; a line in no stage is found', () => {
     const needs = recipe.lines.map((l) => (l.id === 'brief' ? { ...l, needs: ['script'] } : l))
-    expect(refusalOf(recipeFault({ ...recipe, lines: needs }))).toMatch(/“Settle the brief” needs “Write the script” needs “Settle the brief”/)
+    expect(refusalOf(recipeFault({ ...recipe, lines: needs }))).toMatch(
+      /“Settle the brief” needs “Write the script” needs “Settle the brief”/,
+    )
     const stages = recipe.stages.map((s) => (s.id === 'brief' ? { ...s, after: ['script'] } : s))
     expect(refusalOf(recipeFault({ ...recipe, stages }))).toMatch(/“Brief” needs “Script” needs “Brief”/)
-    const leads = recipe.lines.map((l) => (l.id === 'film' ? { ...l, lead: { by: 'ahead' as const, step: 'prepare', days: 1 } } : l.id === 'prepare' ? { ...l, lead: { by: 'ahead' as const, step: 'film', days: 1 } } : l))
-    expect(refusalOf(recipeFault({ ...recipe, lines: leads }))).toMatch(/leads.*“Lay out the bench” before “Film the shots” before “Lay out the bench”/)
-    expect(refusalOf(recipeFault({ ...recipe, lines: [{ ...line('film'), stage: 'gone' }] }))).toMatch(/“Film the shots” is in no stage/)
+    const leads = recipe.lines.map((l) =>
+      l.id === 'film'
+        ? { ...l, lead: { by: 'ahead' as const, step: 'prepare', days: 1 } }
+        : l.id === 'prepare'
+          ? { ...l, lead: { by: 'ahead' as const, step: 'film', days: 1 } }
+          : l,
+    )
+    expect(refusalOf(recipeFault({ ...recipe, lines: leads }))).toMatch(
+      /leads.*“Lay out the bench” before “Film the shots” before “Lay out the bench”/,
+    )
+    expect(refusalOf(recipeFault({ ...recipe, lines: [{ ...line('film'), stage: 'gone' }] }))).toMatch(
+      /“Film the shots” is in no stage/,
+    )
   })
 })
 

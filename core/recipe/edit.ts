@@ -9,7 +9,13 @@ export function withoutStage<R extends Body>(recipe: R, id: Id): Result<R> {
   const gone = recipe.stages.find((s) => s.id === id)
   if (!gone) return refused('This stage is no longer there.', 'recipes.stages')
   if (recipe.stages.length === 1) return refused('A recipe needs at least one stage.', 'recipes.stages')
-  const stages = recipe.stages.filter((s) => s.id !== id).map((s): Stage => (s.after.includes(id) ? { ...s, after: [...new Set(s.after.flatMap((a) => (a === id ? gone.after : [a])))] } : s))
+  const stages = recipe.stages
+    .filter((s) => s.id !== id)
+    .map((s): Stage =>
+      s.after.includes(id)
+        ? { ...s, after: [...new Set(s.after.flatMap((a) => (a === id ? gone.after : [a])))] }
+        : s,
+    )
   let next: R = { ...recipe, stages }
   for (const line of recipe.lines) if (line.stage === id) next = withoutLine(next, line.id)
   return fine(next)
@@ -18,11 +24,20 @@ export function withoutStage<R extends Body>(recipe: R, id: Id): Result<R> {
 /** A recipe without one line: what needed it needs what it needed; a lead that was counted from it counts from the release. */
 export function withoutLine<R extends Body>(recipe: R, id: Id): R {
   const gone = recipe.lines.find((l) => l.id === id)
-  const lines = recipe.lines.filter((l) => l.id !== id).map((l): RecipeLine => ({
-    ...l,
-    needs: l.needs.includes(id) ? [...new Set(l.needs.flatMap((n) => (n === id ? (gone?.needs ?? []) : [n])))] : l.needs,
-    lead: l.lead.by === 'ahead' && l.lead.step === id ? (gone?.lead.by === 'before' ? { by: 'before', days: gone.lead.days + l.lead.days } : { by: 'before', days: l.lead.days }) : l.lead,
-  }))
+  const lines = recipe.lines
+    .filter((l) => l.id !== id)
+    .map((l): RecipeLine => ({
+      ...l,
+      needs: l.needs.includes(id)
+        ? [...new Set(l.needs.flatMap((n) => (n === id ? (gone?.needs ?? []) : [n])))]
+        : l.needs,
+      lead:
+        l.lead.by === 'ahead' && l.lead.step === id
+          ? gone?.lead.by === 'before'
+            ? { by: 'before', days: gone.lead.days + l.lead.days }
+            : { by: 'before', days: l.lead.days }
+          : l.lead,
+    }))
   return { ...recipe, lines }
 }
 
@@ -30,7 +45,11 @@ export function withoutLine<R extends Body>(recipe: R, id: Id): R {
 export function withStage<R extends Body>(recipe: R, stage: Pick<Stage, 'id' | 'name'>, behind: Id): R {
   const at = recipe.stages.findIndex((s) => s.id === behind)
   const fresh: Stage = { ...stage, kind: 'own', parts: [], after: at < 0 ? [] : [behind] }
-  const stages = recipe.stages.map((s) => (at >= 0 && s.after.includes(behind) && s.kind !== 'thumbnail' ? { ...s, after: s.after.map((a) => (a === behind ? fresh.id : a)) } : s))
+  const stages = recipe.stages.map((s) =>
+    at >= 0 && s.after.includes(behind) && s.kind !== 'thumbnail'
+      ? { ...s, after: s.after.map((a) => (a === behind ? fresh.id : a)) }
+      : s,
+  )
   return { ...recipe, stages: [...stages.slice(0, at + 1), fresh, ...stages.slice(at + 1)] }
 }
 
@@ -54,7 +73,21 @@ export function recipeFault(recipe: Body): Result<true> {
   if (!stages.ok) return stages
   const known = new Set(recipe.stages.map((s) => s.id))
   const lost = recipe.lines.find((l) => !known.has(l.stage))
-  if (lost) return refused(`“${lost.name}” is in no stage of this recipe. Choose one for it.`, 'recipes.lines.stage')
-  const leads = inOrder(recipe.lines.map((l) => ({ id: l.id, name: l.name, needs: l.lead.by === 'ahead' ? [l.lead.step] : [] })))
-  return leads.ok ? fine(true) : refused(leads.problem.sentence.replace('These steps wait for each other in a circle', 'The leads of these steps are counted from each other in a circle').replaceAll(' needs ', ' before ').replace('one of these needs', 'one of these leads'), 'recipes.lines.lead')
+  if (lost)
+    return refused(`“${lost.name}” is in no stage of this recipe. Choose one for it.`, 'recipes.lines.stage')
+  const leads = inOrder(
+    recipe.lines.map((l) => ({ id: l.id, name: l.name, needs: l.lead.by === 'ahead' ? [l.lead.step] : [] })),
+  )
+  return leads.ok
+    ? fine(true)
+    : refused(
+        leads.problem.sentence
+          .replace(
+            'These steps wait for each other in a circle',
+            'The leads of these steps are counted from each other in a circle',
+          )
+          .replaceAll(' needs ', ' before ')
+          .replace('one of these needs', 'one of these leads'),
+        'recipes.lines.lead',
+      )
 }

@@ -11,14 +11,43 @@ if (!show || !recipe) throw new Error('no example')
 const all = stepsToAdd(recipe, 'episode', [], exampleAt)
 const works = workingDays({ hours: [60, 60, 60, 60, 60, 60, 60], daysOff: [] })
 
-function standing(fields: Partial<Episode> = {}, script?: Script, change: (step: Step) => Step = (s) => s, today = '2026-11-24'): Standing {
+function standing(
+  fields: Partial<Episode> = {},
+  script?: Script,
+  change: (step: Step) => Step = (s) => s,
+  today = '2026-11-24',
+): Standing {
   if (!show || !recipe) throw new Error('no example')
-  return standingOf({ episode: exampleEpisode({ phase: { name: 'work', since: exampleAt }, ...fields }), show, recipe, script, outlets: [...records.outlets.values()], steps: all.map(change), today, works })
+  return standingOf({
+    episode: exampleEpisode({ phase: { name: 'work', since: exampleAt }, ...fields }),
+    show,
+    recipe,
+    script,
+    outlets: [...records.outlets.values()],
+    steps: all.map(change),
+    today,
+    works,
+  })
 }
 const lamp = (s: Standing, id: string) => s.stages.find((x) => x.stage.id === id)?.lamp
-const done = (...lines: string[]) => (s: Step): Step => (lines.includes(s.line ?? '') ? { ...s, doneAt: exampleAt } : s)
-const brief = { takeaway: 'You can', points: ['a', 'b', 'c'], description: 'Words', pictureIdea: '', pictureWords: '' }
-const written = exampleScript({ Hook: ['One two three.'], Body: ['Four five six.'], Wrong: ['Seven.'], Off: ['Eight.'], End: ['Nine.'] })
+const done =
+  (...lines: string[]) =>
+  (s: Step): Step =>
+    lines.includes(s.line ?? '') ? { ...s, doneAt: exampleAt } : s
+const brief = {
+  takeaway: 'You can',
+  points: ['a', 'b', 'c'],
+  description: 'Words',
+  pictureIdea: '',
+  pictureWords: '',
+}
+const written = exampleScript({
+  Hook: ['One two three.'],
+  Body: ['Four five six.'],
+  Wrong: ['Seven.'],
+  Off: ['Eight.'],
+  End: ['Nine.'],
+})
 
 describe('lamps', () => {
   test('of a fresh episode: the brief is open, what builds on it dark', () => {
@@ -35,7 +64,9 @@ describe('lamps', () => {
     const s = standing({ brief })
     expect(s.steps.find((x) => x.step.line === 'brief')?.done).toBe(true)
     expect(lamp(s, 'brief')).toMatchObject({ state: 'working' })
-    expect(lamp(standing({ brief, titles: [{ id: 't', text: 'A title' }], chosenTitle: 't' }), 'brief')?.state).toBe('lit')
+    expect(
+      lamp(standing({ brief, titles: [{ id: 't', text: 'A title' }], chosenTitle: 't' }), 'brief')?.state,
+    ).toBe('lit')
     expect(lamp(standing({ brief: { ...brief, points: ['a', 'b', ' '] } }), 'brief')?.state).toBe('open')
   })
 
@@ -46,9 +77,13 @@ describe('lamps', () => {
   })
 
   test('wait when the next step waits on someone', () => {
-    const s = standing({ brief }, written, (x) => (x.line === 'prepare' ? { ...x, waiting: { who: 'Ines Varga', what: 'a key', since: '2026-11-20' } } : x))
+    const s = standing({ brief }, written, (x) =>
+      x.line === 'prepare' ? { ...x, waiting: { who: 'Ines Varga', what: 'a key', since: '2026-11-20' } } : x,
+    )
     expect(lamp(s, 'film')?.state).toBe('waiting')
-    expect(s.missing).toContainEqual(expect.objectContaining({ kind: 'step', sentence: 'waits on Ines Varga' }))
+    expect(s.missing).toContainEqual(
+      expect.objectContaining({ kind: 'step', sentence: 'waits on Ines Varga' }),
+    )
   })
 
   test('are late by their most overdue step, and no longer once it is done', () => {
@@ -57,7 +92,10 @@ describe('lamps', () => {
     expect(s.steps.find((x) => x.step.line === 'film')).toMatchObject({ due: '2026-11-22', late: 2 })
     expect(lamp(s, 'film')?.late).toBe(3)
     expect(s.late).toBe(11)
-    expect(lamp(standing({ brief, place }, written, done('prepare', 'film')), 'film')).toEqual({ state: 'lit', share: 1 })
+    expect(lamp(standing({ brief, place }, written, done('prepare', 'film')), 'film')).toEqual({
+      state: 'lit',
+      share: 1,
+    })
   })
 
   test('without a slot nothing is due, and the order stays', () => {
@@ -80,8 +118,12 @@ describe('lamps', () => {
 
 describe('ready', () => {
   const whole: Partial<Episode> = {
-    brief, titles: [{ id: 't', text: 'A title' }], chosenTitle: 't', tags: ['oak'],
-    pictures: [{ id: 'p', name: 'a.png', type: 'image/png', width: 1280, height: 720, size: 10 }], chosenPicture: 'p',
+    brief,
+    titles: [{ id: 't', text: 'A title' }],
+    chosenTitle: 't',
+    tags: ['oak'],
+    pictures: [{ id: 'p', name: 'a.png', type: 'image/png', width: 1280, height: 720, size: 10 }],
+    chosenPicture: 'p',
     cut: { length: 120, starts: { Hook: 0, Body: 20, Wrong: 40, Off: 60, End: 90 } },
   }
   const ticked = done('prepare', 'film', 'rough', 'check')
@@ -94,8 +136,15 @@ describe('ready', () => {
   })
 
   test('the list of what is missing names a mend for each', () => {
-    const s = standing({ ...whole, tags: Array.from({ length: 60 }, (_, i) => `a long tag ${i}`), chosenPicture: undefined }, written, ticked)
+    const s = standing(
+      { ...whole, tags: Array.from({ length: 60 }, (_, i) => `a long tag ${i}`), chosenPicture: undefined },
+      written,
+      ticked,
+    )
     expect(s.ready).toBe(false)
-    expect(s.missing.map((m) => [m.name, m.kind === 'part' ? m.mend.label : ''])).toEqual([['Thumbnail', 'Choose one'], ['Tags', expect.stringMatching(/^Drop the last \d+$/)]])
+    expect(s.missing.map((m) => [m.name, m.kind === 'part' ? m.mend.label : ''])).toEqual([
+      ['Thumbnail', 'Choose one'],
+      ['Tags', expect.stringMatching(/^Drop the last \d+$/)],
+    ])
   })
 })

@@ -82,13 +82,21 @@ export function standingOf(of: StandingOf): Standing {
     return state
   }
   const gone = episode.phase.name === 'released'
-  const done = new Map(row.map((s) => [s.id, s.doneAt !== undefined || (s.part !== undefined && part(s.part).state === 'there')]))
+  const done = new Map(
+    row.map((s) => [
+      s.id,
+      s.doneAt !== undefined || (s.part !== undefined && part(s.part).state === 'there'),
+    ]),
+  )
   const early = earliestBefore(recipe.stages, episode.early)
-  const unsettled = new Map(recipe.stages.map((s) => [s.id, (s.settled ?? []).map(part).filter((p) => p.state !== 'there')]))
+  const unsettled = new Map(
+    recipe.stages.map((s) => [s.id, (s.settled ?? []).map(part).filter((p) => p.state !== 'there')]),
+  )
   const steps = row.map((step): StepState => {
     const isDone = done.get(step.id) ?? false
     const before = early.get(step.stage)
-    const bound = before === undefined || !release || step.lead.by === 'after' ? undefined : addDays(release.day, -before)
+    const bound =
+      before === undefined || !release || step.lead.by === 'after' ? undefined : addDays(release.day, -before)
     const earliest = bound !== undefined && bound > (step.earliest ?? '') ? bound : step.earliest
     const counted = due.get(step.id)
     // What cannot be begun earlier is not due earlier.
@@ -110,7 +118,12 @@ export function standingOf(of: StandingOf): Standing {
     const parts = stage.parts.map(part)
     const open = unsettled.get(stage.id) ?? []
     const begun = stage.after.every((id) => lit.get(id) ?? true) && open.length === 0
-    const lamp = gone && stage.kind !== 'after' ? { state: 'lit' as const, share: 1 } : stage.kind === 'after' && !begun ? { state: 'dark' as const, share: 0 } : lampOf(mine, parts, begun)
+    const lamp =
+      gone && stage.kind !== 'after'
+        ? { state: 'lit' as const, share: 1 }
+        : stage.kind === 'after' && !begun
+          ? { state: 'dark' as const, share: 0 }
+          : lampOf(mine, parts, begun)
     lit.set(stage.id, lamp.state === 'lit')
     return { stage, lamp, steps: mine, parts, unsettled: open }
   })
@@ -140,10 +153,20 @@ function earliestBefore(stages: readonly Stage[], early: number | undefined): Ma
   const days = new Map<Id, number>()
   const byId = new Map(stages.map((s) => [s.id, s]))
   const of = (stage: Stage, path: readonly Id[]): number | undefined => {
-    const all = [early, stage.earliest, ...stage.after.flatMap((id) => { const before = byId.get(id); return before && !path.includes(id) ? of(before, [...path, id]) : undefined })].filter((n) => n !== undefined)
+    const all = [
+      early,
+      stage.earliest,
+      ...stage.after.flatMap((id) => {
+        const before = byId.get(id)
+        return before && !path.includes(id) ? of(before, [...path, id]) : undefined
+      }),
+    ].filter((n) => n !== undefined)
     return all.length === 0 ? undefined : Math.min(...all)
   }
-  for (const s of stages) { const n = of(s, [s.id]); if (n !== undefined) days.set(s.id, n) }
+  for (const s of stages) {
+    const n = of(s, [s.id])
+    if (n !== undefined) days.set(s.id, n)
+  }
   return days
 }
 
@@ -152,7 +175,8 @@ export function lampOf(steps: readonly StepState[], parts: readonly PartState[],
   const required = steps.filter((s) => s.step.required)
   const late = Math.max(0, ...required.map((s) => s.late ?? 0))
   const flag = late > 0 ? { late } : {}
-  if (required.every((s) => s.done) && parts.every((p) => p.state === 'there')) return { state: 'lit', share: 1 }
+  if (required.every((s) => s.done) && parts.every((p) => p.state === 'there'))
+    return { state: 'lit', share: 1 }
   const next = steps.find((s) => !s.done && s.free) ?? steps.find((s) => !s.done)
   const share = shareOf(required, parts)
   if (next?.step.waiting) return { state: 'waiting', share, ...flag }
@@ -170,24 +194,38 @@ function shareOf(steps: readonly StepState[], parts: readonly PartState[]): numb
   const loose = parts.filter((p) => !carried.has(p.part) && p.part !== 'chapters')
   const each = steps.length > 0 ? steps.reduce((sum, s) => sum + s.step.minutes, 0) / steps.length || 1 : 1
   const whole = steps.reduce((sum, s) => sum + (s.step.minutes || each), 0) + loose.length * each
-  const gone = steps.reduce((sum, s) => sum + (s.done ? s.step.minutes || each : Math.min(s.step.logged, s.step.minutes * 0.95)), 0) + loose.filter((p) => p.state === 'there').length * each
+  const gone =
+    steps.reduce(
+      (sum, s) => sum + (s.done ? s.step.minutes || each : Math.min(s.step.logged, s.step.minutes * 0.95)),
+      0,
+    ) +
+    loose.filter((p) => p.state === 'there').length * each
   return whole === 0 ? 0 : Math.min(gone / whole, 0.99)
 }
 
 function missingOf(before: readonly StageState[], required: readonly PartState[]): Missing[] {
   const parts = new Map<Part, PartState>()
-  for (const p of [...before.flatMap((s) => s.parts), ...required]) if (p.state !== 'there') parts.set(p.part, p)
+  for (const p of [...before.flatMap((s) => s.parts), ...required])
+    if (p.state !== 'there') parts.set(p.part, p)
   const list: Missing[] = []
   for (const { stage, steps } of before)
     for (const { step, done } of steps)
       if (!done && step.required && (step.part === undefined || !parts.has(step.part)))
-        list.push({ kind: 'step', step, name: step.name, sentence: step.waiting ? `waits on ${step.waiting.who}` : 'not done', stage: stage.id })
-  for (const p of parts.values()) list.push({ kind: 'part', part: p.part, name: p.name, sentence: p.sentence, mend: p.mend })
+        list.push({
+          kind: 'step',
+          step,
+          name: step.name,
+          sentence: step.waiting ? `waits on ${step.waiting.who}` : 'not done',
+          stage: stage.id,
+        })
+  for (const p of parts.values())
+    list.push({ kind: 'part', part: p.part, name: p.name, sentence: p.sentence, mend: p.mend })
   return list
 }
 
 /** The six lamps of the glyph and of the matrix, by the trade's order; a stage that the recipe leaves out has none. */
 export function sixLamps(standing: Standing): (Lamp | undefined)[] {
-  return (['brief', 'script', 'film', 'edit', 'thumbnail', 'release'] as const).map((kind) => standing.stages.find((s) => s.stage.kind === kind)?.lamp)
+  return (['brief', 'script', 'film', 'edit', 'thumbnail', 'release'] as const).map(
+    (kind) => standing.stages.find((s) => s.stage.kind === kind)?.lamp,
+  )
 }
-

@@ -38,7 +38,11 @@ export function inOrder<T extends Needing>(steps: readonly T[]): Result<T[]> {
   }
   for (const step of steps) {
     const cycle = visit(step)
-    if (cycle) return refused(`These steps wait for each other in a circle: ${cycle}. Take one of these needs away.`, 'needs')
+    if (cycle)
+      return refused(
+        `These steps wait for each other in a circle: ${cycle}. Take one of these needs away.`,
+        'needs',
+      )
   }
   return fine(order)
 }

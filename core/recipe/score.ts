@@ -2,7 +2,16 @@ import type { Id, Lead, Recipe, RecipeLine } from '../model'
 
 /** A recipe's lines on the axis of days before release (negative: after it), stage by stage, as a plot draws them. */
 export interface Score {
-  rows: ({ is: 'stage'; id: Id; name: string; /** Days before release by which the whole stage is due; none for one without steps before it. */ due: number | undefined } | { is: 'line'; line: RecipeLine; days: number })[]
+  rows: (
+    | {
+        is: 'stage'
+        id: Id
+        name: string
+        /** Days before release by which the whole stage is due; none for one without steps before it. */ due:
+          number | undefined
+      }
+    | { is: 'line'; line: RecipeLine; days: number }
+  )[]
   /** Needs as pairs of rows. */
   needs: { from: number; to: number }[]
   /** The most days before and after release. */
@@ -14,8 +23,10 @@ export interface Score {
 export function daysBefore(lines: readonly RecipeLine[], line: RecipeLine, path: readonly Id[] = []): number {
   const { lead } = line
   switch (lead.by) {
-    case 'before': return lead.days
-    case 'after': return -lead.days
+    case 'before':
+      return lead.days
+    case 'after':
+      return -lead.days
     case 'ahead': {
       const other = path.includes(line.id) ? undefined : lines.find((l) => l.id === lead.step)
       return lead.days + (other ? daysBefore(lines, other, [...path, line.id]) : 0)
@@ -30,13 +41,23 @@ export function scoreOf(recipe: Pick<Recipe, 'stages' | 'lines'>): Score {
   for (const stage of recipe.stages) {
     const mine = recipe.lines.filter((l) => l.stage === stage.id)
     const before = mine.filter((l) => l.lead.by !== 'after').map((l) => daysBefore(recipe.lines, l))
-    rows.push({ is: 'stage', id: stage.id, name: stage.name, due: before.length === 0 ? undefined : Math.min(...before) })
+    rows.push({
+      is: 'stage',
+      id: stage.id,
+      name: stage.name,
+      due: before.length === 0 ? undefined : Math.min(...before),
+    })
     for (const line of mine) {
       at.set(line.id, rows.length)
       rows.push({ is: 'line', line, days: daysBefore(recipe.lines, line) })
     }
   }
-  const needs = recipe.lines.flatMap((l) => l.needs.flatMap((n) => { const [from, to] = [at.get(n), at.get(l.id)]; return from === undefined || to === undefined ? [] : [{ from, to }] }))
+  const needs = recipe.lines.flatMap((l) =>
+    l.needs.flatMap((n) => {
+      const [from, to] = [at.get(n), at.get(l.id)]
+      return from === undefined || to === undefined ? [] : [{ from, to }]
+    }),
+  )
   const days = rows.flatMap((r) => (r.is === 'line' ? [r.days] : []))
   return { rows, needs, before: Math.max(7, ...days), after: Math.max(0, ...days.map((d) => -d)) }
 }
@@ -45,12 +66,18 @@ export function scoreOf(recipe: Pick<Recipe, 'stages' | 'lines'>): Score {
 export function leadAt(lines: readonly RecipeLine[], line: RecipeLine, days: number): Lead {
   const whole = Math.round(days)
   switch (line.lead.by) {
-    case 'before': return { by: 'before', days: Math.min(365, Math.max(0, whole)) }
-    case 'after': return { by: 'after', days: Math.min(365, Math.max(0, -whole)) }
+    case 'before':
+      return { by: 'before', days: Math.min(365, Math.max(0, whole)) }
+    case 'after':
+      return { by: 'after', days: Math.min(365, Math.max(0, -whole)) }
     case 'ahead': {
       const { step } = line.lead
       const other = lines.find((l) => l.id === step)
-      return { by: 'ahead', step, days: Math.min(365, Math.max(0, whole - (other ? daysBefore(lines, other) : 0))) }
+      return {
+        by: 'ahead',
+        step,
+        days: Math.min(365, Math.max(0, whole - (other ? daysBefore(lines, other) : 0))),
+      }
     }
   }
 }

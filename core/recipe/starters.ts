@@ -4,7 +4,16 @@ function stage(id: Stage['kind'], name: string, parts: Part[], after: string[]):
   return { id, kind: id, name, parts, after }
 }
 
-function line(id: string, inStage: string, name: string, kind: StepKind, minutes: number, lead: Lead, needs: string[], part?: Part): RecipeLine {
+function line(
+  id: string,
+  inStage: string,
+  name: string,
+  kind: StepKind,
+  minutes: number,
+  lead: Lead,
+  needs: string[],
+  part?: Part,
+): RecipeLine {
   return { id, stage: inStage, name, kind, minutes, lead, needs, required: true, ...(part ? { part } : {}) }
 }
 
@@ -39,13 +48,27 @@ function outline(kind: Show['kind']): Recipe['outline'] {
         { id: 'need', title: 'What you will need', guidance: 'Materials and tools, with a word on each.' },
         { id: 'making', title: 'How it is done', guidance: 'The work, in its order.' },
         { id: 'wrong', title: 'What I got wrong', guidance: 'The mistake, and how to avoid it.' },
-        { id: 'signoff', title: 'Ask and sign-off', guidance: 'One question to viewers, then what comes next.' },
+        {
+          id: 'signoff',
+          title: 'Ask and sign-off',
+          guidance: 'One question to viewers, then what comes next.',
+        },
       ]
 }
 
 /** What both starters share: sections, the description's pattern, two folders. */
-function common(kind: Show['kind'], at: Moment): Pick<Recipe, 'outline' | 'pattern' | 'call' | 'folders' | 'createdAt' | 'updatedAt'> {
-  return { outline: outline(kind), pattern, call: '', folders: ['Media', 'Release'], createdAt: at, updatedAt: at }
+function common(
+  kind: Show['kind'],
+  at: Moment,
+): Pick<Recipe, 'outline' | 'pattern' | 'call' | 'folders' | 'createdAt' | 'updatedAt'> {
+  return {
+    outline: outline(kind),
+    pattern,
+    call: '',
+    folders: ['Media', 'Release'],
+    createdAt: at,
+    updatedAt: at,
+  }
 }
 
 /** The recipe that everyone starts with: three steps (write, film or record, edit) over the six stages of the trade. */
@@ -74,13 +97,66 @@ export function fullRecipe(id: string, kind: Show['kind'], at: Moment): Recipe {
     lines: [
       line('brief', 'brief', 'Settle the brief', 'write', 40, before(21), [], 'brief'),
       line('titles', 'brief', 'Choose the title', 'write', 20, before(20), ['brief'], 'title'),
-      line('script', 'script', audio ? 'Write the questions' : 'Write the script', 'write', audio ? 75 : 150, before(14), ['brief'], 'script'),
-      line('prepare', 'film', audio ? 'Test the line and the room' : 'Lay out the bench', 'prepare', 30, before(12), ['script']),
-      line('film', 'film', audio ? 'Record the talk' : 'Film the shots', audio ? 'record' : 'film', audio ? 90 : 120, before(11), ['script', 'prepare'], audio ? undefined : 'shots'),
+      line(
+        'script',
+        'script',
+        audio ? 'Write the questions' : 'Write the script',
+        'write',
+        audio ? 75 : 150,
+        before(14),
+        ['brief'],
+        'script',
+      ),
+      line(
+        'prepare',
+        'film',
+        audio ? 'Test the line and the room' : 'Lay out the bench',
+        'prepare',
+        30,
+        before(12),
+        ['script'],
+      ),
+      line(
+        'film',
+        'film',
+        audio ? 'Record the talk' : 'Film the shots',
+        audio ? 'record' : 'film',
+        audio ? 90 : 120,
+        before(11),
+        ['script', 'prepare'],
+        audio ? undefined : 'shots',
+      ),
       line('rough', 'edit', 'First cut', 'edit', audio ? 90 : 180, before(6), ['film']),
-      line('sound', 'edit', audio ? 'Sound and levels' : 'Sound and colour', 'edit', 60, before(4), ['rough'], 'length'),
-      line('pictures', 'thumbnail', audio ? 'Make the cover' : 'Make the pictures', 'design', 45, before(3), ['film'], 'picture'),
-      line('choose', 'thumbnail', audio ? 'Choose the cover' : 'Choose the thumbnail', 'design', 15, before(2), ['pictures'], 'thumbnail'),
+      line(
+        'sound',
+        'edit',
+        audio ? 'Sound and levels' : 'Sound and colour',
+        'edit',
+        60,
+        before(4),
+        ['rough'],
+        'length',
+      ),
+      line(
+        'pictures',
+        'thumbnail',
+        audio ? 'Make the cover' : 'Make the pictures',
+        'design',
+        45,
+        before(3),
+        ['film'],
+        'picture',
+      ),
+      line(
+        'choose',
+        'thumbnail',
+        audio ? 'Choose the cover' : 'Choose the thumbnail',
+        'design',
+        15,
+        before(2),
+        ['pictures'],
+        'thumbnail',
+      ),
       line('describe', 'release', 'Write the description', 'write', 25, before(1), ['script'], 'description'),
       line('check', 'release', 'Watch it once, whole', 'admin', 30, before(1), ['sound', 'choose']),
       line('letters', 'after', 'Answer the first letters', 'admin', 30, { by: 'after', days: 2 }, []),

@@ -22,7 +22,12 @@ export function unknownWords(pattern: string): string[] {
  * The description made from a pattern: words in braces filled in, lines whose words are all empty dropped,
  * and never more than one blank line in a row. Unknown words stay as they are, so that the fault can be seen.
  */
-export function descriptionOf(recipe: Pick<Recipe, 'pattern' | 'call'>, episode: Episode, title: string, chapters: readonly Chapter[]): string {
+export function descriptionOf(
+  recipe: Pick<Recipe, 'pattern' | 'call'>,
+  episode: Episode,
+  title: string,
+  chapters: readonly Chapter[],
+): string {
   const values: Record<string, string> = {
     title,
     description: episode.brief.description.trim(),
@@ -37,5 +42,8 @@ export function descriptionOf(recipe: Pick<Recipe, 'pattern' | 'call'>, episode:
     const filled = line.replace(/\{(\w+)\}/g, (whole, word: string) => values[word] ?? whole)
     return words.length > 0 && words.every((w) => w === '') ? [] : [filled]
   })
-  return lines.join('\n').replace(/\n{3,}/g, '\n\n').trim()
+  return lines
+    .join('\n')
+    .replace(/\n{3,}/g, '\n\n')
+    .trim()
 }

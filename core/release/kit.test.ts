@@ -6,14 +6,22 @@ const show = records.shows.get('show')
 const recipe = records.recipes.get('recipe')
 if (!show || !recipe) throw new Error('no example')
 const episode = exampleEpisode({
-  titles: [{ id: 't', text: 'Ribs; bent = cold' }], chosenTitle: 't', tags: ['oak', 'green oak'],
+  titles: [{ id: 't', text: 'Ribs; bent = cold' }],
+  chosenTitle: 't',
+  tags: ['oak', 'green oak'],
   brief: { takeaway: '', points: [], description: 'How.', pictureIdea: '', pictureWords: '' },
   cut: { length: 120, starts: { Hook: 0, Body: 20, End: 90 } },
 })
 const script = exampleScript({ Hook: ['One.'], Body: ['Two.'], End: ['Three.'] })
 const second = script.sections[1]?.beats[0]
-if (second) { second.delivery = 'voice'; second.cues.push({ id: 'c', kind: 'shot', text: 'Low, from the side', got: true }) }
-const texts = kitTexts({ episode, show, recipe, script, outlets: [...records.outlets.values()] }, { number: '#42', at: Date.parse('2026-11-26T17:00:00Z'), pictures: ['thumbnail.png'] })
+if (second) {
+  second.delivery = 'voice'
+  second.cues.push({ id: 'c', kind: 'shot', text: 'Low, from the side', got: true })
+}
+const texts = kitTexts(
+  { episode, show, recipe, script, outlets: [...records.outlets.values()] },
+  { number: '#42', at: Date.parse('2026-11-26T17:00:00Z'), pictures: ['thumbnail.png'] },
+)
 
 describe('the release kit', () => {
   test('has the chapters as lines, and in the description', () => {
@@ -23,12 +31,24 @@ describe('the release kit', () => {
   })
 
   test('has JSON chapters of the podcast namespace', () => {
-    expect(JSON.parse(texts['chapters.json'])).toEqual({ version: '1.2.0', title: 'Ribs; bent = cold', chapters: [{ startTime: 0, title: 'Hook' }, { startTime: 20, title: 'Body' }, { startTime: 90, title: 'End' }] })
+    expect(JSON.parse(texts['chapters.json'])).toEqual({
+      version: '1.2.0',
+      title: 'Ribs; bent = cold',
+      chapters: [
+        { startTime: 0, title: 'Hook' },
+        { startTime: 20, title: 'Body' },
+        { startTime: 90, title: 'End' },
+      ],
+    })
   })
 
   test('has FFmpeg metadata, what the format keeps for itself escaped', () => {
-    expect(texts['chapters.ffmeta']).toContain(';FFMETADATA1\ntitle=Ribs\\; bent \\= cold\nartist=Tern & Tiller\n')
-    expect(texts['chapters.ffmeta']).toContain('[CHAPTER]\nTIMEBASE=1/1000\nSTART=90000\nEND=120000\ntitle=End\n')
+    expect(texts['chapters.ffmeta']).toContain(
+      ';FFMETADATA1\ntitle=Ribs\\; bent \\= cold\nartist=Tern & Tiller\n',
+    )
+    expect(texts['chapters.ffmeta']).toContain(
+      '[CHAPTER]\nTIMEBASE=1/1000\nSTART=90000\nEND=120000\ntitle=End\n',
+    )
   })
 
   test('has the script as Markdown: voice-over quoted, shots as a checklist', () => {
@@ -37,7 +57,15 @@ describe('the release kit', () => {
   })
 
   test('says in kit.json what it holds', () => {
-    expect(JSON.parse(texts['kit.json'])).toMatchObject({ format: 'lamp-reel kit', number: '#42', title: 'Ribs; bent = cold', goesOut: '2026-11-26T17:00:00.000Z', lengthSeconds: 120, chaptersFrom: 'edit', outlets: ['Video site'] })
+    expect(JSON.parse(texts['kit.json'])).toMatchObject({
+      format: 'lamp-reel kit',
+      number: '#42',
+      title: 'Ribs; bent = cold',
+      goesOut: '2026-11-26T17:00:00.000Z',
+      lengthSeconds: 120,
+      chaptersFrom: 'edit',
+      outlets: ['Video site'],
+    })
     expect(JSON.parse(texts['kit.json']).files).toContain('thumbnail.png')
   })
 

@@ -5,10 +5,22 @@ import { scriptMarkdown } from '../formats/script-markdown'
 import { episodeChapters, episodeDescription, titleOf, type PartsOf } from './parts'
 
 /** The text files of a release kit by their names in the zip; the thumbnail's two pictures are the caller's. */
-export type KitTexts = Record<'description.txt' | 'chapters.txt' | 'chapters.json' | 'chapters.ffmeta' | 'tags.txt' | 'script.md' | 'kit.json', string>
+export type KitTexts = Record<
+  | 'description.txt'
+  | 'chapters.txt'
+  | 'chapters.json'
+  | 'chapters.ffmeta'
+  | 'tags.txt'
+  | 'script.md'
+  | 'kit.json',
+  string
+>
 
 /** Everything about a release that is text, each in its open format. `number` is as shown, `at` the release moment in ms. */
-export function kitTexts(of: PartsOf, about: { number: string; at: number | undefined; pictures: readonly string[] }): KitTexts {
+export function kitTexts(
+  of: PartsOf,
+  about: { number: string; at: number | undefined; pictures: readonly string[] },
+): KitTexts {
   const { episode, show, script } = of
   const title = titleOf(episode)
   const chapters = episodeChapters(of)
@@ -25,7 +37,15 @@ export function kitTexts(of: PartsOf, about: { number: string; at: number | unde
     tags: episode.tags,
     links: episode.links.map(({ label, url }) => ({ label, url })),
     outlets: of.outlets.map((o) => o.name),
-    files: ['description.txt', 'chapters.txt', 'chapters.json', 'chapters.ffmeta', 'tags.txt', 'script.md', ...about.pictures],
+    files: [
+      'description.txt',
+      'chapters.txt',
+      'chapters.json',
+      'chapters.ffmeta',
+      'tags.txt',
+      'script.md',
+      ...about.pictures,
+    ],
   }
   return {
     'description.txt': `${episodeDescription(of)}\n`,
@@ -41,5 +61,11 @@ export function kitTexts(of: PartsOf, about: { number: string; at: number | unde
 /** A name for files made of an episode: its number and title in plain letters, `42-steaming-oak-ribs`. */
 export function fileName(number: string, title: string): string {
   const plain = `${number} ${title}`.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase()
-  return plain.replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 60).replace(/-+$/, '') || 'episode'
+  return (
+    plain
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 60)
+      .replace(/-+$/, '') || 'episode'
+  )
 }

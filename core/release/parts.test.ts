@@ -15,34 +15,57 @@ function state(part: Parameters<typeof partState>[0], fields: Partial<Episode> =
 describe('parts', () => {
   test('a title is there when one is chosen, and fails when it is too long', () => {
     expect(state('title')).toMatchObject({ state: 'missing', mend: { label: 'Write some', stage: 'brief' } })
-    expect(state('title', { titles: [{ id: 't', text: 'Ribs' }] })).toMatchObject({ state: 'missing', sentence: '1 candidate, none chosen' })
+    expect(state('title', { titles: [{ id: 't', text: 'Ribs' }] })).toMatchObject({
+      state: 'missing',
+      sentence: '1 candidate, none chosen',
+    })
     expect(state('title', { titles: [{ id: 't', text: 'Ribs' }], chosenTitle: 't' }).state).toBe('there')
-    expect(state('title', { titles: [{ id: 't', text: 'x'.repeat(101) }], chosenTitle: 't' })).toMatchObject({ state: 'failing', sentence: '101 of 100 characters' })
+    expect(state('title', { titles: [{ id: 't', text: 'x'.repeat(101) }], chosenTitle: 't' })).toMatchObject({
+      state: 'failing',
+      sentence: '101 of 100 characters',
+    })
   })
 
   test('the title shown is the chosen one, else the working title', () => {
     expect(titleOf(exampleEpisode())).toBe('Steaming oak ribs')
-    expect(titleOf(exampleEpisode({ titles: [{ id: 't', text: 'Bent cold' }], chosenTitle: 't' }))).toBe('Bent cold')
+    expect(titleOf(exampleEpisode({ titles: [{ id: 't', text: 'Bent cold' }], chosenTitle: 't' }))).toBe(
+      'Bent cold',
+    )
   })
 
   test('tags over the limit offer to drop the last ones', () => {
     const tags = Array.from({ length: 40 }, (_, i) => `wooden boats ${i}`)
     expect(state('tags', { tags })).toMatchObject({ state: 'failing', mend: { focus: 'fit-tags' } })
-    expect(state('tags', { tags: ['oak'] })).toMatchObject({ state: 'there', sentence: '3 of 500 characters' })
+    expect(state('tags', { tags: ['oak'] })).toMatchObject({
+      state: 'there',
+      sentence: '3 of 500 characters',
+    })
   })
 
   test('a thumbnail is there when one of the pictures is chosen', () => {
-    const pictures = [{ id: 'p', name: 'a.png', type: 'image/png' as const, width: 1280, height: 720, size: 5 }]
-    expect(state('thumbnail', { pictures })).toMatchObject({ state: 'missing', sentence: '1 picture, none chosen' })
+    const pictures = [
+      { id: 'p', name: 'a.png', type: 'image/png' as const, width: 1280, height: 720, size: 5 },
+    ]
+    expect(state('thumbnail', { pictures })).toMatchObject({
+      state: 'missing',
+      sentence: '1 picture, none chosen',
+    })
     expect(state('thumbnail', { pictures, chosenPicture: 'gone' }).state).toBe('missing')
-    expect(state('thumbnail', { pictures, chosenPicture: 'p' })).toMatchObject({ state: 'there', sentence: '1280 × 720' })
+    expect(state('thumbnail', { pictures, chosenPicture: 'p' })).toMatchObject({
+      state: 'there',
+      sentence: '1280 × 720',
+    })
   })
 
   test('chapters pass or say what breaks the outlet’s rules', () => {
     expect(state('chapters')).toMatchObject({ state: 'missing', mend: { stage: 'script' } })
     const script = exampleScript({ Hook: ['One.'], Body: ['Two.'], End: ['Three.'] })
-    expect(state('chapters', { cut: { length: 100, starts: { Hook: 0, Body: 4, End: 50 } } }, script)).toMatchObject({ state: 'failing', sentence: '“Hook” has 4 s, less than 10 s' })
-    expect(state('chapters', { cut: { length: 100, starts: { Hook: 0, Body: 30, End: 50 } } }, script).state).toBe('there')
+    expect(
+      state('chapters', { cut: { length: 100, starts: { Hook: 0, Body: 4, End: 50 } } }, script),
+    ).toMatchObject({ state: 'failing', sentence: '“Hook” has 4 s, less than 10 s' })
+    expect(
+      state('chapters', { cut: { length: 100, starts: { Hook: 0, Body: 30, End: 50 } } }, script).state,
+    ).toBe('there')
   })
 
   test('shots are there when each that was noted is got', () => {
@@ -53,7 +76,14 @@ describe('parts', () => {
   })
 
   test('the outlets’ required parts come once each, in the trade’s order', () => {
-    expect(requiredParts(outlets)).toEqual(['title', 'description', 'chapters', 'tags', 'thumbnail', 'length'])
+    expect(requiredParts(outlets)).toEqual([
+      'title',
+      'description',
+      'chapters',
+      'tags',
+      'thumbnail',
+      'length',
+    ])
     expect(requiredParts([])).toEqual([])
   })
 })

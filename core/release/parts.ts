@@ -22,7 +22,11 @@ export interface PartState {
   /** What stands there or what is wrong, a few words. */
   sentence: string
   /** What mends it: the words on the button, and the stage whose workspace has it. */
-  mend: { label: string; stage: 'brief' | 'script' | 'film' | 'edit' | 'thumbnail' | 'release'; focus: string }
+  mend: {
+    label: string
+    stage: 'brief' | 'script' | 'film' | 'edit' | 'thumbnail' | 'release'
+    focus: string
+  }
 }
 
 /** The chosen title's text, or nothing. */
@@ -37,7 +41,11 @@ export function titleOf(episode: Episode): string {
 }
 
 /** The chapters of an episode as its show times them. */
-export function episodeChapters({ episode, show, script }: Pick<PartsOf, 'episode' | 'show' | 'script'>): Chapters {
+export function episodeChapters({
+  episode,
+  show,
+  script,
+}: Pick<PartsOf, 'episode' | 'show' | 'script'>): Chapters {
   return chaptersOf(script, episode.cut, show.pace)
 }
 
@@ -50,38 +58,104 @@ export function episodeDescription(of: PartsOf): string {
 export function partState(part: Part, of: PartsOf): PartState {
   const { episode, show, script, outlets } = of
   const cover = show.kind === 'audio' ? 'cover' : 'thumbnail'
-  const say = (name: string, state: PartState['state'], sentence: string, label: string, stage: PartState['mend']['stage'], focus: string = part): PartState => ({ part, name, state, sentence, mend: { label, stage, focus } })
+  const say = (
+    name: string,
+    state: PartState['state'],
+    sentence: string,
+    label: string,
+    stage: PartState['mend']['stage'],
+    focus: string = part,
+  ): PartState => ({ part, name, state, sentence, mend: { label, stage, focus } })
   const there = (yes: boolean): PartState['state'] => (yes ? 'there' : 'missing')
   switch (part) {
     case 'brief': {
       const points = episode.brief.points.filter((p) => p.trim() !== '').length
       const whole = episode.brief.takeaway.trim() !== '' && points === 3
-      return say('Brief', there(whole), whole ? 'settled' : episode.brief.takeaway.trim() === '' ? 'nothing to take away yet' : `${points} of 3 points`, 'Settle it', 'brief', 'takeaway')
+      return say(
+        'Brief',
+        there(whole),
+        whole
+          ? 'settled'
+          : episode.brief.takeaway.trim() === ''
+            ? 'nothing to take away yet'
+            : `${points} of 3 points`,
+        'Settle it',
+        'brief',
+        'takeaway',
+      )
     }
     case 'title': {
       const title = chosenTitle(episode)
       const limit = strictest(outlets).title
-      if (title === undefined) return say('Title', 'missing', episode.titles.length > 0 ? `${episode.titles.length} ${episode.titles.length === 1 ? 'candidate' : 'candidates'}, none chosen` : 'none chosen', episode.titles.length > 0 ? 'Choose one' : 'Write some', 'brief')
+      if (title === undefined)
+        return say(
+          'Title',
+          'missing',
+          episode.titles.length > 0
+            ? `${episode.titles.length} ${episode.titles.length === 1 ? 'candidate' : 'candidates'}, none chosen`
+            : 'none chosen',
+          episode.titles.length > 0 ? 'Choose one' : 'Write some',
+          'brief',
+        )
       const length = [...title].length
-      return length > limit ? say('Title', 'failing', `${length} of ${limit} characters`, 'Shorten it', 'brief') : say('Title', 'there', title, 'Change', 'brief')
+      return length > limit
+        ? say('Title', 'failing', `${length} of ${limit} characters`, 'Shorten it', 'brief')
+        : say('Title', 'there', title, 'Change', 'brief')
     }
     case 'script': {
       const figures = scriptFigures(script, show.pace)
       const empty = script?.sections.filter((s) => s.beats.every((b) => b.text.trim() === '')).length ?? 0
-      return say('Script', there(scriptWritten(script)), figures.words === 0 ? 'not begun' : empty > 0 ? `${empty} ${empty === 1 ? 'section' : 'sections'} unwritten` : `${sayTime(figures.seconds)}, ${figures.words} words`, figures.words === 0 ? 'Begin it' : 'Write on', 'script')
+      return say(
+        'Script',
+        there(scriptWritten(script)),
+        figures.words === 0
+          ? 'not begun'
+          : empty > 0
+            ? `${empty} ${empty === 1 ? 'section' : 'sections'} unwritten`
+            : `${sayTime(figures.seconds)}, ${figures.words} words`,
+        figures.words === 0 ? 'Begin it' : 'Write on',
+        'script',
+      )
     }
     case 'shots': {
       const { got, needed } = scriptFigures(script, show.pace).shots
-      return say('Shots', there(needed > 0 && got === needed), needed === 0 ? 'none noted' : `${got} of ${needed} got`, 'Get them', 'film')
+      return say(
+        'Shots',
+        there(needed > 0 && got === needed),
+        needed === 0 ? 'none noted' : `${got} of ${needed} got`,
+        'Get them',
+        'film',
+      )
     }
     case 'length':
-      return say('Length', there(episode.cut.length !== undefined), episode.cut.length === undefined ? 'not typed yet' : sayTime(episode.cut.length), 'Type it', 'edit')
+      return say(
+        'Length',
+        there(episode.cut.length !== undefined),
+        episode.cut.length === undefined ? 'not typed yet' : sayTime(episode.cut.length),
+        'Type it',
+        'edit',
+      )
     case 'picture':
-      return say('Pictures', there(episode.pictures.length > 0), episode.pictures.length === 0 ? 'none yet' : `${episode.pictures.length} there`, 'Add one', 'thumbnail')
+      return say(
+        'Pictures',
+        there(episode.pictures.length > 0),
+        episode.pictures.length === 0 ? 'none yet' : `${episode.pictures.length} there`,
+        'Add one',
+        'thumbnail',
+      )
     case 'thumbnail': {
       const name = cover === 'cover' ? 'Cover' : 'Thumbnail'
       const picture = episode.pictures.find((p) => p.id === episode.chosenPicture)
-      if (!picture) return say(name, 'missing', episode.pictures.length === 0 ? 'no picture yet' : `${episode.pictures.length} ${episode.pictures.length === 1 ? 'picture' : 'pictures'}, none chosen`, episode.pictures.length === 0 ? 'Add one' : 'Choose one', 'thumbnail')
+      if (!picture)
+        return say(
+          name,
+          'missing',
+          episode.pictures.length === 0
+            ? 'no picture yet'
+            : `${episode.pictures.length} ${episode.pictures.length === 1 ? 'picture' : 'pictures'}, none chosen`,
+          episode.pictures.length === 0 ? 'Add one' : 'Choose one',
+          'thumbnail',
+        )
       return say(name, 'there', `${picture.width} × ${picture.height}`, 'Change', 'thumbnail')
     }
     case 'description': {
@@ -89,31 +163,85 @@ export function partState(part: Part, of: PartsOf): PartState {
       const limit = strictest(outlets).description
       const length = [...episodeDescription(of)].length
       if (!written) return say('Description', 'missing', 'not written', 'Write it', 'brief')
-      return length > limit ? say('Description', 'failing', `${length} of ${limit} characters`, 'Shorten it', 'brief') : say('Description', 'there', `${length} characters`, 'Change', 'brief')
+      return length > limit
+        ? say('Description', 'failing', `${length} of ${limit} characters`, 'Shorten it', 'brief')
+        : say('Description', 'there', `${length} characters`, 'Change', 'brief')
     }
     case 'tags': {
       const limit = strictest(outlets).tags
       const length = tagLength(episode.tags)
-      if (length > limit) return say('Tags', 'failing', `${length} of ${limit} characters`, `Drop the last ${fitTags(episode.tags, limit).left.length}`, 'release', 'fit-tags')
-      return say('Tags', there(episode.tags.length > 0), episode.tags.length === 0 ? 'none yet' : limit < 100_000 ? `${length} of ${limit} characters` : `${episode.tags.length} tags`, 'Add some', 'brief')
+      if (length > limit)
+        return say(
+          'Tags',
+          'failing',
+          `${length} of ${limit} characters`,
+          `Drop the last ${fitTags(episode.tags, limit).left.length}`,
+          'release',
+          'fit-tags',
+        )
+      return say(
+        'Tags',
+        there(episode.tags.length > 0),
+        episode.tags.length === 0
+          ? 'none yet'
+          : limit < 100_000
+            ? `${length} of ${limit} characters`
+            : `${episode.tags.length} tags`,
+        'Add some',
+        'brief',
+      )
     }
     case 'chapters': {
       const chapters = episodeChapters(of)
       const faults = outlets.flatMap((o) => chapterFaults(chapters.list, o.chapters, episode.cut.length))
-      if (chapters.list.length === 0) return say('Chapters', 'missing', 'none yet', 'Make them from the script', 'script', 'script')
+      if (chapters.list.length === 0)
+        return say('Chapters', 'missing', 'none yet', 'Make them from the script', 'script', 'script')
       if (faults[0] !== undefined) return say('Chapters', 'failing', faults[0], 'Mend the times', 'edit')
-      return say('Chapters', 'there', chapters.from === 'edit' ? `${chapters.list.length}, timed at the edit` : `${chapters.list.length}, times estimated`, 'Type the times', 'edit')
+      return say(
+        'Chapters',
+        'there',
+        chapters.from === 'edit'
+          ? `${chapters.list.length}, timed at the edit`
+          : `${chapters.list.length}, times estimated`,
+        'Type the times',
+        'edit',
+      )
     }
     case 'keyword':
-      return say('Keyword', there(episode.idea.keywords.length > 0), episode.idea.keywords.length === 0 ? 'none chosen' : `${episode.idea.keywords.length} chosen`, 'Choose one', 'brief')
+      return say(
+        'Keyword',
+        there(episode.idea.keywords.length > 0),
+        episode.idea.keywords.length === 0 ? 'none chosen' : `${episode.idea.keywords.length} chosen`,
+        'Choose one',
+        'brief',
+      )
     case 'links':
-      return say('Links', there(episode.links.length > 0), episode.links.length === 0 ? 'none' : `${episode.links.length} listed`, 'Add one', 'release')
+      return say(
+        'Links',
+        there(episode.links.length > 0),
+        episode.links.length === 0 ? 'none' : `${episode.links.length} listed`,
+        'Add one',
+        'release',
+      )
   }
 }
 
 /** The parts that the show's outlets require, each once, in the trade's order. */
 export function requiredParts(outlets: readonly Outlet[]): Part[] {
-  const order: Part[] = ['title', 'description', 'chapters', 'tags', 'thumbnail', 'length', 'links', 'brief', 'script', 'shots', 'picture', 'keyword']
+  const order: Part[] = [
+    'title',
+    'description',
+    'chapters',
+    'tags',
+    'thumbnail',
+    'length',
+    'links',
+    'brief',
+    'script',
+    'shots',
+    'picture',
+    'keyword',
+  ]
   return order.filter((p) => outlets.some((o) => o.required.includes(p)))
 }
 

@@ -19,11 +19,17 @@ describe('tags', () => {
   })
 
   test('what is kept always fits, and one more would not', () => {
-    fc.assert(fc.property(fc.array(fc.string({ minLength: 1, maxLength: 12 }), { maxLength: 30 }), fc.integer({ min: 0, max: 200 }), (tags, limit) => {
-      const { kept, left } = fitTags(tags, limit)
-      expect([...kept, ...left]).toEqual(tags)
-      expect(tagLength(kept)).toBeLessThanOrEqual(limit)
-      if (left.length > 0) expect(tagLength(tags.slice(0, kept.length + 1))).toBeGreaterThan(limit)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.string({ minLength: 1, maxLength: 12 }), { maxLength: 30 }),
+        fc.integer({ min: 0, max: 200 }),
+        (tags, limit) => {
+          const { kept, left } = fitTags(tags, limit)
+          expect([...kept, ...left]).toEqual(tags)
+          expect(tagLength(kept)).toBeLessThanOrEqual(limit)
+          if (left.length > 0) expect(tagLength(tags.slice(0, kept.length + 1))).toBeGreaterThan(limit)
+        },
+      ),
+    )
   })
 })

@@ -1,7 +1,12 @@
 import { exampleEpisode } from '../examples'
 import { median, timesUsual } from './usual'
 
-const out = (id: string, views: number, age = 28) => exampleEpisode({ id, phase: { name: 'released', at: '2026-11-01T17:00:00.000Z' }, figures: [{ age, views }] })
+const out = (id: string, views: number, age = 28) =>
+  exampleEpisode({
+    id,
+    phase: { name: 'released', at: '2026-11-01T17:00:00.000Z' },
+    figures: [{ age, views }],
+  })
 
 describe('against the usual', () => {
   test('the median of none is nothing, of an even row the middle of two', () => {

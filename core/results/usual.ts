@@ -18,7 +18,9 @@ export function timesUsual(released: readonly Episode[]): Map<string, number> {
   released.forEach((episode, i) => {
     const last = episode.figures.at(-1)
     if (!last) return
-    const before = released.slice(Math.max(0, i - 10), i).flatMap((e) => e.figures.find((f) => f.age === last.age)?.views ?? [])
+    const before = released
+      .slice(Math.max(0, i - 10), i)
+      .flatMap((e) => e.figures.find((f) => f.age === last.age)?.views ?? [])
     const usual = before.length < 3 ? undefined : median(before)
     if (usual) multiples.set(episode.id, last.views / usual)
   })

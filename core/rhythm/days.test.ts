@@ -29,6 +29,10 @@ describe('dates', () => {
   })
 
   test('day numbers and dates are inverses', () => {
-    fc.assert(fc.property(fc.integer({ min: -20_000, max: 60_000 }), (n) => { expect(dayNumber(dayOf(n))).toBe(n) }))
+    fc.assert(
+      fc.property(fc.integer({ min: -20_000, max: 60_000 }), (n) => {
+        expect(dayNumber(dayOf(n))).toBe(n)
+      }),
+    )
   })
 })

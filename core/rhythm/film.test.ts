@@ -5,13 +5,29 @@ import { framesOf } from './film'
 const work = { name: 'work' as const, since: '2026-11-01T09:00:00.000Z' }
 
 describe('the film of a show', () => {
-  const released = exampleEpisode({ id: 'out', phase: { name: 'released', at: '2026-11-19T17:00:00.000Z' }, place: { on: 'slot', day: '2026-11-19' } })
+  const released = exampleEpisode({
+    id: 'out',
+    phase: { name: 'released', at: '2026-11-19T17:00:00.000Z' },
+    place: { on: 'slot', day: '2026-11-19' },
+  })
   const placed = exampleEpisode({ id: 'next', phase: work, place: { on: 'slot', day: '2026-11-26' } })
-  const frames = framesOf(exampleShow({ skipped: ['2026-12-24'] }), [released, placed], '2026-11-10', '2026-12-31', exampleNow)
+  const frames = framesOf(
+    exampleShow({ skipped: ['2026-12-24'] }),
+    [released, placed],
+    '2026-11-10',
+    '2026-12-31',
+    exampleNow,
+  )
 
   test('has exposed, filled, open and skipped frames in the order of release', () => {
     expect(frames.map((f) => [f.day, f.kind])).toEqual([
-      ['2026-11-19', 'exposed'], ['2026-11-26', 'filled'], ['2026-12-03', 'open'], ['2026-12-10', 'open'], ['2026-12-17', 'open'], ['2026-12-24', 'skipped'], ['2026-12-31', 'open'],
+      ['2026-11-19', 'exposed'],
+      ['2026-11-26', 'filled'],
+      ['2026-12-03', 'open'],
+      ['2026-12-10', 'open'],
+      ['2026-12-17', 'open'],
+      ['2026-12-24', 'skipped'],
+      ['2026-12-31', 'open'],
     ])
   })
 
@@ -21,18 +37,27 @@ describe('the film of a show', () => {
   })
 
   test('joins open frames in a row into leader', () => {
-    expect(frames.slice(2, 5).map((f) => f.run)).toEqual([0, 1, 2].map((index) => ({ index, length: 3, last: '2026-12-17' })))
+    expect(frames.slice(2, 5).map((f) => f.run)).toEqual(
+      [0, 1, 2].map((index) => ({ index, length: 3, last: '2026-12-17' })),
+    )
     expect(frames[6]?.run).toBeUndefined()
   })
 
   test('keeps an overdue episode until it is answered for, and drops open slots that have passed', () => {
     const later = Date.parse('2026-12-04T09:00:00Z')
     const then = framesOf(exampleShow(), [placed], '2026-11-20', '2026-12-12', later)
-    expect(then.map((f) => [f.day, f.kind])).toEqual([['2026-11-26', 'filled'], ['2026-12-10', 'open']])
+    expect(then.map((f) => [f.day, f.kind])).toEqual([
+      ['2026-11-26', 'filled'],
+      ['2026-12-10', 'open'],
+    ])
   })
 
   test('two releases on one day both have a frame of at least a day', () => {
-    const extra = exampleEpisode({ id: 'extra', phase: work, place: { on: 'own', day: '2026-11-26', time: '09:00' } })
+    const extra = exampleEpisode({
+      id: 'extra',
+      phase: work,
+      place: { on: 'own', day: '2026-11-26', time: '09:00' },
+    })
     const two = framesOf(exampleShow(), [placed, extra], '2026-11-24', '2026-11-26', exampleNow)
     expect(two.map((f) => f.to - f.from + 1)).toEqual([7, 1])
   })

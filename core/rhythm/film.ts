@@ -29,17 +29,34 @@ export function framesOf(show: Show, episodes: Iterable<Episode>, from: Day, to:
   const frames: Frame[] = []
   const filled = new Set<Day>()
   for (const episode of episodes) {
-    if (episode.show !== show.id || episode.phase.name === 'dropped' || episode.phase.name === 'parked') continue
+    if (episode.show !== show.id || episode.phase.name === 'dropped' || episode.phase.name === 'parked')
+      continue
     const release = releaseOf(episode, show)
     if (!release) continue
     if (episode.place.on === 'slot') filled.add(episode.place.day)
     const n = dayNumber(release.day)
     if (n < first || n > last) continue
-    frames.push({ kind: episode.phase.name === 'released' ? 'exposed' : 'filled', key: episode.id, from: n, to: n, day: release.day, at: release.at, episode })
+    frames.push({
+      kind: episode.phase.name === 'released' ? 'exposed' : 'filled',
+      key: episode.id,
+      from: n,
+      to: n,
+      day: release.day,
+      at: release.at,
+      episode,
+    })
   }
   for (const slot of slotsOf(show, from, to))
-    if (!filled.has(slot.original) && (slot.at > now))
-      frames.push({ kind: slot.skipped ? 'skipped' : 'open', key: slot.key, from: dayNumber(slot.day), to: dayNumber(slot.day), day: slot.day, at: slot.at, slot })
+    if (!filled.has(slot.original) && slot.at > now)
+      frames.push({
+        kind: slot.skipped ? 'skipped' : 'open',
+        key: slot.key,
+        from: dayNumber(slot.day),
+        to: dayNumber(slot.day),
+        day: slot.day,
+        at: slot.at,
+        slot,
+      })
   frames.sort((a, b) => a.at - b.at)
   stretch(frames)
   join(frames)
@@ -52,18 +69,21 @@ const longest = 14
 function stretch(frames: Frame[]): void {
   let before: number | undefined
   for (const frame of frames) {
-    frame.from = before === undefined ? frame.to - 6 : Math.max(Math.min(before + 1, frame.to), frame.to - longest + 1)
+    frame.from =
+      before === undefined ? frame.to - 6 : Math.max(Math.min(before + 1, frame.to), frame.to - longest + 1)
     before = frame.to
   }
 }
 
 function join(frames: Frame[]): void {
-  for (let i = 0; i < frames.length; ) {
+  for (let i = 0; i < frames.length;) {
     let end = i
     while (frames[end]?.kind === 'open') end++
     const final = frames[end - 1]
     if (end - i > 1 && final)
-      frames.slice(i, end).forEach((f, index) => { f.run = { index, length: end - i, last: final.day } })
+      frames.slice(i, end).forEach((f, index) => {
+        f.run = { index, length: end - i, last: final.day }
+      })
     i = Math.max(end, i + 1)
   }
 }

@@ -5,11 +5,16 @@ import { addDays } from './days'
 import { codeFor, numbersOf, sayNumber } from './numbering'
 
 const work = { name: 'work' as const, since: '2026-11-01T09:00:00.000Z' }
-const on = (id: string, day: string, fields: Partial<Episode> = {}) => exampleEpisode({ id, place: { on: 'slot', day }, phase: work, ...fields })
+const on = (id: string, day: string, fields: Partial<Episode> = {}) =>
+  exampleEpisode({ id, place: { on: 'slot', day }, phase: work, ...fields })
 
 describe('numbers', () => {
   test('follow the order of release, open slots counting', () => {
-    const numbers = numbersOf(exampleShow({ nextNumber: 42 }), [on('late', '2026-12-10'), on('soon', '2026-11-26')], exampleNow)
+    const numbers = numbersOf(
+      exampleShow({ nextNumber: 42 }),
+      [on('late', '2026-12-10'), on('soon', '2026-11-26')],
+      exampleNow,
+    )
     expect(numbers.episodes.get('soon')).toBe(42)
     expect(numbers.open.get('2026-12-03')).toBe(43)
     expect(numbers.episodes.get('late')).toBe(44)
@@ -17,13 +22,26 @@ describe('numbers', () => {
   })
 
   test('a skipped slot takes none', () => {
-    const numbers = numbersOf(exampleShow({ nextNumber: 42, skipped: ['2026-11-26'] }), [on('a', '2026-12-03')], exampleNow)
+    const numbers = numbersOf(
+      exampleShow({ nextNumber: 42, skipped: ['2026-11-26'] }),
+      [on('a', '2026-12-03')],
+      exampleNow,
+    )
     expect(numbers.episodes.get('a')).toBe(42)
   })
 
   test('one that is released or in a kit keeps its own, the others pass it by', () => {
-    const out = exampleEpisode({ id: 'out', number: 41, phase: { name: 'released', at: '2026-11-19T17:00:00.000Z' }, place: { on: 'slot', day: '2026-11-19' } })
-    const numbers = numbersOf(exampleShow({ nextNumber: 41 }), [out, on('a', '2026-11-26'), on('kit', '2026-12-10', { number: 42 })], exampleNow)
+    const out = exampleEpisode({
+      id: 'out',
+      number: 41,
+      phase: { name: 'released', at: '2026-11-19T17:00:00.000Z' },
+      place: { on: 'slot', day: '2026-11-19' },
+    })
+    const numbers = numbersOf(
+      exampleShow({ nextNumber: 41 }),
+      [out, on('a', '2026-11-26'), on('kit', '2026-12-10', { number: 42 })],
+      exampleNow,
+    )
     expect(numbers.episodes.get('out')).toBe(41)
     expect(numbers.episodes.get('kit')).toBe(42)
     expect(numbers.episodes.get('a')).toBe(43)
@@ -38,19 +56,33 @@ describe('numbers', () => {
   })
 
   test('are different, rise with release order, and leave fixed ones alone', () => {
-    fc.assert(fc.property(fc.uniqueArray(fc.record({ week: fc.integer({ min: 0, max: 30 }), fixed: fc.option(fc.integer({ min: 1, max: 60 }), { nil: undefined }) }), { selector: (e) => e.week, maxLength: 12 }), (list) => {
-      const used = new Set<number>()
-      const episodes = list.map(({ week, fixed }) => {
-        const number = fixed !== undefined && !used.has(fixed) ? fixed : undefined
-        if (number !== undefined) used.add(number)
-        return on(`e${week}`, addDays('2026-11-26', week * 7), number === undefined ? {} : { number })
-      })
-      const { episodes: numbers } = numbersOf(exampleShow(), episodes, exampleNow)
-      expect(new Set(numbers.values()).size).toBe(episodes.length)
-      for (const e of episodes) if (e.number !== undefined) expect(numbers.get(e.id)).toBe(e.number)
-      const free = episodes.filter((e) => e.number === undefined).sort((a, b) => Number(a.id.slice(1)) - Number(b.id.slice(1))).map((e) => numbers.get(e.id) ?? 0)
-      expect(free).toEqual([...free].sort((a, b) => a - b))
-    }))
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(
+          fc.record({
+            week: fc.integer({ min: 0, max: 30 }),
+            fixed: fc.option(fc.integer({ min: 1, max: 60 }), { nil: undefined }),
+          }),
+          { selector: (e) => e.week, maxLength: 12 },
+        ),
+        (list) => {
+          const used = new Set<number>()
+          const episodes = list.map(({ week, fixed }) => {
+            const number = fixed !== undefined && !used.has(fixed) ? fixed : undefined
+            if (number !== undefined) used.add(number)
+            return on(`e${week}`, addDays('2026-11-26', week * 7), number === undefined ? {} : { number })
+          })
+          const { episodes: numbers } = numbersOf(exampleShow(), episodes, exampleNow)
+          expect(new Set(numbers.values()).size).toBe(episodes.length)
+          for (const e of episodes) if (e.number !== undefined) expect(numbers.get(e.id)).toBe(e.number)
+          const free = episodes
+            .filter((e) => e.number === undefined)
+            .sort((a, b) => Number(a.id.slice(1)) - Number(b.id.slice(1)))
+            .map((e) => numbers.get(e.id) ?? 0)
+          expect(free).toEqual([...free].sort((a, b) => a - b))
+        },
+      ),
+    )
   })
 })
 

@@ -20,7 +20,11 @@ export function numbersOf(show: Show, all: Iterable<Episode>, now: number, ahead
   const episodes = new Map<Id, number>()
   const open = new Map<Day, number>()
   const taken = new Set<number>()
-  for (const e of mine) if (e.number !== undefined) { taken.add(e.number); episodes.set(e.id, e.number) }
+  for (const e of mine)
+    if (e.number !== undefined) {
+      taken.add(e.number)
+      episodes.set(e.id, e.number)
+    }
   const row: { at: number; set: (n: number) => void; fixed: number | undefined }[] = []
   for (const e of mine) {
     if (e.phase.name === 'released' || e.phase.name === 'dropped' || e.phase.name === 'parked') continue
@@ -30,7 +34,8 @@ export function numbersOf(show: Show, all: Iterable<Episode>, now: number, ahead
   const filled = filledSlots(show, mine)
   const today = dayNumber(dayAt(now, show.zone))
   for (const slot of slotsOf(show, dayOf(today - 40), dayOf(today + ahead)))
-    if (slot.at > now && !slot.skipped && !filled.has(slot.original)) row.push({ at: slot.at, fixed: undefined, set: (n) => open.set(slot.original, n) })
+    if (slot.at > now && !slot.skipped && !filled.has(slot.original))
+      row.push({ at: slot.at, fixed: undefined, set: (n) => open.set(slot.original, n) })
   row.sort((a, b) => a.at - b.at)
   let next = show.nextNumber
   for (const entry of row) {
@@ -55,7 +60,10 @@ export function codeFor(id: Id, taken: ReadonlySet<string>): string {
   for (;;) {
     let code = ''
     let rest = hash
-    for (let i = 0; i < 4; i++) { code += letters[rest % 32] ?? ''; rest = Math.floor(rest / 32) }
+    for (let i = 0; i < 4; i++) {
+      code += letters[rest % 32] ?? ''
+      rest = Math.floor(rest / 32)
+    }
     if (!taken.has(code) && /\d/.test(code)) return code
     hash = (Math.imul(hash, 1664525) + 1013904223) >>> 0
   }

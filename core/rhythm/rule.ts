@@ -4,7 +4,11 @@ import { fine, refused, type Result } from '../result'
 import { dayNumber, dayOf, weekdayName } from './days'
 
 /** A rhythm as people choose it. Weekdays are 0 for Monday to 6 for Sunday. */
-export type RhythmWish = ({ each: 'week'; every: number; weekdays: number[] } | { each: 'day'; every: number } | { each: 'month'; every: number; nths: number[]; weekday: number }) & {
+export type RhythmWish = (
+  | { each: 'week'; every: number; weekdays: number[] }
+  | { each: 'day'; every: number }
+  | { each: 'month'; every: number; nths: number[]; weekday: number }
+) & {
   /** So many releases make a season; then the rhythm ends. */
   season?: number
 }
@@ -13,23 +17,42 @@ const codes = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU']
 
 /** The RFC 5545 rule for a wish. Refused without a weekday, or with an interval outside 1 to 52. */
 export function ruleOf(wish: RhythmWish): Result<string> {
-  if (!Number.isInteger(wish.every) || wish.every < 1 || wish.every > 52) return refused('A rhythm repeats after 1 to 52 weeks or days. Type a whole number in that range.', 'rhythm.every')
-  if (wish.season !== undefined && (!Number.isInteger(wish.season) || wish.season < 1 || wish.season > 1000)) return refused('A season has 1 to 1,000 episodes. Type a whole number, or leave it empty.', 'rhythm.season')
+  if (!Number.isInteger(wish.every) || wish.every < 1 || wish.every > 52)
+    return refused(
+      'A rhythm repeats after 1 to 52 weeks or days. Type a whole number in that range.',
+      'rhythm.every',
+    )
+  if (wish.season !== undefined && (!Number.isInteger(wish.season) || wish.season < 1 || wish.season > 1000))
+    return refused(
+      'A season has 1 to 1,000 episodes. Type a whole number, or leave it empty.',
+      'rhythm.season',
+    )
   const season = wish.season === undefined ? '' : `;COUNT=${wish.season}`
   if (wish.each === 'day') return fine(`FREQ=DAILY;INTERVAL=${wish.every}${season}`)
   if (wish.each === 'month') {
-    const nths = [...new Set(wish.nths)].filter((n) => n === -1 || (n >= 1 && n <= 4)).sort((a, b) => (a === -1 ? 9 : a) - (b === -1 ? 9 : b))
-    if (nths.length === 0) return refused('Choose which of the month: the first, the second, the third, the fourth or the last.', 'rhythm.nths')
-    return fine(`FREQ=MONTHLY;INTERVAL=${wish.every};BYDAY=${nths.map((n) => `${n}${codes[wish.weekday] ?? 'TH'}`).join(',')}${season}`)
+    const nths = [...new Set(wish.nths)]
+      .filter((n) => n === -1 || (n >= 1 && n <= 4))
+      .sort((a, b) => (a === -1 ? 9 : a) - (b === -1 ? 9 : b))
+    if (nths.length === 0)
+      return refused(
+        'Choose which of the month: the first, the second, the third, the fourth or the last.',
+        'rhythm.nths',
+      )
+    return fine(
+      `FREQ=MONTHLY;INTERVAL=${wish.every};BYDAY=${nths.map((n) => `${n}${codes[wish.weekday] ?? 'TH'}`).join(',')}${season}`,
+    )
   }
   const days = [...new Set(wish.weekdays)].filter((d) => d >= 0 && d < 7).sort((a, b) => a - b)
-  if (days.length === 0) return refused('Choose at least one weekday on which it goes out.', 'rhythm.weekdays')
+  if (days.length === 0)
+    return refused('Choose at least one weekday on which it goes out.', 'rhythm.weekdays')
   return fine(`FREQ=WEEKLY;INTERVAL=${wish.every};BYDAY=${days.map((d) => codes[d]).join(',')}${season}`)
 }
 
 /** The wish behind a rule, or nothing where the rule says more than a wish can. */
 export function wishOf(rule: string): RhythmWish | undefined {
-  const fields = new Map(rule.split(';').map((f) => [f.slice(0, f.indexOf('=')), f.slice(f.indexOf('=') + 1)]))
+  const fields = new Map(
+    rule.split(';').map((f) => [f.slice(0, f.indexOf('=')), f.slice(f.indexOf('=') + 1)]),
+  )
   const every = Number(fields.get('INTERVAL') ?? 1)
   const known = new Set(['FREQ', 'INTERVAL', 'BYDAY', 'COUNT'])
   if ([...fields.keys()].some((k) => !known.has(k))) return undefined
@@ -39,16 +62,34 @@ export function wishOf(rule: string): RhythmWish | undefined {
   if (fields.get('FREQ') === 'MONTHLY') {
     const days = (fields.get('BYDAY') ?? '').split(',').map((c) => /^(-?\d)([A-Z]{2})$/.exec(c))
     const weekday = codes.indexOf(days[0]?.[2] ?? '')
-    return weekday < 0 || days.some((d) => d?.[2] !== codes[weekday]) ? undefined : { each: 'month', every, nths: days.map((d) => Number(d?.[1])), weekday, ...season }
+    return weekday < 0 || days.some((d) => d?.[2] !== codes[weekday])
+      ? undefined
+      : { each: 'month', every, nths: days.map((d) => Number(d?.[1])), weekday, ...season }
   }
   if (fields.get('FREQ') !== 'WEEKLY') return undefined
   const weekdays = (fields.get('BYDAY') ?? '').split(',').map((c) => codes.indexOf(c))
   return weekdays.includes(-1) ? undefined : { each: 'week', every, weekdays, ...season }
 }
 
-const ordinals = ['', 'every', 'every second', 'every third', 'every fourth', 'every fifth', 'every sixth', 'every seventh', 'every eighth']
+const ordinals = [
+  '',
+  'every',
+  'every second',
+  'every third',
+  'every fourth',
+  'every fifth',
+  'every sixth',
+  'every seventh',
+  'every eighth',
+]
 
-const nthNames: Readonly<Record<number, string>> = { 1: 'first', 2: 'second', 3: 'third', 4: 'fourth', [-1]: 'last' }
+const nthNames: Readonly<Record<number, string>> = {
+  1: 'first',
+  2: 'second',
+  3: 'third',
+  4: 'fourth',
+  [-1]: 'last',
+}
 
 function listed(words: readonly string[]): string {
   return words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}` : (words[0] ?? '')
@@ -59,14 +100,24 @@ export function sayRhythm(rhythm: Rhythm): string {
   const wish = wishOf(rhythm.rule)
   if (!wish) return `${new RRule(RRule.parseString(rhythm.rule)).toText()}, ${rhythm.time}`
   const season = wish.season === undefined ? '' : `, ${wish.season} times`
-  return [`${saidWish(wish)}, ${rhythm.time}${season}`, ...(rhythm.also ?? []).map((b) => sayRhythm({ rule: b.rule, start: b.start, time: b.time }))].join(', and ')
+  return [
+    `${saidWish(wish)}, ${rhythm.time}${season}`,
+    ...(rhythm.also ?? []).map((b) => sayRhythm({ rule: b.rule, start: b.start, time: b.time })),
+  ].join(', and ')
 }
 
 function saidWish(wish: RhythmWish): string {
   switch (wish.each) {
-    case 'day': return wish.every === 1 ? 'every day' : wish.every === 2 ? 'every other day' : `every ${wish.every} days`
-    case 'month': return `${listed(wish.nths.map((n) => nthNames[n] ?? ''))} ${weekdayName(wish.weekday)} of ${wish.every === 1 ? 'the month' : `every ${wish.every} months`}`
-    case 'week': return `${ordinals[wish.every] ?? `every ${wish.every} weeks on a`} ${listed(wish.weekdays.map(weekdayName))}`
+    case 'day':
+      return wish.every === 1
+        ? 'every day'
+        : wish.every === 2
+          ? 'every other day'
+          : `every ${wish.every} days`
+    case 'month':
+      return `${listed(wish.nths.map((n) => nthNames[n] ?? ''))} ${weekdayName(wish.weekday)} of ${wish.every === 1 ? 'the month' : `every ${wish.every} months`}`
+    case 'week':
+      return `${ordinals[wish.every] ?? `every ${wish.every} weeks on a`} ${listed(wish.weekdays.map(weekdayName))}`
   }
 }
 
@@ -82,12 +133,17 @@ export function datesOf(rhythm: Rhythm, from: Day, to: Day): Day[] {
     return datesOfRule(part, from, last < to ? last : to)
   })
   const { pauses, also } = rhythm
-  const all = also === undefined || also.length === 0 ? dates : [...new Set([...dates, ...also.flatMap((beat) => datesOfRule(beat, from, to))])].sort()
+  const all =
+    also === undefined || also.length === 0
+      ? dates
+      : [...new Set([...dates, ...also.flatMap((beat) => datesOfRule(beat, from, to))])].sort()
   return pausedOut(all, pauses)
 }
 
 function pausedOut(dates: Day[], pauses: Rhythm['pauses']): Day[] {
-  return pauses === undefined || pauses.length === 0 ? dates : dates.filter((d) => !pauses.some((p) => p.from <= d && d <= p.to))
+  return pauses === undefined || pauses.length === 0
+    ? dates
+    : dates.filter((d) => !pauses.some((p) => p.from <= d && d <= p.to))
 }
 
 type Beat = Pick<Rhythm, 'rule' | 'start' | 'time'>

@@ -52,11 +52,23 @@ export function slotOn(show: Show, original: Day): Slot {
   const moved = show.moved[original]
   const day = moved?.day ?? original
   const time = moved?.time ?? timeOn(show.rhythm, original)
-  return { key: slotKey(show.id, original), show: show.id, original, day, time, at: momentAt(day, time, show.zone), skipped: show.skipped.includes(original), moved: moved !== undefined }
+  return {
+    key: slotKey(show.id, original),
+    show: show.id,
+    original,
+    day,
+    time,
+    at: momentAt(day, time, show.zone),
+    skipped: show.skipped.includes(original),
+    moved: moved !== undefined,
+  }
 }
 
 /** When an episode goes out (or went out): its local date, time and moment; nothing without a place. */
-export function releaseOf(episode: Episode, show: Show): { day: Day; time: ClockTime; at: number } | undefined {
+export function releaseOf(
+  episode: Episode,
+  show: Show,
+): { day: Day; time: ClockTime; at: number } | undefined {
   if (episode.phase.name === 'released') {
     const at = Date.parse(episode.phase.at)
     return { day: dayAt(at, show.zone), time: show.rhythm.time, at }
@@ -65,7 +77,11 @@ export function releaseOf(episode: Episode, show: Show): { day: Day; time: Clock
     case 'slot':
       return slotOn(show, episode.place.day)
     case 'own':
-      return { day: episode.place.day, time: episode.place.time, at: momentAt(episode.place.day, episode.place.time, show.zone) }
+      return {
+        day: episode.place.day,
+        time: episode.place.time,
+        at: momentAt(episode.place.day, episode.place.time, show.zone),
+      }
     case 'nothing':
       return undefined
   }
@@ -74,7 +90,8 @@ export function releaseOf(episode: Episode, show: Show): { day: Day; time: Clock
 /** The original dates of a show's slots that hold an episode, with that episode. */
 export function filledSlots(show: Show, episodes: Iterable<Episode>): Map<Day, Episode> {
   const filled = new Map<Day, Episode>()
-  for (const e of episodes) if (e.show === show.id && e.place.on === 'slot' && e.phase.name !== 'dropped') filled.set(e.place.day, e)
+  for (const e of episodes)
+    if (e.show === show.id && e.place.on === 'slot' && e.phase.name !== 'dropped') filled.set(e.place.day, e)
   return filled
 }
 
@@ -99,5 +116,8 @@ export function displacedBy(show: Show, changed: Show, episodes: Iterable<Episod
   if (placed.length === 0) return []
   const days = placed.map(([day]) => day).sort()
   const yielded = new Set(datesOf(changed.rhythm, days[0] ?? '', days.at(-1) ?? ''))
-  return placed.filter(([day]) => !yielded.has(day)).map(([, e]) => e).sort((a, b) => (releaseOf(a, show)?.at ?? 0) - (releaseOf(b, show)?.at ?? 0))
+  return placed
+    .filter(([day]) => !yielded.has(day))
+    .map(([, e]) => e)
+    .sort((a, b) => (releaseOf(a, show)?.at ?? 0) - (releaseOf(b, show)?.at ?? 0))
 }

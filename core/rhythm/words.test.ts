@@ -31,25 +31,46 @@ describe('a rhythm in words', () => {
   })
 
   test('what is not understood is said, with an example or what is missing', () => {
-    expect(refusalOf(readRhythm('every Blursday'))).toMatch(/“blursday” was not understood\. Write it like “every Thursday 17:00”/)
-    expect(refusalOf(readRhythm('twice a week'))).toMatch(/on which 2 days: for example “twice a week on Tuesday and Friday”/)
+    expect(refusalOf(readRhythm('every Blursday'))).toMatch(
+      /“blursday” was not understood\. Write it like “every Thursday 17:00”/,
+    )
+    expect(refusalOf(readRhythm('twice a week'))).toMatch(
+      /on which 2 days: for example “twice a week on Tuesday and Friday”/,
+    )
     expect(refusalOf(readRhythm('twice a week on Tuesday'))).toMatch(/2 times a week, but 1 day is named/)
     expect(refusalOf(readRhythm('every Thursday 25:00'))).toMatch(/“25:00” is not a time of day/)
-    expect(refusalOf(readRhythm('first Monday and Friday'))).toMatch(/one weekday can be chosen.*second rhythm/)
+    expect(refusalOf(readRhythm('first Monday and Friday'))).toMatch(
+      /one weekday can be chosen.*second rhythm/,
+    )
     expect(refusalOf(readRhythm('17:00'))).toMatch(/No weekday was found/)
     expect(refusalOf(readRhythm('weekly'))).toMatch(/on which day/)
   })
 
   test('what the program itself says of a rhythm is understood by it', () => {
     const wish: fc.Arbitrary<RhythmWish> = fc.oneof(
-      fc.record({ each: fc.constant('week' as const), every: fc.integer({ min: 1, max: 8 }), weekdays: fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1 }).map((d) => d.sort((a, b) => a - b)) }),
+      fc.record({
+        each: fc.constant('week' as const),
+        every: fc.integer({ min: 1, max: 8 }),
+        weekdays: fc
+          .uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1 })
+          .map((d) => d.sort((a, b) => a - b)),
+      }),
       fc.record({ each: fc.constant('day' as const), every: fc.integer({ min: 1, max: 30 }) }),
-      fc.record({ each: fc.constant('month' as const), every: fc.constant(1), nths: fc.uniqueArray(fc.constantFrom(1, 2, 3, 4, -1), { minLength: 1 }).map((n) => n.sort((a, b) => (a === -1 ? 9 : a) - (b === -1 ? 9 : b))), weekday: fc.integer({ min: 0, max: 6 }) }),
+      fc.record({
+        each: fc.constant('month' as const),
+        every: fc.constant(1),
+        nths: fc
+          .uniqueArray(fc.constantFrom(1, 2, 3, 4, -1), { minLength: 1 })
+          .map((n) => n.sort((a, b) => (a === -1 ? 9 : a) - (b === -1 ? 9 : b))),
+        weekday: fc.integer({ min: 0, max: 6 }),
+      }),
     )
-    fc.assert(fc.property(wish, fc.integer({ min: 0, max: 23 }), (w, hour) => {
-      const time = `${String(hour).padStart(2, '0')}:30`
-      const read = valueOf(readRhythm(sayRhythm({ rule: valueOf(ruleOf(w)), start: '2026-11-05', time })))
-      expect(read).toEqual({ wish: wishOf(valueOf(ruleOf(w))), time })
-    }))
+    fc.assert(
+      fc.property(wish, fc.integer({ min: 0, max: 23 }), (w, hour) => {
+        const time = `${String(hour).padStart(2, '0')}:30`
+        const read = valueOf(readRhythm(sayRhythm({ rule: valueOf(ruleOf(w)), start: '2026-11-05', time })))
+        expect(read).toEqual({ wish: wishOf(valueOf(ruleOf(w))), time })
+      }),
+    )
   })
 })

@@ -9,17 +9,59 @@ export interface ReadRhythm {
 }
 
 const weekdays = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday']
-const counts: Readonly<Record<string, number>> = { one: 1, once: 1, two: 2, twice: 2, second: 2, other: 2, three: 3, third: 3, thrice: 3, four: 4, fourth: 4, five: 5, fifth: 5, six: 6, sixth: 6, seven: 7, seventh: 7, eight: 8, eighth: 8, ten: 10, twelve: 12 }
-const nths: Readonly<Record<string, number>> = { first: 1, '1st': 1, second: 2, '2nd': 2, third: 3, '3rd': 3, fourth: 4, '4th': 4, last: -1 }
+const counts: Readonly<Record<string, number>> = {
+  one: 1,
+  once: 1,
+  two: 2,
+  twice: 2,
+  second: 2,
+  other: 2,
+  three: 3,
+  third: 3,
+  thrice: 3,
+  four: 4,
+  fourth: 4,
+  five: 5,
+  fifth: 5,
+  six: 6,
+  sixth: 6,
+  seven: 7,
+  seventh: 7,
+  eight: 8,
+  eighth: 8,
+  ten: 10,
+  twelve: 12,
+}
+const nths: Readonly<Record<string, number>> = {
+  first: 1,
+  '1st': 1,
+  second: 2,
+  '2nd': 2,
+  third: 3,
+  '3rd': 3,
+  fourth: 4,
+  '4th': 4,
+  last: -1,
+}
 
 function weekdayOf(word: string): number {
   const bare = word.replace(/s$/, '')
-  return weekdays.findIndex((d) => d === bare || (bare.length >= 3 && d.startsWith(bare)) || (bare === 'tue' && d === 'tuesday'))
+  return weekdays.findIndex(
+    (d) => d === bare || (bare.length >= 3 && d.startsWith(bare)) || (bare === 'tue' && d === 'tuesday'),
+  )
 }
-const numberOf = (word: string | undefined): number | undefined => (word === undefined ? undefined : /^\d{1,2}$/.test(word) ? Number(word) : /^\d{1,2}(st|nd|rd|th)$/.test(word) ? parseInt(word, 10) : counts[word])
+const numberOf = (word: string | undefined): number | undefined =>
+  word === undefined
+    ? undefined
+    : /^\d{1,2}$/.test(word)
+      ? Number(word)
+      : /^\d{1,2}(st|nd|rd|th)$/.test(word)
+        ? parseInt(word, 10)
+        : counts[word]
 
 function timeIn(text: string): { time: ClockTime | undefined; rest: string; fault: string | undefined } {
-  const found = /(?:\bat\s+)?\b(?:(\d{1,2})[:.h](\d{2})\s*(am|pm)?|(\d{1,2})\s*(am|pm)|(noon)|(midnight))\b/.exec(text)
+  const found =
+    /(?:\bat\s+)?\b(?:(\d{1,2})[:.h](\d{2})\s*(am|pm)?|(\d{1,2})\s*(am|pm)|(noon)|(midnight))\b/.exec(text)
   if (!found) return { time: undefined, rest: text, fault: undefined }
   const rest = `${text.slice(0, found.index)} ${text.slice(found.index + found[0].length)}`
   if (found[6] !== undefined) return { time: '12:00', rest, fault: undefined }
@@ -28,8 +70,17 @@ function timeIn(text: string): { time: ClockTime | undefined; rest: string; faul
   const hour = Number(found[1] ?? found[4])
   const minute = Number(found[2] ?? 0)
   const whole = half === 'pm' && hour < 12 ? hour + 12 : half === 'am' && hour === 12 ? 0 : hour
-  if (whole > 23 || minute > 59 || (half !== undefined && (hour < 1 || hour > 12))) return { time: undefined, rest, fault: `“${found[0].trim()}” is not a time of day. Write it as 17:00 or 5 pm.` }
-  return { time: `${String(whole).padStart(2, '0')}:${String(minute).padStart(2, '0')}`, rest, fault: undefined }
+  if (whole > 23 || minute > 59 || (half !== undefined && (hour < 1 || hour > 12)))
+    return {
+      time: undefined,
+      rest,
+      fault: `“${found[0].trim()}” is not a time of day. Write it as 17:00 or 5 pm.`,
+    }
+  return {
+    time: `${String(whole).padStart(2, '0')}:${String(minute).padStart(2, '0')}`,
+    rest,
+    fault: undefined,
+  }
 }
 
 /**
@@ -39,11 +90,19 @@ function timeIn(text: string): { time: ClockTime | undefined; rest: string; faul
 export function readRhythm(words: string): Result<ReadRhythm> {
   const { time, rest, fault } = timeIn(words.toLowerCase())
   if (fault !== undefined) return refused(fault, 'rhythm.time')
-  const season = /(?:,\s*)?(?:in\s+)?seasons? of (\w+)(?: episodes)?|(?:,\s*)?(\d+) (?:times|episodes)/.exec(rest)
-  const many = numberOf(season?.[1] ?? season?.[2]) ?? (season?.[2] === undefined ? undefined : Number(season[2]))
+  const season = /(?:,\s*)?(?:in\s+)?seasons? of (\w+)(?: episodes)?|(?:,\s*)?(\d+) (?:times|episodes)/.exec(
+    rest,
+  )
+  const many =
+    numberOf(season?.[1] ?? season?.[2]) ?? (season?.[2] === undefined ? undefined : Number(season[2]))
   const text = season ? `${rest.slice(0, season.index)} ${rest.slice(season.index + season[0].length)}` : rest
   const ended = many === undefined ? {} : { season: many }
-  const tokens = text.replace(/[,&+/]/g, ' and ').split(/\s+/).filter((t) => t !== '' && !['on', 'the', 'of', 'at', 'a', 'an', 'in', 'each', 'and', 'every'].includes(t))
+  const tokens = text
+    .replace(/[,&+/]/g, ' and ')
+    .split(/\s+/)
+    .filter(
+      (t) => t !== '' && !['on', 'the', 'of', 'at', 'a', 'an', 'in', 'each', 'and', 'every'].includes(t),
+    )
   const days: number[] = []
   const found: number[] = []
   let every: number | undefined
@@ -58,28 +117,64 @@ export function readRhythm(words: string): Result<ReadRhythm> {
     else if (token === 'weekends' || token === 'weekend') days.push(5, 6)
     else if (token === 'daily') unit = 'day'
     else if (token === 'weekly') unit = 'week'
-    else if (token === 'fortnightly' || token === 'fortnight') { unit = 'week'; every = 2 }
-    else if (token === 'monthly') unit = 'month'
-    else if (/^(day|week|month)s?$/.test(token)) unit = token.startsWith('d') ? 'day' : token.startsWith('w') ? 'week' : 'month'
-    else if ((token === 'twice' || token === 'once' || token === 'thrice' || next === 'times') && (tokens.includes('week') || tokens.includes('weekly'))) perWeek = numberOf(token)
+    else if (token === 'fortnightly' || token === 'fortnight') {
+      unit = 'week'
+      every = 2
+    } else if (token === 'monthly') unit = 'month'
+    else if (/^(day|week|month)s?$/.test(token))
+      unit = token.startsWith('d') ? 'day' : token.startsWith('w') ? 'week' : 'month'
+    else if (
+      (token === 'twice' || token === 'once' || token === 'thrice' || next === 'times') &&
+      (tokens.includes('week') || tokens.includes('weekly'))
+    )
+      perWeek = numberOf(token)
     else if (token === 'times' && perWeek !== undefined) return
     else if (token in nths && token !== 'second') found.push(nths[token] ?? 1)
     else if (token === 'second') found.push(2)
     else if (numberOf(token) !== undefined) every = numberOf(token)
     else unknown.push(token)
   })
-  const example = 'Write it like “every Thursday 17:00”, “every second Tuesday”, “first and third Saturday” or “every other day”.'
+  const example =
+    'Write it like “every Thursday 17:00”, “every second Tuesday”, “first and third Saturday” or “every other day”.'
   if (unknown.length > 0) return refused(`“${unknown[0] ?? ''}” was not understood. ${example}`, 'rhythm')
   const row = [...new Set(days)].sort((a, b) => a - b)
-  if (unit === 'day' && row.length === 0) return fine({ wish: { each: 'day', every: found[0] ?? every ?? 1, ...ended }, time })
+  if (unit === 'day' && row.length === 0)
+    return fine({ wish: { each: 'day', every: found[0] ?? every ?? 1, ...ended }, time })
   // “Every second Tuesday” is every other week; “first and third Saturday”, “last Friday” and “second Tuesday of the month” are of a month.
   const said = /\bevery\b/.test(text) && !/\bmonth/.test(text)
-  const ofMonth = found.length > 0 && row.length > 0 && !(said && found.length === 1 && found[0] !== 1 && found[0] !== -1) && unit !== 'week'
+  const ofMonth =
+    found.length > 0 &&
+    row.length > 0 &&
+    !(said && found.length === 1 && found[0] !== 1 && found[0] !== -1) &&
+    unit !== 'week'
   if (ofMonth || (unit === 'month' && row.length > 0)) {
-    if (row.length > 1) return refused('Of a month, one weekday can be chosen. For another, add a second rhythm to the show.', 'rhythm.weekday')
-    return fine({ wish: { each: 'month', every: every ?? 1, nths: found.length > 0 ? [...new Set(found)] : [1], weekday: row[0] ?? 3, ...ended }, time })
+    if (row.length > 1)
+      return refused(
+        'Of a month, one weekday can be chosen. For another, add a second rhythm to the show.',
+        'rhythm.weekday',
+      )
+    return fine({
+      wish: {
+        each: 'month',
+        every: every ?? 1,
+        nths: found.length > 0 ? [...new Set(found)] : [1],
+        weekday: row[0] ?? 3,
+        ...ended,
+      },
+      time,
+    })
   }
-  if (row.length === 0) return perWeek === undefined && unit === undefined ? refused(`No weekday was found. ${example}`, 'rhythm.weekdays') : refused(`Say on which ${perWeek !== undefined && perWeek > 1 ? `${perWeek} days` : 'day'}: for example “${perWeek === 2 ? 'twice a week on Tuesday and Friday' : 'every Thursday'}”.`, 'rhythm.weekdays')
-  if (perWeek !== undefined && perWeek !== row.length) return refused(`${perWeek} times a week, but ${row.length} ${row.length === 1 ? 'day is' : 'days are'} named. Name as many as it goes out.`, 'rhythm.weekdays')
+  if (row.length === 0)
+    return perWeek === undefined && unit === undefined
+      ? refused(`No weekday was found. ${example}`, 'rhythm.weekdays')
+      : refused(
+          `Say on which ${perWeek !== undefined && perWeek > 1 ? `${perWeek} days` : 'day'}: for example “${perWeek === 2 ? 'twice a week on Tuesday and Friday' : 'every Thursday'}”.`,
+          'rhythm.weekdays',
+        )
+  if (perWeek !== undefined && perWeek !== row.length)
+    return refused(
+      `${perWeek} times a week, but ${row.length} ${row.length === 1 ? 'day is' : 'days are'} named. Name as many as it goes out.`,
+      'rhythm.weekdays',
+    )
   return fine({ wish: { each: 'week', every: found[0] ?? every ?? 1, weekdays: row, ...ended }, time })
 }

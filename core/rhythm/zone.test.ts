@@ -8,7 +8,10 @@ describe('moments in a zone', () => {
 
   test('a time that a clock change skips is taken as that much later', () => {
     expect(momentAt('2026-03-29', '01:30', 'Europe/Lisbon')).toBe(Date.parse('2026-03-29T01:30:00Z'))
-    expect(localAt(momentAt('2026-03-29', '01:30', 'Europe/Lisbon'), 'Europe/Lisbon')).toEqual({ day: '2026-03-29', time: '02:30' })
+    expect(localAt(momentAt('2026-03-29', '01:30', 'Europe/Lisbon'), 'Europe/Lisbon')).toEqual({
+      day: '2026-03-29',
+      time: '02:30',
+    })
   })
 
   test('the date depends on the zone', () => {

@@ -22,7 +22,10 @@ export function momentAt(day: Day, time: ClockTime, zone: Zone): number {
 /** The date and time that a clock in `zone` shows at a moment (ms since 1970). */
 export function localAt(ms: number, zone: Zone): { day: Day; time: ClockTime } {
   const local = Temporal.Instant.fromEpochMilliseconds(ms).toZonedDateTimeISO(zone)
-  return { day: local.toPlainDate().toString(), time: local.toPlainTime().toString({ smallestUnit: 'minute' }) }
+  return {
+    day: local.toPlainDate().toString(),
+    time: local.toPlainTime().toString({ smallestUnit: 'minute' }),
+  }
 }
 
 /** The date in `zone` at a moment. */
@@ -37,7 +40,12 @@ export function sayLeft(from: number, to: number): string {
   const d = Math.floor(minutes / 1440)
   const h = Math.floor((minutes % 1440) / 60)
   const m = minutes % 60
-  const text = d > 0 ? `${d} d${h ? ` ${h} h` : ''}` : h > 0 ? `${h} h${m ? ` ${String(m).padStart(2, '0')}` : ''}` : `${m} min`
+  const text =
+    d > 0
+      ? `${d} d${h ? ` ${h} h` : ''}`
+      : h > 0
+        ? `${h} h${m ? ` ${String(m).padStart(2, '0')}` : ''}`
+        : `${m} min`
   return past ? `${text} ago` : text
 }
 

@@ -18,11 +18,19 @@ describe('chapters', () => {
   })
 
   test('come from the edit once a time is typed, those sections alone', () => {
-    expect(chaptersOf(script, { length: 200, starts: { Hook: 0, End: 150.4 } }, pace)).toEqual({ from: 'edit', list: [{ start: 0, title: 'Hook' }, { start: 150, title: 'End' }] })
+    expect(chaptersOf(script, { length: 200, starts: { Hook: 0, End: 150.4 } }, pace)).toEqual({
+      from: 'edit',
+      list: [
+        { start: 0, title: 'Hook' },
+        { start: 150, title: 'End' },
+      ],
+    })
   })
 
   test('a section without words makes none', () => {
-    expect(chaptersOf(exampleScript({ Hook: [long], Blank: [''] }), { starts: {} }, pace).list.map((c) => c.title)).toEqual(['Hook'])
+    expect(
+      chaptersOf(exampleScript({ Hook: [long], Blank: [''] }), { starts: {} }, pace).list.map((c) => c.title),
+    ).toEqual(['Hook'])
     expect(chaptersOf(undefined, { starts: {} }, pace).from).toBe('nothing')
   })
 

@@ -28,20 +28,34 @@ export function chaptersOf(script: Script | undefined, cut: Cut, pace: Pace): Ch
   const figures = scriptFigures(script, pace)
   if (figures.seconds === 0) return { from: 'nothing', list: [] }
   const scale = cut.length === undefined ? 1 : cut.length / figures.seconds
-  return { from: 'script', list: figures.sections.filter((s) => s.seconds > 0).map((s) => ({ start: Math.round(s.start * scale), title: s.title })) }
+  return {
+    from: 'script',
+    list: figures.sections
+      .filter((s) => s.seconds > 0)
+      .map((s) => ({ start: Math.round(s.start * scale), title: s.title })),
+  }
 }
 
 /** What breaks an outlet's rules for chapters (`engine` 10), in sentences; none when they pass. `length` in seconds. */
-export function chapterFaults(list: readonly Chapter[], rules: Outlet['chapters'], length?: number): string[] {
+export function chapterFaults(
+  list: readonly Chapter[],
+  rules: Outlet['chapters'],
+  length?: number,
+): string[] {
   const faults: string[] = []
   const first = list[0]
-  if (list.length < rules.least) faults.push(`${list.length} of the ${rules.least} chapters that are asked for`)
+  if (list.length < rules.least)
+    faults.push(`${list.length} of the ${rules.least} chapters that are asked for`)
   if (first && first.start !== 0) faults.push(`the first starts at ${sayTime(first.start)}, not at 0:00`)
   list.forEach((chapter, i) => {
     const next = list[i + 1]?.start ?? length
     if (next === undefined) return
-    if (next <= chapter.start) faults.push(`“${chapter.title}” at ${sayTime(chapter.start)} does not stand before what follows it at ${sayTime(next)}`)
-    else if (next - chapter.start < rules.gap) faults.push(`“${chapter.title}” has ${next - chapter.start} s, less than ${rules.gap} s`)
+    if (next <= chapter.start)
+      faults.push(
+        `“${chapter.title}” at ${sayTime(chapter.start)} does not stand before what follows it at ${sayTime(next)}`,
+      )
+    else if (next - chapter.start < rules.gap)
+      faults.push(`“${chapter.title}” has ${next - chapter.start} s, less than ${rules.gap} s`)
   })
   return faults
 }

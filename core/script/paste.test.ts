@@ -1,10 +1,16 @@
 import { beatsFrom, sectionsFrom } from './paste'
 
-const ids = () => { let n = 0; return () => `n${++n}` }
+const ids = () => {
+  let n = 0
+  return () => `n${++n}`
+}
 
 describe('pasted text', () => {
   test('parts into beats at blank lines, single breaks staying inside', () => {
-    expect(beatsFrom('One\ntwo\n\n\nThree\r\n', 'voice', ids()).map((b) => [b.text, b.delivery])).toEqual([['One two', 'voice'], ['Three', 'voice']])
+    expect(beatsFrom('One\ntwo\n\n\nThree\r\n', 'voice', ids()).map((b) => [b.text, b.delivery])).toEqual([
+      ['One two', 'voice'],
+      ['Three', 'voice'],
+    ])
   })
 
   test('parts at every break where there are no blank lines', () => {
@@ -13,8 +19,16 @@ describe('pasted text', () => {
   })
 
   test('finds sections by Markdown headings and lines in capitals', () => {
-    const sections = sectionsFrom('Before.\n\n# The hook\nOne.\n\nWHAT I GOT WRONG\nTwo.\n\nThree.', 'Script', ids())
-    expect(sections.map((s) => [s.title, s.beats.map((b) => b.text)])).toEqual([['Script', ['Before.']], ['The hook', ['One.']], ['What i got wrong', ['Two.', 'Three.']]])
+    const sections = sectionsFrom(
+      'Before.\n\n# The hook\nOne.\n\nWHAT I GOT WRONG\nTwo.\n\nThree.',
+      'Script',
+      ids(),
+    )
+    expect(sections.map((s) => [s.title, s.beats.map((b) => b.text)])).toEqual([
+      ['Script', ['Before.']],
+      ['The hook', ['One.']],
+      ['What i got wrong', ['Two.', 'Three.']],
+    ])
   })
 
   test('a text without titles is one section, no text none', () => {

@@ -11,7 +11,10 @@ export function beatsFrom(text: string, delivery: Beat['delivery'], id: NewId): 
   const clean = text.replace(/\r\n?/g, '\n').trim()
   if (clean === '') return []
   const parts = /\n\s*\n/.test(clean) ? clean.split(/\n\s*\n+/) : clean.split('\n')
-  return parts.map((p) => p.replace(/\s*\n\s*/g, ' ').trim()).filter((p) => p !== '').map((p) => ({ id: id(), delivery, text: p, hold: 0, cues: [] }))
+  return parts
+    .map((p) => p.replace(/\s*\n\s*/g, ' ').trim())
+    .filter((p) => p !== '')
+    .map((p) => ({ id: id(), delivery, text: p, hold: 0, cues: [] }))
 }
 
 /**
@@ -30,7 +33,10 @@ export function sectionsFrom(text: string, first: string, id: NewId): Section[] 
   for (const line of text.replace(/\r\n?/g, '\n').split('\n')) {
     const heading = titleOf(line)
     if (heading === undefined) lines.push(line)
-    else { close(); title = heading }
+    else {
+      close()
+      title = heading
+    }
   }
   close()
   return sections
@@ -40,5 +46,7 @@ function titleOf(line: string): string | undefined {
   const marked = /^#{1,6}\s+(.+?)\s*#*$/.exec(line.trim())
   if (marked?.[1] !== undefined) return marked[1]
   const bare = line.trim()
-  return /^\p{Lu}[\p{Lu}\d ,’'-]{3,60}$/u.test(bare) && /\p{Lu}{2}/u.test(bare) ? bare.charAt(0) + bare.slice(1).toLowerCase() : undefined
+  return /^\p{Lu}[\p{Lu}\d ,’'-]{3,60}$/u.test(bare) && /\p{Lu}{2}/u.test(bare)
+    ? bare.charAt(0) + bare.slice(1).toLowerCase()
+    : undefined
 }

@@ -3,16 +3,33 @@ import { refusalOf, valueOf } from '../examples'
 import { readTime, sayMinutes, sayTime } from './timecode'
 
 describe('times', () => {
-  test.each([['9:51', 591], ['1:02:05', 3725], ['1m20', 80], ['1h02m05s', 3725], ['9m', 540], ['0:00', 0], ['75', 75], [' 12:30 ', 750], ['90:00', 5400]])('%s is read', (text, seconds) => {
+  test.each([
+    ['9:51', 591],
+    ['1:02:05', 3725],
+    ['1m20', 80],
+    ['1h02m05s', 3725],
+    ['9m', 540],
+    ['0:00', 0],
+    ['75', 75],
+    [' 12:30 ', 750],
+    ['90:00', 5400],
+  ])('%s is read', (text, seconds) => {
     expect(valueOf(readTime(text))).toBe(seconds)
   })
 
-  test.each(['9:71', '1:61:00', 'soon', '', '-3', '1:2:3', '9.5'])('“%s” is refused with an example', (text) => {
-    expect(refusalOf(readTime(text))).toContain('9:51')
-  })
+  test.each(['9:71', '1:61:00', 'soon', '', '-3', '1:2:3', '9.5'])(
+    '“%s” is refused with an example',
+    (text) => {
+      expect(refusalOf(readTime(text))).toContain('9:51')
+    },
+  )
 
   test('are said and read back', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 40_000 }), (seconds) => { expect(valueOf(readTime(sayTime(seconds)))).toBe(seconds) }))
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 40_000 }), (seconds) => {
+        expect(valueOf(readTime(sayTime(seconds)))).toBe(seconds)
+      }),
+    )
   })
 
   test('minutes of work are said shortly', () => {

@@ -28,7 +28,8 @@ export function readTime(text: string): Result<number> {
     return fine(Number(h ?? 0) * 3600 + Number(m) * 60 + Number(s))
   }
   const named = /^(?:(\d+)\s*h)?\s*(?:(\d+)\s*m(?:in)?)?\s*(?:(\d{1,2})\s*s?)?$/.exec(given)
-  if (named && given !== '' && /[hm]/.test(given)) return fine(Number(named[1] ?? 0) * 3600 + Number(named[2] ?? 0) * 60 + Number(named[3] ?? 0))
+  if (named && given !== '' && /[hm]/.test(given))
+    return fine(Number(named[1] ?? 0) * 3600 + Number(named[2] ?? 0) * 60 + Number(named[3] ?? 0))
   const bare = /^(\d+)\s*s?$/.exec(given)
   return bare ? fine(Number(bare[1])) : refused(help, 'time')
 }

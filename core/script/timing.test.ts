@@ -3,7 +3,13 @@ import { exampleScript } from '../examples'
 import { beatSeconds, countSentenceEnds, countWords, scriptFigures, scriptWritten } from './timing'
 
 const pace = { camera: 150, voice: 160 }
-const beat = (text: string, delivery: 'camera' | 'voice' = 'camera', hold = 0) => ({ id: 'b', delivery, text, hold, cues: [] })
+const beat = (text: string, delivery: 'camera' | 'voice' = 'camera', hold = 0) => ({
+  id: 'b',
+  delivery,
+  text,
+  hold,
+  cues: [],
+})
 
 describe('running time', () => {
   test('words are counted by the rules of Unicode', () => {
@@ -13,11 +19,42 @@ describe('running time', () => {
 
   test('the quick way for plain text counts as the segmenter does', () => {
     const segmenter = new Intl.Segmenter('en', { granularity: 'word' })
-    const bits = fc.constantFrom('oak', 'don’t', "it's", '384', '3.50', '1,200', 'e.g.', 'a', ' ', '. ', ', ', '-', '’', '"', '?', '…', '—', '(', ')', '\n', "'", '.', '0', 'x')
-    fc.assert(fc.property(fc.array(bits, { maxLength: 25 }), (row) => {
-      const text = row.join('')
-      expect([text, countWords(text)]).toEqual([text, [...segmenter.segment(text)].filter((s) => s.isWordLike).length])
-    }), { numRuns: 2000 })
+    const bits = fc.constantFrom(
+      'oak',
+      'don’t',
+      "it's",
+      '384',
+      '3.50',
+      '1,200',
+      'e.g.',
+      'a',
+      ' ',
+      '. ',
+      ', ',
+      '-',
+      '’',
+      '"',
+      '?',
+      '…',
+      '—',
+      '(',
+      ')',
+      '\n',
+      "'",
+      '.',
+      '0',
+      'x',
+    )
+    fc.assert(
+      fc.property(fc.array(bits, { maxLength: 25 }), (row) => {
+        const text = row.join('')
+        expect([text, countWords(text)]).toEqual([
+          text,
+          [...segmenter.segment(text)].filter((s) => s.isWordLike).length,
+        ])
+      }),
+      { numRuns: 2000 },
+    )
   })
 
   test('sentence ends are counted once each, and not inside a number', () => {
@@ -25,15 +62,23 @@ describe('running time', () => {
   })
 
   test('a beat: words by the pace of its delivery, 0.35 s a sentence end, 0.8 s at its end, and its hold', () => {
-    expect(beatSeconds(beat('One two three four five. Six seven eight nine ten.'), pace)).toBeCloseTo((10 * 60) / 150 + 0.7 + 0.8)
-    expect(beatSeconds(beat('One two three four five. Six seven eight.', 'voice', 2), pace)).toBeCloseTo(3 + 0.7 + 0.8 + 2)
+    expect(beatSeconds(beat('One two three four five. Six seven eight nine ten.'), pace)).toBeCloseTo(
+      (10 * 60) / 150 + 0.7 + 0.8,
+    )
+    expect(beatSeconds(beat('One two three four five. Six seven eight.', 'voice', 2), pace)).toBeCloseTo(
+      3 + 0.7 + 0.8 + 2,
+    )
     expect(beatSeconds(beat(''), pace)).toBe(0)
   })
 
   test('figures of a script add up', () => {
     const script = exampleScript({ Hook: ['One two.', ''], Body: ['Three four five.'] })
     const first = script.sections[0]?.beats[0]
-    if (first) first.cues.push({ id: 'c1', kind: 'shot', text: 'Low', got: true }, { id: 'c2', kind: 'shot', text: 'High', got: false })
+    if (first)
+      first.cues.push(
+        { id: 'c1', kind: 'shot', text: 'Low', got: true },
+        { id: 'c2', kind: 'shot', text: 'High', got: false },
+      )
     const figures = scriptFigures(script, pace)
     expect(figures).toMatchObject({ words: 5, beats: 3, blank: 1, covered: 1, shots: { got: 1, needed: 2 } })
     expect(figures.sections[1]?.start).toBeCloseTo(figures.sections[0]?.seconds ?? 0)
@@ -48,8 +93,15 @@ describe('running time', () => {
   })
 
   test('more words never take less time', () => {
-    fc.assert(fc.property(fc.array(fc.constantFrom('oak', 'bends', 'slowly.', 'Why?'), { maxLength: 40 }), (words) => {
-      expect(beatSeconds(beat([...words, 'more'].join(' ')), pace)).toBeGreaterThanOrEqual(beatSeconds(beat(words.join(' ')), pace))
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom('oak', 'bends', 'slowly.', 'Why?'), { maxLength: 40 }),
+        (words) => {
+          expect(beatSeconds(beat([...words, 'more'].join(' ')), pace)).toBeGreaterThanOrEqual(
+            beatSeconds(beat(words.join(' ')), pace),
+          )
+        },
+      ),
+    )
   })
 })

@@ -65,7 +65,16 @@ export interface ScriptFigures {
 
 /** The figures of a script at a pace. Linear in its text. */
 export function scriptFigures(script: Script | undefined, pace: Pace): ScriptFigures {
-  const figures: ScriptFigures = { seconds: 0, sections: [], delivery: { camera: 0, voice: 0 }, words: 0, beats: 0, blank: 0, covered: 0, shots: { got: 0, needed: 0 } }
+  const figures: ScriptFigures = {
+    seconds: 0,
+    sections: [],
+    delivery: { camera: 0, voice: 0 },
+    words: 0,
+    beats: 0,
+    blank: 0,
+    covered: 0,
+    shots: { got: 0, needed: 0 },
+  }
   for (const section of script?.sections ?? []) {
     const start = figures.seconds
     for (const beat of section.beats) {
@@ -77,7 +86,11 @@ export function scriptFigures(script: Script | undefined, pace: Pace): ScriptFig
       figures.words += words
       if (words === 0) figures.blank++
       if (beat.cues.some((c) => c.kind === 'shot' || c.kind === 'graphic')) figures.covered++
-      for (const cue of beat.cues) if (cue.kind === 'shot') { figures.shots.needed++; if (cue.got) figures.shots.got++ }
+      for (const cue of beat.cues)
+        if (cue.kind === 'shot') {
+          figures.shots.needed++
+          if (cue.got) figures.shots.got++
+        }
     }
     figures.sections.push({ id: section.id, title: section.title, seconds: figures.seconds - start, start })
   }
@@ -86,5 +99,13 @@ export function scriptFigures(script: Script | undefined, pace: Pace): ScriptFig
 
 /** Whether a script is written: it has words, and no section is without any. A blank beat beside written ones does not hold it up; points (lines that begin with a bullet) are not written out yet. */
 export function scriptWritten(script: Script | undefined): boolean {
-  return (script?.sections.length ?? 0) > 0 && (script?.sections.every((s) => s.beats.some((b) => b.text.split('\n').some((line) => !line.startsWith('•') && /\p{L}|\p{N}/u.test(line)))) ?? false)
+  return (
+    (script?.sections.length ?? 0) > 0 &&
+    (script?.sections.every((s) =>
+      s.beats.some((b) =>
+        b.text.split('\n').some((line) => !line.startsWith('•') && /\p{L}|\p{N}/u.test(line)),
+      ),
+    ) ??
+      false)
+  )
 }

@@ -27,7 +27,10 @@ function put(fields: Partial<Brief>, what: string) {
   void write({ brief: { ...brief.value, ...fields } }, what)
 }
 function point(i: number, event: Event) {
-  put({ points: [0, 1, 2].map((n) => (n === i ? typedIn(event) : (brief.value.points[n] ?? ''))) }, 'the main points')
+  put(
+    { points: [0, 1, 2].map((n) => (n === i ? typedIn(event) : (brief.value.points[n] ?? ''))) },
+    'the main points',
+  )
 }
 async function addOne() {
   const text = title.value
@@ -36,10 +39,19 @@ async function addOne() {
   if (!done.ok) title.value = text
 }
 function rewrite(id: string, event: Event) {
-  void write({ titles: card.episode.titles.map((t) => (t.id === id ? { ...t, text: typedIn(event) } : t)) }, 'a title')
+  void write(
+    { titles: card.episode.titles.map((t) => (t.id === id ? { ...t, text: typedIn(event) } : t)) },
+    'a title',
+  )
 }
 function removeTitle(id: string) {
-  void write({ titles: card.episode.titles.filter((t) => t.id !== id), ...(card.episode.chosenTitle === id ? { chosenTitle: undefined } : {}) }, 'the titles')
+  void write(
+    {
+      titles: card.episode.titles.filter((t) => t.id !== id),
+      ...(card.episode.chosenTitle === id ? { chosenTitle: undefined } : {}),
+    },
+    'the titles',
+  )
 }
 function addTags() {
   const more = readTags(tag.value)
@@ -56,37 +68,155 @@ onMounted(() => {
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_280px]">
+  <div
+    class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_280px]"
+  >
     <div class="grid grid-cols-1 gap-5 content-start">
-      <label><span class="label">What the viewer should take away</span><textarea class="field text-16" rows="2" data-at="takeaway" :value="brief.takeaway" placeholder="One sentence they could repeat to a friend" @input="put({ takeaway: typedIn($event) }, 'the takeaway')" /></label>
-      <fieldset><legend class="label">Three main points</legend>
-        <div class="grid gap-2"><label v-for="i in [0, 1, 2]" :key="i" class="flex items-center gap-2"><span class="num">{{ i + 1 }}</span><input class="field" :value="brief.points[i] ?? ''" :aria-label="`Point ${i + 1}`" @input="point(i, $event)" /></label></div>
+      <label
+        ><span class="label">What the viewer should take away</span
+        ><textarea
+          class="field text-16"
+          rows="2"
+          data-at="takeaway"
+          :value="brief.takeaway"
+          placeholder="One sentence they could repeat to a friend"
+          @input="put({ takeaway: typedIn($event) }, 'the takeaway')"
+        />
+      </label>
+      <fieldset>
+        <legend class="label">Three main points</legend>
+        <div class="grid gap-2">
+          <label v-for="i in [0, 1, 2]" :key="i" class="flex items-center gap-2"
+            ><span class="num">{{ i + 1 }}</span
+            ><input
+              class="field"
+              :value="brief.points[i] ?? ''"
+              :aria-label="`Point ${i + 1}`"
+              @input="point(i, $event)"
+          /></label>
+        </div>
       </fieldset>
-      <label><span class="label flex justify-between">Description, the words of your own <span class="num">{{ [...brief.description].length }}</span></span><textarea class="field min-h-[120px]" data-at="description" :value="brief.description" placeholder="Two or three lines that make someone press play. Chapters, links and closing lines are added by the pattern." @input="put({ description: typedIn($event) }, 'the description')" /></label>
+      <label
+        ><span class="label flex justify-between"
+          >Description, the words of your own
+          <span class="num">{{ [...brief.description].length }}</span></span
+        ><textarea
+          class="field min-h-[120px]"
+          data-at="description"
+          :value="brief.description"
+          placeholder="Two or three lines that make someone press play. Chapters, links and closing lines are added by the pattern."
+          @input="put({ description: typedIn($event) }, 'the description')"
+        />
+      </label>
     </div>
     <div class="grid grid-cols-1 gap-5 content-start">
       <fieldset>
         <legend class="label">Title candidates, one chosen</legend>
         <ul class="grid gap-1.5">
           <li v-for="t in card.episode.titles" :key="t.id" class="flex items-center gap-2">
-            <input type="radio" name="title" class="tick rounded-full!" :checked="card.episode.chosenTitle === t.id" :aria-label="`Choose “${t.text}”`" @change="library.perform(chooseTitle, { episode: card.episode.id, title: t.id })" />
-            <input class="quiet-field mx-0 flex-1" :class="card.episode.chosenTitle === t.id ? 'font-semibold' : ''" :value="t.text" :aria-label="`Title candidate ${t.text}`" @input="rewrite(t.id, $event)" />
-            <span class="num text-11"><Flag v-if="[...t.text].length > limits.title" :size="9" />{{ [...t.text].length }}/{{ limits.title }}</span>
-            <button class="text-ink-2 px-1" :aria-label="`Remove “${t.text}”`" @click="removeTitle(t.id)">×</button>
+            <input
+              type="radio"
+              name="title"
+              class="tick rounded-full!"
+              :checked="card.episode.chosenTitle === t.id"
+              :aria-label="`Choose “${t.text}”`"
+              @change="library.perform(chooseTitle, { episode: card.episode.id, title: t.id })"
+            />
+            <input
+              class="quiet-field mx-0 flex-1"
+              :class="card.episode.chosenTitle === t.id ? 'font-semibold' : ''"
+              :value="t.text"
+              :aria-label="`Title candidate ${t.text}`"
+              @input="rewrite(t.id, $event)"
+            />
+            <span class="num text-11"
+              ><Flag v-if="[...t.text].length > limits.title" :size="9" />{{ [...t.text].length }}/{{
+                limits.title
+              }}</span
+            >
+            <button class="text-ink-2 px-1" :aria-label="`Remove “${t.text}”`" @click="removeTitle(t.id)">
+              ×
+            </button>
           </li>
         </ul>
-        <form class="flex gap-2 mt-2" @submit.prevent="addOne"><input v-model="title" class="field" data-at="title" :placeholder="card.episode.titles.length === 0 ? card.episode.title : 'Another way to say it'" aria-label="A title candidate" /><button class="btn">Add</button></form>
-        <button v-if="card.episode.titles.length === 0 && title === ''" class="btn btn-small btn-bare underline underline-offset-2 mt-1" @click="() => { title = card.episode.title; addOne() }">Take the working title</button>
+        <form class="flex gap-2 mt-2" @submit.prevent="addOne">
+          <input
+            v-model="title"
+            class="field"
+            data-at="title"
+            :placeholder="card.episode.titles.length === 0 ? card.episode.title : 'Another way to say it'"
+            aria-label="A title candidate"
+          /><button class="btn">Add</button>
+        </form>
+        <button
+          v-if="card.episode.titles.length === 0 && title === ''"
+          class="btn btn-small btn-bare underline underline-offset-2 mt-1"
+          @click="
+            () => {
+              title = card.episode.title
+              addOne()
+            }
+          "
+        >
+          Take the working title
+        </button>
       </fieldset>
       <div>
-        <p class="label flex justify-between"><span>Tags, the most important first</span><span class="num"><template v-if="length > limits.tags"><Flag :size="9" /></template>{{ length }}/{{ limits.tags }}</span></p>
-        <ul class="flex flex-wrap gap-1.5 mb-2"><li v-for="t in card.episode.tags" :key="t" class="border border-line rounded-control px-2 py-0.5 text-12">{{ t }}<button class="ml-1.5 text-ink-2" :aria-label="`Remove the tag ${t}`" @click="write({ tags: card.episode.tags.filter((x) => x !== t) }, 'the tags')">×</button></li></ul>
-        <input v-model="tag" class="field" data-at="tags" placeholder="Type or paste, parted by commas" aria-label="Add tags" @keydown.enter.prevent="addTags" @blur="addTags" />
+        <p class="label flex justify-between">
+          <span>Tags, the most important first</span
+          ><span class="num"
+            ><template v-if="length > limits.tags"><Flag :size="9" /></template>{{ length }}/{{
+              limits.tags
+            }}</span
+          >
+        </p>
+        <ul class="flex flex-wrap gap-1.5 mb-2">
+          <li
+            v-for="t in card.episode.tags"
+            :key="t"
+            class="border border-line rounded-control px-2 py-0.5 text-12"
+          >
+            {{ t
+            }}<button
+              class="ml-1.5 text-ink-2"
+              :aria-label="`Remove the tag ${t}`"
+              @click="write({ tags: card.episode.tags.filter((x) => x !== t) }, 'the tags')"
+            >
+              ×
+            </button>
+          </li>
+        </ul>
+        <input
+          v-model="tag"
+          class="field"
+          data-at="tags"
+          placeholder="Type or paste, parted by commas"
+          aria-label="Add tags"
+          @keydown.enter.prevent="addTags"
+          @blur="addTags"
+        />
       </div>
       <KeywordField :episode="card.episode" data-at="keyword" tabindex="-1" />
-      <fieldset class="grid gap-3"><legend class="label">The picture that sells it</legend>
-        <label><span class="unseen">Idea for the picture</span><textarea class="field" rows="2" :value="brief.pictureIdea" placeholder="Where should the eye land?" @input="put({ pictureIdea: typedIn($event) }, 'the idea for the picture')" /></label>
-        <label><span class="unseen">Words on the picture</span><input class="field" :value="brief.pictureWords" placeholder="Two or three words on it, not those of the title" @input="put({ pictureWords: typedIn($event) }, 'the words on the picture')" /></label>
+      <fieldset class="grid gap-3">
+        <legend class="label">The picture that sells it</legend>
+        <label
+          ><span class="unseen">Idea for the picture</span
+          ><textarea
+            class="field"
+            rows="2"
+            :value="brief.pictureIdea"
+            placeholder="Where should the eye land?"
+            @input="put({ pictureIdea: typedIn($event) }, 'the idea for the picture')"
+          />
+        </label>
+        <label
+          ><span class="unseen">Words on the picture</span
+          ><input
+            class="field"
+            :value="brief.pictureWords"
+            placeholder="Two or three words on it, not those of the title"
+            @input="put({ pictureWords: typedIn($event) }, 'the words on the picture')"
+        /></label>
       </fieldset>
     </div>
     <aside><StepList :card="card" :here="here" /></aside>

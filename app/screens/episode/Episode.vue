@@ -35,19 +35,42 @@ const workspaces = {
 
 const found = computed(() => [...library.records.episodes.values()].find((e) => e.code === code))
 const ready = ref(false)
-watch(() => found.value?.id, async (id) => {
-  if (id) await library.ensure([id])
-  ready.value = true
-}, { immediate: true })
+watch(
+  () => found.value?.id,
+  async (id) => {
+    if (id) await library.ensure([id])
+    ready.value = true
+  },
+  { immediate: true },
+)
 const card = computed(() => (ready.value && found.value ? board.cardOf(found.value) : undefined))
 const stages = computed(() => card.value?.standing.stages ?? [])
-const here = computed(() => stages.value.find((s) => s.stage.id === stage) ?? card.value?.standing.where ?? stages.value[0])
+const here = computed(
+  () => stages.value.find((s) => s.stage.id === stage) ?? card.value?.standing.where ?? stages.value[0],
+)
 /** Without a stage in the address the one it stands at is opened, and stays open when its lamp lights. */
-watch([() => stage, card], () => {
-  if (stage === '' && card.value && here.value) void router.replace({ name: 'episode', params: { code, stage: here.value.stage.id } })
-}, { immediate: true })
-const due = computed(() => here.value?.steps.filter((s) => !s.done && s.due).sort((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1))[0])
-watch([here, card], () => { if (card.value && here.value) document.title = `${card.value.number} ${here.value.stage.name}: ${card.value.title} · Lamp Reel` }, { immediate: true })
+watch(
+  [() => stage, card],
+  () => {
+    if (stage === '' && card.value && here.value)
+      void router.replace({ name: 'episode', params: { code, stage: here.value.stage.id } })
+  },
+  { immediate: true },
+)
+const due = computed(
+  () =>
+    here.value?.steps
+      .filter((s) => !s.done && s.due)
+      .sort((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1))[0],
+)
+watch(
+  [here, card],
+  () => {
+    if (card.value && here.value)
+      document.title = `${card.value.number} ${here.value.stage.name}: ${card.value.title} · Lamp Reel`
+  },
+  { immediate: true },
+)
 
 useTabMark(() => card.value && sixLamps(card.value.standing))
 
@@ -57,11 +80,18 @@ function to(step: number) {
   if (goal) void router.push({ name: 'episode', params: { code, stage: goal.stage.id } })
 }
 useKeys({
-  '[': () => { to(-1) },
-  ']': () => { to(1) },
-  h: () => { desk.history = desk.history ? undefined : found.value?.id },
+  '[': () => {
+    to(-1)
+  },
+  ']': () => {
+    to(1)
+  },
+  h: () => {
+    desk.history = desk.history ? undefined : found.value?.id
+  },
 })
-const joined = (i: number) => stages.value[i]?.lamp.state === 'lit' && stages.value[i + 1]?.lamp.state === 'lit'
+const joined = (i: number) =>
+  stages.value[i]?.lamp.state === 'lit' && stages.value[i + 1]?.lamp.state === 'lit'
 </script>
 
 <template>
@@ -72,23 +102,87 @@ const joined = (i: number) => stages.value[i]?.lamp.state === 'lit' && stages.va
         <h1 class="text-20 leading-6 truncate">{{ card.title }}</h1>
         <p class="sub">
           {{ card.show.title }}
-          <template v-if="card.episode.phase.name === 'released'"> · released {{ sayDay(card.standing.release?.day ?? '', board.today) }}, {{ sayAway(card.standing.release?.day ?? board.today, board.today) }}</template>
-          <template v-else-if="card.standing.release"> · goes out <button class="underline decoration-dotted underline-offset-2" @click="desk.placing = card.episode.id">{{ sayDay(card.standing.release.day, board.today) }} {{ card.standing.release.time }}</button>, {{ sayUntil(board.now, card.standing.release.at, card.show.zone) }}</template>
-          <template v-else> · no slot yet, <button class="underline decoration-dotted underline-offset-2" @click="desk.placing = card.episode.id">put it on one</button></template>
-          <template v-if="due?.due"> · {{ due.step.name.toLowerCase() }} <template v-if="due.late"><Flag /><span class="late">late {{ due.late }} d</span></template><template v-else>due {{ ['today', 'tomorrow'].includes(sayAway(due.due, board.today)) ? sayAway(due.due, board.today) : `${sayDay(due.due)}, ${sayAway(due.due, board.today)}` }}</template></template>
+          <template v-if="card.episode.phase.name === 'released'">
+            · released {{ sayDay(card.standing.release?.day ?? '', board.today) }},
+            {{ sayAway(card.standing.release?.day ?? board.today, board.today) }}</template
+          >
+          <template v-else-if="card.standing.release">
+            · goes out
+            <button
+              class="underline decoration-dotted underline-offset-2"
+              @click="desk.placing = card.episode.id"
+            >
+              {{ sayDay(card.standing.release.day, board.today) }} {{ card.standing.release.time }}</button
+            >, {{ sayUntil(board.now, card.standing.release.at, card.show.zone) }}</template
+          >
+          <template v-else>
+            · no slot yet,
+            <button
+              class="underline decoration-dotted underline-offset-2"
+              @click="desk.placing = card.episode.id"
+            >
+              put it on one
+            </button></template
+          >
+          <template v-if="due?.due">
+            · {{ due.step.name.toLowerCase() }}
+            <template v-if="due.late"
+              ><Flag /><span class="late">late {{ due.late }} d</span></template
+            ><template v-else
+              >due
+              {{
+                ['today', 'tomorrow'].includes(sayAway(due.due, board.today))
+                  ? sayAway(due.due, board.today)
+                  : `${sayDay(due.due)}, ${sayAway(due.due, board.today)}`
+              }}</template
+            ></template
+          >
         </p>
       </div>
       <nav aria-label="Stages of the episode" class="flex flex-wrap items-center">
         <template v-for="(s, i) in stages" :key="s.stage.id">
-          <RouterLink :to="{ name: 'episode', params: { code, stage: s.stage.id } }" class="stage" :class="{ here: s.stage.id === here.stage.id }" :aria-current="s.stage.id === here.stage.id ? 'step' : undefined"><LampMark :lamp="s.lamp" :size="20" :name="s.stage.name" /><span aria-hidden="true">{{ s.stage.name }}<span v-if="s.stage.kind === 'release' && s.lamp.state !== 'lit'" class="num text-11 ml-1">{{ card.standing.parts.there }}/{{ card.standing.parts.needed }}</span></span></RouterLink>
+          <RouterLink
+            :to="{ name: 'episode', params: { code, stage: s.stage.id } }"
+            class="stage"
+            :class="{ here: s.stage.id === here.stage.id }"
+            :aria-current="s.stage.id === here.stage.id ? 'step' : undefined"
+            ><LampMark :lamp="s.lamp" :size="20" :name="s.stage.name" /><span aria-hidden="true"
+              >{{ s.stage.name
+              }}<span v-if="s.stage.kind === 'release' && s.lamp.state !== 'lit'" class="num text-11 ml-1"
+                >{{ card.standing.parts.there }}/{{ card.standing.parts.needed }}</span
+              ></span
+            ></RouterLink
+          >
           <span v-if="joined(i)" class="w-2.5 h-[2px] bg-lamp-line -mx-0.5" aria-hidden="true" />
         </template>
         <EpisodeTerms :card="card" class="ml-2" />
-        <button class="btn btn-bare px-2 ml-1" aria-label="History" title="History (H)" @click="desk.history = card.episode.id"><History :size="17" /></button>
+        <button
+          class="btn btn-bare px-2 ml-1"
+          aria-label="History"
+          title="History (H)"
+          @click="desk.history = card.episode.id"
+        >
+          <History :size="17" />
+        </button>
       </nav>
     </header>
-    <p v-if="card.episode.phase.name === 'idea'" class="mx-5 mt-4 panel p-4 flex items-center gap-4"><span class="flex-1">This is still an idea. Start it, and it gets the steps and the script’s sections of its recipe.</span><button class="btn" @click="desk.placing = card.episode.id">Put on a slot</button><button class="btn btn-main" @click="library.perform(startWork, { episode: card.episode.id }, 'aloud')">Start it</button></p>
-    <component :is="workspaces[here.stage.kind]" :key="`${card.episode.id} ${here.stage.id}`" :card="card" :here="here" />
+    <p v-if="card.episode.phase.name === 'idea'" class="mx-5 mt-4 panel p-4 flex items-center gap-4">
+      <span class="flex-1"
+        >This is still an idea. Start it, and it gets the steps and the script’s sections of its recipe.</span
+      ><button class="btn" @click="desk.placing = card.episode.id">Put on a slot</button
+      ><button
+        class="btn btn-main"
+        @click="library.perform(startWork, { episode: card.episode.id }, 'aloud')"
+      >
+        Start it
+      </button>
+    </p>
+    <component
+      :is="workspaces[here.stage.kind]"
+      :key="`${card.episode.id} ${here.stage.id}`"
+      :card="card"
+      :here="here"
+    />
     <HistoryPanel v-if="desk.history" :episode="desk.history" @close="desk.history = undefined" />
   </div>
   <section v-else-if="ready" class="mx-auto max-w-[520px] p-10 text-center">
@@ -99,7 +193,21 @@ const joined = (i: number) => stages.value[i]?.lamp.state === 'lit' && stages.va
 </template>
 
 <style scoped>
-.stage { display: inline-flex; align-items: center; gap: 6px; padding: 5px 9px; border-radius: 6px; color: var(--ink-2); text-decoration: none; font-weight: 500; }
-.stage:hover { color: var(--ink); }
-.stage.here { background: var(--raised); color: var(--ink); }
+.stage {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  padding: 5px 9px;
+  border-radius: 6px;
+  color: var(--ink-2);
+  text-decoration: none;
+  font-weight: 500;
+}
+.stage:hover {
+  color: var(--ink);
+}
+.stage.here {
+  background: var(--raised);
+  color: var(--ink);
+}
 </style>

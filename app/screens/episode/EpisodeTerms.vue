@@ -18,10 +18,17 @@ const { card } = defineProps<{ card: Card }>()
 const library = useLibrary()
 const router = useRouter()
 const write = useWriting(() => card)
-const recipes = computed(() => [card.show.recipe, ...(card.show.recipes ?? [])].flatMap((id) => library.records.recipes.get(id) ?? []))
+const recipes = computed(() =>
+  [card.show.recipe, ...(card.show.recipes ?? [])].flatMap((id) => library.records.recipes.get(id) ?? []),
+)
 const launches = computed(() => [...library.records.launches.values()])
-const stale = computed(() => (card.standing.release ? outOfWindow(card.episode.nature, card.standing.release.day) : undefined))
-const valueOf = (event: Event) => (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement ? event.target.value : '')
+const stale = computed(() =>
+  card.standing.release ? outOfWindow(card.episode.nature, card.standing.release.day) : undefined,
+)
+const valueOf = (event: Event) =>
+  event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement
+    ? event.target.value
+    : ''
 function made(event: Event) {
   void library.perform(useRecipe, { episode: card.episode.id, recipe: valueOf(event) }, 'aloud')
 }
@@ -33,15 +40,29 @@ function within(part: 'notBefore' | 'staleAfter', event: Event) {
   const now = card.episode.nature
   if (now.is !== 'topical') return
   const next = { ...now, [part]: valueOf(event) || undefined }
-  void write({ nature: { is: 'topical', ...(next.notBefore ? { notBefore: next.notBefore } : {}), ...(next.staleAfter ? { staleAfter: next.staleAfter } : {}) } }, 'when it is worth releasing')
+  void write(
+    {
+      nature: {
+        is: 'topical',
+        ...(next.notBefore ? { notBefore: next.notBefore } : {}),
+        ...(next.staleAfter ? { staleAfter: next.staleAfter } : {}),
+      },
+    },
+    'when it is worth releasing',
+  )
 }
 function early(event: Event) {
   const text = valueOf(event)
-  void write({ early: text === '' ? undefined : Math.max(0, Math.min(365, Math.round(Number(text) || 0))) }, 'how early it can be made')
+  void write(
+    { early: text === '' ? undefined : Math.max(0, Math.min(365, Math.round(Number(text) || 0))) },
+    'how early it can be made',
+  )
 }
 async function copy(texts: boolean, close: () => void) {
   const done = await library.perform(copyEpisode, { episode: card.episode.id, texts }, 'aloud')
-  const code = done.ok ? done.value.changes.flatMap((c) => (c.table === 'episodes' && c.after ? [c.after.code] : []))[0] : undefined
+  const code = done.ok
+    ? done.value.changes.flatMap((c) => (c.table === 'episodes' && c.after ? [c.after.code] : []))[0]
+    : undefined
   close()
   if (code) void router.push({ name: 'episode', params: { code } })
 }
@@ -55,16 +76,95 @@ async function folders() {
 <template>
   <Drop v-slot="{ close }" label="Terms" right small :on="stale !== undefined">
     <div class="grid gap-3">
-      <label v-if="recipes.length > 1"><span class="label">Made by the recipe</span><select class="field" :value="card.recipe.id" @change="made"><option v-for="r in recipes" :key="r.id" :value="r.id">{{ r.name }}</option></select></label>
-      <label><span class="label">Nature</span><select class="field" :value="card.episode.nature.is" @change="nature"><option value="evergreen">evergreen</option><option value="topical">topical</option></select></label>
-      <div v-if="card.episode.nature.is === 'topical'" class="grid grid-cols-2 gap-2"><label><span class="label">Not before</span><input class="field px-1" type="date" :value="card.episode.nature.notBefore ?? ''" @change="within('notBefore', $event)" /></label><label><span class="label">Stale after</span><input class="field px-1" type="date" :value="card.episode.nature.staleAfter ?? ''" @change="within('staleAfter', $event)" /></label></div>
-      <p v-if="stale" class="text-12"><Flag /><span class="late">On its slot it is {{ stale }}.</span></p>
-      <label><span class="label">No work earlier than, days before release</span><input class="field num w-[110px]" type="number" min="0" max="365" placeholder="any time" :value="card.episode.early ?? ''" @change="early" /></label>
-      <label><span class="label">Sponsor with a read in it</span><input class="field" :value="card.episode.sponsor ?? ''" placeholder="none" @change="write({ sponsor: valueOf($event).trim() || undefined }, 'the sponsor')" /></label>
-      <fieldset v-if="launches.length > 0" class="grid gap-1.5"><legend class="label">Supports the launch</legend><label v-for="l in launches" :key="l.id" class="flex items-center gap-2"><input type="checkbox" class="tick" :checked="l.episodes.includes(card.episode.id)" @change="library.perform(supportLaunch, { launch: l.id, episode: card.episode.id, supports: !l.episodes.includes(card.episode.id) }, 'aloud')" />{{ l.name }}</label></fieldset>
-      <label v-if="card.episode.phase.name === 'work' && card.episode.place.on === 'nothing'" class="flex items-center gap-2"><input type="checkbox" class="tick" :checked="card.episode.spare" @change="write({ spare: !card.episode.spare }, 'whether it is a spare')" />Keep it as a spare</label>
-      <button class="btn btn-small justify-self-start" @click="folders"><FolderDown :size="14" aria-hidden="true" /> Save its folders</button>
-      <div class="border-t border-faint pt-3 grid gap-2"><p class="label mb-0">Copy it as a pattern for another</p><p class="flex gap-2"><button class="btn btn-small" @click="copy(false, close)">Steps only</button><button class="btn btn-small" @click="copy(true, close)">With its texts</button></p></div>
+      <label v-if="recipes.length > 1"
+        ><span class="label">Made by the recipe</span
+        ><select class="field" :value="card.recipe.id" @change="made">
+          <option v-for="r in recipes" :key="r.id" :value="r.id">{{ r.name }}</option>
+        </select></label
+      >
+      <label
+        ><span class="label">Nature</span
+        ><select class="field" :value="card.episode.nature.is" @change="nature">
+          <option value="evergreen">evergreen</option>
+          <option value="topical">topical</option>
+        </select></label
+      >
+      <div v-if="card.episode.nature.is === 'topical'" class="grid grid-cols-2 gap-2">
+        <label
+          ><span class="label">Not before</span
+          ><input
+            class="field px-1"
+            type="date"
+            :value="card.episode.nature.notBefore ?? ''"
+            @change="within('notBefore', $event)" /></label
+        ><label
+          ><span class="label">Stale after</span
+          ><input
+            class="field px-1"
+            type="date"
+            :value="card.episode.nature.staleAfter ?? ''"
+            @change="within('staleAfter', $event)"
+        /></label>
+      </div>
+      <p v-if="stale" class="text-12">
+        <Flag /><span class="late">On its slot it is {{ stale }}.</span>
+      </p>
+      <label
+        ><span class="label">No work earlier than, days before release</span
+        ><input
+          class="field num w-[110px]"
+          type="number"
+          min="0"
+          max="365"
+          placeholder="any time"
+          :value="card.episode.early ?? ''"
+          @change="early"
+      /></label>
+      <label
+        ><span class="label">Sponsor with a read in it</span
+        ><input
+          class="field"
+          :value="card.episode.sponsor ?? ''"
+          placeholder="none"
+          @change="write({ sponsor: valueOf($event).trim() || undefined }, 'the sponsor')"
+      /></label>
+      <fieldset v-if="launches.length > 0" class="grid gap-1.5">
+        <legend class="label">Supports the launch</legend>
+        <label v-for="l in launches" :key="l.id" class="flex items-center gap-2"
+          ><input
+            type="checkbox"
+            class="tick"
+            :checked="l.episodes.includes(card.episode.id)"
+            @change="
+              library.perform(
+                supportLaunch,
+                { launch: l.id, episode: card.episode.id, supports: !l.episodes.includes(card.episode.id) },
+                'aloud',
+              )
+            "
+          />{{ l.name }}</label
+        >
+      </fieldset>
+      <label
+        v-if="card.episode.phase.name === 'work' && card.episode.place.on === 'nothing'"
+        class="flex items-center gap-2"
+        ><input
+          type="checkbox"
+          class="tick"
+          :checked="card.episode.spare"
+          @change="write({ spare: !card.episode.spare }, 'whether it is a spare')"
+        />Keep it as a spare</label
+      >
+      <button class="btn btn-small justify-self-start" @click="folders">
+        <FolderDown :size="14" aria-hidden="true" /> Save its folders
+      </button>
+      <div class="border-t border-faint pt-3 grid gap-2">
+        <p class="label mb-0">Copy it as a pattern for another</p>
+        <p class="flex gap-2">
+          <button class="btn btn-small" @click="copy(false, close)">Steps only</button
+          ><button class="btn btn-small" @click="copy(true, close)">With its texts</button>
+        </p>
+      </div>
     </div>
   </Drop>
 </template>

@@ -5,7 +5,14 @@ import { Check, Copy, Download } from '@lucide/vue'
 import { fixNumber, markReleased } from '@core/commands/release'
 import { chaptersText } from '@core/formats/chapters-text'
 import type { StageState } from '@core/recipe/lamps'
-import { chosenTitle, episodeChapters, episodeDescription, partState, requiredParts, strictest } from '@core/release/parts'
+import {
+  chosenTitle,
+  episodeChapters,
+  episodeDescription,
+  partState,
+  requiredParts,
+  strictest,
+} from '@core/release/parts'
 import { tagLength } from '@core/release/tags'
 import { useBoard, type Card } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
@@ -31,7 +38,10 @@ const description = computed(() => episodeDescription(card))
 const chapters = computed(() => episodeChapters(card))
 const limits = computed(() => strictest(card.outlets))
 const fold = computed(() => Math.min(...card.outlets.map((o) => o.fold), 5000))
-const folded = computed(() => [[...description.value].slice(0, fold.value).join(''), [...description.value].slice(fold.value).join('')])
+const folded = computed(() => [
+  [...description.value].slice(0, fold.value).join(''),
+  [...description.value].slice(fold.value).join(''),
+])
 const parts = computed(() => requiredParts(card.outlets).map((p) => partState(p, card)))
 const released = computed(() => card.episode.phase.name === 'released')
 const label = ref('')
@@ -41,7 +51,9 @@ async function copy(what: string, text: string) {
   try {
     await navigator.clipboard.writeText(text)
     copied.value = what
-    setTimeout(() => { copied.value = '' }, 2500)
+    setTimeout(() => {
+      copied.value = ''
+    }, 2500)
   } catch {
     library.say('The browser did not allow copying. Mark the text and press Ctrl C.', 'refused')
   }
@@ -56,18 +68,32 @@ async function kit() {
     const made = await releaseKit(fresh, file)
     download(made.name, made.bytes, 'application/zip')
   } catch {
-    library.say('The kit could not be made, because the picture cannot be read. Choose another picture, then try again.', 'refused')
+    library.say(
+      'The kit could not be made, because the picture cannot be read. Choose another picture, then try again.',
+      'refused',
+    )
   }
   busy.value = false
 }
 function addLink() {
   if (label.value.trim() === '' && url.value.trim() === '') return
-  void write({ links: [...card.episode.links, { id: crypto.randomUUID(), label: label.value.trim(), url: url.value.trim() }] }, 'the links')
+  void write(
+    {
+      links: [
+        ...card.episode.links,
+        { id: crypto.randomUUID(), label: label.value.trim(), url: url.value.trim() },
+      ],
+    },
+    'the links',
+  )
   label.value = ''
   url.value = ''
 }
 function changeLink(id: string, field: 'label' | 'url', event: Event) {
-  void write({ links: card.episode.links.map((l) => (l.id === id ? { ...l, [field]: typedIn(event) } : l)) }, 'the links')
+  void write(
+    { links: card.episode.links.map((l) => (l.id === id ? { ...l, [field]: typedIn(event) } : l)) },
+    'the links',
+  )
 }
 async function out() {
   const done = await library.perform(markReleased, { episode: card.episode.id }, 'aloud')
@@ -78,36 +104,213 @@ async function out() {
 <template>
   <div class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_360px]">
     <div class="grid grid-cols-1 gap-4 content-start min-w-0">
-      <section class="panel p-4" aria-labelledby="p-title"><div class="head"><h2 id="p-title">Title</h2><span class="num">{{ [...(chosenTitle(card.episode) ?? '')].length }}/{{ limits.title }}</span><button class="btn btn-small" :disabled="!chosenTitle(card.episode)" @click="copy('title', chosenTitle(card.episode) ?? '')"><component :is="copied === 'title' ? Check : Copy" :size="13" /> {{ copied === 'title' ? 'Copied' : 'Copy' }}</button></div><p class="text-16 font-medium">{{ chosenTitle(card.episode) ?? 'none chosen yet' }}</p></section>
-      <section class="panel p-4" aria-labelledby="p-description"><div class="head"><h2 id="p-description">Description</h2><span class="num">{{ [...description].length }}/{{ limits.description }}</span><button class="btn btn-small" @click="copy('description', description)"><component :is="copied === 'description' ? Check : Copy" :size="13" /> {{ copied === 'description' ? 'Copied' : 'Copy' }}</button></div>
-        <div class="whitespace-pre-wrap text-ink max-h-[300px] overflow-y-auto" tabindex="0" role="region" aria-label="The description as it goes out"><span>{{ folded[0] }}</span><span v-if="folded[1]" class="fold" title="What stands behind this is folded away at first" /><span class="text-ink-2">{{ folded[1] }}</span></div>
+      <section class="panel p-4" aria-labelledby="p-title">
+        <div class="head">
+          <h2 id="p-title">Title</h2>
+          <span class="num">{{ [...(chosenTitle(card.episode) ?? '')].length }}/{{ limits.title }}</span
+          ><button
+            class="btn btn-small"
+            :disabled="!chosenTitle(card.episode)"
+            @click="copy('title', chosenTitle(card.episode) ?? '')"
+          >
+            <component :is="copied === 'title' ? Check : Copy" :size="13" />
+            {{ copied === 'title' ? 'Copied' : 'Copy' }}
+          </button>
+        </div>
+        <p class="text-16 font-medium">{{ chosenTitle(card.episode) ?? 'none chosen yet' }}</p>
+      </section>
+      <section class="panel p-4" aria-labelledby="p-description">
+        <div class="head">
+          <h2 id="p-description">Description</h2>
+          <span class="num">{{ [...description].length }}/{{ limits.description }}</span
+          ><button class="btn btn-small" @click="copy('description', description)">
+            <component :is="copied === 'description' ? Check : Copy" :size="13" />
+            {{ copied === 'description' ? 'Copied' : 'Copy' }}
+          </button>
+        </div>
+        <div
+          class="whitespace-pre-wrap text-ink max-h-[300px] overflow-y-auto"
+          tabindex="0"
+          role="region"
+          aria-label="The description as it goes out"
+        >
+          <span>{{ folded[0] }}</span><span
+            v-if="folded[1]"
+            class="fold"
+            title="What stands behind this is folded away at first"
+          /><span class="text-ink-2">{{ folded[1] }}</span>
+        </div>
       </section>
       <div class="grid grid-cols-1 gap-4 md:grid-cols-2">
-        <section class="panel p-4" aria-labelledby="p-chapters"><div class="head"><h2 id="p-chapters">Chapters</h2><span class="sub">{{ chapters.from === 'script' ? 'estimated' : chapters.from === 'edit' ? 'timed' : '' }}</span><button class="btn btn-small" :disabled="chapters.list.length === 0" @click="copy('chapters', chaptersText(chapters.list))"><component :is="copied === 'chapters' ? Check : Copy" :size="13" /> {{ copied === 'chapters' ? 'Copied' : 'Copy' }}</button></div><pre class="font-mono text-12 whitespace-pre-wrap">{{ chaptersText(chapters.list) || 'none yet' }}</pre></section>
-        <section class="panel p-4" aria-labelledby="p-tags"><div class="head"><h2 id="p-tags">Tags</h2><span class="num"><Flag v-if="tagLength(card.episode.tags) > limits.tags" :size="9" />{{ tagLength(card.episode.tags) }}/{{ limits.tags }}</span><button class="btn btn-small" :disabled="card.episode.tags.length === 0" @click="copy('tags', card.episode.tags.join(', '))"><component :is="copied === 'tags' ? Check : Copy" :size="13" /> {{ copied === 'tags' ? 'Copied' : 'Copy' }}</button></div><p class="text-12">{{ card.episode.tags.join(', ') || 'none yet' }}</p></section>
+        <section class="panel p-4" aria-labelledby="p-chapters">
+          <div class="head">
+            <h2 id="p-chapters">Chapters</h2>
+            <span class="sub">{{
+              chapters.from === 'script' ? 'estimated' : chapters.from === 'edit' ? 'timed' : ''
+            }}</span><button
+              class="btn btn-small"
+              :disabled="chapters.list.length === 0"
+              @click="copy('chapters', chaptersText(chapters.list))"
+            >
+              <component :is="copied === 'chapters' ? Check : Copy" :size="13" />
+              {{ copied === 'chapters' ? 'Copied' : 'Copy' }}
+            </button>
+          </div>
+          <pre class="font-mono text-12 whitespace-pre-wrap">{{
+            chaptersText(chapters.list) || 'none yet'
+          }}</pre>
+        </section>
+        <section class="panel p-4" aria-labelledby="p-tags">
+          <div class="head">
+            <h2 id="p-tags">Tags</h2>
+            <span class="num"
+              ><Flag v-if="tagLength(card.episode.tags) > limits.tags" :size="9" />{{
+                tagLength(card.episode.tags)
+              }}/{{ limits.tags }}</span
+            ><button
+              class="btn btn-small"
+              :disabled="card.episode.tags.length === 0"
+              @click="copy('tags', card.episode.tags.join(', '))"
+            >
+              <component :is="copied === 'tags' ? Check : Copy" :size="13" />
+              {{ copied === 'tags' ? 'Copied' : 'Copy' }}
+            </button>
+          </div>
+          <p class="text-12">{{ card.episode.tags.join(', ') || 'none yet' }}</p>
+        </section>
       </div>
-      <section class="panel p-4" aria-labelledby="p-links"><div class="head"><h2 id="p-links">Links</h2><button class="btn btn-small ml-auto" :disabled="card.episode.links.length === 0" @click="copy('links', card.episode.links.map((l) => `${l.label}: ${l.url}`).join('\n'))"><component :is="copied === 'links' ? Check : Copy" :size="13" /> {{ copied === 'links' ? 'Copied' : 'Copy' }}</button></div>
-        <ul class="grid gap-1.5"><li v-for="l in card.episode.links" :key="l.id" class="flex gap-2"><input class="field w-[180px]" :value="l.label" aria-label="What the link is" @input="changeLink(l.id, 'label', $event)" /><input class="field flex-1" :value="l.url" aria-label="Address" @input="changeLink(l.id, 'url', $event)" /><button class="px-2 text-ink-2" :aria-label="`Remove ${l.label}`" @click="write({ links: card.episode.links.filter((x) => x.id !== l.id) }, 'the links')">×</button></li></ul>
-        <form class="flex gap-2 mt-1.5" @submit.prevent="addLink"><input v-model="label" class="field w-[180px]" placeholder="What it is" aria-label="What the new link is" /><input v-model="url" class="field flex-1" placeholder="https://" aria-label="Address of the new link" /><button class="btn">Add</button></form>
+      <section class="panel p-4" aria-labelledby="p-links">
+        <div class="head">
+          <h2 id="p-links">Links</h2>
+          <button
+            class="btn btn-small ml-auto"
+            :disabled="card.episode.links.length === 0"
+            @click="copy('links', card.episode.links.map((l) => `${l.label}: ${l.url}`).join('\n'))"
+          >
+            <component :is="copied === 'links' ? Check : Copy" :size="13" />
+            {{ copied === 'links' ? 'Copied' : 'Copy' }}
+          </button>
+        </div>
+        <ul class="grid gap-1.5">
+          <li v-for="l in card.episode.links" :key="l.id" class="flex gap-2">
+            <input
+              class="field w-[180px]"
+              :value="l.label"
+              aria-label="What the link is"
+              @input="changeLink(l.id, 'label', $event)"
+            /><input
+              class="field flex-1"
+              :value="l.url"
+              aria-label="Address"
+              @input="changeLink(l.id, 'url', $event)"
+            /><button
+              class="px-2 text-ink-2"
+              :aria-label="`Remove ${l.label}`"
+              @click="write({ links: card.episode.links.filter((x) => x.id !== l.id) }, 'the links')"
+            >
+              ×
+            </button>
+          </li>
+        </ul>
+        <form class="flex gap-2 mt-1.5" @submit.prevent="addLink">
+          <input
+            v-model="label"
+            class="field w-[180px]"
+            placeholder="What it is"
+            aria-label="What the new link is"
+          /><input
+            v-model="url"
+            class="field flex-1"
+            placeholder="https://"
+            aria-label="Address of the new link"
+          /><button class="btn">Add</button>
+        </form>
       </section>
     </div>
     <aside class="grid grid-cols-1 gap-5 content-start">
       <section class="panel p-4" aria-labelledby="ready">
-        <RouterLink :to="{ name: 'episode', params: { code: card.episode.code, stage: 'thumbnail' } }" class="block mb-3 rounded-card overflow-hidden" :class="card.show.kind === 'audio' ? 'aspect-square w-[160px]' : 'aspect-video'" aria-label="The picture"><img v-if="pictures.url(card.episode.chosenPicture)" :src="pictures.url(card.episode.chosenPicture)" alt="The chosen picture" class="w-full h-full object-cover" /><Chalk v-else :seed="card.episode.code" /></RouterLink>
-        <p class="flex justify-between mb-1"><strong id="ready" class="font-title font-semibold text-16">{{ released ? 'Released' : card.standing.ready ? 'Ready' : `${card.standing.missing.length} still missing` }}</strong><span class="sub">{{ card.standing.parts.there }} of {{ card.standing.parts.needed }} parts</span></p>
-        <ul v-if="!released" class="mb-3"><li v-for="m in card.standing.missing" :key="m.kind + m.name" class="flex items-center gap-3 border-t border-faint py-1.5"><p class="flex-1 min-w-0"><span class="font-medium">{{ m.name }}</span> <span class="sub">{{ m.sentence }}</span></p><button class="btn btn-small" @click="mend(card, m, library, router)">{{ mendLabel(m) }}</button></li></ul>
-        <button class="btn w-full" :class="released ? '' : 'btn-main'" :disabled="busy" @click="kit"><Download :size="16" aria-hidden="true" /> {{ busy ? 'Packing it…' : 'Download the release kit' }}</button>
-        <p v-if="!card.standing.ready && !released" class="sub mt-2">The kit holds what is there so far. Its number is fixed from then on.</p>
-        <button v-if="!released" class="btn btn-bare btn-small mt-2 underline underline-offset-2" @click="out">It is out already</button>
+        <RouterLink
+          :to="{ name: 'episode', params: { code: card.episode.code, stage: 'thumbnail' } }"
+          class="block mb-3 rounded-card overflow-hidden"
+          :class="card.show.kind === 'audio' ? 'aspect-square w-[160px]' : 'aspect-video'"
+          aria-label="The picture"
+          ><img
+            v-if="pictures.url(card.episode.chosenPicture)"
+            :src="pictures.url(card.episode.chosenPicture)"
+            alt="The chosen picture"
+            class="w-full h-full object-cover" /><Chalk v-else :seed="card.episode.code"
+        /></RouterLink>
+        <p class="flex justify-between mb-1">
+          <strong id="ready" class="font-title font-semibold text-16">{{
+            released
+              ? 'Released'
+              : card.standing.ready
+                ? 'Ready'
+                : `${card.standing.missing.length} still missing`
+          }}</strong><span class="sub"
+            >{{ card.standing.parts.there }} of {{ card.standing.parts.needed }} parts</span
+          >
+        </p>
+        <ul v-if="!released" class="mb-3">
+          <li
+            v-for="m in card.standing.missing"
+            :key="m.kind + m.name"
+            class="flex items-center gap-3 border-t border-faint py-1.5"
+          >
+            <p class="flex-1 min-w-0">
+              <span class="font-medium">{{ m.name }}</span> <span class="sub">{{ m.sentence }}</span>
+            </p>
+            <button class="btn btn-small" @click="mend(card, m, library, router)">{{ mendLabel(m) }}</button>
+          </li>
+        </ul>
+        <button class="btn w-full" :class="released ? '' : 'btn-main'" :disabled="busy" @click="kit">
+          <Download :size="16" aria-hidden="true" /> {{ busy ? 'Packing it…' : 'Download the release kit' }}
+        </button>
+        <p v-if="!card.standing.ready && !released" class="sub mt-2">
+          The kit holds what is there so far. Its number is fixed from then on.
+        </p>
+        <button
+          v-if="!released"
+          class="btn btn-bare btn-small mt-2 underline underline-offset-2"
+          @click="out"
+        >
+          It is out already
+        </button>
       </section>
-      <section class="panel p-4"><h2 class="mb-1">{{ card.outlets.map((o) => o.name).join(', ') }}</h2><ul class="text-12"><li v-for="p in parts" :key="p.part" class="flex gap-2 py-1 border-t border-faint"><span class="w-4 flex-none text-center"><template v-if="p.state === 'there'">✓</template><Flag v-else-if="p.state === 'failing'" /><template v-else>·</template></span><span class="font-medium">{{ p.name }}</span><span class="text-ink-2 truncate ml-auto max-w-[190px]">{{ p.sentence }}</span></li></ul></section>
+      <section class="panel p-4">
+        <h2 class="mb-1">{{ card.outlets.map((o) => o.name).join(', ') }}</h2>
+        <ul class="text-12">
+          <li v-for="p in parts" :key="p.part" class="flex gap-2 py-1 border-t border-faint">
+            <span class="w-4 flex-none text-center"
+              ><template v-if="p.state === 'there'">✓</template
+              ><Flag v-else-if="p.state === 'failing'" /><template v-else>·</template></span
+            ><span class="font-medium">{{ p.name }}</span
+            ><span class="text-ink-2 truncate ml-auto max-w-[190px]">{{ p.sentence }}</span>
+          </li>
+        </ul>
+      </section>
       <StepList :card="card" :here="here" />
     </aside>
   </div>
 </template>
 
 <style scoped>
-.fold::before { content: 'fold'; margin-inline: 3px; padding-inline: 3px; border: 1px dashed var(--ring); border-radius: 3px; font-size: 11px; color: var(--ink-2); }
-.head { display: flex; align-items: center; gap: 10px; margin-bottom: 8px; }
-.head h2 { flex: 1; }
+.fold::before {
+  content: 'fold';
+  margin-inline: 3px;
+  padding-inline: 3px;
+  border: 1px dashed var(--ring);
+  border-radius: 3px;
+  font-size: 11px;
+  color: var(--ink-2);
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  margin-bottom: 8px;
+}
+.head h2 {
+  flex: 1;
+}
 </style>

@@ -22,9 +22,16 @@ const busy = ref(false)
 const faults = ref<string[]>([])
 const seen = ref<string>()
 const letters = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
-const large = computed(() => card.episode.pictures.find((p) => p.id === seen.value) ?? card.episode.pictures.find((p) => p.id === card.episode.chosenPicture) ?? card.episode.pictures[0])
+const large = computed(
+  () =>
+    card.episode.pictures.find((p) => p.id === seen.value) ??
+    card.episode.pictures.find((p) => p.id === card.episode.chosenPicture) ??
+    card.episode.pictures[0],
+)
 const letter = (p: Picture) => letters[card.episode.pictures.findIndex((x) => x.id === p.id)] ?? ''
-const stamp = computed(() => (card.episode.cut.length && card.show.kind === 'video' ? sayTime(card.episode.cut.length) : ''))
+const stamp = computed(() =>
+  card.episode.cut.length && card.show.kind === 'video' ? sayTime(card.episode.cut.length) : '',
+)
 const most = computed(() => Math.min(...card.outlets.map((o) => o.pictureBytes), 20_000_000))
 const square = computed(() => card.show.kind === 'audio')
 
@@ -33,7 +40,10 @@ async function take(files: Iterable<File>) {
   faults.value = []
   for (const file of files) {
     const read = await readPicture(file)
-    if (!read.ok) { faults.value = [...faults.value, read.problem.sentence]; continue }
+    if (!read.ok) {
+      faults.value = [...faults.value, read.problem.sentence]
+      continue
+    }
     const done = await library.perform(addPicture, { episode: card.episode.id, ...read.value })
     if (done.ok) seen.value = read.value.picture.id
   }
@@ -50,49 +60,189 @@ function pasted(event: ClipboardEvent) {
   event.preventDefault()
   void take(files)
 }
-onMounted(() => { window.addEventListener('paste', pasted) })
-onBeforeUnmount(() => { window.removeEventListener('paste', pasted) })
-const sizes = computed(() => (square.value ? [{ w: 120, what: 'in a player' }, { w: 56, what: 'in a list' }] : [{ w: 160, what: 'phone list' }, { w: 96, what: 'beside a video' }]))
+onMounted(() => {
+  window.addEventListener('paste', pasted)
+})
+onBeforeUnmount(() => {
+  window.removeEventListener('paste', pasted)
+})
+const sizes = computed(() =>
+  square.value
+    ? [
+        { w: 120, what: 'in a player' },
+        { w: 56, what: 'in a list' },
+      ]
+    : [
+        { w: 160, what: 'phone list' },
+        { w: 96, what: 'beside a video' },
+      ],
+)
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_300px]" @dragover.prevent="over = true" @dragleave.self="over = false" @drop.prevent="dropped">
+  <div
+    class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_300px]"
+    @dragover.prevent="over = true"
+    @dragleave.self="over = false"
+    @drop.prevent="dropped"
+  >
     <div class="min-w-0">
       <div class="flex flex-wrap items-center gap-3 mb-3">
-        <h2>{{ card.episode.pictures.length === 0 ? 'No picture yet' : card.episode.pictures.length === 1 ? 'One candidate' : `${card.episode.pictures.length} candidates` }}</h2>
-        <p class="sub flex-1">{{ card.episode.brief.pictureIdea ? `Brief: ${card.episode.brief.pictureIdea.toLowerCase()}` : '' }}<template v-if="card.episode.brief.pictureWords">, with the words <strong class="text-ink">{{ card.episode.brief.pictureWords }}</strong></template></p>
-        <button class="btn" :disabled="busy" @click="field?.click()"><ImagePlus :size="16" aria-hidden="true" /> {{ busy ? 'Reading it…' : 'Add pictures' }}</button>
-        <input ref="field" type="file" accept="image/*" multiple class="unseen" tabindex="-1" aria-label="Picture files" @change="take(field?.files ?? [])" />
+        <h2>
+          {{
+            card.episode.pictures.length === 0
+              ? 'No picture yet'
+              : card.episode.pictures.length === 1
+                ? 'One candidate'
+                : `${card.episode.pictures.length} candidates`
+          }}
+        </h2>
+        <p class="sub flex-1">
+          {{ card.episode.brief.pictureIdea ? `Brief: ${card.episode.brief.pictureIdea.toLowerCase()}` : ''
+          }}<template v-if="card.episode.brief.pictureWords"
+            >, with the words
+            <strong class="text-ink">{{ card.episode.brief.pictureWords }}</strong></template
+          >
+        </p>
+        <button class="btn" :disabled="busy" @click="field?.click()">
+          <ImagePlus :size="16" aria-hidden="true" /> {{ busy ? 'Reading it…' : 'Add pictures' }}
+        </button>
+        <input
+          ref="field"
+          type="file"
+          accept="image/*"
+          multiple
+          class="unseen"
+          tabindex="-1"
+          aria-label="Picture files"
+          @change="take(field?.files ?? [])"
+        />
       </div>
-      <ul v-if="faults.length > 0" role="alert" class="mb-3 grid gap-1"><li v-for="f in faults" :key="f"><Flag /><span class="late">Not added.</span> {{ f }}</li></ul>
-      <div v-if="!large" class="drop" :class="{ over }"><p class="font-medium">Drop a picture here, paste one, or choose a file</p><p class="sub">PNG, JPEG or WebP, best at 1280 × 720. It stays in this browser.</p></div>
+      <ul v-if="faults.length > 0" role="alert" class="mb-3 grid gap-1">
+        <li v-for="f in faults" :key="f"><Flag /><span class="late">Not added.</span> {{ f }}</li>
+      </ul>
+      <div v-if="!large" class="drop" :class="{ over }">
+        <p class="font-medium">Drop a picture here, paste one, or choose a file</p>
+        <p class="sub">PNG, JPEG or WebP, best at 1280 × 720. It stays in this browser.</p>
+      </div>
       <template v-else>
-        <div class="grid gap-4" :class="card.episode.pictures.length > 1 ? 'xl:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]' : ''">
-          <figure class="film cell self-start" :class="{ chosen: large.id === card.episode.chosenPicture, over }">
-            <figcaption class="edge"><span>{{ card.show.title.toUpperCase() }}</span><span class="ml-auto">{{ letter(large) }} ▸ {{ large.name }}</span></figcaption>
-            <div class="relative" :class="square ? 'max-w-[430px] mx-auto' : ''"><img v-if="pictures.url(large.id)" :src="pictures.url(large.id)" :alt="`Picture ${letter(large)}, ${large.name}`" class="block w-full object-cover" :class="square ? 'aspect-square' : 'aspect-video'" /><span v-if="stamp" class="stamp">{{ stamp }}</span></div>
-            <div class="edge"><span>{{ large.width }} × {{ large.height }} · {{ Math.max(1, Math.round(large.size / 1000)) }} kB</span></div>
+        <div
+          class="grid gap-4"
+          :class="card.episode.pictures.length > 1 ? 'xl:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]' : ''"
+        >
+          <figure
+            class="film cell self-start"
+            :class="{ chosen: large.id === card.episode.chosenPicture, over }"
+          >
+            <figcaption class="edge">
+              <span>{{ card.show.title.toUpperCase() }}</span><span class="ml-auto"
+                >{{ letter(large) }} ▸ {{ large.name }}</span
+              >
+            </figcaption>
+            <div class="relative" :class="square ? 'max-w-[430px] mx-auto' : ''">
+              <img
+                v-if="pictures.url(large.id)"
+                :src="pictures.url(large.id)"
+                :alt="`Picture ${letter(large)}, ${large.name}`"
+                class="block w-full object-cover"
+                :class="square ? 'aspect-square' : 'aspect-video'"
+              /><span v-if="stamp" class="stamp">{{ stamp }}</span>
+            </div>
+            <div class="edge">
+              <span
+                >{{ large.width }} × {{ large.height }} ·
+                {{ Math.max(1, Math.round(large.size / 1000)) }} kB</span
+              >
+            </div>
           </figure>
-          <div v-if="card.episode.pictures.length > 1" class="grid grid-cols-1 gap-3 content-start" :class="card.episode.pictures.length > 3 ? 'grid-cols-2' : 'max-xl:grid-cols-2'">
-            <button v-for="p in card.episode.pictures.filter((x) => x.id !== large?.id)" :key="p.id" class="film cell text-left" :class="{ chosen: p.id === card.episode.chosenPicture }" :aria-label="`Look at picture ${letter(p)}`" @click="seen = p.id"><span class="edge"><span>{{ letter(p) }} ▸ {{ p.name }}</span></span><img v-if="pictures.url(p.id)" :src="pictures.url(p.id)" alt="" class="block w-full object-cover" :class="square ? 'aspect-square' : 'aspect-video'" /><span class="edge" /></button>
+          <div
+            v-if="card.episode.pictures.length > 1"
+            class="grid grid-cols-1 gap-3 content-start"
+            :class="card.episode.pictures.length > 3 ? 'grid-cols-2' : 'max-xl:grid-cols-2'"
+          >
+            <button
+              v-for="p in card.episode.pictures.filter((x) => x.id !== large?.id)"
+              :key="p.id"
+              class="film cell text-left"
+              :class="{ chosen: p.id === card.episode.chosenPicture }"
+              :aria-label="`Look at picture ${letter(p)}`"
+              @click="seen = p.id"
+            >
+              <span class="edge"
+                ><span>{{ letter(p) }} ▸ {{ p.name }}</span></span
+              ><img
+                v-if="pictures.url(p.id)"
+                :src="pictures.url(p.id)"
+                alt=""
+                class="block w-full object-cover"
+                :class="square ? 'aspect-square' : 'aspect-video'"
+              /><span class="edge" />
+            </button>
           </div>
         </div>
         <section class="light" aria-label="At small sizes">
           <div v-for="p in card.episode.pictures" :key="p.id" class="min-w-0">
-            <p class="flex items-center gap-2 text-12 mb-1.5"><strong>{{ letter(p) }}</strong><template v-if="p.id === card.episode.chosenPicture">chosen</template></p>
-            <div class="flex gap-2 items-start"><span v-for="s in sizes" :key="s.w" class="relative block flex-none" :style="{ width: `${s.w}px` }" :title="`${s.what}, ${s.w} px`"><img v-if="pictures.url(p.id)" :src="pictures.url(p.id)" :alt="`Picture ${letter(p)}, ${s.what}`" class="w-full object-cover" :class="square ? 'aspect-square' : 'aspect-video'" /><span v-if="stamp" class="stamp small">{{ stamp }}</span></span></div>
+            <p class="flex items-center gap-2 text-12 mb-1.5">
+              <strong>{{ letter(p) }}</strong><template v-if="p.id === card.episode.chosenPicture"
+                >chosen</template
+              >
+            </p>
+            <div class="flex gap-2 items-start">
+              <span
+                v-for="s in sizes"
+                :key="s.w"
+                class="relative block flex-none"
+                :style="{ width: `${s.w}px` }"
+                :title="`${s.what}, ${s.w} px`"
+                ><img
+                  v-if="pictures.url(p.id)"
+                  :src="pictures.url(p.id)"
+                  :alt="`Picture ${letter(p)}, ${s.what}`"
+                  class="w-full object-cover"
+                  :class="square ? 'aspect-square' : 'aspect-video'"
+                /><span v-if="stamp" class="stamp small">{{ stamp }}</span></span
+              >
+            </div>
           </div>
-          <p class="w-full font-mono text-11 opacity-80">True size: {{ sizes.map((s) => `${s.what} ${s.w} px`).join(', ') }}</p>
+          <p class="w-full font-mono text-11 opacity-80">
+            True size: {{ sizes.map((s) => `${s.what} ${s.w} px`).join(', ') }}
+          </p>
         </section>
       </template>
     </div>
     <aside class="grid grid-cols-1 gap-5 content-start">
       <div v-if="large" class="grid gap-2">
-        <button v-if="large.id !== card.episode.chosenPicture" class="btn btn-main" @click="library.perform(choosePicture, { episode: card.episode.id, picture: large.id }, 'aloud')">Choose {{ letter(large) }}</button>
-        <p v-else class="panel p-3"><strong>{{ letter(large) }} is chosen.</strong> <button class="underline underline-offset-2" @click="library.perform(choosePicture, { episode: card.episode.id, picture: undefined })">Take it back</button></p>
-        <button class="btn btn-bare btn-small justify-self-start text-ink-2" @click="library.perform(removePicture, { episode: card.episode.id, picture: large.id }, 'aloud')"><Trash2 :size="14" /> Take {{ letter(large) }} away</button>
-        <p v-if="large.width < 1280 || large.height < (square ? 1000 : 720)" class="text-12"><Flag />{{ large.width }} × {{ large.height }} is small; it will be blown up to 1280 × 720.</p>
-        <p v-if="large.size > most" class="text-12"><Flag />{{ Math.round(large.size / 1000) }} kB is more than the outlet takes ({{ Math.round(most / 1000) }} kB). The kit’s JPEG is made lighter.</p>
+        <button
+          v-if="large.id !== card.episode.chosenPicture"
+          class="btn btn-main"
+          @click="library.perform(choosePicture, { episode: card.episode.id, picture: large.id }, 'aloud')"
+        >
+          Choose {{ letter(large) }}
+        </button>
+        <p v-else class="panel p-3">
+          <strong>{{ letter(large) }} is chosen.</strong>
+          <button
+            class="underline underline-offset-2"
+            @click="library.perform(choosePicture, { episode: card.episode.id, picture: undefined })"
+          >
+            Take it back
+          </button>
+        </p>
+        <button
+          class="btn btn-bare btn-small justify-self-start text-ink-2"
+          @click="library.perform(removePicture, { episode: card.episode.id, picture: large.id }, 'aloud')"
+        >
+          <Trash2 :size="14" /> Take {{ letter(large) }} away
+        </button>
+        <p v-if="large.width < 1280 || large.height < (square ? 1000 : 720)" class="text-12">
+          <Flag />{{ large.width }} × {{ large.height }} is small; it will be blown up to 1280 × 720.
+        </p>
+        <p v-if="large.size > most" class="text-12">
+          <Flag />{{ Math.round(large.size / 1000) }} kB is more than the outlet takes ({{
+            Math.round(most / 1000)
+          }}
+          kB). The kit’s JPEG is made lighter.
+        </p>
       </div>
       <StepList :card="card" :here="here" />
     </aside>
@@ -100,13 +250,78 @@ const sizes = computed(() => (square.value ? [{ w: 120, what: 'in a player' }, {
 </template>
 
 <style scoped>
-.drop { display: grid; place-content: center; justify-items: center; gap: 4px; min-height: 340px; border: 1px dashed var(--ring); border-radius: 12px; text-align: center; }
-.drop.over, .cell.over { border-color: var(--ink); background: var(--raised); }
-.cell { display: block; padding: 0 6px; border: 2px solid transparent; border-radius: 6px; background: oklch(0.11 0.012 60); color: var(--ink); outline-offset: 1px; }
-.cell.chosen { border-color: var(--ink); box-shadow: 0 0 0 1px var(--ring); }
-.edge { display: flex; align-items: center; gap: 12px; height: 20px; padding-inline: 14px; font: 400 11px var(--font-mono); color: var(--ink-2); background: repeating-linear-gradient(90deg, oklch(0.3 0.018 70) 0 8px, transparent 8px 18px) 0 7px / auto 6px repeat-x; overflow: hidden; white-space: nowrap; }
-.edge > span { background: oklch(0.11 0.012 60); padding-inline: 6px; }
-.stamp { position: absolute; right: 8px; bottom: 8px; padding: 1px 5px; border-radius: 4px; background: rgb(0 0 0 / 0.82); color: #fff; font-weight: 600; font-size: 14px; }
-.stamp.small { right: 3px; bottom: 3px; font-size: 9px; padding: 0 2px; line-height: 12px; border-radius: 2px; }
-.light { display: flex; flex-wrap: wrap; gap: 18px 28px; margin-top: 16px; padding: 14px 18px; border-radius: 12px; background: oklch(0.93 0.02 85); color: oklch(0.25 0.02 300); }
+.drop {
+  display: grid;
+  place-content: center;
+  justify-items: center;
+  gap: 4px;
+  min-height: 340px;
+  border: 1px dashed var(--ring);
+  border-radius: 12px;
+  text-align: center;
+}
+.drop.over,
+.cell.over {
+  border-color: var(--ink);
+  background: var(--raised);
+}
+.cell {
+  display: block;
+  padding: 0 6px;
+  border: 2px solid transparent;
+  border-radius: 6px;
+  background: oklch(0.11 0.012 60);
+  color: var(--ink);
+  outline-offset: 1px;
+}
+.cell.chosen {
+  border-color: var(--ink);
+  box-shadow: 0 0 0 1px var(--ring);
+}
+.edge {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  height: 20px;
+  padding-inline: 14px;
+  font: 400 11px var(--font-mono);
+  color: var(--ink-2);
+  background: repeating-linear-gradient(90deg, oklch(0.3 0.018 70) 0 8px, transparent 8px 18px) 0 7px / auto
+    6px repeat-x;
+  overflow: hidden;
+  white-space: nowrap;
+}
+.edge > span {
+  background: oklch(0.11 0.012 60);
+  padding-inline: 6px;
+}
+.stamp {
+  position: absolute;
+  right: 8px;
+  bottom: 8px;
+  padding: 1px 5px;
+  border-radius: 4px;
+  background: rgb(0 0 0 / 0.82);
+  color: #fff;
+  font-weight: 600;
+  font-size: 14px;
+}
+.stamp.small {
+  right: 3px;
+  bottom: 3px;
+  font-size: 9px;
+  padding: 0 2px;
+  line-height: 12px;
+  border-radius: 2px;
+}
+.light {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 18px 28px;
+  margin-top: 16px;
+  padding: 14px 18px;
+  border-radius: 12px;
+  background: oklch(0.93 0.02 85);
+  color: oklch(0.25 0.02 300);
+}
 </style>

@@ -6,6 +6,29 @@ import type { Card } from '@app/stores/board'
 export function episodeFolders(card: Card): { name: string; bytes: Uint8Array } {
   const { episode, script, show } = card
   const { takeaway, points, pictureIdea } = episode.brief
-  const brief = [`# ${card.number} ${card.title}`, takeaway, points.filter(Boolean).map((p) => `- ${p}`).join('\n'), pictureIdea && `Picture: ${pictureIdea}`].filter(Boolean).join('\n\n')
-  return folderZip(card.recipe, { number: card.number, title: card.title, code: episode.code, date: card.standing.release?.day ?? '', show: show.title }, { 'Brief.md': `${brief}\n`, ...(script ? { 'Script.md': scriptMarkdown(script, card.title, show.pace) } : {}) })
+  const brief = [
+    `# ${card.number} ${card.title}`,
+    takeaway,
+    points
+      .filter(Boolean)
+      .map((p) => `- ${p}`)
+      .join('\n'),
+    pictureIdea && `Picture: ${pictureIdea}`,
+  ]
+    .filter(Boolean)
+    .join('\n\n')
+  return folderZip(
+    card.recipe,
+    {
+      number: card.number,
+      title: card.title,
+      code: episode.code,
+      date: card.standing.release?.day ?? '',
+      show: show.title,
+    },
+    {
+      'Brief.md': `${brief}\n`,
+      ...(script ? { 'Script.md': scriptMarkdown(script, card.title, show.pace) } : {}),
+    },
+  )
 }

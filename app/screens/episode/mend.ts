@@ -10,7 +10,11 @@ import { stepGoal, stepTicks } from './steps'
 /** The words on the button that mends something missing. */
 export function mendLabel(missing: Missing): string {
   if (missing.kind === 'part') return missing.mend.label
-  return missing.step.waiting ? 'See it' : stepTicks(missing.step) && missing.step.kind === 'admin' ? 'Tick it' : 'Go to it'
+  return missing.step.waiting
+    ? 'See it'
+    : stepTicks(missing.step) && missing.step.kind === 'admin'
+      ? 'Tick it'
+      : 'Go to it'
 }
 
 /** The stage of an episode's recipe that has a place of the trade's row. */
@@ -19,11 +23,32 @@ export function stageWith(card: Card, kind: string): string {
 }
 
 /** Mends what is missing: at once where that can be, else by going to where it is done. */
-export function mend(card: Card, missing: Missing, library: ReturnType<typeof useLibrary>, router: Router): void {
-  const go = (stage: string, focus?: string) => { void router.push({ name: 'episode', params: { code: card.episode.code, stage }, query: focus ? { at: focus } : {} }) }
+export function mend(
+  card: Card,
+  missing: Missing,
+  library: ReturnType<typeof useLibrary>,
+  router: Router,
+): void {
+  const go = (stage: string, focus?: string) => {
+    void router.push({
+      name: 'episode',
+      params: { code: card.episode.code, stage },
+      query: focus ? { at: focus } : {},
+    })
+  }
   if (missing.kind === 'part') {
-    if (missing.mend.focus === 'fit-tags') void library.perform(dropTags, { episode: card.episode.id, limit: strictest(card.outlets).tags }, 'aloud')
-    else go(card.recipe.stages.find((s) => s.kind === missing.mend.stage)?.id ?? missing.mend.stage, missing.mend.focus)
-  } else if (mendLabel(missing) === 'Tick it') void library.perform(tickStep, { step: missing.step.id, done: true }, 'aloud')
+    if (missing.mend.focus === 'fit-tags')
+      void library.perform(
+        dropTags,
+        { episode: card.episode.id, limit: strictest(card.outlets).tags },
+        'aloud',
+      )
+    else
+      go(
+        card.recipe.stages.find((s) => s.kind === missing.mend.stage)?.id ?? missing.mend.stage,
+        missing.mend.focus,
+      )
+  } else if (mendLabel(missing) === 'Tick it')
+    void library.perform(tickStep, { step: missing.step.id, done: true }, 'aloud')
   else go(stepGoal(card, missing.step))
 }

@@ -6,15 +6,24 @@ import { fine, refused, type Result } from '@core/result'
 /** Reads a file as a picture: its type, its size in pixels, its bytes. Refused in a sentence when it is none, broken or too large. */
 export async function readPicture(file: File): Promise<Result<{ picture: Picture; file: FileRecord }>> {
   const type = Picture.shape.type.safeParse(file.type)
-  if (!type.success) return refused(`“${file.name}” is not a picture that can be shown here. Save it as PNG, JPEG or WebP, and add it again.`)
+  if (!type.success)
+    return refused(
+      `“${file.name}” is not a picture that can be shown here. Save it as PNG, JPEG or WebP, and add it again.`,
+    )
   if (file.size > largestPicture) return refused(pictureTooLarge(file.name, file.size))
   try {
     const { naturalWidth: width, naturalHeight: height } = await imageOf(file)
-    if (width === 0 || height === 0) return refused(`“${file.name}” has no size of its own. Save it as PNG, 1280 × 720, and add it again.`)
+    if (width === 0 || height === 0)
+      return refused(`“${file.name}” has no size of its own. Save it as PNG, 1280 × 720, and add it again.`)
     const id = crypto.randomUUID()
-    return fine({ picture: { id, name: file.name || 'pasted picture', type: type.data, width, height, size: file.size }, file: { id, type: type.data, bytes: new Uint8Array(await file.arrayBuffer()) } })
+    return fine({
+      picture: { id, name: file.name || 'pasted picture', type: type.data, width, height, size: file.size },
+      file: { id, type: type.data, bytes: new Uint8Array(await file.arrayBuffer()) },
+    })
   } catch {
-    return refused(`“${file.name}” cannot be read; it may be damaged. Save it again as PNG or JPEG, and add it once more.`)
+    return refused(
+      `“${file.name}” cannot be read; it may be damaged. Save it again as PNG or JPEG, and add it once more.`,
+    )
   }
 }
 
@@ -34,7 +43,12 @@ async function imageOf(blob: Blob): Promise<HTMLImageElement> {
  * A picture at 1280 × 720 as a file type: it fills the frame, what is too wide or too high is cut evenly; one that is
  * nearly square (a cover) stands whole on a dark ground. JPEG is made lighter until it has at most `most` bytes.
  */
-export async function renderPicture(bytes: Uint8Array, from: string, to: 'image/png' | 'image/jpeg', most: number): Promise<Uint8Array> {
+export async function renderPicture(
+  bytes: Uint8Array,
+  from: string,
+  to: 'image/png' | 'image/jpeg',
+  most: number,
+): Promise<Uint8Array> {
   const image = await imageOf(new Blob([new Uint8Array(bytes)], { type: from }))
   const canvas = document.createElement('canvas')
   canvas.width = 1280
@@ -47,8 +61,11 @@ export async function renderPicture(bytes: Uint8Array, from: string, to: 'image/
   const scale = w / h < 1.3 ? Math.min(1280 / w, 720 / h) : Math.max(1280 / w, 720 / h)
   pen.drawImage(image, (1280 - w * scale) / 2, (720 - h * scale) / 2, w * scale, h * scale)
   for (let quality = 0.92; ; quality -= 0.08) {
-    const blob = await new Promise<Blob | null>((done) => { canvas.toBlob(done, to, quality) })
+    const blob = await new Promise<Blob | null>((done) => {
+      canvas.toBlob(done, to, quality)
+    })
     if (!blob) throw new Error('no picture')
-    if (to === 'image/png' || blob.size <= most || quality < 0.4) return new Uint8Array(await blob.arrayBuffer())
+    if (to === 'image/png' || blob.size <= most || quality < 0.4)
+      return new Uint8Array(await blob.arrayBuffer())
   }
 }

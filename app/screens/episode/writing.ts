@@ -12,5 +12,7 @@ export function useWriting(card: () => Card): (typed: Typed, what: string) => Pr
 
 /** What stands in a field that an event comes from. */
 export function typedIn(event: Event): string {
-  return event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement ? event.target.value : ''
+  return event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement
+    ? event.target.value
+    : ''
 }

@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { dropEpisodes, editMany, meanFor, mergeIdeas, restIdeas, sortIdeas, standingNames, type Edits } from '@core/commands/ideas'
+import {
+  dropEpisodes,
+  editMany,
+  meanFor,
+  mergeIdeas,
+  restIdeas,
+  sortIdeas,
+  standingNames,
+  type Edits,
+} from '@core/commands/ideas'
 import { placeSeveral } from '@core/commands/schedule'
 import { IdeaStanding } from '@core/model'
 import { addDays } from '@core/rhythm/days'
@@ -33,7 +42,9 @@ async function place(how: 'given' | 'ranked', close: () => void) {
   let order = ids.value
   if (how === 'ranked' && show && next) {
     const ranked = ranking.rank(show, next.day).ranked.map((r) => r.episode.id)
-    order = [...ids.value].sort((a, b) => (ranked.indexOf(a) + 1 || Infinity) - (ranked.indexOf(b) + 1 || Infinity))
+    order = [...ids.value].sort(
+      (a, b) => (ranked.indexOf(a) + 1 || Infinity) - (ranked.indexOf(b) + 1 || Infinity),
+    )
   }
   const done = await library.perform(placeSeveral, { episodes: order }, 'aloud')
   if (done.ok) ideas.chosen = new Set()
@@ -47,26 +58,126 @@ const typed = (event: Event) => (event.target instanceof HTMLSelectElement ? eve
 </script>
 
 <template>
-  <div class="panel flex flex-wrap items-center gap-2 px-3 py-2 mb-3 border-ring" role="group" aria-label="What is chosen">
+  <div
+    class="panel flex flex-wrap items-center gap-2 px-3 py-2 mb-3 border-ring"
+    role="group"
+    aria-label="What is chosen"
+  >
     <strong>{{ ids.length }} chosen</strong>
     <Drop v-if="onlyIdeas" label="Place on the next open slots" small :on="oneShow">
-      <template #default="{ close }"><div class="grid gap-2"><button class="btn" @click="place('given', close)">In this order</button><button class="btn" @click="place('ranked', close)">Best first</button><p v-if="!oneShow" class="sub">They belong to more than one show.</p></div></template>
+      <template #default="{ close }"
+        ><div class="grid gap-2">
+          <button class="btn" @click="place('given', close)">In this order</button
+          ><button class="btn" @click="place('ranked', close)">Best first</button>
+          <p v-if="!oneShow" class="sub">They belong to more than one show.</p>
+        </div></template
+      >
     </Drop>
-    <select v-if="onlyIdeas" class="field w-auto min-h-[28px] py-0.5" aria-label="Sort the chosen as" value="" @change="library.perform(sortIdeas, { episodes: ids, standing: IdeaStanding.catch('unsorted').parse(typed($event)) }, 'aloud')"><option value="" disabled>Sort as</option><option v-for="s in IdeaStanding.options" :key="s" :value="s">{{ standingNames[s] }}</option></select>
+    <select
+      v-if="onlyIdeas"
+      class="field w-auto min-h-[28px] py-0.5"
+      aria-label="Sort the chosen as"
+      value=""
+      @change="
+        library.perform(
+          sortIdeas,
+          { episodes: ids, standing: IdeaStanding.catch('unsorted').parse(typed($event)) },
+          'aloud',
+        )
+      "
+    >
+      <option value="" disabled>Sort as</option>
+      <option v-for="s in IdeaStanding.options" :key="s" :value="s">{{ standingNames[s] }}</option>
+    </select>
     <Drop label="Edit" small>
       <div class="grid gap-3">
-        <form class="flex gap-2" @submit.prevent="() => { edit({ topics: [topic.trim()] }); topic = '' }"><input v-model="topic" class="field" placeholder="Add a topic" aria-label="Add a topic to all" required /><button class="btn btn-small">Add</button></form>
-        <p v-if="topics.length > 0" class="flex flex-wrap gap-1.5"><button v-for="t in topics" :key="t" class="btn btn-small" :aria-label="`Take the topic ${t} off all`" @click="edit({ without: [t] })">{{ t }} ×</button></p>
-        <form class="flex gap-2" @submit.prevent="() => { edit({ series: series.trim() }); series = '' }"><input v-model="series" class="field" placeholder="Series" aria-label="Series of all" /><button class="btn btn-small">Set</button></form>
-        <form class="flex gap-2" @submit.prevent="library.perform(meanFor, { episodes: ids, month: month || undefined }, 'aloud')"><input v-model="month" class="field" type="month" aria-label="Meant for the month" /><button class="btn btn-small">Set</button></form>
-        <p class="flex items-center gap-2"><span class="label mb-0">Rating</span><Stars label="Rating of all" :value="undefined" @change="edit({ rating: $event })" /></p>
-        <p class="flex gap-2"><button class="btn btn-small" @click="edit({ nature: { is: 'evergreen' } })">Evergreen</button><button class="btn btn-small" @click="edit({ nature: { is: 'topical' } })">Topical</button></p>
-        <label v-if="onlyIdeas && board.shows.length > 1"><span class="label">Move to the show</span><select class="field" value="" @change="edit({ show: typed($event) })"><option value="" disabled>choose</option><option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option></select></label>
+        <form
+          class="flex gap-2"
+          @submit.prevent="
+            () => {
+              edit({ topics: [topic.trim()] })
+              topic = ''
+            }
+          "
+        >
+          <input
+            v-model="topic"
+            class="field"
+            placeholder="Add a topic"
+            aria-label="Add a topic to all"
+            required
+          /><button class="btn btn-small">Add</button>
+        </form>
+        <p v-if="topics.length > 0" class="flex flex-wrap gap-1.5">
+          <button
+            v-for="t in topics"
+            :key="t"
+            class="btn btn-small"
+            :aria-label="`Take the topic ${t} off all`"
+            @click="edit({ without: [t] })"
+          >
+            {{ t }} ×
+          </button>
+        </p>
+        <form
+          class="flex gap-2"
+          @submit.prevent="
+            () => {
+              edit({ series: series.trim() })
+              series = ''
+            }
+          "
+        >
+          <input v-model="series" class="field" placeholder="Series" aria-label="Series of all" /><button
+            class="btn btn-small"
+          >
+            Set
+          </button>
+        </form>
+        <form
+          class="flex gap-2"
+          @submit.prevent="library.perform(meanFor, { episodes: ids, month: month || undefined }, 'aloud')"
+        >
+          <input v-model="month" class="field" type="month" aria-label="Meant for the month" /><button
+            class="btn btn-small"
+          >
+            Set
+          </button>
+        </form>
+        <p class="flex items-center gap-2">
+          <span class="label mb-0">Rating</span
+          ><Stars label="Rating of all" :value="undefined" @change="edit({ rating: $event })" />
+        </p>
+        <p class="flex gap-2">
+          <button class="btn btn-small" @click="edit({ nature: { is: 'evergreen' } })">Evergreen</button
+          ><button class="btn btn-small" @click="edit({ nature: { is: 'topical' } })">Topical</button>
+        </p>
+        <label v-if="onlyIdeas && board.shows.length > 1"
+          ><span class="label">Move to the show</span
+          ><select class="field" value="" @change="edit({ show: typed($event) })">
+            <option value="" disabled>choose</option>
+            <option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option>
+          </select></label
+        >
       </div>
     </Drop>
-    <button v-if="onlyIdeas" class="btn btn-small" @click="library.perform(restIdeas, { episodes: ids, until: addDays(board.today, 28) }, 'aloud')">Rest 4 weeks</button>
+    <button
+      v-if="onlyIdeas"
+      class="btn btn-small"
+      @click="library.perform(restIdeas, { episodes: ids, until: addDays(board.today, 28) }, 'aloud')"
+    >
+      Rest 4 weeks
+    </button>
     <button v-if="onlyIdeas && ids.length === 2" class="btn btn-small" @click="merge">Merge the two</button>
-    <button v-if="onlyIdeas" class="btn btn-small" @click="library.perform(dropEpisodes, { episodes: ids, why: '' }, 'aloud')">Let them go</button>
-    <button class="btn btn-bare btn-small ml-auto" @click="ideas.chosen = new Set()">Choose none <span class="key">Esc</span></button>
+    <button
+      v-if="onlyIdeas"
+      class="btn btn-small"
+      @click="library.perform(dropEpisodes, { episodes: ids, why: '' }, 'aloud')"
+    >
+      Let them go
+    </button>
+    <button class="btn btn-bare btn-small ml-auto" @click="ideas.chosen = new Set()">
+      Choose none <span class="key">Esc</span>
+    </button>
   </div>
 </template>

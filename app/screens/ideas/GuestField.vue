@@ -26,11 +26,22 @@ function add() {
 const times = (guest: string) => library.settings.away[guest] ?? []
 async function keep(guest: string) {
   if (from.value === '') return
-  const done = await library.perform(editSettings, { away: { ...library.settings.away, [guest]: [...times(guest), { from: from.value, to: to.value || from.value }] } })
-  if (done.ok) { away.value = undefined; from.value = ''; to.value = '' }
+  const done = await library.perform(editSettings, {
+    away: {
+      ...library.settings.away,
+      [guest]: [...times(guest), { from: from.value, to: to.value || from.value }],
+    },
+  })
+  if (done.ok) {
+    away.value = undefined
+    from.value = ''
+    to.value = ''
+  }
 }
 function drop(guest: string, i: number) {
-  void library.perform(editSettings, { away: { ...library.settings.away, [guest]: times(guest).filter((_, n) => n !== i) } })
+  void library.perform(editSettings, {
+    away: { ...library.settings.away, [guest]: times(guest).filter((_, n) => n !== i) },
+  })
 }
 </script>
 
@@ -38,9 +49,48 @@ function drop(guest: string, i: number) {
   <div>
     <p class="label">Guests thought of</p>
     <ul class="grid gap-1.5">
-      <li v-for="g in episode.guests" :key="g" class="flex flex-wrap gap-x-2 gap-y-1 items-center"><strong class="font-medium">{{ g }}</strong><span v-for="(t, i) in times(g)" :key="i" class="border border-line rounded-control px-2 text-12">away {{ sayDay(t.from, board.today) }} to {{ sayDay(t.to, board.today) }}<button class="ml-1.5 text-ink-2" :aria-label="`${g} is free then after all`" @click="drop(g, i)">×</button></span><button class="btn btn-bare btn-small px-1.5" @click="away = away === g ? undefined : g">Not free…</button><button class="text-ink-2 px-1" :aria-label="`Take ${g} away`" @click="write(episode.guests.filter((x) => x !== g))">×</button>
-        <form v-if="away === g" class="flex gap-2 w-full" @submit.prevent="keep(g)"><input v-model="from" class="field" type="date" required :aria-label="`${g} is not free from`" /><input v-model="to" class="field" type="date" :min="from" :aria-label="`${g} is not free until`" /><button class="btn btn-small">Set</button></form></li>
+      <li v-for="g in episode.guests" :key="g" class="flex flex-wrap gap-x-2 gap-y-1 items-center">
+        <strong class="font-medium">{{ g }}</strong><span
+          v-for="(t, i) in times(g)"
+          :key="i"
+          class="border border-line rounded-control px-2 text-12"
+          >away {{ sayDay(t.from, board.today) }} to {{ sayDay(t.to, board.today)
+          }}<button class="ml-1.5 text-ink-2" :aria-label="`${g} is free then after all`" @click="drop(g, i)">
+            ×
+          </button></span
+        ><button class="btn btn-bare btn-small px-1.5" @click="away = away === g ? undefined : g">
+          Not free…</button
+        ><button
+          class="text-ink-2 px-1"
+          :aria-label="`Take ${g} away`"
+          @click="write(episode.guests.filter((x) => x !== g))"
+        >
+          ×
+        </button>
+        <form v-if="away === g" class="flex gap-2 w-full" @submit.prevent="keep(g)">
+          <input
+            v-model="from"
+            class="field"
+            type="date"
+            required
+            :aria-label="`${g} is not free from`"
+          /><input
+            v-model="to"
+            class="field"
+            type="date"
+            :min="from"
+            :aria-label="`${g} is not free until`"
+          /><button class="btn btn-small">Set</button>
+        </form>
+      </li>
     </ul>
-    <input v-model="fresh" class="quiet-field mx-0 w-[170px] text-12 border-line mt-1" placeholder="Add a guest" aria-label="Add a guest" @keydown.enter.prevent="add" @change="add" />
+    <input
+      v-model="fresh"
+      class="quiet-field mx-0 w-[170px] text-12 border-line mt-1"
+      placeholder="Add a guest"
+      aria-label="Add a guest"
+      @keydown.enter.prevent="add"
+      @change="add"
+    />
   </div>
 </template>

@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { writeEpisode } from '@core/commands/episode'
-import { backToIdeas, dropEpisodes, editMany, restIdeas, sortIdeas, standingNames } from '@core/commands/ideas'
+import {
+  backToIdeas,
+  dropEpisodes,
+  editMany,
+  restIdeas,
+  sortIdeas,
+  standingNames,
+} from '@core/commands/ideas'
 import { likelySame, type Like } from '@core/ideas/likeness'
 import { isResting } from '@core/ideas/usable'
 import { IdeaStanding, type Episode } from '@core/model'
@@ -23,40 +30,160 @@ const reading = useReading()
 const show = computed(() => library.records.shows.get(episode.show))
 const like = ref<Like>()
 let turn = 0
-watch(() => [episode.id, episode.title, reading.edition], () => {
-  const mine = ++turn
-  setTimeout(() => { if (mine === turn) void reading.like(episode.title, episode.note, 1, [episode.id]).then((l) => { if (mine === turn) like.value = l[0] }).catch(() => undefined) }, 120)
-}, { immediate: true })
-const twin = computed(() => (like.value && like.value.likeness > 0.45 ? board.card(like.value.id) : undefined))
+watch(
+  () => [episode.id, episode.title, reading.edition],
+  () => {
+    const mine = ++turn
+    setTimeout(() => {
+      if (mine === turn)
+        void reading
+          .like(episode.title, episode.note, 1, [episode.id])
+          .then((l) => {
+            if (mine === turn) like.value = l[0]
+          })
+          .catch(() => undefined)
+    }, 120)
+  },
+  { immediate: true },
+)
+const twin = computed(() =>
+  like.value && like.value.likeness > 0.45 ? board.card(like.value.id) : undefined,
+)
 const standings = IdeaStanding.options.filter((s) => s !== 'unsorted')
 const keys: Record<string, string> = { next: 'N', promising: 'G', someday: 'D' }
 
 function typed(field: 'title' | 'note', event: Event) {
   if (!(event.target instanceof HTMLInputElement) && !(event.target instanceof HTMLTextAreaElement)) return
   // An emptied title waits for what is typed next; left empty, the old one comes back.
-  if (field === 'title' && event.target.value.trim() === '') { if (event.type === 'blur') event.target.value = episode.title; return }
+  if (field === 'title' && event.target.value.trim() === '') {
+    if (event.type === 'blur') event.target.value = episode.title
+    return
+  }
   if (event.type === 'blur') return
-  void library.perform(writeEpisode, { episode: episode.id, typed: { [field]: event.target.value }, what: field === 'title' ? 'the working title' : 'the note' })
+  void library.perform(writeEpisode, {
+    episode: episode.id,
+    typed: { [field]: event.target.value },
+    what: field === 'title' ? 'the working title' : 'the note',
+  })
 }
 </script>
 
 <template>
   <aside class="panel p-4 grid grid-cols-1 gap-3" aria-label="The chosen idea">
-    <label><span class="label">Working title</span><textarea class="field text-16 font-medium" rows="2" :value="episode.title" maxlength="300" @input="typed('title', $event)" @blur="typed('title', $event)" /></label>
-    <label><span class="label">Note</span><textarea class="field min-h-[64px]" rows="3" :value="episode.note" placeholder="Why, for whom, what to show" @input="typed('note', $event)" /></label>
+    <label
+      ><span class="label">Working title</span
+      ><textarea
+        class="field text-16 font-medium"
+        rows="2"
+        :value="episode.title"
+        maxlength="300"
+        @input="typed('title', $event)"
+        @blur="typed('title', $event)"
+      />
+    </label>
+    <label
+      ><span class="label">Note</span
+      ><textarea
+        class="field min-h-[64px]"
+        rows="3"
+        :value="episode.note"
+        placeholder="Why, for whom, what to show"
+        @input="typed('note', $event)"
+      />
+    </label>
     <TopicField :episode="episode" />
-    <div v-if="episode.phase.name === 'idea'" class="flex flex-wrap items-center gap-1.5" role="group" aria-label="Sorted as">
-      <button v-for="s in standings" :key="s" class="btn btn-small" :class="episode.idea.standing === s ? 'border-ink bg-raised' : ''" :aria-pressed="episode.idea.standing === s" @click="library.perform(sortIdeas, { episodes: [episode.id], standing: episode.idea.standing === s ? 'unsorted' : s })">{{ standingNames[s] }} <span class="key">{{ keys[s] }}</span></button>
-      <button v-if="isResting(episode, board.today)" class="btn btn-small border-ink" @click="library.perform(sortIdeas, { episodes: [episode.id], standing: 'unsorted' }, 'aloud')">rests until {{ sayDay(episode.idea.restUntil ?? '') }} ×</button>
-      <button v-else class="btn btn-small" @click="library.perform(restIdeas, { episodes: [episode.id], until: addDays(board.today, 28) }, 'aloud')">rest 4 weeks <span class="key">R</span></button>
+    <div
+      v-if="episode.phase.name === 'idea'"
+      class="flex flex-wrap items-center gap-1.5"
+      role="group"
+      aria-label="Sorted as"
+    >
+      <button
+        v-for="s in standings"
+        :key="s"
+        class="btn btn-small"
+        :class="episode.idea.standing === s ? 'border-ink bg-raised' : ''"
+        :aria-pressed="episode.idea.standing === s"
+        @click="
+          library.perform(sortIdeas, {
+            episodes: [episode.id],
+            standing: episode.idea.standing === s ? 'unsorted' : s,
+          })
+        "
+      >
+        {{ standingNames[s] }} <span class="key">{{ keys[s] }}</span>
+      </button>
+      <button
+        v-if="isResting(episode, board.today)"
+        class="btn btn-small border-ink"
+        @click="library.perform(sortIdeas, { episodes: [episode.id], standing: 'unsorted' }, 'aloud')"
+      >
+        rests until {{ sayDay(episode.idea.restUntil ?? '') }} ×
+      </button>
+      <button
+        v-else
+        class="btn btn-small"
+        @click="
+          library.perform(restIdeas, { episodes: [episode.id], until: addDays(board.today, 28) }, 'aloud')
+        "
+      >
+        rest 4 weeks <span class="key">R</span>
+      </button>
     </div>
-    <p class="flex items-center gap-3"><Stars label="Your rating" :value="episode.idea.rating" @change="library.perform(editMany, { episodes: [episode.id], edits: { rating: $event } })" /><span v-if="episode.idea.asked.length > 0" class="sub">asked for by {{ episode.idea.asked.length }}</span></p>
-    <p v-if="twin" class="sub"><strong class="text-ink font-medium">{{ (like?.likeness ?? 0) >= likelySame ? 'You may have made this:' : 'Close to' }}</strong> <RouterLink :to="{ name: twin.episode.phase.name === 'idea' ? 'idea' : 'episode', params: { code: twin.episode.code } }">{{ twin.number }} {{ twin.title }}</RouterLink><template v-if="like && like.words.length > 0"> ({{ like.words.slice(0, 4).join(', ') }})</template></p>
+    <p class="flex items-center gap-3">
+      <Stars
+        label="Your rating"
+        :value="episode.idea.rating"
+        @change="library.perform(editMany, { episodes: [episode.id], edits: { rating: $event } })"
+      /><span v-if="episode.idea.asked.length > 0" class="sub"
+        >asked for by {{ episode.idea.asked.length }}</span
+      >
+    </p>
+    <p v-if="twin" class="sub">
+      <strong class="text-ink font-medium">{{
+        (like?.likeness ?? 0) >= likelySame ? 'You may have made this:' : 'Close to'
+      }}</strong>
+      <RouterLink
+        :to="{
+          name: twin.episode.phase.name === 'idea' ? 'idea' : 'episode',
+          params: { code: twin.episode.code },
+        }"
+        >{{ twin.number }} {{ twin.title }}</RouterLink
+      ><template v-if="like && like.words.length > 0"> ({{ like.words.slice(0, 4).join(', ') }})</template>
+    </p>
     <template v-if="episode.phase.name === 'idea' || episode.phase.name === 'parked'">
-      <p v-if="episode.phase.name === 'parked'" class="sub">Parked: {{ episode.phase.why }}<template v-if="episode.phase.after"> until after {{ board.card(episode.phase.after)?.title }}</template></p>
-      <div class="flex flex-wrap gap-2"><button class="btn btn-main flex-1" @click="desk.placing = episode.id">Put on a slot <span class="key">P</span></button><button class="btn" @click="emit('start')">Start <span class="key">S</span></button></div>
+      <p v-if="episode.phase.name === 'parked'" class="sub">
+        Parked: {{ episode.phase.why
+        }}<template v-if="episode.phase.after">
+          until after {{ board.card(episode.phase.after)?.title }}</template
+        >
+      </p>
+      <div class="flex flex-wrap gap-2">
+        <button class="btn btn-main flex-1" @click="desk.placing = episode.id">
+          Put on a slot <span class="key">P</span></button
+        ><button class="btn" @click="emit('start')">Start <span class="key">S</span></button>
+      </div>
     </template>
-    <div class="flex flex-wrap gap-2"><button class="btn btn-small" @click="emit('open')">{{ episode.phase.name === 'idea' ? 'Its page' : 'Open it' }} <span class="key">E</span></button><button v-if="episode.phase.name === 'idea'" class="btn btn-bare btn-small text-ink-2" @click="library.perform(dropEpisodes, { episodes: [episode.id], why: '' }, 'aloud')">Let it go <span class="key">Del</span></button><button v-else-if="episode.phase.name === 'dropped'" class="btn btn-small" @click="library.perform(backToIdeas, { episode: episode.id }, 'aloud')">Take it back</button></div>
-    <p class="sub border-t border-faint pt-3"><span class="num">{{ episode.code }}</span> {{ show?.title }}, jotted {{ sayAway(episode.createdAt.slice(0, 10), board.today) }}. Or drag it onto an open frame of the strip.</p>
+    <div class="flex flex-wrap gap-2">
+      <button class="btn btn-small" @click="emit('open')">
+        {{ episode.phase.name === 'idea' ? 'Its page' : 'Open it' }} <span class="key">E</span></button
+      ><button
+        v-if="episode.phase.name === 'idea'"
+        class="btn btn-bare btn-small text-ink-2"
+        @click="library.perform(dropEpisodes, { episodes: [episode.id], why: '' }, 'aloud')"
+      >
+        Let it go <span class="key">Del</span></button
+      ><button
+        v-else-if="episode.phase.name === 'dropped'"
+        class="btn btn-small"
+        @click="library.perform(backToIdeas, { episode: episode.id }, 'aloud')"
+      >
+        Take it back
+      </button>
+    </div>
+    <p class="sub border-t border-faint pt-3">
+      <span class="num">{{ episode.code }}</span> {{ show?.title }}, jotted
+      {{ sayAway(episode.createdAt.slice(0, 10), board.today) }}. Or drag it onto an open frame of the strip.
+    </p>
   </aside>
 </template>

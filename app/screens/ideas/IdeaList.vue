@@ -14,7 +14,12 @@ import { carriedIdea, carryIdea } from './carry'
 
 /** The rows of the view; only those in sight are drawn. */
 const { here } = defineProps<{ here: number }>()
-const emit = defineEmits<{ here: [number]; pick: [Episode, boolean]; open: [Episode]; dropped: [string, Episode | undefined, Episode | undefined] }>()
+const emit = defineEmits<{
+  here: [number]
+  pick: [Episode, boolean]
+  open: [Episode]
+  dropped: [string, Episode | undefined, Episode | undefined]
+}>()
 const board = useBoard()
 const ideas = useIdeas()
 const reading = useReading()
@@ -22,20 +27,61 @@ const scroller = ref<HTMLElement>()
 const over = ref<number>()
 const rows = computed(() => ideas.shown.rows)
 const columns = computed(() => ideas.view.columns.flatMap((c) => ideas.fields.get(c) ?? []))
-const template = computed(() => `minmax(180px,1fr) ${columns.value.map((c) => widths[c.name] ?? (c.kind === 'number' || c.kind === 'tick' ? '84px' : c.kind === 'date' ? '82px' : '130px')).join(' ')}`)
-const widths: Record<string, string> = { number: '64px', code: '58px', phase: '82px', standing: '86px', rating: '74px', topics: '140px', note: '180px', premise: '180px' }
-const virtual = useVirtualizer(computed(() => ({ count: rows.value.length, getScrollElement: () => scroller.value ?? null, estimateSize: (i: number) => (rows.value[i]?.is === 'head' ? 34 : 46), overscan: 10, getItemKey: (i: number) => { const r = rows.value[i]; return r === undefined ? i : r.is === 'head' ? `head ${r.name}` : r.episode.id } })))
-watch(() => [ideas.view.group, ideas.view.id], () => { virtual.value.measure() })
+const template = computed(
+  () =>
+    `minmax(180px,1fr) ${columns.value.map((c) => widths[c.name] ?? (c.kind === 'number' || c.kind === 'tick' ? '84px' : c.kind === 'date' ? '82px' : '130px')).join(' ')}`,
+)
+const widths: Record<string, string> = {
+  number: '64px',
+  code: '58px',
+  phase: '82px',
+  standing: '86px',
+  rating: '74px',
+  topics: '140px',
+  note: '180px',
+  premise: '180px',
+}
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: rows.value.length,
+    getScrollElement: () => scroller.value ?? null,
+    estimateSize: (i: number) => (rows.value[i]?.is === 'head' ? 34 : 46),
+    overscan: 10,
+    getItemKey: (i: number) => {
+      const r = rows.value[i]
+      return r === undefined ? i : r.is === 'head' ? `head ${r.name}` : r.episode.id
+    },
+  })),
+)
+watch(
+  () => [ideas.view.group, ideas.view.id],
+  () => {
+    virtual.value.measure()
+  },
+)
 
 /** Where only a script has the words, the passage is fetched for the rows in sight. */
 const passages = ref<Record<string, string>>({})
-const visible = computed(() => virtual.value.getVirtualItems().flatMap((v) => { const r = rows.value[v.index]; return r?.is === 'episode' && ideas.found?.get(r.episode.id)?.script ? [r.episode.id] : [] }))
+const visible = computed(() =>
+  virtual.value.getVirtualItems().flatMap((v) => {
+    const r = rows.value[v.index]
+    return r?.is === 'episode' && ideas.found?.get(r.episode.id)?.script ? [r.episode.id] : []
+  }),
+)
 let asking: ReturnType<typeof setTimeout> | undefined
 watch([visible, () => ideas.found], ([ids], before) => {
   if (before?.[1] !== ideas.found) passages.value = {}
   const missing = ids.filter((id) => passages.value[id] === undefined)
   clearTimeout(asking)
-  if (missing.length > 0) asking = setTimeout(() => { void reading.passages(Object.fromEntries(missing.map((id) => [id, lacking(id)]))).then((p) => { passages.value = { ...passages.value, ...p } }).catch(() => undefined) }, 60)
+  if (missing.length > 0)
+    asking = setTimeout(() => {
+      void reading
+        .passages(Object.fromEntries(missing.map((id) => [id, lacking(id)])))
+        .then((p) => {
+          passages.value = { ...passages.value, ...p }
+        })
+        .catch(() => undefined)
+    }, 60)
 })
 /** The words that an episode’s title does not have: those its script is looked through for. */
 function lacking(id: string): string[] {
@@ -47,14 +93,18 @@ const below = (e: Episode) => passages.value[e.id] || e.note || e.idea.premise
 
 function show(row: number, focus: boolean) {
   virtual.value.scrollToIndex(row)
-  if (focus) void nextTick(() => { scroller.value?.querySelector<HTMLElement>(`[data-row="${row}"]`)?.focus({ preventScroll: true }) })
+  if (focus)
+    void nextTick(() => {
+      scroller.value?.querySelector<HTMLElement>(`[data-row="${row}"]`)?.focus({ preventScroll: true })
+    })
 }
 defineExpose({ show })
 
 function cell(e: Episode, name: string): string {
   const value = ideas.fields.get(name)?.of(e)
   if (name === 'jotted' || name === 'changed') return sayAway(textOf(value), board.today)
-  if ((name === 'release' || name === 'rests') && value !== undefined) return sayDay(textOf(value), board.today)
+  if ((name === 'release' || name === 'rests') && value !== undefined)
+    return sayDay(textOf(value), board.today)
   if (name === 'rating' && typeof value === 'number') return '★'.repeat(value)
   if (name === 'standing' && isResting(e, board.today)) return 'resting'
   if (Array.isArray(value)) return value.join(', ')
@@ -74,7 +124,10 @@ function drop(event: DragEvent, row: number) {
   over.value = undefined
   const id = carriedIdea(event)
   if (id === undefined || !byHand.value) return
-  const at = (i: number) => { const r = rows.value[i]; return r?.is === 'episode' ? r.episode : undefined }
+  const at = (i: number) => {
+    const r = rows.value[i]
+    return r?.is === 'episode' ? r.episode : undefined
+  }
   emit('dropped', id, at(row - 1), at(row))
 }
 function sortBy(name: string) {
@@ -85,38 +138,144 @@ function sortBy(name: string) {
 
 <template>
   <div class="panel overflow-hidden">
-    <div class="grid gap-3 px-3 pl-[62px] py-1.5 border-b border-line text-11 text-ink-2 max-sm:hidden" :style="{ gridTemplateColumns: template }">
-      <button class="text-left" :aria-label="`Sort by title`" @click="sortBy('title')">Title {{ ideas.view.sort.by === 'title' ? (ideas.view.sort.down ? '↓' : '↑') : '' }}</button>
-      <button v-for="c in columns" :key="c.name" class="text-left truncate" :aria-label="`Sort by ${c.label}`" @click="sortBy(c.name)">{{ c.label }} {{ ideas.view.sort.by === c.name ? (ideas.view.sort.down ? '↓' : '↑') : '' }}</button>
+    <div
+      class="grid gap-3 px-3 pl-[62px] py-1.5 border-b border-line text-11 text-ink-2 max-sm:hidden"
+      :style="{ gridTemplateColumns: template }"
+    >
+      <button class="text-left" :aria-label="`Sort by title`" @click="sortBy('title')">
+        Title {{ ideas.view.sort.by === 'title' ? (ideas.view.sort.down ? '↓' : '↑') : '' }}
+      </button>
+      <button
+        v-for="c in columns"
+        :key="c.name"
+        class="text-left truncate"
+        :aria-label="`Sort by ${c.label}`"
+        @click="sortBy(c.name)"
+      >
+        {{ c.label }} {{ ideas.view.sort.by === c.name ? (ideas.view.sort.down ? '↓' : '↑') : '' }}
+      </button>
     </div>
     <div ref="scroller" class="h-[calc(100vh-312px)] min-h-[300px] overflow-y-auto" tabindex="-1">
-      <p v-if="rows.length === 0" class="sub p-5">{{ ideas.view.words ? 'Nothing has these words.' : 'Nothing fits this view.' }}</p>
+      <p v-if="rows.length === 0" class="sub p-5">
+        {{ ideas.view.words ? 'Nothing has these words.' : 'Nothing fits this view.' }}
+      </p>
       <ul class="relative" aria-label="Ideas" :style="{ height: `${virtual.getTotalSize()}px` }">
-        <li v-for="v in virtual.getVirtualItems()" :key="String(v.key)" class="absolute inset-x-0 top-0" :style="{ transform: `translateY(${v.start}px)`, height: `${v.size}px` }">
-          <template v-for="r in rows.slice(v.index, v.index + 1)" :key="r.is === 'head' ? r.name : r.episode.id">
-            <p v-if="r.is === 'head'" class="h-full flex items-end gap-2 px-3 pb-1 border-b border-faint font-semibold text-12">{{ r.name }} <span class="num">{{ r.count }}</span></p>
-            <div v-else class="row" :class="{ here: v.index === here, over: over === v.index, picked: ideas.chosen.has(r.episode.id) }" @dragover="overRow($event, v.index)" @dragleave="over = undefined" @drop.prevent.stop="drop($event, v.index)">
-              <input type="checkbox" class="tick" :checked="ideas.chosen.has(r.episode.id)" :aria-label="`Choose “${r.episode.title}”`" tabindex="-1" @click="emit('pick', r.episode, $event.shiftKey)" />
-              <button class="idea" :data-row="v.index" :aria-current="v.index === here" :tabindex="v.index === here ? 0 : -1" draggable="true" :style="{ gridTemplateColumns: template }" @dragstart="carryIdea($event, r.episode)" @click="click($event, r.episode, v.index)" @focus="emit('here', v.index)" @dblclick="emit('open', r.episode)">
-                <span class="min-w-0 flex items-center gap-2"><GripVertical :size="14" class="text-ink-3 flex-none" aria-hidden="true" /><span class="min-w-0"><span class="block truncate font-medium leading-[19px]"><Marked :text="r.episode.title" :words="wordsOf(r.episode)" /></span><span v-if="below(r.episode)" class="sub block truncate leading-[16px]"><Marked :text="below(r.episode)" :words="wordsOf(r.episode)" /></span></span></span>
-                <span v-for="c in columns" :key="c.name" class="truncate text-12 max-sm:hidden" :class="c.kind === 'number' || c.kind === 'date' ? 'num' : 'text-ink-2'">{{ cell(r.episode, c.name) }}</span>
+        <li
+          v-for="v in virtual.getVirtualItems()"
+          :key="String(v.key)"
+          class="absolute inset-x-0 top-0"
+          :style="{ transform: `translateY(${v.start}px)`, height: `${v.size}px` }"
+        >
+          <template
+            v-for="r in rows.slice(v.index, v.index + 1)"
+            :key="r.is === 'head' ? r.name : r.episode.id"
+          >
+            <p
+              v-if="r.is === 'head'"
+              class="h-full flex items-end gap-2 px-3 pb-1 border-b border-faint font-semibold text-12"
+            >
+              {{ r.name }} <span class="num">{{ r.count }}</span>
+            </p>
+            <div
+              v-else
+              class="row"
+              :class="{
+                here: v.index === here,
+                over: over === v.index,
+                picked: ideas.chosen.has(r.episode.id),
+              }"
+              @dragover="overRow($event, v.index)"
+              @dragleave="over = undefined"
+              @drop.prevent.stop="drop($event, v.index)"
+            >
+              <input
+                type="checkbox"
+                class="tick"
+                :checked="ideas.chosen.has(r.episode.id)"
+                :aria-label="`Choose “${r.episode.title}”`"
+                tabindex="-1"
+                @click="emit('pick', r.episode, $event.shiftKey)"
+              />
+              <button
+                class="idea"
+                :data-row="v.index"
+                :aria-current="v.index === here"
+                :tabindex="v.index === here ? 0 : -1"
+                draggable="true"
+                :style="{ gridTemplateColumns: template }"
+                @dragstart="carryIdea($event, r.episode)"
+                @click="click($event, r.episode, v.index)"
+                @focus="emit('here', v.index)"
+                @dblclick="emit('open', r.episode)"
+              >
+                <span class="min-w-0 flex items-center gap-2"
+                  ><GripVertical :size="14" class="text-ink-3 flex-none" aria-hidden="true" /><span
+                    class="min-w-0"
+                    ><span class="block truncate font-medium leading-[19px]"
+                      ><Marked :text="r.episode.title" :words="wordsOf(r.episode)" /></span
+                    ><span v-if="below(r.episode)" class="sub block truncate leading-[16px]"
+                      ><Marked :text="below(r.episode)" :words="wordsOf(r.episode)" /></span></span
+                ></span>
+                <span
+                  v-for="c in columns"
+                  :key="c.name"
+                  class="truncate text-12 max-sm:hidden"
+                  :class="c.kind === 'number' || c.kind === 'date' ? 'num' : 'text-ink-2'"
+                  >{{ cell(r.episode, c.name) }}</span
+                >
               </button>
             </div>
           </template>
         </li>
       </ul>
     </div>
-    <p class="sub px-3 py-1.5 border-t border-faint flex gap-4"><span>{{ ideas.shown.episodes.length }} shown</span><span class="max-lg:hidden">{{ byHand ? 'Drag, or Alt ↑ ↓, to order by hand' : '' }}</span></p>
+    <p class="sub px-3 py-1.5 border-t border-faint flex gap-4">
+      <span>{{ ideas.shown.episodes.length }} shown</span
+      ><span class="max-lg:hidden">{{ byHand ? 'Drag, or Alt ↑ ↓, to order by hand' : '' }}</span>
+    </p>
   </div>
 </template>
 
 <style scoped>
-.row { display: flex; align-items: center; gap: 10px; height: 100%; padding-left: 12px; border-bottom: 1px solid var(--faint); border-left: 2px solid transparent; }
-.row:hover { background: color-mix(in oklab, var(--raised) 60%, transparent); }
-.row.here { background: var(--raised); border-left-color: var(--ink); }
-.row.over { border-top: 2px solid var(--ink); }
-.row.picked { background: color-mix(in oklab, var(--raised) 80%, var(--ring) 20%); }
-.idea { display: grid; flex: 1; min-width: 0; align-items: center; gap: 12px; height: 100%; padding-right: 12px; text-align: left; cursor: grab; }
-.idea:focus-visible { outline-offset: -2px; }
-@media (max-width: 639px) { .idea { display: block; } }
+.row {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  height: 100%;
+  padding-left: 12px;
+  border-bottom: 1px solid var(--faint);
+  border-left: 2px solid transparent;
+}
+.row:hover {
+  background: color-mix(in oklab, var(--raised) 60%, transparent);
+}
+.row.here {
+  background: var(--raised);
+  border-left-color: var(--ink);
+}
+.row.over {
+  border-top: 2px solid var(--ink);
+}
+.row.picked {
+  background: color-mix(in oklab, var(--raised) 80%, var(--ring) 20%);
+}
+.idea {
+  display: grid;
+  flex: 1;
+  min-width: 0;
+  align-items: center;
+  gap: 12px;
+  height: 100%;
+  padding-right: 12px;
+  text-align: left;
+  cursor: grab;
+}
+.idea:focus-visible {
+  outline-offset: -2px;
+}
+@media (max-width: 639px) {
+  .idea {
+    display: block;
+  }
+}
 </style>

@@ -2,7 +2,15 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { writeEpisode, type Typed } from '@core/commands/episode'
-import { backToIdeas, dropEpisodes, editMany, mergeIdeas, sortIdeas, standingNames, writeIdea } from '@core/commands/ideas'
+import {
+  backToIdeas,
+  dropEpisodes,
+  editMany,
+  mergeIdeas,
+  sortIdeas,
+  standingNames,
+  writeIdea,
+} from '@core/commands/ideas'
 import { startWork } from '@core/commands/schedule'
 import { likelySame, type Like } from '@core/ideas/likeness'
 import { effortOf } from '@core/ideas/usable'
@@ -32,7 +40,13 @@ const router = useRouter()
 const episode = computed(() => [...library.records.episodes.values()].find((e) => e.code === code))
 const show = computed(() => library.records.shows.get(episode.value?.show ?? ''))
 const recipe = computed(() => library.records.recipes.get(show.value?.recipe ?? ''))
-watch(() => episode.value?.id, (id) => { if (id) void library.ensure([id]) }, { immediate: true })
+watch(
+  () => episode.value?.id,
+  (id) => {
+    if (id) void library.ensure([id])
+  },
+  { immediate: true },
+)
 
 const opened = ref(new Set<string>())
 const facets = computed(() => {
@@ -54,17 +68,32 @@ const facets = computed(() => {
     { name: 'own', label: 'Own fields', filled: Object.keys(idea.own).length > 0 },
   ]
 })
-const shown = (name: string) => opened.value.has(name) || (facets.value.find((f) => f.name === name)?.filled ?? false)
+const shown = (name: string) =>
+  opened.value.has(name) || (facets.value.find((f) => f.name === name)?.filled ?? false)
 const folded = computed(() => facets.value.filter((f) => !f.filled && !opened.value.has(f.name)))
-const open = (name: string) => { opened.value = new Set([...opened.value, name]) }
+const open = (name: string) => {
+  opened.value = new Set([...opened.value, name])
+}
 
 const likes = ref<Like[]>([])
 let turn = 0
-watch(() => [episode.value?.title, episode.value?.note, reading.edition], () => {
-  const mine = ++turn
-  const e = episode.value
-  setTimeout(() => { if (e && mine === turn) void reading.like(e.title, `${e.note} ${e.idea.premise}`, 5, [e.id]).then((l) => { if (mine === turn) likes.value = l.filter((x) => x.likeness > 0.12) }).catch(() => undefined) }, 150)
-}, { immediate: true })
+watch(
+  () => [episode.value?.title, episode.value?.note, reading.edition],
+  () => {
+    const mine = ++turn
+    const e = episode.value
+    setTimeout(() => {
+      if (e && mine === turn)
+        void reading
+          .like(e.title, `${e.note} ${e.idea.premise}`, 5, [e.id])
+          .then((l) => {
+            if (mine === turn) likes.value = l.filter((x) => x.likeness > 0.12)
+          })
+          .catch(() => undefined)
+    }, 150)
+  },
+  { immediate: true },
+)
 
 function write(typed: Typed, what: string) {
   if (episode.value) void library.perform(writeEpisode, { episode: episode.value.id, typed, what })
@@ -72,15 +101,32 @@ function write(typed: Typed, what: string) {
 function put(typed: Partial<Idea>, what: string) {
   if (episode.value) void library.perform(writeIdea, { episode: episode.value.id, typed, what })
 }
-const text = (event: Event) => (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement || event.target instanceof HTMLSelectElement ? event.target.value : '')
+const text = (event: Event) =>
+  event.target instanceof HTMLInputElement ||
+  event.target instanceof HTMLTextAreaElement ||
+  event.target instanceof HTMLSelectElement
+    ? event.target.value
+    : ''
 function titled(event: Event) {
   if (text(event).trim() !== '') write({ title: text(event) }, 'the working title')
 }
 function nature(part: 'notBefore' | 'staleAfter', event: Event) {
   const now = episode.value?.nature
-  const dates = now?.is === 'topical' ? { notBefore: now.notBefore, staleAfter: now.staleAfter } : { notBefore: undefined, staleAfter: undefined }
+  const dates =
+    now?.is === 'topical'
+      ? { notBefore: now.notBefore, staleAfter: now.staleAfter }
+      : { notBefore: undefined, staleAfter: undefined }
   const next = { ...dates, [part]: text(event) || undefined }
-  write({ nature: { is: 'topical', ...(next.notBefore ? { notBefore: next.notBefore } : {}), ...(next.staleAfter ? { staleAfter: next.staleAfter } : {}) } }, 'the nature')
+  write(
+    {
+      nature: {
+        is: 'topical',
+        ...(next.notBefore ? { notBefore: next.notBefore } : {}),
+        ...(next.staleAfter ? { staleAfter: next.staleAfter } : {}),
+      },
+    },
+    'the nature',
+  )
 }
 const link = ref('')
 function addSource() {
@@ -88,7 +134,10 @@ function addSource() {
   const typed = link.value.trim()
   if (!e || typed === '') return
   const url = /^https?:\/\/\S+$/i.exec(typed)?.[0] ?? ''
-  put({ sources: [...e.idea.sources, { id: crypto.randomUUID(), text: url ? '' : typed, url }] }, 'the sources')
+  put(
+    { sources: [...e.idea.sources, { id: crypto.randomUUID(), text: url ? '' : typed, url }] },
+    'the sources',
+  )
   link.value = ''
 }
 async function start() {
@@ -101,48 +150,261 @@ const standings = IdeaStanding.options
 
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
-    <p v-if="!episode" class="panel p-8">There is no idea {{ code }}. <RouterLink :to="{ name: 'ideas' }">To all ideas</RouterLink></p>
+    <p v-if="!episode" class="panel p-8">
+      There is no idea {{ code }}. <RouterLink :to="{ name: 'ideas' }">To all ideas</RouterLink>
+    </p>
     <div v-else class="grid grid-cols-1 gap-5 lg:grid-cols-[minmax(0,1fr)_330px] items-start">
       <div class="grid grid-cols-1 gap-5">
         <section class="panel p-6 grid grid-cols-1 gap-4" aria-label="The idea">
-          <p class="sub flex flex-wrap gap-x-3"><RouterLink :to="{ name: 'ideas', query: { idea: code } }">Ideas</RouterLink><span class="num">{{ code }}</span><span>{{ show?.title }}</span><span>jotted {{ sayAway(episode.createdAt.slice(0, 10), board.today) }}</span><span v-if="episode.phase.name !== 'idea'" class="text-ink">{{ episode.phase.name === 'work' ? 'in work' : episode.phase.name === 'dropped' ? `let go${episode.phase.why ? `: ${episode.phase.why}` : ''}` : episode.phase.name }}</span></p>
+          <p class="sub flex flex-wrap gap-x-3">
+            <RouterLink :to="{ name: 'ideas', query: { idea: code } }">Ideas</RouterLink
+            ><span class="num">{{ code }}</span
+            ><span>{{ show?.title }}</span
+            ><span>jotted {{ sayAway(episode.createdAt.slice(0, 10), board.today) }}</span
+            ><span v-if="episode.phase.name !== 'idea'" class="text-ink">{{
+              episode.phase.name === 'work'
+                ? 'in work'
+                : episode.phase.name === 'dropped'
+                  ? `let go${episode.phase.why ? `: ${episode.phase.why}` : ''}`
+                  : episode.phase.name
+            }}</span>
+          </p>
           <h1 class="unseen">{{ episode.title }}</h1>
-          <textarea class="quiet-field mx-0 -ml-2 text-26 leading-[34px] font-title font-semibold resize-none field-sizing-content" rows="1" :value="episode.title" maxlength="300" aria-label="Working title" @input="titled" />
-          <textarea class="quiet-field mx-0 -ml-2 text-16 resize-none min-h-[60px] field-sizing-content" rows="2" :value="episode.note" placeholder="Note" aria-label="Note" @input="write({ note: text($event) }, 'the note')" />
-          <label v-if="shown('premise')"><span class="label">Premise</span><textarea class="field" rows="2" :value="episode.idea.premise" placeholder="What it says, in two sentences" @input="put({ premise: text($event) }, 'the premise')" /></label>
-          <label v-if="shown('why')"><span class="label">Why now</span><textarea class="field" rows="1" :value="episode.idea.why" @input="put({ why: text($event) }, 'why now')" /></label>
+          <textarea
+            class="quiet-field mx-0 -ml-2 text-26 leading-[34px] font-title font-semibold resize-none field-sizing-content"
+            rows="1"
+            :value="episode.title"
+            maxlength="300"
+            aria-label="Working title"
+            @input="titled"
+          />
+          <textarea
+            class="quiet-field mx-0 -ml-2 text-16 resize-none min-h-[60px] field-sizing-content"
+            rows="2"
+            :value="episode.note"
+            placeholder="Note"
+            aria-label="Note"
+            @input="write({ note: text($event) }, 'the note')"
+          />
+          <label v-if="shown('premise')"
+            ><span class="label">Premise</span
+            ><textarea
+              class="field"
+              rows="2"
+              :value="episode.idea.premise"
+              placeholder="What it says, in two sentences"
+              @input="put({ premise: text($event) }, 'the premise')"
+            />
+          </label>
+          <label v-if="shown('why')"
+            ><span class="label">Why now</span
+            ><textarea
+              class="field"
+              rows="1"
+              :value="episode.idea.why"
+              @input="put({ why: text($event) }, 'why now')"
+            />
+          </label>
           <div class="grid gap-4 sm:grid-cols-2">
             <TopicField :episode="episode" />
             <KeywordField v-if="shown('keywords')" :episode="episode" />
-            <label v-if="shown('series')"><span class="label">Series</span><input class="field" :value="episode.idea.series" @input="put({ series: text($event) }, 'the series')" /></label>
+            <label v-if="shown('series')"
+              ><span class="label">Series</span
+              ><input
+                class="field"
+                :value="episode.idea.series"
+                @input="put({ series: text($event) }, 'the series')"
+            /></label>
             <GuestField v-if="shown('guests')" :episode="episode" />
-            <div v-if="shown('nature')" class="grid grid-cols-2 gap-2"><label><span class="label">Not before</span><input class="field" type="date" :value="episode.nature.is === 'topical' ? episode.nature.notBefore : ''" @change="nature('notBefore', $event)" /></label><label><span class="label">Stale after</span><input class="field" type="date" :value="episode.nature.is === 'topical' ? episode.nature.staleAfter : ''" @change="nature('staleAfter', $event)" /></label><button v-if="episode.nature.is === 'topical'" class="btn btn-bare btn-small justify-self-start" @click="write({ nature: { is: 'evergreen' } }, 'the nature')">Evergreen after all</button></div>
-            <label v-if="shown('effort')"><span class="label">Effort, minutes <span v-if="episode.idea.effort === undefined">(by the recipe {{ sayMinutes(effortOf(episode, recipe)) }})</span></span><input class="field" type="number" min="0" max="6000" step="15" :value="episode.idea.effort ?? ''" :placeholder="String(effortOf(episode, recipe))" @change="put({ effort: text($event) === '' ? undefined : Math.round(Number(text($event))) }, 'the effort')" /></label>
+            <div v-if="shown('nature')" class="grid grid-cols-2 gap-2">
+              <label
+                ><span class="label">Not before</span
+                ><input
+                  class="field"
+                  type="date"
+                  :value="episode.nature.is === 'topical' ? episode.nature.notBefore : ''"
+                  @change="nature('notBefore', $event)" /></label
+              ><label
+                ><span class="label">Stale after</span
+                ><input
+                  class="field"
+                  type="date"
+                  :value="episode.nature.is === 'topical' ? episode.nature.staleAfter : ''"
+                  @change="nature('staleAfter', $event)" /></label
+              ><button
+                v-if="episode.nature.is === 'topical'"
+                class="btn btn-bare btn-small justify-self-start"
+                @click="write({ nature: { is: 'evergreen' } }, 'the nature')"
+              >
+                Evergreen after all
+              </button>
+            </div>
+            <label v-if="shown('effort')"
+              ><span class="label"
+                >Effort, minutes
+                <span v-if="episode.idea.effort === undefined"
+                  >(by the recipe {{ sayMinutes(effortOf(episode, recipe)) }})</span
+                ></span
+              ><input
+                class="field"
+                type="number"
+                min="0"
+                max="6000"
+                step="15"
+                :value="episode.idea.effort ?? ''"
+                :placeholder="String(effortOf(episode, recipe))"
+                @change="
+                  put(
+                    { effort: text($event) === '' ? undefined : Math.round(Number(text($event))) },
+                    'the effort',
+                  )
+                "
+            /></label>
             <OccasionField v-if="shown('occasion')" :episode="episode" />
-            <label v-if="shown('month')"><span class="label">Meant for</span><input class="field" type="month" :value="episode.idea.meant ?? ''" @change="library.perform(editMany, { episodes: [episode.id], edits: { meant: text($event) || undefined } })" /></label>
+            <label v-if="shown('month')"
+              ><span class="label">Meant for</span
+              ><input
+                class="field"
+                type="month"
+                :value="episode.idea.meant ?? ''"
+                @change="
+                  library.perform(editMany, {
+                    episodes: [episode.id],
+                    edits: { meant: text($event) || undefined },
+                  })
+                "
+            /></label>
           </div>
           <div v-if="shown('links')">
             <p class="label">Links and sources</p>
-            <ul class="grid gap-1 mb-2"><li v-for="s in episode.idea.sources" :key="s.id" class="flex gap-2 items-baseline"><span class="flex-1 min-w-0 break-words">{{ s.text }} <a v-if="/^https?:/i.test(s.url)" :href="s.url" target="_blank" rel="noreferrer noopener" class="break-all">{{ s.url }}</a></span><button class="text-ink-2 px-1" :aria-label="`Take the source ${s.text || s.url} away`" @click="put({ sources: episode.idea.sources.filter((x) => x.id !== s.id) }, 'the sources')">×</button></li></ul>
-            <form class="flex gap-2" @submit.prevent="addSource"><input v-model="link" class="field" placeholder="A link, a book, who told you" aria-label="Add a source" maxlength="1000" /><button class="btn">Add</button></form>
+            <ul class="grid gap-1 mb-2">
+              <li v-for="s in episode.idea.sources" :key="s.id" class="flex gap-2 items-baseline">
+                <span class="flex-1 min-w-0 break-words"
+                  >{{ s.text }}
+                  <a
+                    v-if="/^https?:/i.test(s.url)"
+                    :href="s.url"
+                    target="_blank"
+                    rel="noreferrer noopener"
+                    class="break-all"
+                    >{{ s.url }}</a
+                  ></span
+                ><button
+                  class="text-ink-2 px-1"
+                  :aria-label="`Take the source ${s.text || s.url} away`"
+                  @click="put({ sources: episode.idea.sources.filter((x) => x.id !== s.id) }, 'the sources')"
+                >
+                  ×
+                </button>
+              </li>
+            </ul>
+            <form class="flex gap-2" @submit.prevent="addSource">
+              <input
+                v-model="link"
+                class="field"
+                placeholder="A link, a book, who told you"
+                aria-label="Add a source"
+                maxlength="1000"
+              /><button class="btn">Add</button>
+            </form>
           </div>
           <IdeaFiles v-if="shown('files')" :episode="episode" />
           <OwnFields v-if="shown('own')" :episode="episode" />
-          <div v-if="episode.idea.asked.length > 0"><p class="label">Asked for by</p><ul class="grid gap-1"><li v-for="a in episode.idea.asked" :key="a.id"><strong class="font-medium">{{ a.name || 'one of the audience' }}</strong> <span v-if="a.mail" class="sub">{{ a.mail }}</span> <span v-if="a.tell" class="sub">wants to be told{{ a.told ? ', was told' : '' }}</span><span v-if="a.wish !== episode.title" class="block sub">“{{ a.wish }}”</span></li></ul></div>
-          <p v-if="folded.length > 0" class="flex flex-wrap gap-1.5 items-center border-t border-faint pt-4"><span class="sub">Add</span><button v-for="f in folded" :key="f.name" class="btn btn-small" @click="open(f.name)">{{ f.label }}</button></p>
+          <div v-if="episode.idea.asked.length > 0">
+            <p class="label">Asked for by</p>
+            <ul class="grid gap-1">
+              <li v-for="a in episode.idea.asked" :key="a.id">
+                <strong class="font-medium">{{ a.name || 'one of the audience' }}</strong>
+                <span v-if="a.mail" class="sub">{{ a.mail }}</span>
+                <span v-if="a.tell" class="sub">wants to be told{{ a.told ? ', was told' : '' }}</span
+                ><span v-if="a.wish !== episode.title" class="block sub">“{{ a.wish }}”</span>
+              </li>
+            </ul>
+          </div>
+          <p v-if="folded.length > 0" class="flex flex-wrap gap-1.5 items-center border-t border-faint pt-4">
+            <span class="sub">Add</span
+            ><button v-for="f in folded" :key="f.name" class="btn btn-small" @click="open(f.name)">
+              {{ f.label }}
+            </button>
+          </p>
         </section>
         <StartPanel v-if="show && recipe" :key="episode.id" :episode="episode" />
       </div>
       <aside class="grid gap-5">
         <section class="panel p-4 grid gap-3" aria-label="What becomes of it">
-          <p class="flex items-center justify-between"><span class="label mb-0">Your rating</span><Stars label="Your rating" :value="episode.idea.rating" @change="library.perform(editMany, { episodes: [episode.id], edits: { rating: $event } })" /></p>
-          <div v-if="episode.phase.name === 'idea'" class="flex flex-wrap gap-1.5" role="group" aria-label="Sorted as"><button v-for="s in standings" :key="s" class="btn btn-small" :class="episode.idea.standing === s ? 'border-ink bg-raised' : ''" :aria-pressed="episode.idea.standing === s" @click="library.perform(sortIdeas, { episodes: [episode.id], standing: s })">{{ standingNames[s] }}</button></div>
-          <div class="flex flex-wrap gap-2"><template v-if="episode.phase.name === 'idea' || episode.phase.name === 'parked'"><button class="btn btn-main flex-1" @click="desk.placing = episode.id">Put on a slot</button><button class="btn" @click="start">Start</button></template><RouterLink v-else-if="episode.phase.name !== 'dropped'" :to="{ name: 'episode', params: { code } }" class="btn btn-main flex-1">Open the episode</RouterLink><button v-else class="btn btn-main flex-1" @click="library.perform(backToIdeas, { episode: episode.id }, 'aloud')">Take it back</button></div>
-          <button v-if="episode.phase.name === 'idea'" class="btn btn-bare btn-small justify-self-start text-ink-2" @click="library.perform(dropEpisodes, { episodes: [episode.id], why: '' }, 'aloud')">Let it go</button>
+          <p class="flex items-center justify-between">
+            <span class="label mb-0">Your rating</span
+            ><Stars
+              label="Your rating"
+              :value="episode.idea.rating"
+              @change="library.perform(editMany, { episodes: [episode.id], edits: { rating: $event } })"
+            />
+          </p>
+          <div
+            v-if="episode.phase.name === 'idea'"
+            class="flex flex-wrap gap-1.5"
+            role="group"
+            aria-label="Sorted as"
+          >
+            <button
+              v-for="s in standings"
+              :key="s"
+              class="btn btn-small"
+              :class="episode.idea.standing === s ? 'border-ink bg-raised' : ''"
+              :aria-pressed="episode.idea.standing === s"
+              @click="library.perform(sortIdeas, { episodes: [episode.id], standing: s })"
+            >
+              {{ standingNames[s] }}
+            </button>
+          </div>
+          <div class="flex flex-wrap gap-2">
+            <template v-if="episode.phase.name === 'idea' || episode.phase.name === 'parked'"
+              ><button class="btn btn-main flex-1" @click="desk.placing = episode.id">Put on a slot</button
+              ><button class="btn" @click="start">Start</button></template
+            ><RouterLink
+              v-else-if="episode.phase.name !== 'dropped'"
+              :to="{ name: 'episode', params: { code } }"
+              class="btn btn-main flex-1"
+              >Open the episode</RouterLink
+            ><button
+              v-else
+              class="btn btn-main flex-1"
+              @click="library.perform(backToIdeas, { episode: episode.id }, 'aloud')"
+            >
+              Take it back
+            </button>
+          </div>
+          <button
+            v-if="episode.phase.name === 'idea'"
+            class="btn btn-bare btn-small justify-self-start text-ink-2"
+            @click="library.perform(dropEpisodes, { episodes: [episode.id], why: '' }, 'aloud')"
+          >
+            Let it go
+          </button>
         </section>
         <section class="panel p-4" aria-labelledby="likes">
-          <h2 id="likes" class="mb-2">{{ (likes[0]?.likeness ?? 0) >= likelySame ? 'You may have made this already' : 'Closest to it' }}</h2>
-          <ul class="grid gap-2"><li v-for="l in likes" :key="l.id" class="text-12"><RouterLink :to="{ name: board.card(l.id)?.episode.phase.name === 'idea' ? 'idea' : 'episode', params: { code: board.card(l.id)?.episode.code } }" class="font-medium text-14">{{ board.card(l.id)?.number }} {{ board.card(l.id)?.title }}</RouterLink><span class="block text-ink-2">{{ l.words.join(', ') }}</span><button v-if="episode.phase.name === 'idea' && l.likeness > 0.4" class="btn btn-small mt-1" @click="library.perform(mergeIdeas, { into: l.id, from: episode.id }, 'aloud')">Merge into it</button></li></ul>
+          <h2 id="likes" class="mb-2">
+            {{ (likes[0]?.likeness ?? 0) >= likelySame ? 'You may have made this already' : 'Closest to it' }}
+          </h2>
+          <ul class="grid gap-2">
+            <li v-for="l in likes" :key="l.id" class="text-12">
+              <RouterLink
+                :to="{
+                  name: board.card(l.id)?.episode.phase.name === 'idea' ? 'idea' : 'episode',
+                  params: { code: board.card(l.id)?.episode.code },
+                }"
+                class="font-medium text-14"
+                >{{ board.card(l.id)?.number }} {{ board.card(l.id)?.title }}</RouterLink
+              ><span class="block text-ink-2">{{ l.words.join(', ') }}</span
+              ><button
+                v-if="episode.phase.name === 'idea' && l.likeness > 0.4"
+                class="btn btn-small mt-1"
+                @click="library.perform(mergeIdeas, { into: l.id, from: episode.id }, 'aloud')"
+              >
+                Merge into it
+              </button>
+            </li>
+          </ul>
           <p v-if="likes.length === 0" class="sub">Nothing made or kept comes close.</p>
         </section>
       </aside>

@@ -23,29 +23,69 @@ const groups = computed(() => {
     if (row) row.push(e)
     else by.set(topic, [e])
   }
-  return [...by].map(([topic, notes]) => ({ topic, notes })).sort((a, b) => (a.topic === '' ? 1 : b.topic === '' ? -1 : b.notes.length - a.notes.length))
+  return [...by]
+    .map(([topic, notes]) => ({ topic, notes }))
+    .sort((a, b) => (a.topic === '' ? 1 : b.topic === '' ? -1 : b.notes.length - a.notes.length))
 })
 /** A small turn, always the same for one note. */
 const turn = (e: Episode) => ((e.code.charCodeAt(0) + e.code.charCodeAt(2)) % 5) * 0.4 - 0.8
 function dropped(event: DragEvent, topic: string) {
   const id = carriedIdea(event)
   const e = library.records.episodes.get(id ?? '')
-  if (e && e.topics[0] !== topic) void library.perform(editMany, { episodes: [e.id], edits: { topics: topic === '' ? [] : [topic], without: e.topics.filter((t) => t !== topic) } }, 'aloud')
+  if (e && e.topics[0] !== topic)
+    void library.perform(
+      editMany,
+      {
+        episodes: [e.id],
+        edits: { topics: topic === '' ? [] : [topic], without: e.topics.filter((t) => t !== topic) },
+      },
+      'aloud',
+    )
 }
 </script>
 
 <template>
   <div class="grid gap-6" aria-label="Wall of notes">
     <section v-for="g in groups" :key="g.topic" @dragover.prevent @drop.prevent="dropped($event, g.topic)">
-      <h2 class="mb-2">{{ g.topic || 'No topic yet' }} <span class="num font-normal">{{ g.notes.length }}</span></h2>
+      <h2 class="mb-2">
+        {{ g.topic || 'No topic yet' }} <span class="num font-normal">{{ g.notes.length }}</span>
+      </h2>
       <ul class="columns-[196px] gap-3">
         <li v-for="e in g.notes.slice(0, most)" :key="e.id" class="break-inside-avoid pb-3">
-          <button class="note" :class="{ here: e.id === current, picked: ideas.chosen.has(e.id), pictured: e.idea.images.length > 0 }" :style="{ rotate: `${turn(e)}deg` }" draggable="true" @dragstart="carryIdea($event, e)" @click="$event.ctrlKey || $event.metaKey ? emit('pick', e, false) : emit('here', e.id)" @dblclick="emit('open', e)" @keydown.enter="emit('open', e)">
-            <img v-if="e.idea.images[0] && pictures.url(e.idea.images[0].id)" :src="pictures.url(e.idea.images[0].id)" alt="" class="w-full h-[92px] object-cover rounded-t-[3px]" />
-            <span class="block p-2.5"><span class="block font-semibold leading-[18px]">{{ e.title }}</span><span v-if="e.note || e.idea.premise" class="block text-12 text-ink-2 mt-1 line-clamp-3">{{ e.note || e.idea.premise }}</span><span v-if="e.idea.rating" class="block text-12 mt-1" :aria-label="`${e.idea.rating} of 5`">{{ '★'.repeat(e.idea.rating) }}</span></span>
+          <button
+            class="note"
+            :class="{
+              here: e.id === current,
+              picked: ideas.chosen.has(e.id),
+              pictured: e.idea.images.length > 0,
+            }"
+            :style="{ rotate: `${turn(e)}deg` }"
+            draggable="true"
+            @dragstart="carryIdea($event, e)"
+            @click="$event.ctrlKey || $event.metaKey ? emit('pick', e, false) : emit('here', e.id)"
+            @dblclick="emit('open', e)"
+            @keydown.enter="emit('open', e)"
+          >
+            <img
+              v-if="e.idea.images[0] && pictures.url(e.idea.images[0].id)"
+              :src="pictures.url(e.idea.images[0].id)"
+              alt=""
+              class="w-full h-[92px] object-cover rounded-t-[3px]"
+            />
+            <span class="block p-2.5"
+              ><span class="block font-semibold leading-[18px]">{{ e.title }}</span
+              ><span v-if="e.note || e.idea.premise" class="block text-12 text-ink-2 mt-1 line-clamp-3">{{
+                e.note || e.idea.premise
+              }}</span
+              ><span v-if="e.idea.rating" class="block text-12 mt-1" :aria-label="`${e.idea.rating} of 5`">{{
+                '★'.repeat(e.idea.rating)
+              }}</span></span
+            >
           </button>
         </li>
-        <li v-if="g.notes.length > most" class="sub self-center">and {{ g.notes.length - most }} more in the list</li>
+        <li v-if="g.notes.length > most" class="sub self-center">
+          and {{ g.notes.length - most }} more in the list
+        </li>
       </ul>
     </section>
     <p v-if="groups.length === 0" class="sub">Nothing fits this view.</p>
@@ -53,8 +93,22 @@ function dropped(event: DragEvent, topic: string) {
 </template>
 
 <style scoped>
-.note { display: block; width: 100%; text-align: left; background: var(--panel); border: 1px solid var(--line); border-radius: 4px; cursor: grab; }
-.note:hover { background: var(--raised); }
-.note.here { border-color: var(--ink-2); }
-.note.picked { outline: 2px solid var(--ink); }
+.note {
+  display: block;
+  width: 100%;
+  text-align: left;
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  cursor: grab;
+}
+.note:hover {
+  background: var(--raised);
+}
+.note.here {
+  border-color: var(--ink-2);
+}
+.note.picked {
+  outline: 2px solid var(--ink);
+}
 </style>

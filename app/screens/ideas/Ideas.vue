@@ -31,7 +31,10 @@ reading.start()
 const here = ref(0)
 const list = ref<{ show: (row: number, focus: boolean) => void }>()
 const rows = computed(() => ideas.shown.rows)
-const episodeAt = (i: number): Episode | undefined => { const row = rows.value[i]; return row?.is === 'episode' ? row.episode : undefined }
+const episodeAt = (i: number): Episode | undefined => {
+  const row = rows.value[i]
+  return row?.is === 'episode' ? row.episode : undefined
+}
 const current = computed(() => episodeAt(here.value))
 /** The first episode on or beyond a row, heads of groups passed over. */
 function near(i: number, way: 1 | -1): number {
@@ -40,13 +43,19 @@ function near(i: number, way: 1 | -1): number {
   return at
 }
 let last: string | undefined
-watch(current, (e) => { if (e) last = e.id })
-watch(rows, (next) => {
-  // The cursor stays with its idea; where that has gone, with its row.
-  const at = next.findIndex((r) => r.is === 'episode' && r.episode.id === last)
-  here.value = at >= 0 ? at : near(Math.min(here.value, Math.max(0, next.length - 1)), -1)
-  if (next[here.value]?.is !== 'episode') here.value = Math.max(0, near(0, 1))
-}, { immediate: true })
+watch(current, (e) => {
+  if (e) last = e.id
+})
+watch(
+  rows,
+  (next) => {
+    // The cursor stays with its idea; where that has gone, with its row.
+    const at = next.findIndex((r) => r.is === 'episode' && r.episode.id === last)
+    here.value = at >= 0 ? at : near(Math.min(here.value, Math.max(0, next.length - 1)), -1)
+    if (next[here.value]?.is !== 'episode') here.value = Math.max(0, near(0, 1))
+  },
+  { immediate: true },
+)
 onMounted(() => {
   const { idea } = route.query
   if (typeof idea !== 'string') return
@@ -57,14 +66,22 @@ function go(to: number, focus = true) {
   const at = near(to, to < here.value ? -1 : 1)
   if (at < 0 || at >= rows.value.length) return
   here.value = at
-  void nextTick(() => { list.value?.show(at, focus) })
+  void nextTick(() => {
+    list.value?.show(at, focus)
+  })
 }
 function pick(e: Episode | undefined, range = false) {
   if (!e) return
   const next = new Set(ideas.chosen)
   if (range && anchor !== undefined) {
-    const [from, to] = [rows.value.findIndex((r) => r.is === 'episode' && r.episode.id === anchor), rows.value.findIndex((r) => r.is === 'episode' && r.episode.id === e.id)]
-    for (let i = Math.min(from, to); i <= Math.max(from, to); i++) { const x = episodeAt(i); if (x) next.add(x.id) }
+    const [from, to] = [
+      rows.value.findIndex((r) => r.is === 'episode' && r.episode.id === anchor),
+      rows.value.findIndex((r) => r.is === 'episode' && r.episode.id === e.id),
+    ]
+    for (let i = Math.min(from, to); i <= Math.max(from, to); i++) {
+      const x = episodeAt(i)
+      if (x) next.add(x.id)
+    }
   } else if (next.has(e.id)) next.delete(e.id)
   else next.add(e.id)
   anchor = e.id
@@ -90,11 +107,16 @@ function sort(standing: IdeaStanding) {
 }
 function rest() {
   const es = acted().filter((e) => e.phase.name === 'idea')
-  if (es.length > 0) void library.perform(restIdeas, { episodes: idsOf(es), until: addDays(board.today, 28) }, 'aloud')
+  if (es.length > 0)
+    void library.perform(restIdeas, { episodes: idsOf(es), until: addDays(board.today, 28) }, 'aloud')
 }
 function open(e: Episode | undefined) {
   if (!e) return
-  void router.push(e.phase.name === 'idea' || e.phase.name === 'parked' || e.phase.name === 'dropped' ? { name: 'idea', params: { code: e.code } } : { name: 'episode', params: { code: e.code } })
+  void router.push(
+    e.phase.name === 'idea' || e.phase.name === 'parked' || e.phase.name === 'dropped'
+      ? { name: 'idea', params: { code: e.code } }
+      : { name: 'episode', params: { code: e.code } },
+  )
 }
 async function move(by: 1 | -1) {
   const e = current.value
@@ -109,24 +131,56 @@ async function move(by: 1 | -1) {
   list.value?.show(here.value, true)
 }
 function dropped(id: string, before: Episode | undefined, after: Episode | undefined) {
-  if (id !== before?.id && id !== after?.id) void library.perform(reorderIdea, { episode: id, before: before?.id, after: after?.id })
+  if (id !== before?.id && id !== after?.id)
+    void library.perform(reorderIdea, { episode: id, before: before?.id, after: after?.id })
 }
 useKeys({
-  ArrowDown: () => { go(here.value + 1) },
-  ArrowUp: () => { go(here.value - 1) },
-  Home: () => { go(0) },
-  End: () => { go(rows.value.length - 1) },
-  Escape: () => { ideas.chosen = new Set() },
-  x: (event) => { pick(current.value, event.shiftKey) },
-  a: () => { ideas.chosen = new Set(ideas.picked.length === ideas.shown.episodes.length ? [] : idsOf(ideas.shown.episodes)) },
-  p: () => { const e = current.value; if (e && ideas.picked.length < 2 && e.phase.name !== 'released') desk.placing = e.id },
-  s: () => { if (current.value?.phase.name === 'idea') void start(current.value) },
-  e: () => { open(current.value) },
-  Enter: () => { open(current.value) },
+  ArrowDown: () => {
+    go(here.value + 1)
+  },
+  ArrowUp: () => {
+    go(here.value - 1)
+  },
+  Home: () => {
+    go(0)
+  },
+  End: () => {
+    go(rows.value.length - 1)
+  },
+  Escape: () => {
+    ideas.chosen = new Set()
+  },
+  x: (event) => {
+    pick(current.value, event.shiftKey)
+  },
+  a: () => {
+    ideas.chosen = new Set(
+      ideas.picked.length === ideas.shown.episodes.length ? [] : idsOf(ideas.shown.episodes),
+    )
+  },
+  p: () => {
+    const e = current.value
+    if (e && ideas.picked.length < 2 && e.phase.name !== 'released') desk.placing = e.id
+  },
+  s: () => {
+    if (current.value?.phase.name === 'idea') void start(current.value)
+  },
+  e: () => {
+    open(current.value)
+  },
+  Enter: () => {
+    open(current.value)
+  },
   Delete: letGo,
-  n: () => { sort('next') },
-  g: () => { sort('promising') },
-  d: () => { sort('someday') },
+  n: () => {
+    sort('next')
+  },
+  g: () => {
+    sort('promising')
+  },
+  d: () => {
+    sort('someday')
+  },
   r: rest,
 })
 function alted(event: KeyboardEvent) {
@@ -139,18 +193,54 @@ function alted(event: KeyboardEvent) {
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3" @keydown="alted">
     <IdeasHead />
-    <section v-if="board.ideas.length === 0 && ideas.shown.episodes.length === 0 && ideas.view.id === 'ideas' && ideas.view.words === ''" class="panel p-8 text-center">
+    <section
+      v-if="
+        board.ideas.length === 0 &&
+        ideas.shown.episodes.length === 0 &&
+        ideas.view.id === 'ideas' &&
+        ideas.view.words === ''
+      "
+      class="panel p-8 text-center"
+    >
       <h2 class="text-20 mb-1">No ideas are kept yet</h2>
-      <p class="sub mb-4">Every half-thought can stand here until a slot wants it. One line is enough; a pasted list works too.</p>
+      <p class="sub mb-4">
+        Every half-thought can stand here until a slot wants it. One line is enough; a pasted list works too.
+      </p>
       <button class="btn btn-main" @click="desk.toCapture++">Jot an idea <span class="key">I</span></button>
     </section>
     <template v-else>
       <ViewBar />
       <ChosenBar v-if="ideas.picked.length > 0" />
-      <IdeaWall v-if="ideas.view.layout === 'wall'" :current="current?.id" @here="(id) => { here = Math.max(0, rows.findIndex((r) => r.is === 'episode' && r.episode.id === id)) }" @open="open" @pick="pick" />
+      <IdeaWall
+        v-if="ideas.view.layout === 'wall'"
+        :current="current?.id"
+        @here="
+          (id) => {
+            here = Math.max(
+              0,
+              rows.findIndex((r) => r.is === 'episode' && r.episode.id === id),
+            )
+          }
+        "
+        @open="open"
+        @pick="pick"
+      />
       <div v-else class="grid grid-cols-1 gap-5 lg:grid-cols-[minmax(0,1fr)_320px] items-start">
-        <IdeaList ref="list" :here="here" @here="here = $event" @pick="pick" @open="open" @dropped="dropped" />
-        <IdeaAside v-if="current" :key="current.id" :episode="current" @open="open(current)" @start="start(current)" />
+        <IdeaList
+          ref="list"
+          :here="here"
+          @here="here = $event"
+          @pick="pick"
+          @open="open"
+          @dropped="dropped"
+        />
+        <IdeaAside
+          v-if="current"
+          :key="current.id"
+          :episode="current"
+          @open="open(current)"
+          @start="start(current)"
+        />
       </div>
     </template>
   </div>

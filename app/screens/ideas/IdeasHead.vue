@@ -16,14 +16,26 @@ const parts = computed(() => [
   { name: 'balance', label: 'Balance' },
   { name: 'mailbox', label: 'Mailbox' },
 ])
-const thin = computed(() => board.shows.flatMap((s) => { const b = ranking.backlog(s); return b.thin ? [`${s.title} has ideas for ${b.weeks} ${b.weeks === 1 ? 'week' : 'weeks'}`] : [] }))
+const thin = computed(() =>
+  board.shows.flatMap((s) => {
+    const b = ranking.backlog(s)
+    return b.thin ? [`${s.title} has ideas for ${b.weeks} ${b.weeks === 1 ? 'week' : 'weeks'}`] : []
+  }),
+)
 </script>
 
 <template>
   <header class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
     <h1>Ideas</h1>
     <nav aria-label="Parts of Ideas" class="flex flex-wrap gap-0.5">
-      <RouterLink v-for="p in parts" :key="p.name" :to="{ name: p.name }" class="px-2.5 py-1 rounded-control no-underline text-ink-2 font-medium hover:text-ink" exact-active-class="bg-raised text-ink!">{{ p.label }}</RouterLink>
+      <RouterLink
+        v-for="p in parts"
+        :key="p.name"
+        :to="{ name: p.name }"
+        class="px-2.5 py-1 rounded-control no-underline text-ink-2 font-medium hover:text-ink"
+        exact-active-class="bg-raised text-ink!"
+        >{{ p.label }}</RouterLink
+      >
     </nav>
     <p v-if="thin.length > 0" class="sub ml-auto">{{ thin.join('; ') }}</p>
     <slot />

@@ -19,17 +19,28 @@ const name = ref('')
 const trouble = ref('')
 const columns = ref<KeywordColumns>({ words: '', searches: '', competing: '', notes: '' })
 const measured = ref(board.today)
-const labels = { words: 'Keyword', searches: 'Searches a month', competing: 'Competing results', notes: 'Own notes' } as const
+const labels = {
+  words: 'Keyword',
+  searches: 'Searches a month',
+  competing: 'Competing results',
+  notes: 'Own notes',
+} as const
 const names = ['words', 'searches', 'competing', 'notes'] as const
 const read = computed(() => (table.value ? readKeywords(table.value, columns.value) : undefined))
 
 function remembered(of: readonly string[]): KeywordColumns | undefined {
   try {
     const kept: unknown = JSON.parse(localStorage.getItem(key) ?? '{}')
-    const found: unknown = typeof kept === 'object' && kept !== null ? Reflect.get(kept, of.join('|')) : undefined
+    const found: unknown =
+      typeof kept === 'object' && kept !== null ? Reflect.get(kept, of.join('|')) : undefined
     if (typeof found !== 'object' || found === null) return undefined
     const text = (n: string) => String(Reflect.get(found, n) ?? '')
-    return { words: text('words'), searches: text('searches'), competing: text('competing'), notes: text('notes') }
+    return {
+      words: text('words'),
+      searches: text('searches'),
+      competing: text('competing'),
+      notes: text('notes'),
+    }
   } catch {
     return undefined
   }
@@ -37,8 +48,16 @@ function remembered(of: readonly string[]): KeywordColumns | undefined {
 function remember() {
   try {
     const kept: unknown = JSON.parse(localStorage.getItem(key) ?? '{}')
-    localStorage.setItem(key, JSON.stringify({ ...(typeof kept === 'object' ? kept : {}), [table.value?.columns.join('|') ?? '']: columns.value }))
-  } catch { /* the next time it is guessed again */ }
+    localStorage.setItem(
+      key,
+      JSON.stringify({
+        ...(typeof kept === 'object' ? kept : {}),
+        [table.value?.columns.join('|') ?? '']: columns.value,
+      }),
+    )
+  } catch {
+    /* the next time it is guessed again */
+  }
 }
 async function open(event: Event) {
   const file = event.target instanceof HTMLInputElement ? event.target.files?.[0] : undefined
@@ -53,22 +72,61 @@ async function open(event: Event) {
 async function take() {
   if (!read.value) return
   remember()
-  const done = await library.perform(importKeywords, { show, rows: read.value.rows.map(({ line: _line, ...row }) => row), measured: measured.value }, 'aloud')
+  const done = await library.perform(
+    importKeywords,
+    { show, rows: read.value.rows.map(({ line: _line, ...row }) => row), measured: measured.value },
+    'aloud',
+  )
   if (done.ok) emit('close')
 }
 </script>
 
 <template>
   <Sheet :open="true" title="Import keywords" wide @close="emit('close')">
-    <label class="btn relative"><input type="file" class="absolute inset-0 opacity-0 cursor-pointer" accept=".csv,.tsv,.txt,text/csv" aria-label="Choose a table of keywords" @change="open" />{{ name || 'Choose a CSV file' }}</label>
+    <label class="btn relative"
+      ><input
+        type="file"
+        class="absolute inset-0 opacity-0 cursor-pointer"
+        accept=".csv,.tsv,.txt,text/csv"
+        aria-label="Choose a table of keywords"
+        @change="open"
+      />{{ name || 'Choose a CSV file' }}</label
+    >
     <p v-if="trouble" role="alert" class="late mt-3">{{ trouble }}</p>
     <template v-if="table && read">
-      <div class="grid sm:grid-cols-4 gap-3 my-4"><label v-for="n in names" :key="n"><span class="label">{{ labels[n] }}</span><select v-model="columns[n]" class="field"><option v-if="n !== 'words'" value="">none</option><option v-for="c in table.columns" :key="c" :value="c">{{ c }}</option></select></label></div>
-      <label class="block w-[180px] mb-3"><span class="label">Figures are from</span><input v-model="measured" class="field" type="date" :max="board.today" /></label>
-      <p class="mb-2"><strong>{{ read.rows.length }}</strong> rows can be taken<template v-if="read.faults.length > 0">, <span class="late">{{ read.faults.length }} cannot</span></template>.</p>
-      <ul class="max-h-[34vh] overflow-y-auto text-12 grid gap-1" aria-label="Rows"><li v-for="f in read.faults" :key="`f${f.line}`" class="late">Line {{ f.line }}: {{ f.sentence }}</li><li v-for="r in read.rows.slice(0, 80)" :key="r.line" class="flex gap-3"><span class="flex-1 truncate">{{ r.words }}</span><span class="num w-[90px] text-right">{{ r.searches?.toLocaleString('en') ?? '' }}</span><span class="num w-[110px] text-right">{{ r.competing?.toLocaleString('en') ?? '' }}</span></li></ul>
-      <button class="btn btn-main mt-4" :disabled="read.rows.length === 0" @click="take">Take {{ read.rows.length }} keywords</button>
+      <div class="grid sm:grid-cols-4 gap-3 my-4">
+        <label v-for="n in names" :key="n"
+          ><span class="label">{{ labels[n] }}</span
+          ><select v-model="columns[n]" class="field">
+            <option v-if="n !== 'words'" value="">none</option>
+            <option v-for="c in table.columns" :key="c" :value="c">{{ c }}</option>
+          </select></label
+        >
+      </div>
+      <label class="block w-[180px] mb-3"
+        ><span class="label">Figures are from</span
+        ><input v-model="measured" class="field" type="date" :max="board.today"
+      /></label>
+      <p class="mb-2">
+        <strong>{{ read.rows.length }}</strong> rows can be taken<template v-if="read.faults.length > 0"
+          >, <span class="late">{{ read.faults.length }} cannot</span></template
+        >.
+      </p>
+      <ul class="max-h-[34vh] overflow-y-auto text-12 grid gap-1" aria-label="Rows">
+        <li v-for="f in read.faults" :key="`f${f.line}`" class="late">Line {{ f.line }}: {{ f.sentence }}</li>
+        <li v-for="r in read.rows.slice(0, 80)" :key="r.line" class="flex gap-3">
+          <span class="flex-1 truncate">{{ r.words }}</span><span class="num w-[90px] text-right">{{
+            r.searches?.toLocaleString('en') ?? ''
+          }}</span
+          ><span class="num w-[110px] text-right">{{ r.competing?.toLocaleString('en') ?? '' }}</span>
+        </li>
+      </ul>
+      <button class="btn btn-main mt-4" :disabled="read.rows.length === 0" @click="take">
+        Take {{ read.rows.length }} keywords
+      </button>
     </template>
-    <p v-else class="sub mt-3">Any column names will do; figures may be written as 12,400, 12.4k or 1k–10k.</p>
+    <p v-else class="sub mt-3">
+      Any column names will do; figures may be written as 12,400, 12.4k or 1k–10k.
+    </p>
   </Sheet>
 </template>

@@ -30,7 +30,29 @@ async function add() {
 <template>
   <div>
     <p class="label">Keywords</p>
-    <div class="flex flex-wrap gap-1.5 items-center"><span v-for="k in mine" :key="k.id" class="border border-line rounded-control px-2 py-0.5 text-12">{{ k.words }}<span v-if="opportunityOf(k) !== undefined" class="num ml-1.5">{{ Math.round(opportunityOf(k) ?? 0) }}</span><button class="ml-1.5 text-ink-2" :aria-label="`Take the keyword ${k.words} away`" @click="write(episode.idea.keywords.filter((x) => x !== k.id))">×</button></span>
-      <input v-model="fresh" class="quiet-field mx-0 w-[150px] text-12 border-line" :list="list" placeholder="Add a keyword" aria-label="Add a keyword" @keydown.enter.prevent="add" @change="add" /><datalist :id="list"><option v-for="k in all" :key="k.id" :value="k.words" /></datalist></div>
+    <div class="flex flex-wrap gap-1.5 items-center">
+      <span v-for="k in mine" :key="k.id" class="border border-line rounded-control px-2 py-0.5 text-12"
+        >{{ k.words
+        }}<span v-if="opportunityOf(k) !== undefined" class="num ml-1.5">{{
+          Math.round(opportunityOf(k) ?? 0)
+        }}</span
+        ><button
+          class="ml-1.5 text-ink-2"
+          :aria-label="`Take the keyword ${k.words} away`"
+          @click="write(episode.idea.keywords.filter((x) => x !== k.id))"
+        >
+          ×
+        </button></span
+      >
+      <input
+        v-model="fresh"
+        class="quiet-field mx-0 w-[150px] text-12 border-line"
+        :list="list"
+        placeholder="Add a keyword"
+        aria-label="Add a keyword"
+        @keydown.enter.prevent="add"
+        @change="add"
+      /><datalist :id="list"><option v-for="k in all" :key="k.id" :value="k.words" /></datalist>
+    </div>
   </div>
 </template>

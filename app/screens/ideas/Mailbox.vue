@@ -22,13 +22,23 @@ async function draw() {
   const { toCanvas } = await import('qrcode')
   await toCanvas(code.value, phone.value, { margin: 2, width: 190 })
 }
-onMounted(() => { void mail.look(); void draw() })
-watch(phone, () => { void draw() })
+onMounted(() => {
+  void mail.look()
+  void draw()
+})
+watch(phone, () => {
+  void draw()
+})
 
 async function taken(ideas: JottedMail[]) {
-  if (ideas.length === 0) { library.say('There is no idea in it.', 'refused'); return }
+  if (ideas.length === 0) {
+    library.say('There is no idea in it.', 'refused')
+    return
+  }
   const fresh = ideas.filter((i) => !library.records.episodes.has(i.id)).length
-  if (await mail.takeHandOver(ideas)) { if (fresh === 0) library.say('All of these are here already.') }
+  if (await mail.takeHandOver(ideas)) {
+    if (fresh === 0) library.say('All of these are here already.')
+  }
 }
 async function file(event: Event) {
   const input = event.target
@@ -46,9 +56,15 @@ async function readImage(image: ImageData): Promise<boolean> {
   const found = jsQR(image.data, image.width, image.height)
   if (!found) return false
   const read = reader.read(found.data)
-  if (!read.ok) { seen.value = read.problem.sentence; return true }
+  if (!read.ok) {
+    seen.value = read.problem.sentence
+    return true
+  }
   seen.value = `${read.value.have} of ${read.value.of} codes read`
-  if (read.value.ideas) { stop(); await taken(read.value.ideas) }
+  if (read.value.ideas) {
+    stop()
+    await taken(read.value.ideas)
+  }
   return true
 }
 async function pictures(event: Event) {
@@ -61,7 +77,8 @@ async function pictures(event: Event) {
       const pen = canvas.getContext('2d')
       pen?.drawImage(bitmap, 0, 0)
       const image = pen?.getImageData(0, 0, bitmap.width, bitmap.height)
-      if (!image || !(await readImage(image))) seen.value = `No code was found in ${given.name}. Take the picture closer, with the whole code in it.`
+      if (!image || !(await readImage(image)))
+        seen.value = `No code was found in ${given.name}. Take the picture closer, with the whole code in it.`
     } catch {
       seen.value = `${given.name} cannot be read as a picture.`
     }
@@ -83,8 +100,13 @@ async function scan() {
     while (scanning.value && pen) {
       canvas.width = video.value.videoWidth
       canvas.height = video.value.videoHeight
-      if (canvas.width > 0) { pen.drawImage(video.value, 0, 0); await readImage(pen.getImageData(0, 0, canvas.width, canvas.height)) }
-      await new Promise((done) => { setTimeout(done, 120) })
+      if (canvas.width > 0) {
+        pen.drawImage(video.value, 0, 0)
+        await readImage(pen.getImageData(0, 0, canvas.width, canvas.height))
+      }
+      await new Promise((done) => {
+        setTimeout(done, 120)
+      })
     }
   } catch {
     stop()
@@ -106,27 +128,105 @@ async function copy(text: string) {
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
     <IdeasHead />
-    <p class="mb-4" role="status"><template v-if="!mail.mine">This is the demo: it takes no mail meant for your own data.</template><template v-else-if="mail.state === 'there'">The mailbox is within reach; it is looked into every quarter of a minute.</template><template v-else-if="mail.state === 'refused'"><span class="late">{{ mail.says }}</span> Open Lamp Reel with the address that the server printed when it started.</template><template v-else>No mailbox answers. All else works; ideas come over as a file or as codes.</template> <button v-if="mail.mine" class="btn btn-small ml-2" @click="mail.look()">Look now</button></p>
+    <p class="mb-4" role="status">
+      <template v-if="!mail.mine">This is the demo: it takes no mail meant for your own data.</template
+      ><template v-else-if="mail.state === 'there'"
+        >The mailbox is within reach; it is looked into every quarter of a minute.</template
+      ><template v-else-if="mail.state === 'refused'"
+        ><span class="late">{{ mail.says }}</span> Open Lamp Reel with the address that the server printed
+        when it started.</template
+      ><template v-else>No mailbox answers. All else works; ideas come over as a file or as codes.</template>
+      <button v-if="mail.mine" class="btn btn-small ml-2" @click="mail.look()">Look now</button>
+    </p>
     <div class="grid grid-cols-1 gap-5 md:grid-cols-2 items-start">
       <section class="panel p-5 grid gap-3" aria-labelledby="phone">
         <h2 id="phone">Ideas from the phone</h2>
-        <template v-if="mail.address.open"><div class="flex gap-4 items-start"><canvas ref="code" class="rounded-card" role="img" aria-label="Code with the phone’s address and key" /><div class="grid gap-2"><p>Scan it once with the phone. It opens the page for jotting and keeps the key.</p><p class="sub break-all">{{ phone }}</p><button class="btn btn-small justify-self-start" @click="copy(phone)">Copy the address</button></div></div></template>
-        <template v-else><p>The mailbox is for this machine alone. To let the phone in over the home network, start Lamp Reel with</p><p class="num border border-line rounded-control px-3 py-2 whitespace-normal">npm start -- --host 0.0.0.0</p><p class="sub">A key then guards it, shown here as a code to scan. On this machine, <a href="/jot" class="underline underline-offset-2" target="_blank" rel="noopener">the page for jotting</a> works already.</p></template>
+        <template v-if="mail.address.open"
+          ><div class="flex gap-4 items-start">
+            <canvas
+              ref="code"
+              class="rounded-card"
+              role="img"
+              aria-label="Code with the phone’s address and key"
+            />
+            <div class="grid gap-2">
+              <p>Scan it once with the phone. It opens the page for jotting and keeps the key.</p>
+              <p class="sub break-all">{{ phone }}</p>
+              <button class="btn btn-small justify-self-start" @click="copy(phone)">Copy the address</button>
+            </div>
+          </div></template
+        >
+        <template v-else
+          ><p>
+            The mailbox is for this machine alone. To let the phone in over the home network, start Lamp Reel
+            with
+          </p>
+          <p class="num border border-line rounded-control px-3 py-2 whitespace-normal">
+            npm start -- --host 0.0.0.0
+          </p>
+          <p class="sub">
+            A key then guards it, shown here as a code to scan. On this machine,
+            <a href="/jot" class="underline underline-offset-2" target="_blank" rel="noopener"
+              >the page for jotting</a
+            >
+            works already.
+          </p></template
+        >
       </section>
       <section class="panel p-5 grid gap-3" aria-labelledby="post">
         <h2 id="post">Post-box for the audience</h2>
-        <p>A page on which viewers and listeners ask for episodes: a wish, a link, a picture, and “tell me when it’s out”.</p>
-        <label class="flex items-center gap-2"><input type="checkbox" class="tick" :checked="mail.postOpen" :disabled="mail.state !== 'there'" @change="mail.tell(!mail.postOpen)" /> The post-box is open</label>
-        <p v-if="mail.postOpen" class="flex items-center gap-2 min-w-0"><a :href="post" target="_blank" rel="noopener" class="truncate underline underline-offset-2">{{ post }}</a><button class="btn btn-small" @click="copy(post)">Copy</button></p>
-        <p class="sub">Wishes wait among the unsorted ideas, with who asked. At most six in ten minutes from one place; text is only ever shown as text.</p>
+        <p>
+          A page on which viewers and listeners ask for episodes: a wish, a link, a picture, and “tell me when
+          it’s out”.
+        </p>
+        <label class="flex items-center gap-2"
+          ><input
+            type="checkbox"
+            class="tick"
+            :checked="mail.postOpen"
+            :disabled="mail.state !== 'there'"
+            @change="mail.tell(!mail.postOpen)"
+          />
+          The post-box is open</label
+        >
+        <p v-if="mail.postOpen" class="flex items-center gap-2 min-w-0">
+          <a :href="post" target="_blank" rel="noopener" class="truncate underline underline-offset-2">{{
+            post
+          }}</a><button class="btn btn-small" @click="copy(post)">Copy</button>
+        </p>
+        <p class="sub">
+          Wishes wait among the unsorted ideas, with who asked. At most six in ten minutes from one place;
+          text is only ever shown as text.
+        </p>
       </section>
       <section class="panel p-5 grid gap-3 md:col-span-2" aria-labelledby="hand">
         <h2 id="hand">Without a server</h2>
-        <p>The phone keeps ideas until it can hand them over. It can also save them as a file, or show them as codes. Whatever comes twice is kept once.</p>
+        <p>
+          The phone keeps ideas until it can hand them over. It can also save them as a file, or show them as
+          codes. Whatever comes twice is kept once.
+        </p>
         <div class="flex flex-wrap gap-2">
-          <label class="btn relative"><input type="file" class="absolute inset-0 opacity-0 cursor-pointer" accept="application/json,.json" aria-label="Take a file of ideas" @change="file" />Take a file of ideas</label>
-          <button v-if="!scanning" class="btn" @click="scan">Read codes with the camera</button><button v-else class="btn" @click="stop">Stop the camera</button>
-          <label class="btn relative"><input type="file" class="absolute inset-0 opacity-0 cursor-pointer" accept="image/*" multiple aria-label="Read codes from pictures" @change="pictures" />Read codes from pictures</label>
+          <label class="btn relative"
+            ><input
+              type="file"
+              class="absolute inset-0 opacity-0 cursor-pointer"
+              accept="application/json,.json"
+              aria-label="Take a file of ideas"
+              @change="file"
+            />Take a file of ideas</label
+          >
+          <button v-if="!scanning" class="btn" @click="scan">Read codes with the camera</button
+          ><button v-else class="btn" @click="stop">Stop the camera</button>
+          <label class="btn relative"
+            ><input
+              type="file"
+              class="absolute inset-0 opacity-0 cursor-pointer"
+              accept="image/*"
+              multiple
+              aria-label="Read codes from pictures"
+              @change="pictures"
+            />Read codes from pictures</label
+          >
         </div>
         <video v-if="scanning" ref="video" class="w-[320px] rounded-card" muted playsinline />
         <p v-if="seen" role="status">{{ seen }}</p>

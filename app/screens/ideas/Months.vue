@@ -23,9 +23,19 @@ const months = computed(() => {
     const n = m - 1 + i
     const month = `${y + Math.floor(n / 12)}-${String((n % 12) + 1).padStart(2, '0')}`
     const lanes = board.shows.map((show) => {
-      const placed = new Map(board.placed.flatMap((c) => (c.show.id === show.id && c.standing.release?.day.startsWith(month) ? [[c.episode.place.on === 'slot' ? c.episode.place.day : c.episode.id, c] as const] : [])))
-      const slots = slotsOf(show, `${month}-01`, `${month}-31`).filter((s) => !s.skipped && (s.at > board.now || placed.has(s.original)))
-      const released = board.released.filter((e) => e.show === show.id && releaseOf(e, show)?.day.startsWith(month))
+      const placed = new Map(
+        board.placed.flatMap((c) =>
+          c.show.id === show.id && c.standing.release?.day.startsWith(month)
+            ? [[c.episode.place.on === 'slot' ? c.episode.place.day : c.episode.id, c] as const]
+            : [],
+        ),
+      )
+      const slots = slotsOf(show, `${month}-01`, `${month}-31`).filter(
+        (s) => !s.skipped && (s.at > board.now || placed.has(s.original)),
+      )
+      const released = board.released.filter(
+        (e) => e.show === show.id && releaseOf(e, show)?.day.startsWith(month),
+      )
       return { show, released, frames: slots.map((slot) => ({ slot, card: placed.get(slot.original) })) }
     })
     const meant = board.ideas.filter((e) => e.idea.meant === month)
@@ -33,8 +43,16 @@ const months = computed(() => {
     return { month, name: sayMonth(month, board.today), lanes, meant, open }
   })
 })
-const loose = computed(() => board.ideas.filter((e) => e.idea.meant === undefined && (e.idea.standing === 'next' || e.idea.standing === 'promising')).slice(0, 60))
-const past = computed(() => board.ideas.filter((e) => e.idea.meant !== undefined && e.idea.meant < board.today.slice(0, 7)))
+const loose = computed(() =>
+  board.ideas
+    .filter(
+      (e) => e.idea.meant === undefined && (e.idea.standing === 'next' || e.idea.standing === 'promising'),
+    )
+    .slice(0, 60),
+)
+const past = computed(() =>
+  board.ideas.filter((e) => e.idea.meant !== undefined && e.idea.meant < board.today.slice(0, 7)),
+)
 
 function drop(event: DragEvent, month: string | undefined) {
   over.value = ''
@@ -43,14 +61,22 @@ function drop(event: DragEvent, month: string | undefined) {
   if (e && e.idea.meant !== month) void library.perform(meanFor, { episodes: [e.id], month }, 'aloud')
 }
 function keyed(event: KeyboardEvent, e: Episode) {
-  if (event.key === 'p') { event.preventDefault(); desk.placing = e.id; return }
+  if (event.key === 'p') {
+    event.preventDefault()
+    desk.placing = e.id
+    return
+  }
   if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return
   event.preventDefault()
   const at = months.value.findIndex((m) => m.month === e.idea.meant)
   const to = months.value[at + (event.key === 'ArrowDown' ? 1 : -1)]
-  void library.perform(meanFor, { episodes: [e.id], month: to?.month }, 'aloud').then(() => { document.querySelector<HTMLElement>(`[data-idea="${e.code}"]`)?.focus() })
+  void library.perform(meanFor, { episodes: [e.id], month: to?.month }, 'aloud').then(() => {
+    document.querySelector<HTMLElement>(`[data-idea="${e.code}"]`)?.focus()
+  })
 }
-const open = (e: Episode) => { void router.push({ name: 'idea', params: { code: e.code } }) }
+const open = (e: Episode) => {
+  void router.push({ name: 'idea', params: { code: e.code } })
+}
 </script>
 
 <template>
@@ -58,35 +84,153 @@ const open = (e: Episode) => { void router.push({ name: 'idea', params: { code: 
     <IdeasHead />
     <div class="grid grid-cols-1 gap-5 lg:grid-cols-[minmax(0,1fr)_280px] items-start">
       <ol class="grid gap-3" aria-label="The coming months">
-        <li v-for="m in months" :key="m.month" class="panel p-3 grid sm:grid-cols-[130px_minmax(0,1fr)] gap-x-4 gap-y-2" :class="over === m.month ? 'border-ink' : ''" :aria-label="m.name" @dragover.prevent="over = m.month" @dragleave="over = ''" @drop.prevent="drop($event, m.month)">
-          <div><h2>{{ m.name }}</h2><p class="sub">{{ m.open }} open, {{ m.meant.length }} meant for it</p><p v-if="m.meant.length > m.open" class="sub text-ink">more than it has room for</p></div>
+        <li
+          v-for="m in months"
+          :key="m.month"
+          class="panel p-3 grid sm:grid-cols-[130px_minmax(0,1fr)] gap-x-4 gap-y-2"
+          :class="over === m.month ? 'border-ink' : ''"
+          :aria-label="m.name"
+          @dragover.prevent="over = m.month"
+          @dragleave="over = ''"
+          @drop.prevent="drop($event, m.month)"
+        >
+          <div>
+            <h2>{{ m.name }}</h2>
+            <p class="sub">{{ m.open }} open, {{ m.meant.length }} meant for it</p>
+            <p v-if="m.meant.length > m.open" class="sub text-ink">more than it has room for</p>
+          </div>
           <div class="min-w-0 grid gap-2">
-            <div class="film film-edge rounded-control px-2 pt-3 pb-2 grid gap-1.5" :aria-label="`Film of ${m.name}`">
+            <div
+              class="film film-edge rounded-control px-2 pt-3 pb-2 grid gap-1.5"
+              :aria-label="`Film of ${m.name}`"
+            >
               <div v-for="l in m.lanes" :key="l.show.id" class="flex flex-wrap gap-1.5 min-h-[26px]">
-                <button v-for="f in l.frames" :key="f.slot.key" class="frame" :class="[l.show.kind, f.card ? 'filled' : 'open']" :title="f.card ? f.card.title : 'open'" @click="f.card ? router.push({ name: 'episode', params: { code: f.card.episode.code } }) : (desk.filling = f.slot)"><span class="num text-11">{{ Number(f.slot.day.slice(8)) }}</span> <span class="truncate">{{ f.card?.title ?? 'open' }}</span></button>
-                <span v-if="l.frames.length === 0 && l.released.length === 0" class="text-11 text-ink-2 self-center">{{ l.show.title }}: no slot</span>
-                <span v-if="l.released.length > 0" class="text-11 text-ink-2 self-center">{{ l.released.length }} out already</span>
+                <button
+                  v-for="f in l.frames"
+                  :key="f.slot.key"
+                  class="frame"
+                  :class="[l.show.kind, f.card ? 'filled' : 'open']"
+                  :title="f.card ? f.card.title : 'open'"
+                  @click="
+                    f.card
+                      ? router.push({ name: 'episode', params: { code: f.card.episode.code } })
+                      : (desk.filling = f.slot)
+                  "
+                >
+                  <span class="num text-11">{{ Number(f.slot.day.slice(8)) }}</span>
+                  <span class="truncate">{{ f.card?.title ?? 'open' }}</span>
+                </button>
+                <span
+                  v-if="l.frames.length === 0 && l.released.length === 0"
+                  class="text-11 text-ink-2 self-center"
+                  >{{ l.show.title }}: no slot</span
+                >
+                <span v-if="l.released.length > 0" class="text-11 text-ink-2 self-center"
+                  >{{ l.released.length }} out already</span
+                >
               </div>
             </div>
-            <ul class="flex flex-wrap gap-1.5" :aria-label="`Meant for ${m.name}`"><li v-for="e in m.meant" :key="e.id"><button class="note" :data-idea="e.code" draggable="true" :aria-label="`${e.title}, meant for ${m.name}. Arrow up or down moves it to another month`" @dragstart="carryIdea($event, e)" @keydown="keyed($event, e)" @click="open(e)">{{ e.title }}</button></li></ul>
+            <ul class="flex flex-wrap gap-1.5" :aria-label="`Meant for ${m.name}`">
+              <li v-for="e in m.meant" :key="e.id">
+                <button
+                  class="note"
+                  :data-idea="e.code"
+                  draggable="true"
+                  :aria-label="`${e.title}, meant for ${m.name}. Arrow up or down moves it to another month`"
+                  @dragstart="carryIdea($event, e)"
+                  @keydown="keyed($event, e)"
+                  @click="open(e)"
+                >
+                  {{ e.title }}
+                </button>
+              </li>
+            </ul>
           </div>
         </li>
       </ol>
-      <aside class="panel p-4 grid gap-2 sticky top-4 max-h-[calc(100vh-190px)] overflow-y-auto" aria-label="Not meant for a month" @dragover.prevent @drop.prevent="drop($event, undefined)">
-        <template v-if="past.length > 0"><h2>Its month has passed</h2><ul class="grid gap-1.5 mb-2"><li v-for="e in past" :key="e.id"><button class="note w-full" draggable="true" @dragstart="carryIdea($event, e)" @keydown="keyed($event, e)" @click="open(e)">{{ e.title }} <span class="sub">{{ sayMonth(e.idea.meant ?? '', board.today) }}</span></button></li></ul></template>
+      <aside
+        class="panel p-4 grid gap-2 sticky top-4 max-h-[calc(100vh-190px)] overflow-y-auto"
+        aria-label="Not meant for a month"
+        @dragover.prevent
+        @drop.prevent="drop($event, undefined)"
+      >
+        <template v-if="past.length > 0"
+          ><h2>Its month has passed</h2>
+          <ul class="grid gap-1.5 mb-2">
+            <li v-for="e in past" :key="e.id">
+              <button
+                class="note w-full"
+                draggable="true"
+                @dragstart="carryIdea($event, e)"
+                @keydown="keyed($event, e)"
+                @click="open(e)"
+              >
+                {{ e.title }} <span class="sub">{{ sayMonth(e.idea.meant ?? '', board.today) }}</span>
+              </button>
+            </li>
+          </ul></template
+        >
         <h2>Some time</h2>
-        <p class="sub">Next and promising ideas without a month. Drag one onto a month, or press <span class="key">↓</span> on it; <span class="key">P</span> puts it on a slot.</p>
-        <ul class="grid gap-1.5"><li v-for="e in loose" :key="e.id"><button class="note w-full" :data-idea="e.code" draggable="true" @dragstart="carryIdea($event, e)" @keydown="keyed($event, e)" @click="open(e)">{{ e.title }}</button></li></ul>
-        <p v-if="loose.length === 0" class="sub">None. Sort ideas as next or promising, and they stand here.</p>
+        <p class="sub">
+          Next and promising ideas without a month. Drag one onto a month, or press
+          <span class="key">↓</span> on it; <span class="key">P</span> puts it on a slot.
+        </p>
+        <ul class="grid gap-1.5">
+          <li v-for="e in loose" :key="e.id">
+            <button
+              class="note w-full"
+              :data-idea="e.code"
+              draggable="true"
+              @dragstart="carryIdea($event, e)"
+              @keydown="keyed($event, e)"
+              @click="open(e)"
+            >
+              {{ e.title }}
+            </button>
+          </li>
+        </ul>
+        <p v-if="loose.length === 0" class="sub">
+          None. Sort ideas as next or promising, and they stand here.
+        </p>
       </aside>
     </div>
   </div>
 </template>
 
 <style scoped>
-.note { padding: 3px 9px; text-align: left; border: 1px solid var(--line); border-radius: 4px; background: var(--panel); font-size: 12.5px; cursor: grab; }
-.note:hover { background: var(--raised); }
-.frame { display: inline-flex; gap: 6px; align-items: baseline; max-width: 200px; padding: 2px 8px; border: 1px solid oklch(0.4 0.02 300); border-left-width: 3px; border-left-color: oklch(0.78 0.015 85); border-radius: 4px; background: oklch(0.235 0.016 300); color: var(--ink); font-size: 12px; }
-.frame.audio { border-left-style: double; border-left-width: 4px; }
-.frame.open { border-style: dashed; background: transparent; color: var(--ink-2); }
+.note {
+  padding: 3px 9px;
+  text-align: left;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--panel);
+  font-size: 12.5px;
+  cursor: grab;
+}
+.note:hover {
+  background: var(--raised);
+}
+.frame {
+  display: inline-flex;
+  gap: 6px;
+  align-items: baseline;
+  max-width: 200px;
+  padding: 2px 8px;
+  border: 1px solid oklch(0.4 0.02 300);
+  border-left-width: 3px;
+  border-left-color: oklch(0.78 0.015 85);
+  border-radius: 4px;
+  background: oklch(0.235 0.016 300);
+  color: var(--ink);
+  font-size: 12px;
+}
+.frame.audio {
+  border-left-style: double;
+  border-left-width: 4px;
+}
+.frame.open {
+  border-style: dashed;
+  background: transparent;
+  color: var(--ink-2);
+}
 </style>

@@ -8,22 +8,74 @@ import { useLibrary } from '@app/stores/library'
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
 const draft = ref({ kind: 'date', name: '', day: '', lead: 14 })
-watch(() => episode.idea.occasion, (o) => { if (o) draft.value = { ...o } }, { immediate: true })
+watch(
+  () => episode.idea.occasion,
+  (o) => {
+    if (o) draft.value = { ...o }
+  },
+  { immediate: true },
+)
 const parsed = computed(() => Occasion.safeParse(draft.value))
 function keep() {
-  if (parsed.value.success) void library.perform(writeIdea, { episode: episode.id, typed: { occasion: parsed.value.data }, what: 'the occasion' })
+  if (parsed.value.success)
+    void library.perform(writeIdea, {
+      episode: episode.id,
+      typed: { occasion: parsed.value.data },
+      what: 'the occasion',
+    })
 }
 function drop() {
   draft.value = { kind: 'date', name: '', day: '', lead: 14 }
-  void library.perform(writeIdea, { episode: episode.id, typed: { occasion: undefined }, what: 'the occasion' })
+  void library.perform(writeIdea, {
+    episode: episode.id,
+    typed: { occasion: undefined },
+    what: 'the occasion',
+  })
 }
 </script>
 
 <template>
-  <fieldset class="grid grid-cols-[96px_1fr] gap-2"><legend class="label">Occasion</legend>
-    <select v-model="draft.kind" class="field" aria-label="Kind of occasion" @change="keep"><option value="launch">a launch</option><option value="season">a season</option><option value="date">a date</option></select>
-    <input v-model="draft.name" class="field" placeholder="The spring regatta" aria-label="Name of the occasion" @change="keep" />
-    <input v-model.number="draft.lead" class="field" type="number" min="0" max="365" aria-label="Days before it" title="Days before it" @change="keep" />
-    <span class="flex gap-2 items-center"><span class="sub whitespace-nowrap">days before</span><input v-model="draft.day" class="field" type="date" aria-label="Date of the occasion" @change="keep" /><button v-if="episode.idea.occasion" type="button" class="text-ink-2 px-1" aria-label="Take the occasion away" @click="drop">×</button></span>
+  <fieldset class="grid grid-cols-[96px_1fr] gap-2">
+    <legend class="label">Occasion</legend>
+    <select v-model="draft.kind" class="field" aria-label="Kind of occasion" @change="keep">
+      <option value="launch">a launch</option>
+      <option value="season">a season</option>
+      <option value="date">a date</option>
+    </select>
+    <input
+      v-model="draft.name"
+      class="field"
+      placeholder="The spring regatta"
+      aria-label="Name of the occasion"
+      @change="keep"
+    />
+    <input
+      v-model.number="draft.lead"
+      class="field"
+      type="number"
+      min="0"
+      max="365"
+      aria-label="Days before it"
+      title="Days before it"
+      @change="keep"
+    />
+    <span class="flex gap-2 items-center"
+      ><span class="sub whitespace-nowrap">days before</span
+      ><input
+        v-model="draft.day"
+        class="field"
+        type="date"
+        aria-label="Date of the occasion"
+        @change="keep"
+      /><button
+        v-if="episode.idea.occasion"
+        type="button"
+        class="text-ink-2 px-1"
+        aria-label="Take the occasion away"
+        @click="drop"
+      >
+        ×
+      </button></span
+    >
   </fieldset>
 </template>

@@ -18,7 +18,8 @@ function write(topics: string[]) {
 }
 function add() {
   const topic = fresh.value.trim()
-  if (topic !== '' && !episode.topics.includes(topic)) write([...episode.topics, known.value.find((k) => k.toLowerCase() === topic.toLowerCase()) ?? topic])
+  if (topic !== '' && !episode.topics.includes(topic))
+    write([...episode.topics, known.value.find((k) => k.toLowerCase() === topic.toLowerCase()) ?? topic])
   fresh.value = ''
 }
 </script>
@@ -27,8 +28,28 @@ function add() {
   <div>
     <p class="label">Topics</p>
     <div class="flex flex-wrap gap-1.5 items-center">
-      <span v-for="t in episode.topics" :key="t" class="border border-line rounded-control px-2 py-0.5 text-12">{{ t }}<button class="ml-1.5 text-ink-2" :aria-label="`Take the topic ${t} away`" @click="write(episode.topics.filter((x) => x !== t))">×</button></span>
-      <input v-model="fresh" class="quiet-field mx-0 w-[110px] text-12 border-line" :list="list" placeholder="Add a topic" aria-label="Add a topic" @keydown.enter.prevent="add" @change="add" />
+      <span
+        v-for="t in episode.topics"
+        :key="t"
+        class="border border-line rounded-control px-2 py-0.5 text-12"
+        >{{ t
+        }}<button
+          class="ml-1.5 text-ink-2"
+          :aria-label="`Take the topic ${t} away`"
+          @click="write(episode.topics.filter((x) => x !== t))"
+        >
+          ×
+        </button></span
+      >
+      <input
+        v-model="fresh"
+        class="quiet-field mx-0 w-[110px] text-12 border-line"
+        :list="list"
+        placeholder="Add a topic"
+        aria-label="Add a topic"
+        @keydown.enter.prevent="add"
+        @change="add"
+      />
       <datalist :id="list"><option v-for="k in known" :key="k" :value="k" /></datalist>
     </div>
   </div>

@@ -24,16 +24,26 @@ const slot = computed(() => desk.filling)
 const show = computed(() => library.records.shows.get(slot.value?.show ?? ''))
 const words = computed(() => asked.value.toLowerCase().split(/\s+/).filter(Boolean))
 const has = (title: string) => words.value.every((w) => title.toLowerCase().includes(w))
-const begun = computed(() => [
-  ...board.spares.filter((c) => c.show.id === show.value?.id).map((c) => ({ id: c.episode.id, title: c.title, note: c.standing.ready ? 'spare, ready' : 'spare' })),
-  ...board.unplaced.filter((c) => c.show.id === show.value?.id).map((c) => ({ id: c.episode.id, title: c.title, note: 'in work' })),
-].filter((c) => has(c.title)))
-const ranked = computed(() => (show.value && slot.value ? ranking.rank(show.value, slot.value.day) : { ranked: [], ruled: [] }))
+const begun = computed(() =>
+  [
+    ...board.spares
+      .filter((c) => c.show.id === show.value?.id)
+      .map((c) => ({ id: c.episode.id, title: c.title, note: c.standing.ready ? 'spare, ready' : 'spare' })),
+    ...board.unplaced
+      .filter((c) => c.show.id === show.value?.id)
+      .map((c) => ({ id: c.episode.id, title: c.title, note: 'in work' })),
+  ].filter((c) => has(c.title)),
+)
+const ranked = computed(() =>
+  show.value && slot.value ? ranking.rank(show.value, slot.value.day) : { ranked: [], ruled: [] },
+)
 const ideas = computed(() => ranked.value.ranked.filter((r) => has(r.episode.title)).slice(0, 30))
 const ruled = computed(() => ranked.value.ruled.filter((r) => has(r.episode.title)))
 const backlog = computed(() => show.value && ranking.backlog(show.value))
 const firstId = computed(() => begun.value[0]?.id ?? ideas.value[0]?.episode.id)
-onMounted(() => { void nextTick(() => field.value?.focus()) })
+onMounted(() => {
+  void nextTick(() => field.value?.focus())
+})
 function close() {
   desk.filling = undefined
 }
@@ -65,28 +75,90 @@ function entered() {
 </script>
 
 <template>
-  <Sheet :open="true" :title="slot ? `${sayDay(slot.day, board.today)}, ${slot.time}` : ''" wide @close="close">
-    <p class="sub mb-3">{{ show?.title }}, {{ slot ? sayAway(slot.day, board.today) : '' }}, open<template v-if="backlog?.thin">. <strong class="text-ink font-semibold">Ideas for {{ backlog.weeks }} {{ backlog.weeks === 1 ? 'week' : 'weeks' }} are left.</strong></template></p>
-    <p v-if="kept" class="border-l-2 border-ink pl-3 mb-3 flex flex-wrap gap-2 items-center"><span class="flex-1">Kept for <strong>{{ kept.reservation.name }}</strong>{{ kept.byDeal ? ', by the deal of so many a month' : '' }}<template v-if="kept.reservation.note">. {{ kept.reservation.note }}</template></span><button v-if="!kept.byDeal" class="btn btn-small" @click="library.perform(letGo, { reservation: kept.reservation.id }, 'aloud')">Let it go</button></p>
-    <input ref="field" v-model="asked" class="field" placeholder="Find an idea, or type a new one" aria-label="Find an idea, or type a new one" @keydown.enter.prevent="entered" />
+  <Sheet
+    :open="true"
+    :title="slot ? `${sayDay(slot.day, board.today)}, ${slot.time}` : ''"
+    wide
+    @close="close"
+  >
+    <p class="sub mb-3">
+      {{ show?.title }}, {{ slot ? sayAway(slot.day, board.today) : '' }}, open<template v-if="backlog?.thin"
+        >.
+        <strong class="text-ink font-semibold"
+          >Ideas for {{ backlog.weeks }} {{ backlog.weeks === 1 ? 'week' : 'weeks' }} are left.</strong
+        ></template
+      >
+    </p>
+    <p v-if="kept" class="border-l-2 border-ink pl-3 mb-3 flex flex-wrap gap-2 items-center">
+      <span class="flex-1"
+        >Kept for <strong>{{ kept.reservation.name }}</strong>{{
+          kept.byDeal ? ', by the deal of so many a month' : ''
+        }}<template v-if="kept.reservation.note">. {{ kept.reservation.note }}</template></span
+      ><button
+        v-if="!kept.byDeal"
+        class="btn btn-small"
+        @click="library.perform(letGo, { reservation: kept.reservation.id }, 'aloud')"
+      >
+        Let it go
+      </button>
+    </p>
+    <input
+      ref="field"
+      v-model="asked"
+      class="field"
+      placeholder="Find an idea, or type a new one"
+      aria-label="Find an idea, or type a new one"
+      @keydown.enter.prevent="entered"
+    />
     <div class="mt-3 max-h-[46vh] overflow-y-auto -mx-2">
       <ul aria-label="Ideas to choose from" class="grid">
-        <li v-for="c in begun" :key="c.id"><button class="flex w-full gap-3 items-baseline px-2 py-1.5 text-left rounded-control hover:bg-raised" @click="take(c.id)"><span class="flex-1">{{ c.title }}</span><span class="sub">{{ c.note }}</span></button></li>
+        <li v-for="c in begun" :key="c.id">
+          <button
+            class="flex w-full gap-3 items-baseline px-2 py-1.5 text-left rounded-control hover:bg-raised"
+            @click="take(c.id)"
+          >
+            <span class="flex-1">{{ c.title }}</span><span class="sub">{{ c.note }}</span>
+          </button>
+        </li>
         <li v-for="r in ideas" :key="r.episode.id">
           <div class="flex items-center gap-2 rounded-control hover:bg-raised">
-            <button class="flex-1 min-w-0 px-2 py-1.5 text-left" @click="take(r.episode.id)"><span class="sub block leading-4">{{ r.reason }}</span><span class="block truncate font-medium">{{ r.episode.title }}</span></button>
-            <button class="num px-2 py-1 rounded-control" :aria-expanded="opened === r.episode.id" :aria-label="`Why ${Math.round(r.score)} of 100 for “${r.episode.title}”`" @click="opened = opened === r.episode.id ? undefined : r.episode.id">{{ Math.round(r.score) }}</button>
+            <button class="flex-1 min-w-0 px-2 py-1.5 text-left" @click="take(r.episode.id)">
+              <span class="sub block leading-4">{{ r.reason }}</span><span
+                class="block truncate font-medium"
+                >{{ r.episode.title }}</span
+              >
+            </button>
+            <button
+              class="num px-2 py-1 rounded-control"
+              :aria-expanded="opened === r.episode.id"
+              :aria-label="`Why ${Math.round(r.score)} of 100 for “${r.episode.title}”`"
+              @click="opened = opened === r.episode.id ? undefined : r.episode.id"
+            >
+              {{ Math.round(r.score) }}
+            </button>
           </div>
           <ScoreParts v-if="opened === r.episode.id" :parts="r.parts" class="mx-2 mb-2" />
         </li>
       </ul>
-      <p v-if="begun.length === 0 && ideas.length === 0" class="sub px-2">{{ asked ? 'No idea has these words.' : 'No idea can go on it yet. Type one above.' }}</p>
-      <details v-if="ruled.length > 0" class="mt-2 px-2"><summary class="sub py-1">{{ ruled.length }} cannot go on this date</summary>
-        <ul class="grid gap-1 py-1"><li v-for="r in ruled.slice(0, 40)" :key="r.episode.id" class="flex gap-3 text-12"><span class="flex-1 min-w-0 truncate">{{ r.episode.title }}</span><span class="text-ink-2 max-w-[58%] text-right">{{ r.why }}</span></li></ul>
+      <p v-if="begun.length === 0 && ideas.length === 0" class="sub px-2">
+        {{ asked ? 'No idea has these words.' : 'No idea can go on it yet. Type one above.' }}
+      </p>
+      <details v-if="ruled.length > 0" class="mt-2 px-2">
+        <summary class="sub py-1">{{ ruled.length }} cannot go on this date</summary>
+        <ul class="grid gap-1 py-1">
+          <li v-for="r in ruled.slice(0, 40)" :key="r.episode.id" class="flex gap-3 text-12">
+            <span class="flex-1 min-w-0 truncate">{{ r.episode.title }}</span><span
+              class="text-ink-2 max-w-[58%] text-right"
+              >{{ r.why }}</span
+            >
+          </li>
+        </ul>
       </details>
     </div>
     <div class="flex flex-wrap gap-2 mt-4 items-start">
-      <button v-if="asked.trim()" class="btn btn-main" @click="fresh">Take “{{ asked.trim().slice(0, 30) }}” as new</button>
+      <button v-if="asked.trim()" class="btn btn-main" @click="fresh">
+        Take “{{ asked.trim().slice(0, 30) }}” as new
+      </button>
       <button class="btn" @click="skip">Skip this slot once</button>
       <button class="btn" @click="keep">Keep it for…</button>
       <RankWeights class="ml-auto" />

@@ -14,7 +14,9 @@ const board = useBoard()
 const desk = useDesk()
 const slot = computed(() => desk.keeping)
 const show = computed(() => library.records.shows.get(slot.value?.show ?? ''))
-const there = computed(() => (slot.value ? board.keptFor(slot.value.show, slot.value.original)?.reservation : undefined))
+const there = computed(() =>
+  slot.value ? board.keptFor(slot.value.show, slot.value.original)?.reservation : undefined,
+)
 const is = ref<Reservation['is']>(there.value?.is ?? 'sponsor')
 const name = ref(there.value?.name ?? '')
 const launch = ref('')
@@ -24,32 +26,100 @@ const perMonth = ref(1)
 const until = ref('')
 const fault = ref('')
 const launches = computed(() => [...library.records.launches.values()])
-const known = computed(() => [...new Set([...[...library.records.episodes.values()].flatMap((e) => (e.sponsor ? [e.sponsor] : [])), ...[...library.records.reservations.values()].flatMap((r) => (r.is === 'sponsor' ? [r.name] : []))])].sort())
+const known = computed(() =>
+  [
+    ...new Set([
+      ...[...library.records.episodes.values()].flatMap((e) => (e.sponsor ? [e.sponsor] : [])),
+      ...[...library.records.reservations.values()].flatMap((r) => (r.is === 'sponsor' ? [r.name] : [])),
+    ]),
+  ].sort(),
+)
 async function keep() {
   const on = slot.value
   if (!on) return
   const chosen = launches.value.find((l) => l.id === launch.value)
-  const done = await library.perform(keepSlots, {
-    ...(there.value?.kept.by === 'slot' ? { reservation: there.value.id } : {}),
-    show: on.show, is: is.value, name: is.value === 'launch' ? (chosen?.name ?? '') : name.value, note: note.value,
-    ...(is.value === 'launch' && chosen ? { launch: chosen.id } : {}),
-    kept: each.value === 'once' ? { by: 'slot', day: on.original } : { by: 'deal', perMonth: perMonth.value, from: `${on.day.slice(0, 7)}-01`, ...(until.value ? { to: until.value } : {}) },
-  }, 'aloud')
+  const done = await library.perform(
+    keepSlots,
+    {
+      ...(there.value?.kept.by === 'slot' ? { reservation: there.value.id } : {}),
+      show: on.show,
+      is: is.value,
+      name: is.value === 'launch' ? (chosen?.name ?? '') : name.value,
+      note: note.value,
+      ...(is.value === 'launch' && chosen ? { launch: chosen.id } : {}),
+      kept:
+        each.value === 'once'
+          ? { by: 'slot', day: on.original }
+          : {
+              by: 'deal',
+              perMonth: perMonth.value,
+              from: `${on.day.slice(0, 7)}-01`,
+              ...(until.value ? { to: until.value } : {}),
+            },
+    },
+    'aloud',
+  )
   if (done.ok) desk.keeping = undefined
   else fault.value = done.problem.sentence
 }
 </script>
 
 <template>
-  <Sheet :open="true" :title="slot ? `Keep ${sayDay(slot.day, board.today)} for` : ''" @close="desk.keeping = undefined">
+  <Sheet
+    :open="true"
+    :title="slot ? `Keep ${sayDay(slot.day, board.today)} for` : ''"
+    @close="desk.keeping = undefined"
+  >
     <form class="grid gap-3" @submit.prevent="keep">
-      <p class="sub">{{ show?.title }}, {{ slot?.time }}. What it is kept for shows on its frame; an episode put on it that doesn’t honour it says so.</p>
-      <label><span class="label">What for</span><select v-model="is" class="field"><option value="sponsor">a sponsor’s read</option><option value="launch" :disabled="launches.length === 0">a launch</option><option value="season">a season’s day</option><option value="other">something else</option></select></label>
-      <label v-if="is === 'launch'"><span class="label">Which launch</span><select v-model="launch" class="field"><option value="" disabled>choose</option><option v-for="l in launches" :key="l.id" :value="l.id">{{ l.name }}</option></select></label>
-      <label v-else><span class="label">{{ is === 'sponsor' ? 'The sponsor' : is === 'season' ? 'The season or series' : 'For whom or what' }}</span><input v-model="name" class="field" list="sponsors" autocomplete="off" /><datalist id="sponsors"><option v-for="k in is === 'sponsor' ? known : []" :key="k" :value="k" /></datalist></label>
-      <label><span class="label">Note</span><input v-model="note" class="field" placeholder="What was promised" autocomplete="off" /></label>
-      <fieldset class="grid gap-1.5"><legend class="label">Which slots</legend><label class="flex items-center gap-2"><input v-model="each" type="radio" class="tick rounded-full!" value="once" />This one alone</label><label class="flex items-center gap-2"><input v-model="each" type="radio" class="tick rounded-full!" value="month" />So many of every month, by a standing deal</label></fieldset>
-      <div v-if="each === 'month'" class="grid grid-cols-2 gap-3"><label><span class="label">Slots a month</span><input v-model.number="perMonth" class="field num" type="number" min="1" max="31" /></label><label><span class="label">Until (left open: no end)</span><input v-model="until" class="field" type="date" /></label></div>
+      <p class="sub">
+        {{ show?.title }}, {{ slot?.time }}. What it is kept for shows on its frame; an episode put on it that
+        doesn’t honour it says so.
+      </p>
+      <label
+        ><span class="label">What for</span
+        ><select v-model="is" class="field">
+          <option value="sponsor">a sponsor’s read</option>
+          <option value="launch" :disabled="launches.length === 0">a launch</option>
+          <option value="season">a season’s day</option>
+          <option value="other">something else</option>
+        </select></label
+      >
+      <label v-if="is === 'launch'"
+        ><span class="label">Which launch</span
+        ><select v-model="launch" class="field">
+          <option value="" disabled>choose</option>
+          <option v-for="l in launches" :key="l.id" :value="l.id">{{ l.name }}</option>
+        </select></label
+      >
+      <label v-else
+        ><span class="label">{{
+          is === 'sponsor' ? 'The sponsor' : is === 'season' ? 'The season or series' : 'For whom or what'
+        }}</span
+        ><input v-model="name" class="field" list="sponsors" autocomplete="off" /><datalist id="sponsors">
+          <option v-for="k in is === 'sponsor' ? known : []" :key="k" :value="k" /></datalist
+      ></label>
+      <label
+        ><span class="label">Note</span
+        ><input v-model="note" class="field" placeholder="What was promised" autocomplete="off"
+      /></label>
+      <fieldset class="grid gap-1.5">
+        <legend class="label">Which slots</legend>
+        <label class="flex items-center gap-2"
+          ><input v-model="each" type="radio" class="tick rounded-full!" value="once" />This one alone</label
+        ><label class="flex items-center gap-2"
+          ><input v-model="each" type="radio" class="tick rounded-full!" value="month" />So many of every
+          month, by a standing deal</label
+        >
+      </fieldset>
+      <div v-if="each === 'month'" class="grid grid-cols-2 gap-3">
+        <label
+          ><span class="label">Slots a month</span
+          ><input v-model.number="perMonth" class="field num" type="number" min="1" max="31" /></label
+        ><label
+          ><span class="label">Until (left open: no end)</span
+          ><input v-model="until" class="field" type="date"
+        /></label>
+      </div>
       <p v-if="fault" role="alert" class="late">{{ fault }}</p>
       <button class="btn btn-main justify-self-start">Keep {{ each === 'month' ? 'them' : 'it' }}</button>
     </form>

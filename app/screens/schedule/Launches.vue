@@ -14,21 +14,72 @@ const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
 const open = computed(() => board.rows.filter((r) => r.slot && !r.card && !r.slot.skipped).map((r) => r.day))
-const supporters = computed(() => [...board.working, ...board.released.slice(0, 60).flatMap((e) => board.cardOf(e) ?? [])].map((c) => ({ episode: c.episode, title: c.title, number: c.number, release: c.standing.release?.day, ready: c.standing.ready, outlook: desk.outlooks.get(c.episode.id)?.is })))
-const launches = computed(() => [...library.records.launches.values()].filter((l) => l.to >= addDays(board.today, -30)).sort((a, b) => (a.from < b.from ? -1 : 1)).map((launch) => ({ launch, standing: launchStanding(launch, supporters.value, open.value, board.today), mine: supporters.value.filter((s) => launch.episodes.includes(s.episode.id)) })))
-const deals = computed(() => [...library.records.reservations.values()].filter((r) => r.kept.by === 'deal').map((r) => ({ r, show: library.records.shows.get(r.show), days: [...(board.reserved.get(r.show) ?? [])].filter(([day, x]) => x.reservation.id === r.id && day >= board.today).map(([day]) => day).sort().slice(0, 3) })))
-const editing = ref<{ id?: string; name: string; from: string; to: string; runUp: number; wanted: number; note: string }>()
+const supporters = computed(() =>
+  [...board.working, ...board.released.slice(0, 60).flatMap((e) => board.cardOf(e) ?? [])].map((c) => ({
+    episode: c.episode,
+    title: c.title,
+    number: c.number,
+    release: c.standing.release?.day,
+    ready: c.standing.ready,
+    outlook: desk.outlooks.get(c.episode.id)?.is,
+  })),
+)
+const launches = computed(() =>
+  [...library.records.launches.values()]
+    .filter((l) => l.to >= addDays(board.today, -30))
+    .sort((a, b) => (a.from < b.from ? -1 : 1))
+    .map((launch) => ({
+      launch,
+      standing: launchStanding(launch, supporters.value, open.value, board.today),
+      mine: supporters.value.filter((s) => launch.episodes.includes(s.episode.id)),
+    })),
+)
+const deals = computed(() =>
+  [...library.records.reservations.values()]
+    .filter((r) => r.kept.by === 'deal')
+    .map((r) => ({
+      r,
+      show: library.records.shows.get(r.show),
+      days: [...(board.reserved.get(r.show) ?? [])]
+        .filter(([day, x]) => x.reservation.id === r.id && day >= board.today)
+        .map(([day]) => day)
+        .sort()
+        .slice(0, 3),
+    })),
+)
+const editing = ref<{
+  id?: string
+  name: string
+  from: string
+  to: string
+  runUp: number
+  wanted: number
+  note: string
+}>()
 const fault = ref('')
 function begin(id?: string) {
   const l = id === undefined ? undefined : library.records.launches.get(id)
-  editing.value = l ? { id: l.id, name: l.name, from: l.from, to: l.to, runUp: l.runUp, wanted: l.wanted, note: l.note } : { name: '', from: addDays(board.today, 42), to: addDays(board.today, 49), runUp: 21, wanted: 2, note: '' }
+  editing.value = l
+    ? { id: l.id, name: l.name, from: l.from, to: l.to, runUp: l.runUp, wanted: l.wanted, note: l.note }
+    : {
+        name: '',
+        from: addDays(board.today, 42),
+        to: addDays(board.today, 49),
+        runUp: 21,
+        wanted: 2,
+        note: '',
+      }
   fault.value = ''
 }
 async function save() {
   const e = editing.value
   if (!e) return
   const { id, ...fields } = e
-  const done = await library.perform(putLaunch, { ...(id === undefined ? {} : { launch: id }), ...fields }, 'aloud')
+  const done = await library.perform(
+    putLaunch,
+    { ...(id === undefined ? {} : { launch: id }), ...fields },
+    'aloud',
+  )
   fault.value = done.ok ? '' : done.problem.sentence
   if (done.ok) editing.value = undefined
 }
@@ -44,26 +95,159 @@ function support(launch: string, event: Event) {
 }
 /** Where days lie on a launch's small line, from the beginning of its run-up to its end. */
 function share(day: string, l: (typeof launches.value)[number]): number {
-  return Math.max(0, Math.min(100, (100 * daysBetween(l.standing.window.from, day)) / Math.max(1, daysBetween(l.standing.window.from, l.standing.window.to))))
+  return Math.max(
+    0,
+    Math.min(
+      100,
+      (100 * daysBetween(l.standing.window.from, day)) /
+        Math.max(1, daysBetween(l.standing.window.from, l.standing.window.to)),
+    ),
+  )
 }
 </script>
 
 <template>
   <section aria-labelledby="launches">
-    <div class="flex items-center gap-3 mb-2"><h2 id="launches" class="flex-1">Launches<template v-if="deals.length > 0"> and standing deals</template></h2><button class="btn btn-small" @click="begin()">Add a launch</button></div>
-    <p v-if="launches.length === 0 && deals.length === 0" class="sub">A book, a course, a regatta: give it its dates, and the episodes that lead up to it, and what is missing shows here and in the Month.</p>
+    <div class="flex items-center gap-3 mb-2">
+      <h2 id="launches" class="flex-1">
+        Launches<template v-if="deals.length > 0"> and standing deals</template>
+      </h2>
+      <button class="btn btn-small" @click="begin()">Add a launch</button>
+    </div>
+    <p v-if="launches.length === 0 && deals.length === 0" class="sub">
+      A book, a course, a regatta: give it its dates, and the episodes that lead up to it, and what is missing
+      shows here and in the Month.
+    </p>
     <ul v-else class="panel divide-y divide-faint">
-      <li v-for="l in launches" :key="l.launch.id" class="px-4 py-3 grid gap-x-6 gap-y-2 md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-        <div class="min-w-0"><p><button class="font-semibold underline decoration-dotted underline-offset-2" @click="begin(l.launch.id)">{{ l.launch.name }}</button> <span class="sub">{{ sayDay(l.launch.from, board.today) }} to {{ sayDay(l.launch.to, board.today) }}, {{ sayAway(l.launch.from, board.today) }}</span></p>
-          <div class="relative h-[22px] mt-2 border-t border-line" role="img" :aria-label="`Run-up from ${sayDay(l.standing.window.from)}, ${l.standing.support} of ${l.launch.wanted} episodes within it`"><span class="absolute top-0 h-[7px] bg-ink-3" :style="{ left: `${share(l.launch.from, l)}%`, right: '0' }" /><span v-for="s in l.mine.filter((m) => m.release)" :key="s.episode.id" class="absolute -top-[5px] w-[9px] h-[9px] rounded-full border-2 border-ink bg-panel -ml-[4px]" :style="{ left: `${share(s.release ?? '', l)}%` }" :title="`${s.number} ${s.title}`" /><span class="absolute top-[7px] left-0 text-11 text-ink-2 leading-[14px]">run-up {{ sayDay(l.standing.window.from) }}</span></div></div>
-        <div class="min-w-0"><p v-for="m in l.standing.missing" :key="m" class="text-12"><Flag :size="9" />{{ m }}</p><p v-if="l.standing.missing.length === 0" class="text-12">Nothing is missing: {{ l.standing.support }} {{ l.standing.support === 1 ? 'episode leads' : 'episodes lead' }} up to it.</p>
-          <p class="flex flex-wrap gap-x-3 gap-y-1 items-center mt-1"><span v-for="s in l.mine" :key="s.episode.id" class="text-12"><span class="num">{{ s.number }}</span> {{ s.title }} <button class="text-ink-2" :aria-label="`${s.title} no longer supports it`" @click="library.perform(supportLaunch, { launch: l.launch.id, episode: s.episode.id, supports: false }, 'aloud')">×</button></span>
-            <select class="field w-auto text-12 min-h-[28px] py-0.5" :aria-label="`An episode that supports ${l.launch.name}`" @change="support(l.launch.id, $event)"><option value="">Add an episode…</option><option v-for="c in board.working.filter((w) => !l.launch.episodes.includes(w.episode.id))" :key="c.episode.id" :value="c.episode.id">{{ c.number }} {{ c.title }}</option></select></p></div>
+      <li
+        v-for="l in launches"
+        :key="l.launch.id"
+        class="px-4 py-3 grid gap-x-6 gap-y-2 md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]"
+      >
+        <div class="min-w-0">
+          <p>
+            <button
+              class="font-semibold underline decoration-dotted underline-offset-2"
+              @click="begin(l.launch.id)"
+            >
+              {{ l.launch.name }}
+            </button>
+            <span class="sub"
+              >{{ sayDay(l.launch.from, board.today) }} to {{ sayDay(l.launch.to, board.today) }},
+              {{ sayAway(l.launch.from, board.today) }}</span
+            >
+          </p>
+          <div
+            class="relative h-[22px] mt-2 border-t border-line"
+            role="img"
+            :aria-label="`Run-up from ${sayDay(l.standing.window.from)}, ${l.standing.support} of ${l.launch.wanted} episodes within it`"
+          >
+            <span
+              class="absolute top-0 h-[7px] bg-ink-3"
+              :style="{ left: `${share(l.launch.from, l)}%`, right: '0' }"
+            /><span
+              v-for="s in l.mine.filter((m) => m.release)"
+              :key="s.episode.id"
+              class="absolute -top-[5px] w-[9px] h-[9px] rounded-full border-2 border-ink bg-panel -ml-[4px]"
+              :style="{ left: `${share(s.release ?? '', l)}%` }"
+              :title="`${s.number} ${s.title}`"
+            /><span class="absolute top-[7px] left-0 text-11 text-ink-2 leading-[14px]"
+              >run-up {{ sayDay(l.standing.window.from) }}</span
+            >
+          </div>
+        </div>
+        <div class="min-w-0">
+          <p v-for="m in l.standing.missing" :key="m" class="text-12"><Flag :size="9" />{{ m }}</p>
+          <p v-if="l.standing.missing.length === 0" class="text-12">
+            Nothing is missing: {{ l.standing.support }}
+            {{ l.standing.support === 1 ? 'episode leads' : 'episodes lead' }} up to it.
+          </p>
+          <p class="flex flex-wrap gap-x-3 gap-y-1 items-center mt-1">
+            <span v-for="s in l.mine" :key="s.episode.id" class="text-12"
+              ><span class="num">{{ s.number }}</span> {{ s.title }}
+              <button
+                class="text-ink-2"
+                :aria-label="`${s.title} no longer supports it`"
+                @click="
+                  library.perform(
+                    supportLaunch,
+                    { launch: l.launch.id, episode: s.episode.id, supports: false },
+                    'aloud',
+                  )
+                "
+              >
+                ×
+              </button></span
+            >
+            <select
+              class="field w-auto text-12 min-h-[28px] py-0.5"
+              :aria-label="`An episode that supports ${l.launch.name}`"
+              @change="support(l.launch.id, $event)"
+            >
+              <option value="">Add an episode…</option>
+              <option
+                v-for="c in board.working.filter((w) => !l.launch.episodes.includes(w.episode.id))"
+                :key="c.episode.id"
+                :value="c.episode.id"
+              >
+                {{ c.number }} {{ c.title }}
+              </option>
+            </select>
+          </p>
+        </div>
       </li>
-      <li v-for="d in deals" :key="d.r.id" class="px-4 py-2 flex flex-wrap items-center gap-x-4"><p class="flex-1 min-w-[240px]"><strong class="font-semibold">{{ d.r.name }}</strong> <span class="sub">{{ d.r.kept.by === 'deal' && d.r.kept.perMonth > 1 ? `${d.r.kept.perMonth} slots` : 'one slot' }} a month of {{ d.show?.title }}{{ d.r.note ? `. ${d.r.note}` : '' }}</span></p><p class="sub">next: {{ d.days.map((x) => sayDay(x)).join(', ') || 'none to come' }}</p><button class="btn btn-small btn-bare" :aria-label="`End the deal with ${d.r.name}`" @click="library.perform(letGo, { reservation: d.r.id }, 'aloud')">End the deal</button></li>
+      <li v-for="d in deals" :key="d.r.id" class="px-4 py-2 flex flex-wrap items-center gap-x-4">
+        <p class="flex-1 min-w-[240px]">
+          <strong class="font-semibold">{{ d.r.name }}</strong>
+          <span class="sub"
+            >{{
+              d.r.kept.by === 'deal' && d.r.kept.perMonth > 1 ? `${d.r.kept.perMonth} slots` : 'one slot'
+            }}
+            a month of {{ d.show?.title }}{{ d.r.note ? `. ${d.r.note}` : '' }}</span
+          >
+        </p>
+        <p class="sub">next: {{ d.days.map((x) => sayDay(x)).join(', ') || 'none to come' }}</p>
+        <button
+          class="btn btn-small btn-bare"
+          :aria-label="`End the deal with ${d.r.name}`"
+          @click="library.perform(letGo, { reservation: d.r.id }, 'aloud')"
+        >
+          End the deal
+        </button>
+      </li>
     </ul>
-    <Sheet :open="editing !== undefined" :title="editing?.id ? 'The launch' : 'A launch'" @close="editing = undefined">
-      <form v-if="editing" class="grid gap-3" @submit.prevent="save"><label><span class="label">What is launched</span><input v-model="editing.name" class="field" autocomplete="off" /></label><div class="grid grid-cols-2 gap-3"><label><span class="label">From</span><input v-model="editing.from" class="field" type="date" required /></label><label><span class="label">To</span><input v-model="editing.to" class="field" type="date" required /></label><label><span class="label">Run-up, days</span><input v-model.number="editing.runUp" class="field num" type="number" min="0" max="365" /></label><label><span class="label">Episodes to support it</span><input v-model.number="editing.wanted" class="field num" type="number" min="0" max="100" /></label></div><label><span class="label">Note</span><input v-model="editing.note" class="field" /></label><p v-if="fault" role="alert" class="late">{{ fault }}</p><p class="flex gap-2"><button class="btn btn-main">Keep it</button><button v-if="editing.id" type="button" class="btn" @click="remove">Remove</button></p></form>
+    <Sheet
+      :open="editing !== undefined"
+      :title="editing?.id ? 'The launch' : 'A launch'"
+      @close="editing = undefined"
+    >
+      <form v-if="editing" class="grid gap-3" @submit.prevent="save">
+        <label
+          ><span class="label">What is launched</span
+          ><input v-model="editing.name" class="field" autocomplete="off"
+        /></label>
+        <div class="grid grid-cols-2 gap-3">
+          <label
+            ><span class="label">From</span
+            ><input v-model="editing.from" class="field" type="date" required /></label
+          ><label
+            ><span class="label">To</span
+            ><input v-model="editing.to" class="field" type="date" required /></label
+          ><label
+            ><span class="label">Run-up, days</span
+            ><input v-model.number="editing.runUp" class="field num" type="number" min="0" max="365" /></label
+          ><label
+            ><span class="label">Episodes to support it</span
+            ><input v-model.number="editing.wanted" class="field num" type="number" min="0" max="100"
+          /></label>
+        </div>
+        <label><span class="label">Note</span><input v-model="editing.note" class="field" /></label>
+        <p v-if="fault" role="alert" class="late">{{ fault }}</p>
+        <p class="flex gap-2">
+          <button class="btn btn-main">Keep it</button
+          ><button v-if="editing.id" type="button" class="btn" @click="remove">Remove</button>
+        </p>
+      </form>
     </Sheet>
   </section>
 </template>

@@ -13,10 +13,16 @@ const desk = useDesk()
 const why = ref('')
 const after = ref('')
 const card = computed(() => (desk.parking ? board.card(desk.parking) : undefined))
-const others = computed(() => board.working.filter((c) => c.episode.id !== desk.parking && c.show.id === card.value?.show.id))
+const others = computed(() =>
+  board.working.filter((c) => c.episode.id !== desk.parking && c.show.id === card.value?.show.id),
+)
 async function park() {
   if (!desk.parking) return
-  const done = await library.perform(parkEpisode, { episode: desk.parking, why: why.value, after: after.value || undefined }, 'aloud')
+  const done = await library.perform(
+    parkEpisode,
+    { episode: desk.parking, why: why.value, after: after.value || undefined },
+    'aloud',
+  )
   if (done.ok) desk.parking = undefined
 }
 </script>
@@ -25,8 +31,19 @@ async function park() {
   <Sheet :open="true" :title="`Park “${card?.title ?? ''}”`" @close="desk.parking = undefined">
     <form class="grid gap-4" @submit.prevent="park">
       <p class="sub">It leaves its slot; all that is done stays. It waits in Ideas under Parked.</p>
-      <label><span class="label">Why</span><input v-model="why" class="field" placeholder="No oak before spring" autocomplete="off" /></label>
-      <label v-if="others.length > 0"><span class="label">Take it up after</span><select v-model="after" class="field"><option value="">no particular one</option><option v-for="c in others" :key="c.episode.id" :value="c.episode.id">{{ c.number }} {{ c.title }}</option></select></label>
+      <label
+        ><span class="label">Why</span
+        ><input v-model="why" class="field" placeholder="No oak before spring" autocomplete="off"
+      /></label>
+      <label v-if="others.length > 0"
+        ><span class="label">Take it up after</span
+        ><select v-model="after" class="field">
+          <option value="">no particular one</option>
+          <option v-for="c in others" :key="c.episode.id" :value="c.episode.id">
+            {{ c.number }} {{ c.title }}
+          </option>
+        </select></label
+      >
       <button class="btn btn-main justify-self-start">Park it</button>
     </form>
   </Sheet>

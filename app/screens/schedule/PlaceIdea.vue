@@ -22,7 +22,9 @@ const day = ref(board.today)
 const time = ref('17:00')
 const list = ref<HTMLElement>()
 
-onMounted(() => { void nextTick(() => list.value?.querySelector('button')?.focus()) })
+onMounted(() => {
+  void nextTick(() => list.value?.querySelector('button')?.focus())
+})
 function close() {
   desk.placing = undefined
 }
@@ -33,7 +35,11 @@ async function place(original: string) {
 }
 async function placeOwn() {
   if (!desk.placing) return
-  const done = await library.perform(placeOnOwn, { episode: desk.placing, day: day.value, time: time.value }, 'aloud')
+  const done = await library.perform(
+    placeOnOwn,
+    { episode: desk.placing, day: day.value, time: time.value },
+    'aloud',
+  )
   if (done.ok) close()
 }
 function move(event: KeyboardEvent) {
@@ -55,20 +61,50 @@ function move(event: KeyboardEvent) {
           <span class="num w-[52px]">{{ show?.prefix }}{{ numbers?.get(slot.original) }}</span>
           <strong class="font-semibold w-[110px]">{{ sayDay(slot.day, board.today) }}</strong>
           <span class="num">{{ slot.time }}</span>
-          <span class="ml-auto text-ink-2 text-12">{{ sayAway(slot.day, board.today) }}<template v-if="i === 0">, the next open one</template><template v-if="board.keptFor(slot.show, slot.original)">, kept for <strong class="text-ink">{{ board.keptFor(slot.show, slot.original)?.reservation.name }}</strong></template><template v-if="episode && outOfWindow(episode.nature, slot.day)">, <Flag :size="9" />{{ outOfWindow(episode.nature, slot.day) }}</template></span>
+          <span class="ml-auto text-ink-2 text-12"
+            >{{ sayAway(slot.day, board.today) }}<template v-if="i === 0">, the next open one</template
+            ><template v-if="board.keptFor(slot.show, slot.original)"
+              >, kept for
+              <strong class="text-ink">{{
+                board.keptFor(slot.show, slot.original)?.reservation.name
+              }}</strong></template
+            ><template v-if="episode && outOfWindow(episode.nature, slot.day)"
+              >, <Flag :size="9" />{{ outOfWindow(episode.nature, slot.day) }}</template
+            ></span
+          >
         </button>
       </li>
     </ul>
-    <button v-if="!own" class="btn btn-small btn-bare mt-3 underline underline-offset-2" @click="own = true">On a date off the rhythm</button>
+    <button v-if="!own" class="btn btn-small btn-bare mt-3 underline underline-offset-2" @click="own = true">
+      On a date off the rhythm
+    </button>
     <form v-else class="mt-4 flex items-end gap-2" @submit.prevent="placeOwn">
-      <label class="flex-1"><span class="label">Date</span><input v-model="day" type="date" class="field" required /></label>
-      <label class="w-[110px]"><span class="label">Time</span><input v-model="time" type="time" class="field" required /></label>
+      <label class="flex-1"
+        ><span class="label">Date</span><input v-model="day" type="date" class="field" required
+      /></label>
+      <label class="w-[110px]"
+        ><span class="label">Time</span><input v-model="time" type="time" class="field" required
+      /></label>
       <button class="btn btn-main">Put it there</button>
     </form>
   </Sheet>
 </template>
 
 <style scoped>
-.slot { display: flex; align-items: center; gap: 12px; width: 100%; padding: 7px 12px; text-align: left; border: 1px dashed var(--ring); border-left: 3px dashed var(--ink-2); border-radius: 6px; }
-.slot:hover, .slot:focus-visible { background: var(--raised); border-style: solid; }
+.slot {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  width: 100%;
+  padding: 7px 12px;
+  text-align: left;
+  border: 1px dashed var(--ring);
+  border-left: 3px dashed var(--ink-2);
+  border-radius: 6px;
+}
+.slot:hover,
+.slot:focus-visible {
+  background: var(--raised);
+  border-style: solid;
+}
 </style>

@@ -10,7 +10,8 @@ const library = useLibrary()
 const ranking = useRanking()
 const names = Object.keys(freshWeights).filter((n): n is PartName => n in freshWeights)
 function tried(name: PartName, event: Event) {
-  if (event.target instanceof HTMLInputElement) ranking.trying = { ...ranking.weights, [name]: Number(event.target.value) }
+  if (event.target instanceof HTMLInputElement)
+    ranking.trying = { ...ranking.weights, [name]: Number(event.target.value) }
 }
 async function kept() {
   if (!ranking.trying) return
@@ -27,7 +28,18 @@ async function usual() {
   <details class="sub">
     <summary class="py-1.5">What weighs how much</summary>
     <div class="grid gap-x-6 gap-y-1 sm:grid-cols-2 mt-1">
-      <label v-for="n in names" :key="n" class="grid grid-cols-[110px_1fr_28px] gap-2 items-center"><span>{{ partNames[n] }}</span><input type="range" min="0" max="50" class="accent-ink" :value="ranking.weights[n]" @input="tried(n, $event)" @change="kept" /><span class="num text-right">{{ Math.round(ranking.weights[n]) }}</span></label>
+      <label v-for="n in names" :key="n" class="grid grid-cols-[110px_1fr_28px] gap-2 items-center"
+        ><span>{{ partNames[n] }}</span
+        ><input
+          type="range"
+          min="0"
+          max="50"
+          class="accent-ink"
+          :value="ranking.weights[n]"
+          @input="tried(n, $event)"
+          @change="kept"
+        /><span class="num text-right">{{ Math.round(ranking.weights[n]) }}</span></label
+      >
       <button class="btn btn-small btn-bare justify-self-start" @click="usual">As at first</button>
     </div>
   </details>

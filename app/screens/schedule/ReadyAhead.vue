@@ -17,40 +17,124 @@ const board = useBoard()
 const desk = useDesk()
 const router = useRouter()
 const ahead = computed(() => board.readyRun(show))
-const spares = computed(() => board.spares.filter((c) => c.show.id === show.id).map((card) => ({ card, is: spareStanding({ ready: card.standing.ready, staleAfter: card.episode.nature.is === 'topical' ? card.episode.nature.staleAfter : undefined }, board.today) })))
+const spares = computed(() =>
+  board.spares
+    .filter((c) => c.show.id === show.id)
+    .map((card) => ({
+      card,
+      is: spareStanding(
+        {
+          ready: card.standing.ready,
+          staleAfter: card.episode.nature.is === 'topical' ? card.episode.nature.staleAfter : undefined,
+        },
+        board.today,
+      ),
+    })),
+)
 const kept = computed(() => spares.value.filter((s) => s.card.standing.ready && s.is.is !== 'stale').length)
 const readyAt = (steps: readonly Step[]): number | undefined => {
-  const done = steps.filter((s) => s.required && s.lead.by !== 'after').flatMap((s) => (s.doneAt === undefined ? [] : [Date.parse(s.doneAt)]))
+  const done = steps
+    .filter((s) => s.required && s.lead.by !== 'after')
+    .flatMap((s) => (s.doneAt === undefined ? [] : [Date.parse(s.doneAt)]))
   return done.length === 0 ? undefined : Math.max(...done)
 }
 const weeks = 20
 /** Learnt from the steps of what was released; empty until those are read. */
 const curve = computed(() => {
-  const past: PastRelease[] = board.released.filter((e) => e.show === show.id).slice(0, 40).flatMap((e) => {
-    const ready = readyAt(desk.past.get(e.id) ?? [])
-    const release = releaseOf(e, show)
-    return ready === undefined || !release ? [] : [{ out: release.at, ready: Math.min(ready, release.at) }]
-  })
+  const past: PastRelease[] = board.released
+    .filter((e) => e.show === show.id)
+    .slice(0, 40)
+    .flatMap((e) => {
+      const ready = readyAt(desk.past.get(e.id) ?? [])
+      const release = releaseOf(e, show)
+      return ready === undefined || !release ? [] : [{ out: release.at, ready: Math.min(ready, release.at) }]
+    })
   if (past.length < 3) return []
-  const coming: PastRelease[] = board.coming.filter((c) => c.show.id === show.id).map((c) => ({ out: c.standing.release?.at ?? 0, ready: c.standing.ready ? (readyAt(c.steps) ?? board.minute) : undefined }))
-  return readyCurve([...past, ...coming], Array.from({ length: weeks }, (_, i) => board.minute - (weeks - 1 - i) * 7 * 86_400_000))
+  const coming: PastRelease[] = board.coming
+    .filter((c) => c.show.id === show.id)
+    .map((c) => ({
+      out: c.standing.release?.at ?? 0,
+      ready: c.standing.ready ? (readyAt(c.steps) ?? board.minute) : undefined,
+    }))
+  return readyCurve(
+    [...past, ...coming],
+    Array.from({ length: weeks }, (_, i) => board.minute - (weeks - 1 - i) * 7 * 86_400_000),
+  )
 })
 const box = { width: 120, height: 26 }
 const path = computed(() => {
   const top = Math.max(show.readyAhead, 1, ...curve.value)
-  return curve.value.map((n, i) => `${i === 0 ? 'M' : 'L'}${((i / (weeks - 1)) * box.width).toFixed(1)},${(box.height - 2 - (n / top) * (box.height - 5)).toFixed(1)}`).join(' ')
+  return curve.value
+    .map(
+      (n, i) =>
+        `${i === 0 ? 'M' : 'L'}${((i / (weeks - 1)) * box.width).toFixed(1)},${(box.height - 2 - (n / top) * (box.height - 5)).toFixed(1)}`,
+    )
+    .join(' ')
 })
-const wishAt = computed(() => box.height - 2 - (show.readyAhead / Math.max(show.readyAhead, 1, ...curve.value)) * (box.height - 5))
+const wishAt = computed(
+  () => box.height - 2 - (show.readyAhead / Math.max(show.readyAhead, 1, ...curve.value)) * (box.height - 5),
+)
 </script>
 
 <template>
-  <div class="flex flex-wrap items-center gap-x-5 gap-y-1.5 text-ink-2" role="group" :aria-label="`Ready ahead, ${show.title}`">
-    <p class="flex items-center gap-2"><span v-if="!plain">{{ show.title }}, ready ahead</span><span v-else class="text-ink font-medium">{{ show.title }}</span><Glyph v-for="(c, i) in ahead.next" :key="i" :size="24" :open="!c" :lamps="c ? sixLamps(c.standing) : undefined" :name="c?.number ?? ''" /><span><strong class="text-ink">{{ ahead.run }}</strong> of {{ show.readyAhead }} wanted</span></p>
-    <p v-if="ahead.breaks"><Flag v-if="ahead.weeks < 1" :size="9" />{{ ahead.used > 0 ? `with ${ahead.used === 1 ? 'a spare' : `${ahead.used} spares`} it` : 'as it stands it' }} would break {{ sayDay(ahead.breaks, board.today) }}, {{ sayAway(ahead.breaks, board.today) }}</p>
-    <p v-if="spares.length > 0" class="flex items-center gap-2">Spares <button v-for="s in spares" :key="s.card.episode.id" :aria-label="`Open the spare ${s.card.title}`" :title="`${s.card.title}, ${s.is.is}`" @click="router.push({ name: 'episode', params: { code: s.card.episode.code } })"><Glyph :size="24" :lamps="sixLamps(s.card.standing)" :name="s.card.title" /></button><strong class="text-ink">{{ kept }}</strong> in date</p>
-    <p v-for="s in spares.filter((x) => x.is.is !== 'in date')" :key="`${s.card.episode.id} stale`"><Flag :size="9" /><span class="late">{{ s.card.title }} {{ s.is.is === 'stale' ? 'is stale' : `goes stale in ${s.is.left} d` }}</span></p>
-    <p v-for="d in ahead.tooEarly" :key="d"><Flag :size="9" />topical and ready early: {{ sayDay(d) }} may go stale</p>
+  <div
+    class="flex flex-wrap items-center gap-x-5 gap-y-1.5 text-ink-2"
+    role="group"
+    :aria-label="`Ready ahead, ${show.title}`"
+  >
+    <p class="flex items-center gap-2">
+      <span v-if="!plain">{{ show.title }}, ready ahead</span
+      ><span v-else class="text-ink font-medium">{{ show.title }}</span
+      ><Glyph
+        v-for="(c, i) in ahead.next"
+        :key="i"
+        :size="24"
+        :open="!c"
+        :lamps="c ? sixLamps(c.standing) : undefined"
+        :name="c?.number ?? ''"
+      /><span
+        ><strong class="text-ink">{{ ahead.run }}</strong> of {{ show.readyAhead }} wanted</span
+      >
+    </p>
+    <p v-if="ahead.breaks">
+      <Flag v-if="ahead.weeks < 1" :size="9" />{{
+        ahead.used > 0
+          ? `with ${ahead.used === 1 ? 'a spare' : `${ahead.used} spares`} it`
+          : 'as it stands it'
+      }}
+      would break {{ sayDay(ahead.breaks, board.today) }}, {{ sayAway(ahead.breaks, board.today) }}
+    </p>
+    <p v-if="spares.length > 0" class="flex items-center gap-2">
+      Spares
+      <button
+        v-for="s in spares"
+        :key="s.card.episode.id"
+        :aria-label="`Open the spare ${s.card.title}`"
+        :title="`${s.card.title}, ${s.is.is}`"
+        @click="router.push({ name: 'episode', params: { code: s.card.episode.code } })"
+      >
+        <Glyph :size="24" :lamps="sixLamps(s.card.standing)" :name="s.card.title" /></button
+      ><strong class="text-ink">{{ kept }}</strong> in date
+    </p>
+    <p v-for="s in spares.filter((x) => x.is.is !== 'in date')" :key="`${s.card.episode.id} stale`">
+      <Flag :size="9" /><span class="late"
+        >{{ s.card.title }} {{ s.is.is === 'stale' ? 'is stale' : `goes stale in ${s.is.left} d` }}</span
+      >
+    </p>
+    <p v-for="d in ahead.tooEarly" :key="d">
+      <Flag :size="9" />topical and ready early: {{ sayDay(d) }} may go stale
+    </p>
     <p v-if="ahead.tooMany">more than {{ show.readyMost?.evergreen }} ready: enough for now</p>
-    <svg v-if="path" :viewBox="`0 0 ${box.width} ${box.height}`" :width="box.width" :height="box.height" role="img" :aria-label="`Ready ahead over the last ${weeks} weeks: from ${curve[0]} to ${curve.at(-1)}, at most ${Math.max(...curve)}`"><line x1="0" :x2="box.width" :y1="wishAt" :y2="wishAt" stroke="var(--ring)" stroke-dasharray="2 3" /><path :d="path" fill="none" stroke="var(--ink)" stroke-width="1.5" /></svg>
+    <svg
+      v-if="path"
+      :viewBox="`0 0 ${box.width} ${box.height}`"
+      :width="box.width"
+      :height="box.height"
+      role="img"
+      :aria-label="`Ready ahead over the last ${weeks} weeks: from ${curve[0]} to ${curve.at(-1)}, at most ${Math.max(...curve)}`"
+    >
+      <line x1="0" :x2="box.width" :y1="wishAt" :y2="wishAt" stroke="var(--ring)" stroke-dasharray="2 3" />
+      <path :d="path" fill="none" stroke="var(--ink)" stroke-width="1.5" />
+    </svg>
   </div>
 </template>

@@ -24,7 +24,11 @@ export interface Said {
  * Says what putting an episode on another slot would do: its new due date, who is pushed, what is not honoured or stale, and (a moment after the hand rests) the outlook
  * before and after of all that moves.
  */
-export function useCarrying(): { said: Said; over: (card: Card, goal: Goal | undefined, words?: string) => void; end: () => void } {
+export function useCarrying(): {
+  said: Said
+  over: (card: Card, goal: Goal | undefined, words?: string) => void
+  end: () => void
+} {
   const library = useLibrary()
   const board = useBoard()
   const plan = usePlan()
@@ -40,9 +44,15 @@ export function useCarrying(): { said: Said; over: (card: Card, goal: Goal | und
     clearTimeout(rests)
     said.outlook = ''
     const { place } = card.episode
-    if (!goal || (place.on === 'slot' && place.day === goal.original)) { said.says = goal ? 'Back where it was' : words; return }
+    if (!goal || (place.on === 'slot' && place.day === goal.original)) {
+      said.says = goal ? 'Back where it was' : words
+      return
+    }
     const there = board.onSlot(card.show.id, goal.original)
-    const moves = there && there.episode.id !== card.episode.id ? pushed(library.records, there.episode.id, board.now) : undefined
+    const moves =
+      there && there.episode.id !== card.episode.id
+        ? pushed(library.records, there.episode.id, board.now)
+        : undefined
     const others = moves?.ok ? moves.value.filter((m) => m.episode.id !== card.episode.id) : []
     const shift = card.standing.release ? daysBetween(card.standing.release.day, goal.day) : undefined
     const due = card.standing.next?.due
@@ -50,21 +60,53 @@ export function useCarrying(): { said: Said; over: (card: Card, goal: Goal | und
     const stale = outOfWindow(card.episode.nature, goal.day)
     said.says = [
       `To ${sayDay(goal.day, board.today)}`,
-      due !== undefined && shift !== undefined ? `next step due ${sayDay(dayOf(dayNumber(due) + shift))}` : '',
-      others.length > 0 ? `moves ${others.slice(0, most).map((m) => `${board.card(m.episode.id)?.number ?? ''} to ${sayDay(m.to.day)}`).join(', ')}${others.length > most ? ` and ${others.length - most} more` : ''}` : '',
-      kept && !honours(kept.reservation, card.episode, library.records.launches) ? unhonoured(kept.reservation) : '',
+      due !== undefined && shift !== undefined
+        ? `next step due ${sayDay(dayOf(dayNumber(due) + shift))}`
+        : '',
+      others.length > 0
+        ? `moves ${others
+            .slice(0, most)
+            .map((m) => `${board.card(m.episode.id)?.number ?? ''} to ${sayDay(m.to.day)}`)
+            .join(', ')}${others.length > most ? ` and ${others.length - most} more` : ''}`
+        : '',
+      kept && !honours(kept.reservation, card.episode, library.records.launches)
+        ? unhonoured(kept.reservation)
+        : '',
       stale === undefined ? '' : `it is then ${stale}`,
-    ].filter(Boolean).join('; ')
+    ]
+      .filter(Boolean)
+      .join('; ')
     const asked = key
-    rests = setTimeout(() => { void look(card, goal, others.map((m) => [m.episode.id, m.to.day]), asked) }, 140)
+    rests = setTimeout(() => {
+      void look(
+        card,
+        goal,
+        others.map((m) => [m.episode.id, m.to.day]),
+        asked,
+      )
+    }, 140)
   }
-  async function look(card: Card, goal: Goal, others: readonly [string, Day][], asked: string): Promise<void> {
+  async function look(
+    card: Card,
+    goal: Goal,
+    others: readonly [string, Day][],
+    asked: string,
+  ): Promise<void> {
     const after = await plan.whatIf({ moved: { ...Object.fromEntries(others), [card.episode.id]: goal.day } })
     if (asked !== key) return
-    said.outlook = [card.episode.id, ...others.map(([id]) => id)].slice(0, most).flatMap((id) => {
-      const [before, next, of] = [plan.outlooks.get(id), after.get(id), board.card(id)]
-      return before && next && of ? [before.is === next.is ? `${of.number} stays ${next.is}` : `${of.number} ${before.is} → ${next.is}`] : []
-    }).join(', ')
+    said.outlook = [card.episode.id, ...others.map(([id]) => id)]
+      .slice(0, most)
+      .flatMap((id) => {
+        const [before, next, of] = [plan.outlooks.get(id), after.get(id), board.card(id)]
+        return before && next && of
+          ? [
+              before.is === next.is
+                ? `${of.number} stays ${next.is}`
+                : `${of.number} ${before.is} → ${next.is}`,
+            ]
+          : []
+      })
+      .join(', ')
   }
   function end(): void {
     key = ''

@@ -7,8 +7,20 @@ import { kindNames } from '../shows/recipe/words'
 
 /** What setting up costs by kind of work, and the weekdays liked for it. */
 const library = useLibrary()
-const order: readonly StepKind[] = ['film', 'record', 'edit', 'write', 'design', 'research', 'prepare', 'admin']
-const kinds = order.map((kind) => ({ kind, name: `${kindNames[kind].charAt(0).toUpperCase()}${kindNames[kind].slice(1)}` }))
+const order: readonly StepKind[] = [
+  'film',
+  'record',
+  'edit',
+  'write',
+  'design',
+  'research',
+  'prepare',
+  'admin',
+]
+const kinds = order.map((kind) => ({
+  kind,
+  name: `${kindNames[kind].charAt(0).toUpperCase()}${kindNames[kind].slice(1)}`,
+}))
 function cost(kind: StepKind, event: Event) {
   if (!(event.target instanceof HTMLInputElement)) return
   const minutes = Math.max(0, Math.min(240, Math.round(Number(event.target.value) || 0)))
@@ -25,8 +37,49 @@ function like(kind: StepKind, day: number) {
 
 <template>
   <table class="w-full text-left" aria-label="Set-up and preferred days by kind of work">
-    <thead><tr class="text-11 text-ink-2"><th scope="col" class="font-normal py-1">Kind of work</th><th scope="col" class="font-normal w-[150px]">Set-up, minutes a day</th><th scope="col" class="font-normal">Days you like it on</th></tr></thead>
-    <tbody><tr v-for="k in kinds" :key="k.kind" class="border-t border-faint"><th scope="row" class="font-medium py-1">{{ k.name }}</th><td class="py-1"><input class="field num w-[76px] min-h-[28px] py-0.5" type="number" min="0" max="240" step="5" :value="library.settings.setup[k.kind] ?? 0" :aria-label="`Set-up minutes of ${k.name}`" @change="cost(k.kind, $event)" /></td>
-      <td><span class="flex flex-wrap gap-1"><button v-for="d in 7" :key="d" type="button" class="btn btn-small px-1.5 min-h-[24px] text-11" :class="(library.settings.preferred[k.kind] ?? []).includes(d - 1) ? 'border-ink bg-raised font-semibold' : 'text-ink-2'" :aria-pressed="(library.settings.preferred[k.kind] ?? []).includes(d - 1)" :aria-label="`${k.name} on ${weekdayName(d - 1)}`" @click="like(k.kind, d - 1)">{{ weekdayName(d - 1).slice(0, 3) }}</button></span></td></tr></tbody>
+    <thead>
+      <tr class="text-11 text-ink-2">
+        <th scope="col" class="font-normal py-1">Kind of work</th>
+        <th scope="col" class="font-normal w-[150px]">Set-up, minutes a day</th>
+        <th scope="col" class="font-normal">Days you like it on</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="k in kinds" :key="k.kind" class="border-t border-faint">
+        <th scope="row" class="font-medium py-1">{{ k.name }}</th>
+        <td class="py-1">
+          <input
+            class="field num w-[76px] min-h-[28px] py-0.5"
+            type="number"
+            min="0"
+            max="240"
+            step="5"
+            :value="library.settings.setup[k.kind] ?? 0"
+            :aria-label="`Set-up minutes of ${k.name}`"
+            @change="cost(k.kind, $event)"
+          />
+        </td>
+        <td>
+          <span class="flex flex-wrap gap-1"
+            ><button
+              v-for="d in 7"
+              :key="d"
+              type="button"
+              class="btn btn-small px-1.5 min-h-[24px] text-11"
+              :class="
+                (library.settings.preferred[k.kind] ?? []).includes(d - 1)
+                  ? 'border-ink bg-raised font-semibold'
+                  : 'text-ink-2'
+              "
+              :aria-pressed="(library.settings.preferred[k.kind] ?? []).includes(d - 1)"
+              :aria-label="`${k.name} on ${weekdayName(d - 1)}`"
+              @click="like(k.kind, d - 1)"
+            >
+              {{ weekdayName(d - 1).slice(0, 3) }}
+            </button></span
+          >
+        </td>
+      </tr>
+    </tbody>
   </table>
 </template>

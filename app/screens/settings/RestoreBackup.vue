@@ -20,7 +20,10 @@ async function chosen() {
   const restored = await library.restore(new Uint8Array(await file.arrayBuffer()))
   busy.value = false
   if (field.value) field.value.value = ''
-  if (!restored.ok) { fault.value = restored.problem.sentence; return }
+  if (!restored.ok) {
+    fault.value = restored.problem.sentence
+    return
+  }
   pictures.forget()
   library.say(`Restored ${restored.value} episodes and ideas.`)
 }
@@ -28,8 +31,20 @@ async function chosen() {
 
 <template>
   <div>
-    <button class="btn" :class="{ 'w-full': block }" :disabled="busy" @click="field?.click()">{{ busy ? 'Reading it…' : label }}</button>
-    <input ref="field" type="file" accept=".zip,application/zip" class="unseen" tabindex="-1" aria-label="Back-up file" @change="chosen" />
-    <p v-if="fault" role="alert" class="mt-2 text-12"><Flag /><span class="late">Refused, nothing was changed.</span> {{ fault }}</p>
+    <button class="btn" :class="{ 'w-full': block }" :disabled="busy" @click="field?.click()">
+      {{ busy ? 'Reading it…' : label }}
+    </button>
+    <input
+      ref="field"
+      type="file"
+      accept=".zip,application/zip"
+      class="unseen"
+      tabindex="-1"
+      aria-label="Back-up file"
+      @change="chosen"
+    />
+    <p v-if="fault" role="alert" class="mt-2 text-12">
+      <Flag /><span class="late">Refused, nothing was changed.</span> {{ fault }}
+    </p>
   </div>
 </template>

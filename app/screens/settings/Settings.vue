@@ -18,36 +18,66 @@ const library = useLibrary()
 const board = useBoard()
 const reminders = useReminders()
 function nudgeAfter(event: Event) {
-  if (event.target instanceof HTMLInputElement) void library.perform(editSettings, { nudgeAfter: Math.max(1, Math.min(90, Math.round(Number(event.target.value) || 4))) })
+  if (event.target instanceof HTMLInputElement)
+    void library.perform(editSettings, {
+      nudgeAfter: Math.max(1, Math.min(90, Math.round(Number(event.target.value) || 4))),
+    })
 }
-const hours = computed({ get: () => library.settings.hours, set: (value) => { void library.perform(editSettings, { hours: value }) } })
+const hours = computed({
+  get: () => library.settings.hours,
+  set: (value) => {
+    void library.perform(editSettings, { hours: value })
+  },
+})
 const total = computed(() => hours.value.reduce((a, b) => a + b, 0))
 const off = ref('')
 const offTo = ref('')
 /** Days off in a row, as one stretch. */
-const stretches = computed(() => library.settings.daysOff.filter((d) => d >= addDays(board.today, -7)).reduce<{ from: string; to: string }[]>((all, d) => {
-  const last = all.at(-1)
-  if (last && addDays(last.to, 1) === d) return [...all.slice(0, -1), { from: last.from, to: d }]
-  return [...all, { from: d, to: d }]
-}, []))
+const stretches = computed(() =>
+  library.settings.daysOff
+    .filter((d) => d >= addDays(board.today, -7))
+    .reduce<{ from: string; to: string }[]>((all, d) => {
+      const last = all.at(-1)
+      if (last && addDays(last.to, 1) === d) return [...all.slice(0, -1), { from: last.from, to: d }]
+      return [...all, { from: d, to: d }]
+    }, []),
+)
 function workAfterAll(s: { from: string; to: string }) {
-  void library.perform(editSettings, { daysOff: library.settings.daysOff.filter((d) => d < s.from || d > s.to) })
+  void library.perform(editSettings, {
+    daysOff: library.settings.daysOff.filter((d) => d < s.from || d > s.to),
+  })
 }
 const fault = ref('')
 const asking = ref(false)
 const busy = ref(false)
 const persistent = ref<'kept' | 'refused' | 'unknown'>()
 
-onMounted(async () => { persistent.value = navigator.storage?.persisted ? ((await navigator.storage.persisted()) ? 'kept' : 'refused') : 'unknown' })
+onMounted(async () => {
+  persistent.value = navigator.storage?.persisted
+    ? (await navigator.storage.persisted())
+      ? 'kept'
+      : 'refused'
+    : 'unknown'
+})
 
 async function addOff() {
   const day = Day.safeParse(off.value)
   fault.value = day.success ? '' : (day.error.issues[0]?.message ?? '')
   if (!day.success) return
   const last = Day.safeParse(offTo.value)
-  if (offTo.value !== '' && (!last.success || last.data < day.data)) { fault.value = 'The last day off comes on or after the first.'; return }
+  if (offTo.value !== '' && (!last.success || last.data < day.data)) {
+    fault.value = 'The last day off comes on or after the first.'
+    return
+  }
   const count = last.success ? Math.min(366, daysBetween(day.data, last.data)) : 0
-  await library.perform(editSettings, { daysOff: [...new Set([...library.settings.daysOff, ...Array.from({ length: count + 1 }, (_, n) => addDays(day.data, n))])].sort() })
+  await library.perform(editSettings, {
+    daysOff: [
+      ...new Set([
+        ...library.settings.daysOff,
+        ...Array.from({ length: count + 1 }, (_, n) => addDays(day.data, n)),
+      ]),
+    ].sort(),
+  })
   off.value = ''
   offTo.value = ''
 }
@@ -69,42 +99,135 @@ async function keep() {
   <div class="mx-auto max-w-[860px] px-5 py-6 grid gap-5">
     <h1>Settings</h1>
     <section class="panel p-5" aria-labelledby="hours">
-      <div class="flex items-baseline gap-3 mb-3"><h2 id="hours">Hours of a week</h2><p class="sub">{{ sayMinutes(total) }}. Due dates fall on days that have hours.</p></div>
+      <div class="flex items-baseline gap-3 mb-3">
+        <h2 id="hours">Hours of a week</h2>
+        <p class="sub">{{ sayMinutes(total) }}. Due dates fall on days that have hours.</p>
+      </div>
       <HoursFields v-model="hours" />
       <h3 class="text-14 mt-5 mb-2">Days off</h3>
       <form class="flex flex-wrap gap-2 items-center" @submit.prevent="addOff">
-        <span v-for="s in stretches" :key="s.from" class="btn btn-small">{{ sayDay(s.from, board.today) }}<template v-if="s.to !== s.from"> to {{ sayDay(s.to, board.today) }}</template><button type="button" class="text-ink-2" :aria-label="`Take ${sayDay(s.from)} back`" @click="workAfterAll(s)">×</button></span>
-        <input v-model="off" type="date" class="field w-[160px]" aria-label="A day off" /><label class="flex items-center gap-2">to <input v-model="offTo" type="date" class="field w-[160px]" aria-label="The last day off, of a holiday" /></label><button class="btn">Add {{ offTo ? 'the holiday' : 'the day' }}</button>
+        <span v-for="s in stretches" :key="s.from" class="btn btn-small"
+          >{{ sayDay(s.from, board.today)
+          }}<template v-if="s.to !== s.from"> to {{ sayDay(s.to, board.today) }}</template
+          ><button
+            type="button"
+            class="text-ink-2"
+            :aria-label="`Take ${sayDay(s.from)} back`"
+            @click="workAfterAll(s)"
+          >
+            ×
+          </button></span
+        >
+        <input v-model="off" type="date" class="field w-[160px]" aria-label="A day off" /><label
+          class="flex items-center gap-2"
+          >to
+          <input
+            v-model="offTo"
+            type="date"
+            class="field w-[160px]"
+            aria-label="The last day off, of a holiday" /></label
+        ><button class="btn">Add {{ offTo ? 'the holiday' : 'the day' }}</button>
       </form>
       <p v-if="fault" role="alert" class="late mt-2">{{ fault }}</p>
     </section>
-    <section class="panel p-5" aria-labelledby="batching"><h2 id="batching" class="mb-1">How work is batched</h2><p class="sub mb-3">Setting up is counted once a day; planning puts work of one kind together, on days you like it, where that costs no release.</p><Batching /></section>
-    <section class="panel p-5" aria-labelledby="reminders"><h2 id="reminders" class="mb-1">Reminders</h2>
-      <p class="sub mb-3">While a tab of Lamp Reel is open: a release within a day that isn’t ready, work with a clock time half an hour before, a nudge that is due. For all other times, the calendar file has alarms.</p>
-      <div class="flex flex-wrap items-end gap-4"><label class="flex items-center gap-2 pb-1.5"><input type="checkbox" class="tick" :checked="reminders.wish === 'on'" @change="reminders.turn(reminders.wish !== 'on')" /> Notifications in this browser</label><label><span class="label">Nudge whoever I wait on after, days</span><input class="field num w-[96px]" type="number" min="1" max="90" :value="library.settings.nudgeAfter ?? 4" @change="nudgeAfter" /></label></div>
+    <section class="panel p-5" aria-labelledby="batching">
+      <h2 id="batching" class="mb-1">How work is batched</h2>
+      <p class="sub mb-3">
+        Setting up is counted once a day; planning puts work of one kind together, on days you like it, where
+        that costs no release.
+      </p>
+      <Batching />
+    </section>
+    <section class="panel p-5" aria-labelledby="reminders">
+      <h2 id="reminders" class="mb-1">Reminders</h2>
+      <p class="sub mb-3">
+        While a tab of Lamp Reel is open: a release within a day that isn’t ready, work with a clock time half
+        an hour before, a nudge that is due. For all other times, the calendar file has alarms.
+      </p>
+      <div class="flex flex-wrap items-end gap-4">
+        <label class="flex items-center gap-2 pb-1.5"
+          ><input
+            type="checkbox"
+            class="tick"
+            :checked="reminders.wish === 'on'"
+            @change="reminders.turn(reminders.wish !== 'on')"
+          />
+          Notifications in this browser</label
+        ><label
+          ><span class="label">Nudge whoever I wait on after, days</span
+          ><input
+            class="field num w-[96px]"
+            type="number"
+            min="1"
+            max="90"
+            :value="library.settings.nudgeAfter ?? 4"
+            @change="nudgeAfter"
+        /></label>
+      </div>
     </section>
     <section class="panel p-5" aria-labelledby="theme">
       <h2 id="theme" class="mb-3">Theme</h2>
       <div class="flex gap-2" role="radiogroup" aria-label="Theme">
-        <button v-for="[value, name] in ([['booth', 'Booth, dark'], ['daylight', 'Daylight'], ['system', 'As the system']] as const)" :key="value" role="radio" class="btn" :class="library.settings.theme === value ? 'border-ink bg-raised' : ''" :aria-checked="library.settings.theme === value" @click="library.perform(editSettings, { theme: value })">{{ name }}</button>
+        <button
+          v-for="[value, name] in [
+            ['booth', 'Booth, dark'],
+            ['daylight', 'Daylight'],
+            ['system', 'As the system'],
+          ] as const"
+          :key="value"
+          role="radio"
+          class="btn"
+          :class="library.settings.theme === value ? 'border-ink bg-raised' : ''"
+          :aria-checked="library.settings.theme === value"
+          @click="library.perform(editSettings, { theme: value })"
+        >
+          {{ name }}
+        </button>
       </div>
     </section>
     <section class="panel p-5" aria-labelledby="backups">
       <h2 id="backups" class="mb-1">Back-ups</h2>
-      <p class="sub mb-4">Everything is kept in this browser alone. A back-up is a zip with all records, history and pictures, in open formats.</p>
+      <p class="sub mb-4">
+        Everything is kept in this browser alone. A back-up is a zip with all records, history and pictures,
+        in open formats.
+      </p>
       <div class="flex flex-wrap gap-2 items-start">
-        <button class="btn btn-main" :disabled="busy" @click="save">{{ busy ? 'Packing it…' : 'Download a back-up' }}</button>
+        <button class="btn btn-main" :disabled="busy" @click="save">
+          {{ busy ? 'Packing it…' : 'Download a back-up' }}
+        </button>
         <RestoreBackup label="Restore a back-up" />
         <button class="btn ml-auto" @click="asking = true">Erase everything</button>
       </div>
-      <p v-if="persistent === 'refused'" class="mt-4 text-12 text-ink-2"><Flag />This browser may clear its storage when the disk is full. <button class="underline underline-offset-2" @click="keep">Ask it to keep this data</button></p>
-      <p v-else-if="persistent === 'kept'" class="mt-4 text-12 text-ink-2">The browser keeps this data until you erase it.</p>
+      <p v-if="persistent === 'refused'" class="mt-4 text-12 text-ink-2">
+        <Flag />This browser may clear its storage when the disk is full.
+        <button class="underline underline-offset-2" @click="keep">Ask it to keep this data</button>
+      </p>
+      <p v-else-if="persistent === 'kept'" class="mt-4 text-12 text-ink-2">
+        The browser keeps this data until you erase it.
+      </p>
     </section>
-    <section v-if="library.world === 'demo'" class="panel p-5"><h2 class="mb-1">The demo</h2><p class="sub mb-4">It is laid anew each day, relative to today.</p><div class="flex gap-2"><button class="btn" @click="library.relay()">Lay it anew now</button><button class="btn" @click="library.enter('own')">Leave the demo</button></div></section>
-    <section v-else class="panel p-5"><h2 class="mb-1">The demo</h2><p class="sub mb-4">A year of two invented shows. Your data stays as it is.</p><button class="btn" @click="library.enter('demo')">Look round in the demo</button></section>
+    <section v-if="library.world === 'demo'" class="panel p-5">
+      <h2 class="mb-1">The demo</h2>
+      <p class="sub mb-4">It is laid anew each day, relative to today.</p>
+      <div class="flex gap-2">
+        <button class="btn" @click="library.relay()">Lay it anew now</button
+        ><button class="btn" @click="library.enter('own')">Leave the demo</button>
+      </div>
+    </section>
+    <section v-else class="panel p-5">
+      <h2 class="mb-1">The demo</h2>
+      <p class="sub mb-4">A year of two invented shows. Your data stays as it is.</p>
+      <button class="btn" @click="library.enter('demo')">Look round in the demo</button>
+    </section>
     <Sheet :open="asking" title="Erase everything?" @close="asking = false">
-      <p class="mb-4">All shows, ideas, episodes, pictures and their history are erased from this browser. Only a back-up can bring them back.</p>
-      <div class="flex flex-wrap gap-2"><button class="btn" @click="save">Download a back-up first</button><button class="btn border-rose text-rose ml-auto" @click="erase">Erase everything</button></div>
+      <p class="mb-4">
+        All shows, ideas, episodes, pictures and their history are erased from this browser. Only a back-up
+        can bring them back.
+      </p>
+      <div class="flex flex-wrap gap-2">
+        <button class="btn" @click="save">Download a back-up first</button
+        ><button class="btn border-rose text-rose ml-auto" @click="erase">Erase everything</button>
+      </div>
     </Sheet>
   </div>
 </template>

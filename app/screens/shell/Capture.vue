@@ -21,9 +21,16 @@ const fitting = ref<string>()
 const CaptureHints = defineAsyncComponent(() => import('./CaptureHints.vue'))
 let before: HTMLElement | undefined
 
-const show = computed(() => board.shows.find((s) => s.id === (fitting.value ?? desk.captureShow)) ?? board.shows[0])
+const show = computed(
+  () => board.shows.find((s) => s.id === (fitting.value ?? desk.captureShow)) ?? board.shows[0],
+)
 
-watch(() => desk.toCapture, () => { field.value?.focus() })
+watch(
+  () => desk.toCapture,
+  () => {
+    field.value?.focus()
+  },
+)
 
 function arrived(event: FocusEvent) {
   if (event.relatedTarget instanceof HTMLElement) before = event.relatedTarget
@@ -50,9 +57,17 @@ async function keep() {
   clear()
   // A line with a link in it is read as a pasted one: the link becomes the source.
   const read = link ? (await import('@core/formats/lines')).draftOf(text) : { title: text, urls: [] }
-  const result = await library.perform(jotIdea, { show: into, line: read.title, topics: on, ...(read.urls[0] ? { url: read.urls[0] } : {}) })
+  const result = await library.perform(jotIdea, {
+    show: into,
+    line: read.title,
+    topics: on,
+    ...(read.urls[0] ? { url: read.urls[0] } : {}),
+  })
   if (result.ok) kept.value = [read.title.trim(), ...kept.value].slice(0, 5)
-  else { line.value = text; topics.value = on }
+  else {
+    line.value = text
+    topics.value = on
+  }
 }
 function clear() {
   line.value = ''
@@ -69,7 +84,13 @@ function pasted(event: ClipboardEvent) {
 }
 function takeTopic(event: KeyboardEvent) {
   const at = field.value
-  if (at && at.selectionStart === at.value.length && at.selectionEnd === at.value.length && hints.value?.takeFirst()) event.preventDefault()
+  if (
+    at &&
+    at.selectionStart === at.value.length &&
+    at.selectionEnd === at.value.length &&
+    hints.value?.takeFirst()
+  )
+    event.preventDefault()
 }
 function choose(id: string) {
   fitting.value = undefined
@@ -80,31 +101,94 @@ let chosenByHand = false
 function fits(id: string) {
   if (!chosenByHand && board.shows.some((s) => s.id === id)) fitting.value = id
 }
-watch(line, (text) => { if (text === '') { chosenByHand = false; fitting.value = undefined; topics.value = [] } })
+watch(line, (text) => {
+  if (text === '') {
+    chosenByHand = false
+    fitting.value = undefined
+    topics.value = []
+  }
+})
 function other(event: KeyboardEvent) {
   if (board.shows.length < 2) return
   event.preventDefault()
   const at = board.shows.findIndex((s) => s.id === show.value?.id)
-  const next = board.shows[(at + (event.key === 'ArrowUp' ? board.shows.length - 1 : 1)) % board.shows.length]?.id
+  const next =
+    board.shows[(at + (event.key === 'ArrowUp' ? board.shows.length - 1 : 1)) % board.shows.length]?.id
   if (next) choose(next)
 }
 </script>
 
 <template>
   <div class="capture relative w-[268px] max-sm:flex-1 max-sm:w-auto" @focusout="left">
-    <input ref="field" v-model="line" class="field pr-9 bg-ground" placeholder="Jot an idea…" aria-label="Jot an idea" aria-keyshortcuts="I" autocomplete="off" maxlength="300"
-      @focus="arrived" @keydown.enter.prevent="keep" @keydown.esc.stop.prevent="back" @keydown.down="other" @keydown.up="other" @keydown.right="takeTopic" @paste="pasted" />
+    <input
+      ref="field"
+      v-model="line"
+      class="field pr-9 bg-ground"
+      placeholder="Jot an idea…"
+      aria-label="Jot an idea"
+      aria-keyshortcuts="I"
+      autocomplete="off"
+      maxlength="300"
+      @focus="arrived"
+      @keydown.enter.prevent="keep"
+      @keydown.esc.stop.prevent="back"
+      @keydown.down="other"
+      @keydown.up="other"
+      @keydown.right="takeTopic"
+      @paste="pasted"
+    />
     <span v-if="!open" class="key absolute right-2 top-[8px] max-sm:hidden" aria-hidden="true">I</span>
-    <button v-else class="absolute right-1.5 top-[5px] p-1 rounded-control text-ink-2" aria-label="Keep the idea" @click="keep"><CornerDownLeft :size="15" /></button>
-    <div v-if="open" class="panel absolute right-0 top-[40px] z-30 w-full min-w-[268px] border-line p-3 text-12">
-      <div v-if="board.shows.length > 1" class="flex flex-wrap gap-1.5 mb-2" role="radiogroup" aria-label="For which show">
-        <button v-for="s in board.shows" :key="s.id" type="button" role="radio" :aria-checked="s.id === show?.id" class="btn btn-small" :class="s.id === show?.id ? 'border-ink bg-raised' : ''" @click="() => { choose(s.id); field?.focus() }">{{ s.title }}</button>
+    <button
+      v-else
+      class="absolute right-1.5 top-[5px] p-1 rounded-control text-ink-2"
+      aria-label="Keep the idea"
+      @click="keep"
+    >
+      <CornerDownLeft :size="15" />
+    </button>
+    <div
+      v-if="open"
+      class="panel absolute right-0 top-[40px] z-30 w-full min-w-[268px] border-line p-3 text-12"
+    >
+      <div
+        v-if="board.shows.length > 1"
+        class="flex flex-wrap gap-1.5 mb-2"
+        role="radiogroup"
+        aria-label="For which show"
+      >
+        <button
+          v-for="s in board.shows"
+          :key="s.id"
+          type="button"
+          role="radio"
+          :aria-checked="s.id === show?.id"
+          class="btn btn-small"
+          :class="s.id === show?.id ? 'border-ink bg-raised' : ''"
+          @click="
+            () => {
+              choose(s.id)
+              field?.focus()
+            }
+          "
+        >
+          {{ s.title }}
+        </button>
       </div>
       <CaptureHints ref="hints" v-model:topics="topics" :line="line" :show="show?.id ?? ''" @show="fits" />
       <ul aria-live="polite" class="grid gap-1">
-        <li v-for="(text, i) in kept" :key="text + i" class="flex gap-2 items-start"><Check :size="14" class="mt-0.5 flex-none text-ink-2" aria-label="Kept" /><span class="min-w-0 break-words">{{ text }}</span></li>
+        <li v-for="(text, i) in kept" :key="text + i" class="flex gap-2 items-start">
+          <Check :size="14" class="mt-0.5 flex-none text-ink-2" aria-label="Kept" /><span
+            class="min-w-0 break-words"
+            >{{ text }}</span
+          >
+        </li>
       </ul>
-      <p class="text-ink-2" :class="kept.length > 0 ? 'mt-2' : ''"><span class="key">Enter</span> keeps it, <span class="key">Esc</span> goes back<template v-if="board.shows.length > 1">, <span class="key">↓</span> the other show</template></p>
+      <p class="text-ink-2" :class="kept.length > 0 ? 'mt-2' : ''">
+        <span class="key">Enter</span> keeps it, <span class="key">Esc</span> goes back<template
+          v-if="board.shows.length > 1"
+          >, <span class="key">↓</span> the other show</template
+        >
+      </p>
     </div>
   </div>
 </template>

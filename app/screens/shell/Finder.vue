@@ -26,45 +26,171 @@ const field = ref<HTMLInputElement>()
 
 const words = computed(() => asked.value.toLowerCase().split(/\s+/).filter(Boolean))
 const fits = (text: string) => words.value.every((w) => text.toLowerCase().includes(w))
-const go = (to: Parameters<typeof router.push>[0]) => () => { void router.push(to) }
+const go = (to: Parameters<typeof router.push>[0]) => () => {
+  void router.push(to)
+}
 
 const episodes = computed<Entry[]>(() => {
   const found: Entry[] = []
   for (const e of [...board.working.map((c) => c.episode), ...board.ideas, ...board.released]) {
     if (found.length >= 9) break
     const n = e.number === undefined ? '' : String(e.number)
-    if (words.value.length > 0 && !fits(`${e.title} ${e.titles.map((t) => t.text).join(' ')} ${e.code} ${n}`)) continue
+    if (words.value.length > 0 && !fits(`${e.title} ${e.titles.map((t) => t.text).join(' ')} ${e.code} ${n}`))
+      continue
     const card = e.phase.name === 'idea' ? undefined : board.cardOf(e)
     const out = card?.standing.release
-    found.push({ key: e.id, text: card?.title ?? e.title, note: e.phase.name === 'idea' ? 'idea' : `${card?.number ?? ''}${out ? ` · ${sayDay(out.day, board.today)}` : ''}`, act: e.phase.name === 'idea' ? go({ name: 'ideas', query: { idea: e.code } }) : go({ name: 'episode', params: { code: e.code } }) })
+    found.push({
+      key: e.id,
+      text: card?.title ?? e.title,
+      note:
+        e.phase.name === 'idea'
+          ? 'idea'
+          : `${card?.number ?? ''}${out ? ` · ${sayDay(out.day, board.today)}` : ''}`,
+      act:
+        e.phase.name === 'idea'
+          ? go({ name: 'ideas', query: { idea: e.code } })
+          : go({ name: 'episode', params: { code: e.code } }),
+    })
   }
   return found
 })
-const deeds = computed<Entry[]>(() => [
-  { key: 'jot', text: 'Jot an idea', note: '', hint: 'I', act: () => { desk.toCapture++ } },
-  { key: 'undo', text: 'Undo', note: '', hint: 'Ctrl Z', act: () => { void library.turn('undo') } },
-  { key: 'redo', text: 'Do it again', note: '', hint: 'Ctrl Shift Z', act: () => { void library.turn('redo') } },
-  { key: 'now', text: 'Strip back to now', note: '', hint: '0', act: () => { desk.toNow++ } },
-  { key: 'booth', text: 'Booth, the dark theme', note: '', act: () => { void library.perform(editSettings, { theme: 'booth' }) } },
-  { key: 'daylight', text: 'Daylight, the light theme', note: '', act: () => { void library.perform(editSettings, { theme: 'daylight' }) } },
-  ...(library.world === 'demo' ? [{ key: 'leave', text: 'Leave the demo', note: '', act: () => { void library.enter('own') } }] : [{ key: 'demo', text: 'Look round in the demo', note: '', act: () => { void library.enter('demo') } }]),
-].filter((e) => fits(e.text)))
-const places = computed<Entry[]>(() => [
-  ...[['today', 'Today'], ['ideas', 'Ideas'], ['schedule', 'Schedule'], ['catalogue', 'Catalogue'], ['shows', 'Shows'], ['settings', 'Settings']].map(([name = '', text = ''], i) => ({ key: name, text, note: '', hint: String(i + 1), act: go({ name }) })),
-  ...board.shows.map((s) => ({ key: s.id, text: s.title, note: 'show', act: go({ name: 'shows', params: { show: s.id } }) })),
-  { key: 'keys', text: 'All shortcuts', note: '', hint: '?', act: () => { desk.shortcuts = true } },
-].filter((e) => fits(e.text)))
-const columns = computed(() => [{ name: 'Episodes', list: episodes.value }, { name: 'Do', list: deeds.value }, { name: 'Go to', list: places.value }])
+const deeds = computed<Entry[]>(() =>
+  [
+    {
+      key: 'jot',
+      text: 'Jot an idea',
+      note: '',
+      hint: 'I',
+      act: () => {
+        desk.toCapture++
+      },
+    },
+    {
+      key: 'undo',
+      text: 'Undo',
+      note: '',
+      hint: 'Ctrl Z',
+      act: () => {
+        void library.turn('undo')
+      },
+    },
+    {
+      key: 'redo',
+      text: 'Do it again',
+      note: '',
+      hint: 'Ctrl Shift Z',
+      act: () => {
+        void library.turn('redo')
+      },
+    },
+    {
+      key: 'now',
+      text: 'Strip back to now',
+      note: '',
+      hint: '0',
+      act: () => {
+        desk.toNow++
+      },
+    },
+    {
+      key: 'booth',
+      text: 'Booth, the dark theme',
+      note: '',
+      act: () => {
+        void library.perform(editSettings, { theme: 'booth' })
+      },
+    },
+    {
+      key: 'daylight',
+      text: 'Daylight, the light theme',
+      note: '',
+      act: () => {
+        void library.perform(editSettings, { theme: 'daylight' })
+      },
+    },
+    ...(library.world === 'demo'
+      ? [
+          {
+            key: 'leave',
+            text: 'Leave the demo',
+            note: '',
+            act: () => {
+              void library.enter('own')
+            },
+          },
+        ]
+      : [
+          {
+            key: 'demo',
+            text: 'Look round in the demo',
+            note: '',
+            act: () => {
+              void library.enter('demo')
+            },
+          },
+        ]),
+  ].filter((e) => fits(e.text)),
+)
+const places = computed<Entry[]>(() =>
+  [
+    ...[
+      ['today', 'Today'],
+      ['ideas', 'Ideas'],
+      ['schedule', 'Schedule'],
+      ['catalogue', 'Catalogue'],
+      ['shows', 'Shows'],
+      ['settings', 'Settings'],
+    ].map(([name = '', text = ''], i) => ({
+      key: name,
+      text,
+      note: '',
+      hint: String(i + 1),
+      act: go({ name }),
+    })),
+    ...board.shows.map((s) => ({
+      key: s.id,
+      text: s.title,
+      note: 'show',
+      act: go({ name: 'shows', params: { show: s.id } }),
+    })),
+    {
+      key: 'keys',
+      text: 'All shortcuts',
+      note: '',
+      hint: '?',
+      act: () => {
+        desk.shortcuts = true
+      },
+    },
+  ].filter((e) => fits(e.text)),
+)
+const columns = computed(() => [
+  { name: 'Episodes', list: episodes.value },
+  { name: 'Do', list: deeds.value },
+  { name: 'Go to', list: places.value },
+])
 
-watch(asked, () => { at.value = { column: Math.max(0, columns.value.findIndex((c) => c.list.length > 0)), row: 0 } })
-onMounted(() => { void nextTick(() => field.value?.focus()) })
+watch(asked, () => {
+  at.value = {
+    column: Math.max(
+      0,
+      columns.value.findIndex((c) => c.list.length > 0),
+    ),
+    row: 0,
+  }
+})
+onMounted(() => {
+  void nextTick(() => field.value?.focus())
+})
 function close() {
   desk.finder = false
 }
 function take(entry: Entry | undefined) {
   if (!entry) return
   close()
-  setTimeout(() => { entry.act() }, 30)
+  setTimeout(() => {
+    entry.act()
+  }, 30)
 }
 function move(event: KeyboardEvent) {
   const { column, row } = at.value
@@ -78,7 +204,8 @@ function move(event: KeyboardEvent) {
   }
   if (event.key === 'ArrowDown') at.value = { column, row: Math.min(row + 1, length - 1) }
   else if (event.key === 'ArrowUp') at.value = { column, row: Math.max(row - 1, 0) }
-  else if (event.key === 'ArrowRight' && field.value?.selectionStart === asked.value.length) at.value = side(1)
+  else if (event.key === 'ArrowRight' && field.value?.selectionStart === asked.value.length)
+    at.value = side(1)
   else if (event.key === 'ArrowLeft' && column > 0) at.value = side(-1)
   else if (event.key === 'Enter') take(columns.value[column]?.list[row])
   else return
@@ -90,16 +217,49 @@ const here = computed(() => columns.value[at.value.column]?.list[at.value.row]?.
 <template>
   <Dialog :open="true" class="relative z-40" @close="close">
     <div class="fixed inset-0 bg-base/50" aria-hidden="true" />
-    <DialogPanel class="fixed inset-x-0 top-[52px] bg-panel border-y border-line px-5 py-4 max-h-[80vh] overflow-y-auto">
+    <DialogPanel
+      class="fixed inset-x-0 top-[52px] bg-panel border-y border-line px-5 py-4 max-h-[80vh] overflow-y-auto"
+    >
       <DialogTitle class="unseen">Find or do</DialogTitle>
       <div class="max-w-[1080px] mx-auto">
-        <input ref="field" v-model="asked" class="field text-16" placeholder="Find an episode, or say what to do…" aria-label="Find an episode, or say what to do" role="combobox" aria-expanded="true" aria-controls="found" :aria-activedescendant="here ? `found-${here}` : undefined" @keydown="move" />
-        <div id="found" role="listbox" aria-label="Found" class="grid grid-cols-1 gap-6 mt-4 sm:grid-cols-[2fr_1.2fr_1fr]">
+        <input
+          ref="field"
+          v-model="asked"
+          class="field text-16"
+          placeholder="Find an episode, or say what to do…"
+          aria-label="Find an episode, or say what to do"
+          role="combobox"
+          aria-expanded="true"
+          aria-controls="found"
+          :aria-activedescendant="here ? `found-${here}` : undefined"
+          @keydown="move"
+        />
+        <div
+          id="found"
+          role="listbox"
+          aria-label="Found"
+          class="grid grid-cols-1 gap-6 mt-4 sm:grid-cols-[2fr_1.2fr_1fr]"
+        >
           <div v-for="(column, c) in columns" :key="column.name" role="group" :aria-label="column.name">
             <p class="text-12 text-ink-2 mb-1.5">{{ column.name }}</p>
             <p v-if="column.list.length === 0" class="text-12 text-ink-3">nothing fits</p>
-            <button v-for="(entry, r) in column.list" :id="`found-${entry.key}`" :key="entry.key" role="option" tabindex="-1" :aria-selected="at.column === c && at.row === r" class="entry" :class="{ here: at.column === c && at.row === r }" @click="take(entry)" @pointermove="at = { column: c, row: r }">
-              <span class="truncate flex-1">{{ entry.text }}</span><span v-if="entry.note" class="num text-11">{{ entry.note }}</span><span v-if="entry.hint" class="key">{{ entry.hint }}</span>
+            <button
+              v-for="(entry, r) in column.list"
+              :id="`found-${entry.key}`"
+              :key="entry.key"
+              role="option"
+              tabindex="-1"
+              :aria-selected="at.column === c && at.row === r"
+              class="entry"
+              :class="{ here: at.column === c && at.row === r }"
+              @click="take(entry)"
+              @pointermove="at = { column: c, row: r }"
+            >
+              <span class="truncate flex-1">{{ entry.text }}</span><span
+                v-if="entry.note"
+                class="num text-11"
+                >{{ entry.note }}</span
+              ><span v-if="entry.hint" class="key">{{ entry.hint }}</span>
             </button>
           </div>
         </div>
@@ -109,6 +269,20 @@ const here = computed(() => columns.value[at.value.column]?.list[at.value.row]?.
 </template>
 
 <style scoped>
-.entry { display: flex; align-items: center; gap: 10px; width: 100%; text-align: left; padding: 5px 8px; margin-left: -8px; border-radius: 6px; border-left: 2px solid transparent; }
-.here { background: var(--raised); border-left-color: var(--ink); border-radius: 0 6px 6px 0; }
+.entry {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  width: 100%;
+  text-align: left;
+  padding: 5px 8px;
+  margin-left: -8px;
+  border-radius: 6px;
+  border-left: 2px solid transparent;
+}
+.here {
+  background: var(--raised);
+  border-left-color: var(--ink);
+  border-radius: 0 6px 6px 0;
+}
 </style>

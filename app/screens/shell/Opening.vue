@@ -9,7 +9,14 @@ const library = useLibrary()
     <img src="/mark.svg" width="44" height="44" alt="" />
     <template v-if="library.progress">
       <p class="text-14" role="status">{{ library.progress.what }}</p>
-      <div class="h-1.5 w-[240px] rounded-full bg-raised overflow-hidden" role="progressbar" aria-label="Laying out the demo" :aria-valuenow="Math.round(library.progress.share * 100)" aria-valuemin="0" aria-valuemax="100">
+      <div
+        class="h-1.5 w-[240px] rounded-full bg-raised overflow-hidden"
+        role="progressbar"
+        aria-label="Laying out the demo"
+        :aria-valuenow="Math.round(library.progress.share * 100)"
+        aria-valuemin="0"
+        aria-valuemax="100"
+      >
         <div class="h-full bg-lamp" :style="{ width: `${library.progress.share * 100}%` }" />
       </div>
     </template>

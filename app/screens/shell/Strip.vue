@@ -40,14 +40,34 @@ const days = computed(() => {
     const room = minutesOn(board.hours, day)
     const planned = board.planned.get(day) ?? 0
     const isOver = board.load.over.has(day)
-    list.push({ n, day, date: +day.slice(8), month: day.endsWith('-01') ? monthName(day).slice(0, 3) : '', room, fill: room ? Math.min(1, planned / room) : 0, over: isOver, past: n < todayN.value, title: `${sayDay(day, board.today)}: ${n < todayN.value ? 'past' : room === 0 ? 'no hours' : `${sayMinutes(planned)} of ${sayMinutes(room)} taken`}${isOver ? ', more is due than fits' : ''}` })
+    list.push({
+      n,
+      day,
+      date: +day.slice(8),
+      month: day.endsWith('-01') ? monthName(day).slice(0, 3) : '',
+      room,
+      fill: room ? Math.min(1, planned / room) : 0,
+      over: isOver,
+      past: n < todayN.value,
+      title: `${sayDay(day, board.today)}: ${n < todayN.value ? 'past' : room === 0 ? 'no hours' : `${sayMinutes(planned)} of ${sayMinutes(room)} taken`}${isOver ? ', more is due than fits' : ''}`,
+    })
   }
   return list
 })
 /** More than three shows take turns on the film, three at a time. */
 const turn = ref(0)
 const turns = computed(() => Math.ceil(board.shows.length / 3))
-const lanes = computed(() => board.shows.slice((turn.value % Math.max(1, turns.value)) * 3).slice(0, 3).map((show) => ({ show, frames: board.frames(show, dayOf(from.value - 30), dayOf(Math.min(to.value, lastN.value))).filter((f) => f.to >= from.value && f.from <= to.value) })))
+const lanes = computed(() =>
+  board.shows
+    .slice((turn.value % Math.max(1, turns.value)) * 3)
+    .slice(0, 3)
+    .map((show) => ({
+      show,
+      frames: board
+        .frames(show, dayOf(from.value - 30), dayOf(Math.min(to.value, lastN.value)))
+        .filter((f) => f.to >= from.value && f.from <= to.value),
+    })),
+)
 const slim = computed(() => lanes.value.length > 2)
 const nextKey = computed(() => board.coming[0]?.episode.id)
 const away = computed(() => Math.abs(left.value - home()) > 260)
@@ -56,21 +76,39 @@ function home(): number {
   return x(todayN.value) - Math.min(137, width.value * 0.12)
 }
 function toNow(smooth = true) {
-  film.value?.scrollTo({ left: home(), behavior: smooth && !matchMedia('(prefers-reduced-motion: reduce)').matches ? 'smooth' : 'auto' })
+  film.value?.scrollTo({
+    left: home(),
+    behavior: smooth && !matchMedia('(prefers-reduced-motion: reduce)').matches ? 'smooth' : 'auto',
+  })
 }
 function letGo() {
-  setTimeout(() => { pan = undefined }, 0)
+  setTimeout(() => {
+    pan = undefined
+  }, 0)
 }
 onMounted(() => {
   window.addEventListener('pointerup', letGo)
   width.value = film.value?.clientWidth ?? 1280
   toNow(false)
   left.value = home()
-  new ResizeObserver(() => { width.value = film.value?.clientWidth ?? 1280 }).observe(film.value ?? document.body)
+  new ResizeObserver(() => {
+    width.value = film.value?.clientWidth ?? 1280
+  }).observe(film.value ?? document.body)
 })
-onBeforeUnmount(() => { window.removeEventListener('pointerup', letGo) })
-watch(() => desk.toNow, () => { toNow() })
-watch(first, () => { void nextTick(() => { toNow(false) }) })
+onBeforeUnmount(() => {
+  window.removeEventListener('pointerup', letGo)
+})
+watch(
+  () => desk.toNow,
+  () => {
+    toNow()
+  },
+)
+watch(first, () => {
+  void nextTick(() => {
+    toNow(false)
+  })
+})
 
 function wheel(event: WheelEvent) {
   if (!film.value || event.ctrlKey || Math.abs(event.deltaX) > Math.abs(event.deltaY)) return
@@ -83,13 +121,19 @@ function grab(event: PointerEvent) {
   pan = { x: event.clientX, left: film.value?.scrollLeft ?? 0, moved: false }
 }
 function drag(event: PointerEvent) {
-  if (!pan || !film.value || event.buttons === 0) { pan = undefined; return }
+  if (!pan || !film.value || event.buttons === 0) {
+    pan = undefined
+    return
+  }
   if (Math.abs(event.clientX - pan.x) > 5) pan.moved = true
   if (pan.moved) film.value.scrollLeft = pan.left - (event.clientX - pan.x)
 }
 /** A drag ends without choosing the frame under it; a key's click is never part of a drag. */
 function click(event: MouseEvent) {
-  if (pan?.moved && event.detail > 0) { event.preventDefault(); event.stopPropagation() }
+  if (pan?.moved && event.detail > 0) {
+    event.preventDefault()
+    event.stopPropagation()
+  }
   pan = undefined
 }
 function keys(event: KeyboardEvent) {
@@ -97,8 +141,22 @@ function keys(event: KeyboardEvent) {
   const at = frames.findIndex((f) => f === document.activeElement)
   const lane = frames.filter((f) => f.dataset['lane'] === frames[at]?.dataset['lane'])
   const inLane = lane.findIndex((f) => f === document.activeElement)
-  const goal = event.key === 'ArrowRight' ? lane[inLane + 1] : event.key === 'ArrowLeft' ? lane[inLane - 1] : event.key === 'ArrowDown' || event.key === 'ArrowUp' ? frames.find((f) => f.dataset['lane'] !== frames[at]?.dataset['lane'] && Number(f.dataset['to']) >= Number(frames[at]?.dataset['to'])) : undefined
-  if (event.key === 'Home') { event.preventDefault(); toNow() }
+  const goal =
+    event.key === 'ArrowRight'
+      ? lane[inLane + 1]
+      : event.key === 'ArrowLeft'
+        ? lane[inLane - 1]
+        : event.key === 'ArrowDown' || event.key === 'ArrowUp'
+          ? frames.find(
+              (f) =>
+                f.dataset['lane'] !== frames[at]?.dataset['lane'] &&
+                Number(f.dataset['to']) >= Number(frames[at]?.dataset['to']),
+            )
+          : undefined
+  if (event.key === 'Home') {
+    event.preventDefault()
+    toNow()
+  }
   if (!goal) return
   event.preventDefault()
   goal.focus({ preventScroll: true })
@@ -106,7 +164,8 @@ function keys(event: KeyboardEvent) {
 }
 function choose(frame: Frame) {
   if (frame.episode) void router.push({ name: 'episode', params: { code: frame.episode.code } })
-  else if (frame.kind === 'skipped' && frame.slot) void library.perform(skipSlot, { show: frame.slot.show, day: frame.slot.original, skip: false }, 'aloud')
+  else if (frame.kind === 'skipped' && frame.slot)
+    void library.perform(skipSlot, { show: frame.slot.show, day: frame.slot.original, skip: false }, 'aloud')
   else desk.filling = frame.slot
 }
 function carried(event: DragEvent, frame: Frame, show: Show) {
@@ -124,42 +183,165 @@ const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f
 </script>
 
 <template>
-  <section class="film bg-base text-ink border-b border-faint relative" aria-label="The strip: releases on film">
-    <div ref="film" class="reel max-sm:hidden" :class="{ slim, single: lanes.length === 1 }" @scroll.passive="left = film?.scrollLeft ?? 0" @wheel="wheel" @pointerdown="grab" @pointermove="drag" @click.capture="click" @keydown="keys" @dragstart.prevent>
+  <section
+    class="film bg-base text-ink border-b border-faint relative"
+    aria-label="The strip: releases on film"
+  >
+    <div
+      ref="film"
+      class="reel max-sm:hidden"
+      :class="{ slim, single: lanes.length === 1 }"
+      @scroll.passive="left = film?.scrollLeft ?? 0"
+      @wheel="wheel"
+      @pointerdown="grab"
+      @pointermove="drag"
+      @click.capture="click"
+      @keydown="keys"
+      @dragstart.prevent
+    >
       <div class="relative h-full" :style="{ width: `${x(lastN + 1)}px` }">
-        <div v-for="(lane, l) in lanes" :key="lane.show.id" class="lane" :class="`lane-${l}`" role="list" :aria-label="lane.show.title">
-          <StripFrame v-for="f in lane.frames" :key="f.key" role="listitem" :frame="f" :lane="l" :show="lane.show" :left="x(f.from)" :width="(f.to - f.from + 1) * DAY - 2" :next="f.key === nextKey" :over="over === f.key" :slim="slim" :tab="f.key === firstTab" :when="says(f, lane.show)"
-            @choose="choose(f)" @dragover="carried($event, f, lane.show)" @dragleave="over = undefined" @drop.prevent="dropped($event, f)" />
+        <div
+          v-for="(lane, l) in lanes"
+          :key="lane.show.id"
+          class="lane"
+          :class="`lane-${l}`"
+          role="list"
+          :aria-label="lane.show.title"
+        >
+          <StripFrame
+            v-for="f in lane.frames"
+            :key="f.key"
+            role="listitem"
+            :frame="f"
+            :lane="l"
+            :show="lane.show"
+            :left="x(f.from)"
+            :width="(f.to - f.from + 1) * DAY - 2"
+            :next="f.key === nextKey"
+            :over="over === f.key"
+            :slim="slim"
+            :tab="f.key === firstTab"
+            :when="says(f, lane.show)"
+            @choose="choose(f)"
+            @dragover="carried($event, f, lane.show)"
+            @dragleave="over = undefined"
+            @drop.prevent="dropped($event, f)"
+          />
         </div>
         <div class="days" aria-hidden="true">
-          <span v-for="d in days" :key="d.n" class="day" :class="{ today: d.n === todayN, off: d.room === 0, over: d.over, past: d.past, month: d.month }" :style="{ left: `${x(d.n)}px`, '--fill': `${d.past ? 0 : d.fill * 100}%` }" :title="d.title">{{ d.month || d.date }}</span>
+          <span
+            v-for="d in days"
+            :key="d.n"
+            class="day"
+            :class="{ today: d.n === todayN, off: d.room === 0, over: d.over, past: d.past, month: d.month }"
+            :style="{ left: `${x(d.n)}px`, '--fill': `${d.past ? 0 : d.fill * 100}%` }"
+            :title="d.title"
+            >{{ d.month || d.date }}</span
+          >
         </div>
         <div class="now" :style="{ left: `${x(todayN) + DAY / 2}px` }" aria-hidden="true" />
       </div>
     </div>
     <StripUpright class="sm:hidden" @choose="choose" />
-    <button v-if="turns > 1" class="btn btn-small absolute right-4 top-2 bg-raised border-ring max-sm:hidden" @click="turn++">{{ lanes[0]?.show.title }} and on, {{ (turn % turns) + 1 }} of {{ turns }}</button>
-    <button v-if="away" class="btn btn-small absolute right-4 bottom-2 bg-raised border-ring max-sm:hidden" @click="toNow()">Now <span class="key">0</span></button>
+    <button
+      v-if="turns > 1"
+      class="btn btn-small absolute right-4 top-2 bg-raised border-ring max-sm:hidden"
+      @click="turn++"
+    >
+      {{ lanes[0]?.show.title }} and on, {{ (turn % turns) + 1 }} of {{ turns }}
+    </button>
+    <button
+      v-if="away"
+      class="btn btn-small absolute right-4 bottom-2 bg-raised border-ring max-sm:hidden"
+      @click="toNow()"
+    >
+      Now <span class="key">0</span>
+    </button>
   </section>
 </template>
 
 <style scoped>
-.reel { position: relative; height: 96px; overflow-x: scroll; overflow-y: hidden; scrollbar-width: none; }
-.reel::-webkit-scrollbar { display: none; }
-.lane { position: absolute; height: 35px; }
-.lane-0 { top: 3px; }
-.lane-1 { top: 58px; }
-.days { position: absolute; top: 41px; }
-.reel.single { height: 60px; }
-.slim .lane { height: 22px; }
-.slim .lane-1 { top: 27px; }
-.slim .days { top: 52px; }
-.slim .lane-2 { top: 70px; }
-.day { position: absolute; width: 21px; margin-left: 2.5px; height: 14px; border-radius: 3px; overflow: hidden; text-align: center; font: 500 11px/14px var(--font-mono); color: var(--ink-2); background: linear-gradient(to top, oklch(0.45 0.03 70) var(--fill), oklch(0.27 0.018 70) 0); }
-.day.past { color: var(--ink-3); background: oklch(0.22 0.014 70); }
-.day.off { background: transparent; box-shadow: inset 0 0 0 1px oklch(0.3 0.018 70); color: var(--ink-3); }
-.day.month { color: var(--ink); font-weight: 700; }
-.day.over { box-shadow: inset 0 0 0 1.5px var(--rose); color: var(--ink); }
-.day.today { background: var(--lamp); color: var(--on-lamp); font-weight: 700; }
-.now { position: absolute; top: 0; bottom: 0; width: 1.5px; margin-left: -0.75px; background: var(--lamp); opacity: 0.55; pointer-events: none; }
+.reel {
+  position: relative;
+  height: 96px;
+  overflow-x: scroll;
+  overflow-y: hidden;
+  scrollbar-width: none;
+}
+.reel::-webkit-scrollbar {
+  display: none;
+}
+.lane {
+  position: absolute;
+  height: 35px;
+}
+.lane-0 {
+  top: 3px;
+}
+.lane-1 {
+  top: 58px;
+}
+.days {
+  position: absolute;
+  top: 41px;
+}
+.reel.single {
+  height: 60px;
+}
+.slim .lane {
+  height: 22px;
+}
+.slim .lane-1 {
+  top: 27px;
+}
+.slim .days {
+  top: 52px;
+}
+.slim .lane-2 {
+  top: 70px;
+}
+.day {
+  position: absolute;
+  width: 21px;
+  margin-left: 2.5px;
+  height: 14px;
+  border-radius: 3px;
+  overflow: hidden;
+  text-align: center;
+  font: 500 11px/14px var(--font-mono);
+  color: var(--ink-2);
+  background: linear-gradient(to top, oklch(0.45 0.03 70) var(--fill), oklch(0.27 0.018 70) 0);
+}
+.day.past {
+  color: var(--ink-3);
+  background: oklch(0.22 0.014 70);
+}
+.day.off {
+  background: transparent;
+  box-shadow: inset 0 0 0 1px oklch(0.3 0.018 70);
+  color: var(--ink-3);
+}
+.day.month {
+  color: var(--ink);
+  font-weight: 700;
+}
+.day.over {
+  box-shadow: inset 0 0 0 1.5px var(--rose);
+  color: var(--ink);
+}
+.day.today {
+  background: var(--lamp);
+  color: var(--on-lamp);
+  font-weight: 700;
+}
+.now {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  width: 1.5px;
+  margin-left: -0.75px;
+  background: var(--lamp);
+  opacity: 0.55;
+  pointer-events: none;
+}
 </style>

@@ -12,7 +12,18 @@ import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
 
 /** One frame of the strip. Its right edge is its release. */
-const { frame, lane, show, left, width, next, over, slim, tab, when } = defineProps<{ frame: Frame; lane: number; show: Show; left: number; width: number; next: boolean; over: boolean; slim: boolean; tab: boolean; when: string }>()
+const { frame, lane, show, left, width, next, over, slim, tab, when } = defineProps<{
+  frame: Frame
+  lane: number
+  show: Show
+  left: number
+  width: number
+  next: boolean
+  over: boolean
+  slim: boolean
+  tab: boolean
+  when: string
+}>()
 const emit = defineEmits<{ choose: [] }>()
 const board = useBoard()
 const desk = useDesk()
@@ -20,23 +31,39 @@ const pictures = usePictures()
 const card = computed(() => (frame.episode ? board.cardOf(frame.episode) : undefined))
 const lamps = computed(() => (card.value ? sixLamps(card.value.standing).flatMap((l) => l ?? []) : []))
 const late = computed(() => (frame.kind === 'filled' ? card.value?.standing.late : undefined))
-const number = computed(() => card.value?.number ?? (frame.slot ? `${show.prefix}${board.numbers.get(show.id)?.open.get(frame.slot.original) ?? ''}` : ''))
+const number = computed(
+  () =>
+    card.value?.number ??
+    (frame.slot ? `${show.prefix}${board.numbers.get(show.id)?.open.get(frame.slot.original) ?? ''}` : ''),
+)
 /** In a daily show’s narrow frames the figure stands alone. */
 const bare = computed(() => number.value.replace(show.prefix, ''))
 const multiple = computed(() => (frame.episode ? board.multiples.get(frame.episode.id) : undefined))
-const picture = computed(() => (frame.kind === 'exposed' && width > 120 ? pictures.url(frame.episode?.chosenPicture) : undefined))
+const picture = computed(() =>
+  frame.kind === 'exposed' && width > 120 ? pictures.url(frame.episode?.chosenPicture) : undefined,
+)
 /** The best two for it, best first. */
-const suggested = computed(() => (frame.kind === 'open' && frame.slot && width > 150 && !slim ? (desk.suggestions.get(frame.slot.key) ?? []) : []))
+const suggested = computed(() =>
+  frame.kind === 'open' && frame.slot && width > 150 && !slim
+    ? (desk.suggestions.get(frame.slot.key) ?? [])
+    : [],
+)
 /** What an open frame is kept for. */
-const kept = computed(() => (frame.kind === 'open' ? board.keptFor(show.id, frame.slot?.original)?.reservation : undefined))
+const kept = computed(() =>
+  frame.kind === 'open' ? board.keptFor(show.id, frame.slot?.original)?.reservation : undefined,
+)
 /** Said on the strip only where it is not on track. */
-const outlook = computed(() => { const is = frame.kind === 'filled' && frame.episode ? desk.outlooks.get(frame.episode.id)?.is : undefined; return is === 'on track' ? undefined : is })
+const outlook = computed(() => {
+  const is = frame.kind === 'filled' && frame.episode ? desk.outlooks.get(frame.episode.id)?.is : undefined
+  return is === 'on track' ? undefined : is
+})
 const narrow = computed(() => width < 84)
 /** One offer for open frames in a row, on the first of them. */
 const offers = computed(() => width > 150 && (frame.run?.index ?? 0) === 0)
 const label = computed(() => {
   const out = `${sayDay(frame.day, board.today)}${when ? `, in ${when}` : ''}`
-  if (frame.kind === 'open') return `${number.value} open, ${out}${kept.value ? `, kept for ${kept.value.name}` : ''}. Choose an idea${suggested.value.length > 0 ? `, for example ${suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')}` : ''}`
+  if (frame.kind === 'open')
+    return `${number.value} open, ${out}${kept.value ? `, kept for ${kept.value.name}` : ''}. Choose an idea${suggested.value.length > 0 ? `, for example ${suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')}` : ''}`
   if (frame.kind === 'skipped') return `Skipped, ${out}. Take the skip back`
   return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${outlook.value && !late.value ? `, ${outlook.value}: ${board.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id)?.last)}` : ''}${late.value ? `, late ${late.value} d` : ''}`
 })
@@ -44,48 +71,191 @@ const label = computed(() => {
 
 <template>
   <div class="absolute inset-y-0" :style="{ left: `${left}px`, width: `${width}px` }">
-    <button class="frame" :class="[frame.kind, show.kind, { next, late, over, narrow, slim }]" :aria-label="label" :title="label" :tabindex="tab ? 0 : -1" data-frame :data-lane="lane" :data-to="frame.to" @click="emit('choose')">
-      <img v-if="picture" :src="picture" alt="" class="h-[27px] w-[48px] object-cover flex-none rounded-[2px]" loading="lazy" draggable="false" />
+    <button
+      class="frame"
+      :class="[frame.kind, show.kind, { next, late, over, narrow, slim }]"
+      :aria-label="label"
+      :title="label"
+      :tabindex="tab ? 0 : -1"
+      data-frame
+      :data-lane="lane"
+      :data-to="frame.to"
+      @click="emit('choose')"
+    >
+      <img
+        v-if="picture"
+        :src="picture"
+        alt=""
+        class="h-[27px] w-[48px] object-cover flex-none rounded-[2px]"
+        loading="lazy"
+        draggable="false"
+      />
       <span class="words" :class="{ one: slim || narrow || frame.kind !== 'filled' }">
-        <template v-if="frame.kind === 'skipped'"><span class="text-12 text-ink-3 bg-base px-2">skipped</span></template>
+        <template v-if="frame.kind === 'skipped'"
+          ><span class="text-12 text-ink-3 bg-base px-2">skipped</span></template
+        >
         <template v-else-if="frame.kind === 'open'">
           <span class="num text-ink-3">{{ narrow ? bare : number }}</span>
-          <span v-if="kept && !narrow" class="flex flex-col min-w-0 text-11 leading-[14px]"><span class="text-ink-2">kept for</span><span class="truncate font-semibold">{{ kept.name }}</span></span>
-          <span v-else-if="suggested.length > 0" class="flex flex-col min-w-0 text-11 leading-[14px] text-ink-2"><span v-for="s in suggested" :key="s.episode.id" class="truncate">{{ s.episode.title }}</span></span>
-          <template v-else-if="!narrow"><span class="text-12 text-ink-2 truncate">{{ offers ? sayDay(frame.day) : `open, ${sayDay(frame.day)}` }}</span></template>
+          <span v-if="kept && !narrow" class="flex flex-col min-w-0 text-11 leading-[14px]"
+            ><span class="text-ink-2">kept for</span
+            ><span class="truncate font-semibold">{{ kept.name }}</span></span
+          >
+          <span
+            v-else-if="suggested.length > 0"
+            class="flex flex-col min-w-0 text-11 leading-[14px] text-ink-2"
+            ><span v-for="s in suggested" :key="s.episode.id" class="truncate">{{
+              s.episode.title
+            }}</span></span
+          >
+          <template v-else-if="!narrow"
+            ><span class="text-12 text-ink-2 truncate">{{
+              offers ? sayDay(frame.day) : `open, ${sayDay(frame.day)}`
+            }}</span></template
+          >
         </template>
         <template v-else>
-          <span class="flex gap-1.5 items-baseline min-w-0"><span class="num text-11 text-ink-2">{{ narrow ? bare : number }}</span><strong v-if="!narrow" class="text-12 font-semibold truncate">{{ card?.title }}</strong></span>
+          <span class="flex gap-1.5 items-baseline min-w-0"
+            ><span class="num text-11 text-ink-2">{{ narrow ? bare : number }}</span
+            ><strong v-if="!narrow" class="text-12 font-semibold truncate">{{ card?.title }}</strong></span
+          >
           <template v-if="frame.kind === 'filled' && !slim && !narrow">
-            <span class="flex items-center gap-[2px] h-[15px]" aria-hidden="true"><LampMark v-for="(l, i) in lamps" :key="i" :lamp="l" :size="10" hidden /></span>
+            <span class="flex items-center gap-[2px] h-[15px]" aria-hidden="true"
+              ><LampMark v-for="(l, i) in lamps" :key="i" :lamp="l" :size="10" hidden
+            /></span>
           </template>
           <Glyph v-else-if="frame.kind === 'filled' && !narrow" :lamps="lamps" :size="15" class="flex-none" />
         </template>
       </span>
-      <span v-if="frame.kind === 'filled' && !slim && !narrow" class="num text-11 absolute right-2 bottom-[2px] leading-[14px]" aria-hidden="true"><template v-if="late"><Flag :size="9" /><span class="text-rose">late</span> · </template><template v-else-if="outlook">{{ outlook }} · </template>{{ when }}</span>
-      <span v-if="frame.kind === 'open' && offers" class="text-12 font-semibold ml-auto" aria-hidden="true">Choose</span>
-      <span v-if="frame.kind === 'exposed' && multiple && !narrow" class="num text-11 ml-auto pl-1" :class="multiple >= 1.5 ? 'text-ink font-bold' : ''">{{ multiple.toFixed(1) }}×</span>
+      <span
+        v-if="frame.kind === 'filled' && !slim && !narrow"
+        class="num text-11 absolute right-2 bottom-[2px] leading-[14px]"
+        aria-hidden="true"
+        ><template v-if="late"><Flag :size="9" /><span class="text-rose">late</span> · </template
+        ><template v-else-if="outlook">{{ outlook }} · </template>{{ when }}</span
+      >
+      <span v-if="frame.kind === 'open' && offers" class="text-12 font-semibold ml-auto" aria-hidden="true"
+        >Choose</span
+      >
+      <span
+        v-if="frame.kind === 'exposed' && multiple && !narrow"
+        class="num text-11 ml-auto pl-1"
+        :class="multiple >= 1.5 ? 'text-ink font-bold' : ''"
+        >{{ multiple.toFixed(1) }}×</span
+      >
     </button>
   </div>
 </template>
 
 <style scoped>
-.frame { position: absolute; inset: 0; display: flex; align-items: center; gap: 8px; padding: 0 8px 0 10px; text-align: left; border: 1px solid oklch(0.4 0.02 300); border-left-width: 3px; border-left-color: oklch(0.78 0.015 85); border-radius: 4px; background: oklch(0.235 0.016 300); color: var(--ink); cursor: pointer; user-select: none; overflow: clip; }
-.frame.audio { border-left-style: double; border-left-width: 4px; }
-.words { position: sticky; left: 8px; display: flex; flex-direction: column; gap: 1px; min-width: 0; max-width: 100%; line-height: 15px; }
-.words.one { flex-direction: row; align-items: center; gap: 8px; }
-.frame.exposed { background: oklch(0.16 0.012 60); border-color: oklch(0.3 0.018 70); padding-left: 4px; }
-.frame.exposed .words { position: static; }
-.frame.exposed .num { color: var(--ink-2); }
-.frame.open { background: transparent; border-style: dashed; border-color: oklch(0.4 0.02 300); border-left-color: oklch(0.72 0.015 85); border-left-style: dashed; }
-.frame.open:hover { background: oklch(0.2 0.014 300); }
-.frame.open.over { background: oklch(0.27 0.018 300); border-color: var(--ink); border-style: solid; }
-.frame.skipped { justify-content: center; border-color: oklch(0.33 0.018 300); background: linear-gradient(to top right, transparent calc(50% - 0.6px), oklch(0.4 0.02 300) 50%, transparent calc(50% + 0.6px)), linear-gradient(to bottom right, transparent calc(50% - 0.6px), oklch(0.4 0.02 300) 50%, transparent calc(50% + 0.6px)); }
-.frame.skipped .words { flex: none; position: static; }
-.frame.late { border-color: var(--rose); border-left-color: var(--rose); }
-.frame.next { border-color: var(--lamp); border-left-color: var(--lamp); box-shadow: 0 0 12px var(--glow); z-index: 1; }
-.frame.narrow { padding: 0 1px; justify-content: center; border-left-width: 1px; }
-.frame.narrow .num { font-size: 10px; letter-spacing: -0.06em; }
-.frame.narrow .words { position: static; justify-content: center; }
-.frame:focus-visible { outline-offset: -1px; z-index: 2; }
+.frame {
+  position: absolute;
+  inset: 0;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 0 8px 0 10px;
+  text-align: left;
+  border: 1px solid oklch(0.4 0.02 300);
+  border-left-width: 3px;
+  border-left-color: oklch(0.78 0.015 85);
+  border-radius: 4px;
+  background: oklch(0.235 0.016 300);
+  color: var(--ink);
+  cursor: pointer;
+  user-select: none;
+  overflow: clip;
+}
+.frame.audio {
+  border-left-style: double;
+  border-left-width: 4px;
+}
+.words {
+  position: sticky;
+  left: 8px;
+  display: flex;
+  flex-direction: column;
+  gap: 1px;
+  min-width: 0;
+  max-width: 100%;
+  line-height: 15px;
+}
+.words.one {
+  flex-direction: row;
+  align-items: center;
+  gap: 8px;
+}
+.frame.exposed {
+  background: oklch(0.16 0.012 60);
+  border-color: oklch(0.3 0.018 70);
+  padding-left: 4px;
+}
+.frame.exposed .words {
+  position: static;
+}
+.frame.exposed .num {
+  color: var(--ink-2);
+}
+.frame.open {
+  background: transparent;
+  border-style: dashed;
+  border-color: oklch(0.4 0.02 300);
+  border-left-color: oklch(0.72 0.015 85);
+  border-left-style: dashed;
+}
+.frame.open:hover {
+  background: oklch(0.2 0.014 300);
+}
+.frame.open.over {
+  background: oklch(0.27 0.018 300);
+  border-color: var(--ink);
+  border-style: solid;
+}
+.frame.skipped {
+  justify-content: center;
+  border-color: oklch(0.33 0.018 300);
+  background:
+    linear-gradient(
+      to top right,
+      transparent calc(50% - 0.6px),
+      oklch(0.4 0.02 300) 50%,
+      transparent calc(50% + 0.6px)
+    ),
+    linear-gradient(
+      to bottom right,
+      transparent calc(50% - 0.6px),
+      oklch(0.4 0.02 300) 50%,
+      transparent calc(50% + 0.6px)
+    );
+}
+.frame.skipped .words {
+  flex: none;
+  position: static;
+}
+.frame.late {
+  border-color: var(--rose);
+  border-left-color: var(--rose);
+}
+.frame.next {
+  border-color: var(--lamp);
+  border-left-color: var(--lamp);
+  box-shadow: 0 0 12px var(--glow);
+  z-index: 1;
+}
+.frame.narrow {
+  padding: 0 1px;
+  justify-content: center;
+  border-left-width: 1px;
+}
+.frame.narrow .num {
+  font-size: 10px;
+  letter-spacing: -0.06em;
+}
+.frame.narrow .words {
+  position: static;
+  justify-content: center;
+}
+.frame:focus-visible {
+  outline-offset: -1px;
+  z-index: 2;
+}
 </style>

@@ -16,38 +16,91 @@ const all = [
   { name: 'shows', label: 'Shows', icon: Clapperboard },
 ]
 /** The Week and the Catalogue join the bar when there is first something in them. */
-const screens = computed(() => all.filter((s) => (s.name !== 'catalogue' || board.released.length > 0) && (s.name !== 'week' || board.placed.length > 0)))
+const screens = computed(() =>
+  all.filter(
+    (s) =>
+      (s.name !== 'catalogue' || board.released.length > 0) && (s.name !== 'week' || board.placed.length > 0),
+  ),
+)
 </script>
 
 <template>
   <header class="bar flex items-center gap-x-4 border-b border-faint px-5 h-[52px] max-sm:px-3">
-    <RouterLink to="/today" class="flex items-center gap-2.5 no-underline font-title font-bold text-16 rounded-control" aria-label="Lamp Reel, to Today">
+    <RouterLink
+      to="/today"
+      class="flex items-center gap-2.5 no-underline font-title font-bold text-16 rounded-control"
+      aria-label="Lamp Reel, to Today"
+    >
       <img src="/mark.svg" width="27" height="27" alt="" /><span class="max-lg:hidden">Lamp Reel</span>
     </RouterLink>
     <nav aria-label="Screens" class="screens flex gap-0.5">
-      <RouterLink v-for="s in screens" :key="s.name" :to="{ name: s.name }" class="screen" active-class="here">
+      <RouterLink
+        v-for="s in screens"
+        :key="s.name"
+        :to="{ name: s.name }"
+        class="screen"
+        active-class="here"
+      >
         <component :is="s.icon" :size="20" class="sm:hidden" aria-hidden="true" /><span>{{ s.label }}</span>
       </RouterLink>
     </nav>
     <span v-if="library.world === 'demo'" class="flex items-center gap-2 text-12 text-ink-2 max-md:hidden">
       <span class="border border-dashed border-ring rounded-control px-2 py-0.5">Demo</span>
-      <button class="btn btn-small btn-bare underline underline-offset-2" @click="library.enter('own')">Leave it</button>
+      <button class="btn btn-small btn-bare underline underline-offset-2" @click="library.enter('own')">
+        Leave it
+      </button>
     </span>
     <Capture class="ml-auto" />
-    <RouterLink :to="{ name: 'settings' }" class="btn btn-bare px-1.5" active-class="bg-raised" aria-label="Settings"><Gear :size="19" /></RouterLink>
+    <RouterLink
+      :to="{ name: 'settings' }"
+      class="btn btn-bare px-1.5"
+      active-class="bg-raised"
+      aria-label="Settings"
+      ><Gear :size="19"
+    /></RouterLink>
   </header>
 </template>
 
 <style scoped>
-.screen { display: inline-flex; align-items: center; gap: 4px; padding: 5px 10px; border-radius: 6px; font-weight: 500; color: var(--ink-2); text-decoration: none; }
-.screen:hover { color: var(--ink); }
-.here { background: var(--raised); color: var(--ink); }
+.screen {
+  display: inline-flex;
+  align-items: center;
+  gap: 4px;
+  padding: 5px 10px;
+  border-radius: 6px;
+  font-weight: 500;
+  color: var(--ink-2);
+  text-decoration: none;
+}
+.screen:hover {
+  color: var(--ink);
+}
+.here {
+  background: var(--raised);
+  color: var(--ink);
+}
 @media (max-width: 639px) {
-  .screens { position: fixed; inset: auto 0 0; z-index: 30; justify-content: space-around; padding: 4px 6px calc(4px + env(safe-area-inset-bottom)); background: var(--panel); border-top: 1px solid var(--line); }
-  .screen { flex-direction: column; font-size: 11px; padding: 5px 8px; }
+  .screens {
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 30;
+    justify-content: space-around;
+    padding: 4px 6px calc(4px + env(safe-area-inset-bottom));
+    background: var(--panel);
+    border-top: 1px solid var(--line);
+  }
+  .screen {
+    flex-direction: column;
+    font-size: 11px;
+    padding: 5px 8px;
+  }
 }
 </style>
 
 <style>
-@media (max-width: 639px) { body { padding-bottom: 64px; } }
+@media (max-width: 639px) {
+  body {
+    padding-bottom: 64px;
+  }
+}
 </style>

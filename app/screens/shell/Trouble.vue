@@ -21,9 +21,18 @@ function again() {
 
 <template>
   <div role="alert" class="flex flex-wrap items-center gap-3 border-b border-rose bg-panel px-5 py-3">
-    <p class="flex-1 min-w-[260px]"><Flag /><span class="late">Not stored.</span> {{ library.trouble?.sentence }}<template v-if="failed"> A back-up cannot be read from this store either.</template></p>
+    <p class="flex-1 min-w-[260px]">
+      <Flag /><span class="late">Not stored.</span> {{ library.trouble?.sentence
+      }}<template v-if="failed"> A back-up cannot be read from this store either.</template>
+    </p>
     <button v-if="library.state === 'open'" class="btn btn-small" @click="save">Download a back-up</button>
     <button class="btn btn-small" @click="again">Try again</button>
-    <button v-if="library.state === 'open'" class="btn btn-small btn-bare" @click="library.trouble = undefined">Close</button>
+    <button
+      v-if="library.state === 'open'"
+      class="btn btn-small btn-bare"
+      @click="library.trouble = undefined"
+    >
+      Close
+    </button>
   </div>
 </template>

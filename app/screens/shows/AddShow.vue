@@ -20,7 +20,19 @@ const start = ref(board.today)
 const zone = ref(board.shows[0]?.zone ?? 'UTC')
 const fault = ref('')
 async function add() {
-  const done = await library.perform(addShow, { title: title.value, kind: kind.value, zone: zone.value, rhythm: wish.value, time: time.value, start: start.value, hours: library.settings.hours }, 'aloud')
+  const done = await library.perform(
+    addShow,
+    {
+      title: title.value,
+      kind: kind.value,
+      zone: zone.value,
+      rhythm: wish.value,
+      time: time.value,
+      start: start.value,
+      hours: library.settings.hours,
+    },
+    'aloud',
+  )
   fault.value = done.ok ? '' : done.problem.sentence
   if (!done.ok) return
   emit('close')
@@ -32,8 +44,23 @@ async function add() {
 <template>
   <Sheet :open="true" title="Add a show" wide @close="emit('close')">
     <form class="grid gap-4" @submit.prevent="add">
-      <label><span class="label">Name of the show</span><input v-model="title" class="field" maxlength="80" /></label>
-      <div class="flex gap-2" role="radiogroup" aria-label="It is"><button v-for="k in (['video', 'audio'] as const)" :key="k" type="button" role="radio" class="btn" :class="kind === k ? 'border-ink bg-raised' : ''" :aria-checked="kind === k" @click="kind = k">{{ k === 'video' ? 'Video' : 'Audio' }}</button></div>
+      <label
+        ><span class="label">Name of the show</span><input v-model="title" class="field" maxlength="80"
+      /></label>
+      <div class="flex gap-2" role="radiogroup" aria-label="It is">
+        <button
+          v-for="k in ['video', 'audio'] as const"
+          :key="k"
+          type="button"
+          role="radio"
+          class="btn"
+          :class="kind === k ? 'border-ink bg-raised' : ''"
+          :aria-checked="kind === k"
+          @click="kind = k"
+        >
+          {{ k === 'video' ? 'Video' : 'Audio' }}
+        </button>
+      </div>
       <RhythmFields v-model:wish="wish" v-model:time="time" v-model:start="start" v-model:zone="zone" />
       <p v-if="fault" role="alert" class="late">{{ fault }}</p>
       <button class="btn btn-main justify-self-start">Add the show</button>

@@ -13,7 +13,8 @@ const { show } = defineProps<{ show: Show }>()
 const also = defineModel<Also>({ required: true })
 const library = useLibrary()
 const board = useBoard()
-const recipes = () => [show.recipe, ...(show.recipes ?? [])].flatMap((id) => library.records.recipes.get(id) ?? [])
+const recipes = () =>
+  [show.recipe, ...(show.recipes ?? [])].flatMap((id) => library.records.recipes.get(id) ?? [])
 const wishIn = (a: Also[number]): RhythmWish => wishOf(a.rule) ?? { each: 'week', every: 1, weekdays: [5] }
 function put(i: number, fields: Partial<Also[number]>) {
   also.value = also.value.map((a, n) => (n === i ? { ...a, ...fields } : a))
@@ -23,19 +24,71 @@ function wished(i: number, wish: RhythmWish) {
   if (rule.ok) put(i, { rule: rule.value })
 }
 function add() {
-  also.value = [...also.value, { name: '', rule: 'FREQ=MONTHLY;INTERVAL=1;BYDAY=1SA', start: addDays(board.today, 1), time: show.rhythm.time }]
+  also.value = [
+    ...also.value,
+    {
+      name: '',
+      rule: 'FREQ=MONTHLY;INTERVAL=1;BYDAY=1SA',
+      start: addDays(board.today, 1),
+      time: show.rhythm.time,
+    },
+  ]
 }
 function text(event: Event) {
-  return event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement ? event.target.value : ''
+  return event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement
+    ? event.target.value
+    : ''
 }
 </script>
 
 <template>
   <div class="mt-4 border-t border-faint pt-3">
     <details v-for="(a, i) in also" :key="i" class="mb-2" open>
-      <summary class="flex items-center gap-2 py-1"><strong class="font-semibold">Also {{ sayRhythm(a) }}</strong><button type="button" class="btn btn-bare btn-small px-1" :aria-label="`Remove the rhythm ${sayRhythm(a)}`" @click.prevent="also = also.filter((_, n) => n !== i)"><X :size="14" /></button></summary>
-      <div class="grid gap-3 pl-3 border-l border-line"><div class="grid grid-cols-2 gap-3"><label><span class="label">What goes out then</span><input class="field" :value="a.name" placeholder="Interview" @change="put(i, { name: text($event) })" /></label><label v-if="recipes().length > 1"><span class="label">Made by</span><select class="field" :value="a.recipe ?? ''" @change="put(i, { recipe: text($event) || undefined })"><option value="">the first recipe</option><option v-for="r in recipes()" :key="r.id" :value="r.id">{{ r.name }}</option></select></label></div>
-        <RhythmFields :wish="wishIn(a)" :time="a.time" :start="a.start" :zone="show.zone" :count="4" :zoned="false" worded @update:wish="wished(i, $event)" @update:time="put(i, { time: $event })" @update:start="put(i, { start: $event })" /></div>
+      <summary class="flex items-center gap-2 py-1">
+        <strong class="font-semibold">Also {{ sayRhythm(a) }}</strong
+        ><button
+          type="button"
+          class="btn btn-bare btn-small px-1"
+          :aria-label="`Remove the rhythm ${sayRhythm(a)}`"
+          @click.prevent="also = also.filter((_, n) => n !== i)"
+        >
+          <X :size="14" />
+        </button>
+      </summary>
+      <div class="grid gap-3 pl-3 border-l border-line">
+        <div class="grid grid-cols-2 gap-3">
+          <label
+            ><span class="label">What goes out then</span
+            ><input
+              class="field"
+              :value="a.name"
+              placeholder="Interview"
+              @change="put(i, { name: text($event) })" /></label
+          ><label v-if="recipes().length > 1"
+            ><span class="label">Made by</span
+            ><select
+              class="field"
+              :value="a.recipe ?? ''"
+              @change="put(i, { recipe: text($event) || undefined })"
+            >
+              <option value="">the first recipe</option>
+              <option v-for="r in recipes()" :key="r.id" :value="r.id">{{ r.name }}</option>
+            </select></label
+          >
+        </div>
+        <RhythmFields
+          :wish="wishIn(a)"
+          :time="a.time"
+          :start="a.start"
+          :zone="show.zone"
+          :count="4"
+          :zoned="false"
+          worded
+          @update:wish="wished(i, $event)"
+          @update:time="put(i, { time: $event })"
+          @update:start="put(i, { start: $event })"
+        />
+      </div>
     </details>
     <button type="button" class="btn btn-small" @click="add">Add another rhythm to this show</button>
   </div>

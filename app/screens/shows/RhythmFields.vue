@@ -8,7 +8,18 @@ import { dayAt, momentAt } from '@core/rhythm/zone'
 import { useBoard } from '@app/stores/board'
 
 /** When a show goes out: weekdays, every so many weeks, or every so many days; the next dates are shown while one chooses. */
-const { count = 6, also = [], zoned = true, worded = false } = defineProps<{ count?: number; kind?: Show['kind']; also?: NonNullable<Show['rhythm']['also']>; zoned?: boolean; worded?: boolean }>()
+const {
+  count = 6,
+  also = [],
+  zoned = true,
+  worded = false,
+} = defineProps<{
+  count?: number
+  kind?: Show['kind']
+  also?: NonNullable<Show['rhythm']['also']>
+  zoned?: boolean
+  worded?: boolean
+}>()
 const wish = defineModel<RhythmWish>('wish', { required: true })
 const time = defineModel<string>('time', { required: true })
 const start = defineModel<string>('start', { required: true })
@@ -17,29 +28,72 @@ const pauses = defineModel<{ from: string; to: string }[]>('pauses', { default: 
 
 const board = useBoard()
 const weekdays = [0, 1, 2, 3, 4, 5, 6]
-const every = [{ label: 'every week', each: 'week', n: 1 }, { label: 'every second week', each: 'week', n: 2 }, { label: 'every third week', each: 'week', n: 3 }, { label: 'every fourth week', each: 'week', n: 4 }, { label: 'every sixth week', each: 'week', n: 6 }, { label: 'every eighth week', each: 'week', n: 8 }, { label: 'every other day', each: 'day', n: 2 }, { label: 'every third day', each: 'day', n: 3 }, { label: 'every day', each: 'day', n: 1 }, { label: 'on certain weekdays of the month', each: 'month', n: 1 }] as const
+const every = [
+  { label: 'every week', each: 'week', n: 1 },
+  { label: 'every second week', each: 'week', n: 2 },
+  { label: 'every third week', each: 'week', n: 3 },
+  { label: 'every fourth week', each: 'week', n: 4 },
+  { label: 'every sixth week', each: 'week', n: 6 },
+  { label: 'every eighth week', each: 'week', n: 8 },
+  { label: 'every other day', each: 'day', n: 2 },
+  { label: 'every third day', each: 'day', n: 3 },
+  { label: 'every day', each: 'day', n: 1 },
+  { label: 'on certain weekdays of the month', each: 'month', n: 1 },
+] as const
 const chosen = computed({
-  get: () => Math.max(0, every.findIndex((e) => e.each === wish.value.each && e.n === wish.value.every)),
+  get: () =>
+    Math.max(
+      0,
+      every.findIndex((e) => e.each === wish.value.each && e.n === wish.value.every),
+    ),
   set: (i) => {
     const e = every[i]
     if (!e) return
     const season = wish.value.season === undefined ? {} : { season: wish.value.season }
-    const weekday = wish.value.each === 'week' ? (wish.value.weekdays[0] ?? 3) : wish.value.each === 'month' ? wish.value.weekday : 3
-    wish.value = e.each === 'day' ? { each: 'day', every: e.n, ...season } : e.each === 'month' ? { each: 'month', every: e.n, nths: [1, 3], weekday, ...season } : { each: 'week', every: e.n, weekdays: wish.value.each === 'week' ? wish.value.weekdays : [weekday], ...season }
+    const weekday =
+      wish.value.each === 'week'
+        ? (wish.value.weekdays[0] ?? 3)
+        : wish.value.each === 'month'
+          ? wish.value.weekday
+          : 3
+    wish.value =
+      e.each === 'day'
+        ? { each: 'day', every: e.n, ...season }
+        : e.each === 'month'
+          ? { each: 'month', every: e.n, nths: [1, 3], weekday, ...season }
+          : {
+              each: 'week',
+              every: e.n,
+              weekdays: wish.value.each === 'week' ? wish.value.weekdays : [weekday],
+              ...season,
+            }
   },
 })
 function toggle(day: number) {
   if (wish.value.each !== 'week') return
   const had = wish.value.weekdays.includes(day)
-  wish.value = { ...wish.value, weekdays: had ? wish.value.weekdays.filter((d) => d !== day) : [...wish.value.weekdays, day].sort() }
+  wish.value = {
+    ...wish.value,
+    weekdays: had ? wish.value.weekdays.filter((d) => d !== day) : [...wish.value.weekdays, day].sort(),
+  }
 }
-const nths = [{ n: 1, label: 'first' }, { n: 2, label: 'second' }, { n: 3, label: 'third' }, { n: 4, label: 'fourth' }, { n: -1, label: 'last' }]
+const nths = [
+  { n: 1, label: 'first' },
+  { n: 2, label: 'second' },
+  { n: 3, label: 'third' },
+  { n: 4, label: 'fourth' },
+  { n: -1, label: 'last' },
+]
 function toggleNth(n: number) {
   if (wish.value.each !== 'month') return
-  wish.value = { ...wish.value, nths: wish.value.nths.includes(n) ? wish.value.nths.filter((x) => x !== n) : [...wish.value.nths, n] }
+  wish.value = {
+    ...wish.value,
+    nths: wish.value.nths.includes(n) ? wish.value.nths.filter((x) => x !== n) : [...wish.value.nths, n],
+  }
 }
 function onWeekday(event: Event) {
-  if (wish.value.each === 'month' && event.target instanceof HTMLSelectElement) wish.value = { ...wish.value, weekday: Number(event.target.value) }
+  if (wish.value.each === 'month' && event.target instanceof HTMLSelectElement)
+    wish.value = { ...wish.value, weekday: Number(event.target.value) }
 }
 function season(event: Event) {
   if (!(event.target instanceof HTMLInputElement)) return
@@ -55,8 +109,14 @@ function addPause() {
 }
 /** The rhythm as a sentence that can be typed over; the clicks below follow it while it is typed. */
 const typed = ref<string>()
-const read = computed(() => (typed.value === undefined || typed.value.trim() === '' ? undefined : readRhythm(typed.value)))
-const sentence = computed(() => typed.value ?? (rule.value.ok ? sayRhythm({ rule: rule.value.value, start: start.value, time: time.value }) : ''))
+const read = computed(() =>
+  typed.value === undefined || typed.value.trim() === '' ? undefined : readRhythm(typed.value),
+)
+const sentence = computed(
+  () =>
+    typed.value ??
+    (rule.value.ok ? sayRhythm({ rule: rule.value.value, start: start.value, time: time.value }) : ''),
+)
 function say(event: Event) {
   if (!(event.target instanceof HTMLInputElement)) return
   typed.value = event.target.value
@@ -74,7 +134,14 @@ const dates = computed(() => {
   try {
     const today = dayAt(board.now, zone.value)
     const from = start.value > today ? start.value : today
-    return datesOf({ rule: rule.value.value, start: start.value, time: time.value, pauses: pauses.value, also }, from, addDays(from, 800)).filter((d) => momentAt(d, time.value, zone.value) > board.now).slice(0, count).map((d) => ({ day: sayDay(d, today), away: sayAway(d, today) }))
+    return datesOf(
+      { rule: rule.value.value, start: start.value, time: time.value, pauses: pauses.value, also },
+      from,
+      addDays(from, 800),
+    )
+      .filter((d) => momentAt(d, time.value, zone.value) > board.now)
+      .slice(0, count)
+      .map((d) => ({ day: sayDay(d, today), away: sayAway(d, today) }))
   } catch {
     return []
   }
@@ -83,35 +150,139 @@ const dates = computed(() => {
 
 <template>
   <div class="grid gap-4">
-    <label v-if="worded"><span class="label">In words</span><input class="field" :value="sentence" :aria-invalid="read !== undefined && !read.ok" placeholder="every second Tuesday 18:30" autocomplete="off" @input="say" @change="said" @blur="said" /><span v-if="read && !read.ok" role="alert" class="late block mt-1 text-12">{{ read.problem.sentence }}</span></label>
+    <label v-if="worded"
+      ><span class="label">In words</span
+      ><input
+        class="field"
+        :value="sentence"
+        :aria-invalid="read !== undefined && !read.ok"
+        placeholder="every second Tuesday 18:30"
+        autocomplete="off"
+        @input="say"
+        @change="said"
+        @blur="said"
+      /><span v-if="read && !read.ok" role="alert" class="late block mt-1 text-12">{{
+        read.problem.sentence
+      }}</span></label
+    >
     <div class="grid grid-cols-1 gap-3 sm:grid-cols-[1fr_120px_150px]">
-      <label><span class="label">How often</span><select v-model="chosen" class="field"><option v-for="(e, i) in every" :key="e.label" :value="i">{{ e.label }}</option></select></label>
-      <label><span class="label">Time</span><input v-model="time" type="time" class="field" required /></label>
-      <label><span class="label">From</span><input v-model="start" type="date" class="field" required /></label>
+      <label
+        ><span class="label">How often</span
+        ><select v-model="chosen" class="field">
+          <option v-for="(e, i) in every" :key="e.label" :value="i">{{ e.label }}</option>
+        </select></label
+      >
+      <label
+        ><span class="label">Time</span><input v-model="time" type="time" class="field" required
+      /></label>
+      <label
+        ><span class="label">From</span><input v-model="start" type="date" class="field" required
+      /></label>
     </div>
     <fieldset v-if="wish.each === 'week'">
       <legend class="label">On</legend>
       <div class="flex flex-wrap gap-1.5">
-        <button v-for="d in weekdays" :key="d" type="button" class="btn btn-small w-[48px]" :class="wish.weekdays.includes(d) ? 'border-ink bg-raised font-semibold' : 'text-ink-2'" :aria-pressed="wish.weekdays.includes(d)" :aria-label="weekdayName(d)" @click="toggle(d)">{{ weekdayName(d).slice(0, 3) }}</button>
+        <button
+          v-for="d in weekdays"
+          :key="d"
+          type="button"
+          class="btn btn-small w-[48px]"
+          :class="wish.weekdays.includes(d) ? 'border-ink bg-raised font-semibold' : 'text-ink-2'"
+          :aria-pressed="wish.weekdays.includes(d)"
+          :aria-label="weekdayName(d)"
+          @click="toggle(d)"
+        >
+          {{ weekdayName(d).slice(0, 3) }}
+        </button>
       </div>
     </fieldset>
     <fieldset v-if="wish.each === 'month'">
       <legend class="label">On the</legend>
-      <div class="flex flex-wrap gap-1.5"><button v-for="n in nths" :key="n.n" type="button" class="btn btn-small" :class="wish.nths.includes(n.n) ? 'border-ink bg-raised font-semibold' : 'text-ink-2'" :aria-pressed="wish.nths.includes(n.n)" @click="toggleNth(n.n)">{{ n.label }}</button>
-        <select class="field w-auto min-h-[28px] py-0.5" :value="wish.weekday" aria-label="Weekday" @change="onWeekday"><option v-for="d in weekdays" :key="d" :value="d">{{ weekdayName(d) }}</option></select></div>
+      <div class="flex flex-wrap gap-1.5">
+        <button
+          v-for="n in nths"
+          :key="n.n"
+          type="button"
+          class="btn btn-small"
+          :class="wish.nths.includes(n.n) ? 'border-ink bg-raised font-semibold' : 'text-ink-2'"
+          :aria-pressed="wish.nths.includes(n.n)"
+          @click="toggleNth(n.n)"
+        >
+          {{ n.label }}
+        </button>
+        <select
+          class="field w-auto min-h-[28px] py-0.5"
+          :value="wish.weekday"
+          aria-label="Weekday"
+          @change="onWeekday"
+        >
+          <option v-for="d in weekdays" :key="d" :value="d">{{ weekdayName(d) }}</option>
+        </select>
+      </div>
     </fieldset>
     <details v-if="count > 6" class="sub" :open="pauses.length > 0 || wish.season !== undefined">
       <summary class="py-1">Pauses and seasons</summary>
-      <ul class="flex flex-wrap gap-1.5 my-2" aria-label="Pauses"><li v-for="(p, i) in pauses" :key="p.from" class="border border-line rounded-control px-2 py-0.5">{{ sayDay(p.from) }} to {{ sayDay(p.to) }}<button type="button" class="ml-1.5" :aria-label="`No pause from ${sayDay(p.from)} after all`" @click="pauses = pauses.filter((_, n) => n !== i)">×</button></li></ul>
-      <div class="flex flex-wrap gap-2 items-end"><label><span class="label">Pause from</span><input v-model="pause.from" class="field" type="date" /></label><label><span class="label">to</span><input v-model="pause.to" class="field" type="date" :min="pause.from" /></label><button type="button" class="btn" @click="addPause">Add the pause</button><label class="ml-auto w-[150px]"><span class="label">Ends after so many</span><input class="field" type="number" min="1" max="1000" :value="wish.season ?? ''" placeholder="never" @change="season" /></label></div>
+      <ul class="flex flex-wrap gap-1.5 my-2" aria-label="Pauses">
+        <li v-for="(p, i) in pauses" :key="p.from" class="border border-line rounded-control px-2 py-0.5">
+          {{ sayDay(p.from) }} to {{ sayDay(p.to)
+          }}<button
+            type="button"
+            class="ml-1.5"
+            :aria-label="`No pause from ${sayDay(p.from)} after all`"
+            @click="pauses = pauses.filter((_, n) => n !== i)"
+          >
+            ×
+          </button>
+        </li>
+      </ul>
+      <div class="flex flex-wrap gap-2 items-end">
+        <label
+          ><span class="label">Pause from</span
+          ><input v-model="pause.from" class="field" type="date" /></label
+        ><label
+          ><span class="label">to</span
+          ><input v-model="pause.to" class="field" type="date" :min="pause.from" /></label
+        ><button type="button" class="btn" @click="addPause">Add the pause</button
+        ><label class="ml-auto w-[150px]"
+          ><span class="label">Ends after so many</span
+          ><input
+            class="field"
+            type="number"
+            min="1"
+            max="1000"
+            :value="wish.season ?? ''"
+            placeholder="never"
+            @change="season"
+        /></label>
+      </div>
     </details>
-    <label v-if="zoned"><span class="label">Time zone</span><select v-model="zone" class="field"><option v-if="!zones.includes(zone)" :value="zone">{{ zone }}</option><option v-for="z in zones" :key="z" :value="z">{{ z }}</option></select></label>
+    <label v-if="zoned"
+      ><span class="label">Time zone</span
+      ><select v-model="zone" class="field">
+        <option v-if="!zones.includes(zone)" :value="zone">{{ zone }}</option>
+        <option v-for="z in zones" :key="z" :value="z">{{ z }}</option>
+      </select></label
+    >
     <div aria-live="polite">
       <p class="label">Goes out</p>
-      <ol v-if="dates.length > 0" class="film flex gap-1.5 flex-wrap bg-base rounded-card p-2 text-ink" aria-label="The next dates">
-        <li v-for="d in dates" :key="d.day" class="flex-1 min-w-[84px] border border-dashed border-ring rounded-[4px] px-2 py-1 text-12"><strong class="block font-semibold">{{ d.day }}</strong><span class="num text-11">{{ d.away }}</span></li>
+      <ol
+        v-if="dates.length > 0"
+        class="film flex gap-1.5 flex-wrap bg-base rounded-card p-2 text-ink"
+        aria-label="The next dates"
+      >
+        <li
+          v-for="d in dates"
+          :key="d.day"
+          class="flex-1 min-w-[84px] border border-dashed border-ring rounded-[4px] px-2 py-1 text-12"
+        >
+          <strong class="block font-semibold">{{ d.day }}</strong><span class="num text-11">{{
+            d.away
+          }}</span>
+        </li>
       </ol>
-      <p v-else class="late">{{ rule.ok ? 'This yields no dates. Check the date and the time.' : rule.problem.sentence }}</p>
+      <p v-else class="late">
+        {{ rule.ok ? 'This yields no dates. Check the date and the time.' : rule.problem.sentence }}
+      </p>
     </div>
   </div>
 </template>

@@ -21,7 +21,16 @@ const adding = ref(false)
     <header class="flex flex-wrap items-center gap-3 mb-4">
       <h1>Shows</h1>
       <div class="flex gap-1.5" role="group" aria-label="Which show">
-        <button v-for="s in board.shows" :key="s.id" class="btn" :class="s.id === show?.id ? 'border-ink bg-raised' : ''" :aria-pressed="s.id === show?.id" @click="router.push({ name: 'shows', params: { show: s.id } })">{{ s.title }}</button>
+        <button
+          v-for="s in board.shows"
+          :key="s.id"
+          class="btn"
+          :class="s.id === show?.id ? 'border-ink bg-raised' : ''"
+          :aria-pressed="s.id === show?.id"
+          @click="router.push({ name: 'shows', params: { show: s.id } })"
+        >
+          {{ s.title }}
+        </button>
       </div>
       <p v-if="show" class="sub flex-1">{{ sayRhythm(show.rhythm) }}</p>
       <button class="btn" @click="adding = true">Add a show</button>

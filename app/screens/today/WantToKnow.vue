@@ -10,8 +10,13 @@ const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
 const board = useBoard()
 const card = computed(() => board.cardOf(episode))
-const untold = computed(() => episode.idea.asked.filter((a) => a.tell && a.mail !== '' && a.told === undefined))
-const message = computed(() => `You asked for it, and it is out: “${card.value?.title ?? episode.title}”${card.value ? `, ${card.value.show.title} ${card.value.number}` : ''}. Thank you for asking.`)
+const untold = computed(() =>
+  episode.idea.asked.filter((a) => a.tell && a.mail !== '' && a.told === undefined),
+)
+const message = computed(
+  () =>
+    `You asked for it, and it is out: “${card.value?.title ?? episode.title}”${card.value ? `, ${card.value.show.title} ${card.value.number}` : ''}. Thank you for asking.`,
+)
 async function copy(text: string) {
   await navigator.clipboard.writeText(text)
   library.say('Copied.')
@@ -19,10 +24,31 @@ async function copy(text: string) {
 </script>
 
 <template>
-  <section v-if="untold.length > 0" class="panel p-4 grid gap-2" :aria-label="`Who wanted to be told of ${episode.title}`">
-    <p><strong>{{ untold.length === 1 ? 'One person' : `${untold.length} people` }} wanted to be told</strong> that {{ card?.number }} {{ card?.title }} is out.</p>
-    <ul class="grid gap-1 text-12"><li v-for="a in untold" :key="a.id">{{ a.name || 'no name' }} <span class="text-ink-2">{{ a.mail }}</span></li></ul>
+  <section
+    v-if="untold.length > 0"
+    class="panel p-4 grid gap-2"
+    :aria-label="`Who wanted to be told of ${episode.title}`"
+  >
+    <p>
+      <strong>{{ untold.length === 1 ? 'One person' : `${untold.length} people` }} wanted to be told</strong>
+      that {{ card?.number }} {{ card?.title }} is out.
+    </p>
+    <ul class="grid gap-1 text-12">
+      <li v-for="a in untold" :key="a.id">
+        {{ a.name || 'no name' }} <span class="text-ink-2">{{ a.mail }}</span>
+      </li>
+    </ul>
     <p class="border-l-2 border-line pl-3 text-12">{{ message }}</p>
-    <p class="flex flex-wrap gap-2"><button class="btn btn-small" @click="copy(message)">Copy the message</button><button class="btn btn-small" @click="copy(untold.map((a) => a.mail).join(', '))">Copy the addresses</button><button class="btn btn-small" @click="library.perform(markTold, { episode: episode.id, asked: untold.map((a) => a.id) }, 'aloud')">They have been told</button></p>
+    <p class="flex flex-wrap gap-2">
+      <button class="btn btn-small" @click="copy(message)">Copy the message</button
+      ><button class="btn btn-small" @click="copy(untold.map((a) => a.mail).join(', '))">
+        Copy the addresses</button
+      ><button
+        class="btn btn-small"
+        @click="library.perform(markTold, { episode: episode.id, asked: untold.map((a) => a.id) }, 'aloud')"
+      >
+        They have been told
+      </button>
+    </p>
   </section>
 </template>

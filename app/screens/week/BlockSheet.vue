@@ -17,22 +17,52 @@ const found = computed(() => board.stepIn.get(block.step))
 const at = ref(block.at ?? '')
 const pieces = computed(() => found.value?.state.step.blocks.filter((b) => b.day >= board.today).length ?? 0)
 async function time(value: string | undefined) {
-  await library.perform(timeBlock, { step: block.step, day: block.day, minutes: block.minutes, at: value }, 'aloud')
+  await library.perform(
+    timeBlock,
+    { step: block.step, day: block.day, minutes: block.minutes, at: value },
+    'aloud',
+  )
   emit('close')
 }
 </script>
 
 <template>
   <Sheet :open="true" :title="found?.state.step.name ?? ''" @close="emit('close')">
-    <p class="sub mb-3"><span class="num">{{ found?.card.number }}</span> {{ found?.card.title }}. {{ sayMinutes(block.minutes) }} on {{ sayDay(block.day) }}<template v-if="block.at">, {{ block.at }}</template>.</p>
+    <p class="sub mb-3">
+      <span class="num">{{ found?.card.number }}</span> {{ found?.card.title }}.
+      {{ sayMinutes(block.minutes) }} on {{ sayDay(block.day)
+      }}<template v-if="block.at">, {{ block.at }}</template
+      >.
+    </p>
     <p class="flex flex-wrap gap-2">
       <button class="btn btn-main" @click="emit('act', 'open')">Go to it</button>
-      <button class="btn" @click="emit('act', 'timer')">{{ running ? 'Stop it' : 'Start it' }} <span class="key">T</span></button>
-      <button class="btn" @click="emit('act', 'pin')">{{ block.kind === 'pinned' ? 'Let planning move it' : 'Pin it here' }} <span class="key">P</span></button>
-      <button v-if="block.minutes >= 60" class="btn" @click="emit('act', 'split')">Split it <span class="key">S</span></button>
-      <button v-if="pieces > 1" class="btn" @click="emit('act', 'join')">Join its {{ pieces }} pieces here <span class="key">J</span></button>
-      <button v-if="block.kind !== 'would'" class="btn" @click="emit('act', 'off')">Back to the plan <span class="key">Delete</span></button>
+      <button class="btn" @click="emit('act', 'timer')">
+        {{ running ? 'Stop it' : 'Start it' }} <span class="key">T</span>
+      </button>
+      <button class="btn" @click="emit('act', 'pin')">
+        {{ block.kind === 'pinned' ? 'Let planning move it' : 'Pin it here' }} <span class="key">P</span>
+      </button>
+      <button v-if="block.minutes >= 60" class="btn" @click="emit('act', 'split')">
+        Split it <span class="key">S</span>
+      </button>
+      <button v-if="pieces > 1" class="btn" @click="emit('act', 'join')">
+        Join its {{ pieces }} pieces here <span class="key">J</span>
+      </button>
+      <button v-if="block.kind !== 'would'" class="btn" @click="emit('act', 'off')">
+        Back to the plan <span class="key">Delete</span>
+      </button>
     </p>
-    <form class="flex items-end gap-2 mt-4 border-t border-faint pt-3" @submit.prevent="time(at || undefined)"><label><span class="label">At a clock time, as with a guest</span><input v-model="at" class="field w-[130px]" type="time" /></label><button class="btn">Set it</button><button v-if="block.at" type="button" class="btn btn-bare" @click="time(undefined)">At no particular time</button></form>
+    <form
+      class="flex items-end gap-2 mt-4 border-t border-faint pt-3"
+      @submit.prevent="time(at || undefined)"
+    >
+      <label
+        ><span class="label">At a clock time, as with a guest</span
+        ><input v-model="at" class="field w-[130px]" type="time" /></label
+      ><button class="btn">Set it</button
+      ><button v-if="block.at" type="button" class="btn btn-bare" @click="time(undefined)">
+        At no particular time
+      </button>
+    </form>
   </Sheet>
 </template>

@@ -18,8 +18,17 @@ const board = useBoard()
 const plan = usePlan()
 const hours = ref(4)
 const looking = ref<'lost' | 'hours'>('lost')
-interface Mend { name: string; after: Outlook | undefined; act: () => Promise<unknown> }
-interface Break { card: Card; before: Outlook; after: Outlook; mends: Mend[] }
+interface Mend {
+  name: string
+  after: Outlook | undefined
+  act: () => Promise<unknown>
+}
+interface Break {
+  card: Card
+  before: Outlook
+  after: Outlook
+  mends: Mend[]
+}
 const breaks = shallowRef<Break[]>()
 let turn = 0
 async function look() {
@@ -28,14 +37,20 @@ async function look() {
   const change = Object.fromEntries(days.map((d) => [d, minutes - hoursOn(board.settings, d)]))
   const after = await plan.whatIf({ hours: change })
   if (mine !== turn) return
-  const found = [...plan.outlooks.values()].flatMap((before): Break[] => {
-    const next = after.get(before.episode)
-    const card = board.card(before.episode)
-    return next && card && Math.abs(next.chance - before.chance) >= 0.005 ? [{ card, before, after: next, mends: [] }] : []
-  }).sort((a, b) => (a.before.release < b.before.release ? -1 : 1))
+  const found = [...plan.outlooks.values()]
+    .flatMap((before): Break[] => {
+      const next = after.get(before.episode)
+      const card = board.card(before.episode)
+      return next && card && Math.abs(next.chance - before.chance) >= 0.005
+        ? [{ card, before, after: next, mends: [] }]
+        : []
+    })
+    .sort((a, b) => (a.before.release < b.before.release ? -1 : 1))
   breaks.value = found
   // Ways out for what gets worse, with the days already lost.
-  for (const b of found.filter((x) => x.after.is !== 'on track' && x.after.chance < x.before.chance).slice(0, 3)) {
+  for (const b of found
+    .filter((x) => x.after.is !== 'on track' && x.after.chance < x.before.chance)
+    .slice(0, 3)) {
     const mends = await mendsOf(b, change)
     if (mine !== turn) return
     breaks.value = breaks.value.map((x) => (x.card === b.card ? { ...x, mends } : x))
@@ -48,16 +63,41 @@ async function mendsOf(b: Break, change: Record<Day, number>): Promise<Mend[]> {
   const next = board.openOf(card.show, 12).find((s) => s.day > b.before.release)
   if (next) {
     const what: WhatIf = { hours: change, moved: { [card.episode.id]: next.day } }
-    list.push({ name: `move it to ${sayDay(next.day)}`, after: (await plan.whatIf(what)).get(card.episode.id), act: () => library.perform(placeOnSlot, { episode: card.episode.id, day: next.original }) })
+    list.push({
+      name: `move it to ${sayDay(next.day)}`,
+      after: (await plan.whatIf(what)).get(card.episode.id),
+      act: () => library.perform(placeOnSlot, { episode: card.episode.id, day: next.original }),
+    })
   }
   const spare = board.spares.find((x) => x.show.id === card.show.id && x.standing.ready)
-  if (spare && place.on === 'slot') list.push({ name: `send the spare “${spare.title}”`, after: undefined, act: async () => { const off = await library.perform(takeOff, { episode: card.episode.id }); if (off.ok) await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day }) } })
+  if (spare && place.on === 'slot')
+    list.push({
+      name: `send the spare “${spare.title}”`,
+      after: undefined,
+      act: async () => {
+        const off = await library.perform(takeOff, { episode: card.episode.id })
+        if (off.ok) await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day })
+      },
+    })
   return list
 }
-watch([() => days.join(), looking, hours], () => { void look() }, { immediate: true })
+watch(
+  [() => days.join(), looking, hours],
+  () => {
+    void look()
+  },
+  { immediate: true },
+)
 async function set(minutes: number | undefined, mend?: Mend) {
   const done = await library.perform(setDays, { days, minutes }, mend ? 'quiet' : 'aloud')
-  if (done.ok && mend) { await mend.act(); library.say(`${days.length === 1 ? 'The day is' : 'The days are'} set, and: ${mend.name}. Each is a step of undo.`, 'done', true) }
+  if (done.ok && mend) {
+    await mend.act()
+    library.say(
+      `${days.length === 1 ? 'The day is' : 'The days are'} set, and: ${mend.name}. Each is a step of undo.`,
+      'done',
+      true,
+    )
+  }
   if (done.ok) emit('done')
 }
 const minutes = computed(() => (looking.value === 'lost' ? 0 : Math.round(hours.value * 60)))
@@ -66,12 +106,58 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
 
 <template>
   <section class="panel border-ring p-3 mb-3" aria-label="Days chosen">
-    <div class="flex flex-wrap items-center gap-3"><strong class="flex-1 min-w-[180px]">{{ [...days].sort().map((d) => sayDay(d)).join(', ') }}</strong>
-      <button class="btn btn-small" @mouseenter="looking = 'lost'" @focus="looking = 'lost'" @click="set(0)">Lost, no hours</button>
-      <span class="flex items-center gap-1.5"><button class="btn btn-small" @focus="looking = 'hours'" @mouseenter="looking = 'hours'" @click="set(Math.round(hours * 60))">{{ hours }} h each</button><input v-model.number="hours" class="field num w-[64px] min-h-[28px] py-0" type="number" min="0" max="24" step="0.5" aria-label="Hours on each day chosen" @focus="looking = 'hours'" /></span>
-      <button class="btn btn-small" @click="set(undefined)">The usual hours</button><button class="btn btn-bare btn-small" @click="emit('done')">None</button></div>
+    <div class="flex flex-wrap items-center gap-3">
+      <strong class="flex-1 min-w-[180px]">{{
+        [...days]
+          .sort()
+          .map((d) => sayDay(d))
+          .join(', ')
+      }}</strong>
+      <button class="btn btn-small" @mouseenter="looking = 'lost'" @focus="looking = 'lost'" @click="set(0)">
+        Lost, no hours
+      </button>
+      <span class="flex items-center gap-1.5"
+        ><button
+          class="btn btn-small"
+          @focus="looking = 'hours'"
+          @mouseenter="looking = 'hours'"
+          @click="set(Math.round(hours * 60))"
+        >
+          {{ hours }} h each</button
+        ><input
+          v-model.number="hours"
+          class="field num w-[64px] min-h-[28px] py-0"
+          type="number"
+          min="0"
+          max="24"
+          step="0.5"
+          aria-label="Hours on each day chosen"
+          @focus="looking = 'hours'"
+      /></span>
+      <button class="btn btn-small" @click="set(undefined)">The usual hours</button
+      ><button class="btn btn-bare btn-small" @click="emit('done')">None</button>
+    </div>
     <p class="sub mt-1">{{ looking === 'lost' ? 'If they are lost' : `With ${hours} h each` }}:</p>
-    <ul v-if="breaks" class="grid gap-1 text-12" aria-label="What it does to the releases"><li v-for="b in breaks" :key="b.card.episode.id" class="flex flex-wrap items-center gap-x-2 gap-y-1"><span><span class="num">{{ b.card.number }}</span> {{ b.card.title }}: {{ b.before.is }} <span class="num">{{ percent(b.before) }}</span> → <strong>{{ b.after.is }}</strong> <span class="num">{{ percent(b.after) }}</span></span><button v-for="m in b.mends" :key="m.name" class="btn btn-small min-h-[24px] text-11" @click="set(minutes, m)">and {{ m.name }}<template v-if="m.after">: {{ m.after.is }} <span class="num">{{ percent(m.after) }}</span></template></button></li><li v-if="breaks.length === 0" class="text-ink-2">No release changes by it.</li></ul>
+    <ul v-if="breaks" class="grid gap-1 text-12" aria-label="What it does to the releases">
+      <li v-for="b in breaks" :key="b.card.episode.id" class="flex flex-wrap items-center gap-x-2 gap-y-1">
+        <span
+          ><span class="num">{{ b.card.number }}</span> {{ b.card.title }}: {{ b.before.is }}
+          <span class="num">{{ percent(b.before) }}</span> → <strong>{{ b.after.is }}</strong>
+          <span class="num">{{ percent(b.after) }}</span></span
+        ><button
+          v-for="m in b.mends"
+          :key="m.name"
+          class="btn btn-small min-h-[24px] text-11"
+          @click="set(minutes, m)"
+        >
+          and {{ m.name
+          }}<template v-if="m.after"
+            >: {{ m.after.is }} <span class="num">{{ percent(m.after) }}</span></template
+          >
+        </button>
+      </li>
+      <li v-if="breaks.length === 0" class="text-ink-2">No release changes by it.</li>
+    </ul>
     <p v-else class="sub">Looking at the releases…</p>
   </section>
 </template>

@@ -12,16 +12,50 @@ const { day, free, blocks } = defineProps<{ day: Day; free: number; blocks: read
 const emit = defineEmits<{ close: []; pull: [{ step: Id; from: Day; minutes: number }] }>()
 const board = useBoard()
 const minutes = ref(free)
-const fits = computed(() => blocks.filter((b) => b.day > day && b.minutes <= minutes.value && b.kind !== 'pinned' && b.kind !== 'done').flatMap((block) => {
-  const found = board.stepIn.get(block.step)
-  return found?.state.free && (found.state.earliest === undefined || found.state.earliest <= day) ? [{ block, ...found }] : []
-}).sort((a, b) => ((a.state.due ?? '9') < (b.state.due ?? '9') ? -1 : 1)).slice(0, 8))
+const fits = computed(() =>
+  blocks
+    .filter((b) => b.day > day && b.minutes <= minutes.value && b.kind !== 'pinned' && b.kind !== 'done')
+    .flatMap((block) => {
+      const found = board.stepIn.get(block.step)
+      return found?.state.free && (found.state.earliest === undefined || found.state.earliest <= day)
+        ? [{ block, ...found }]
+        : []
+    })
+    .sort((a, b) => ((a.state.due ?? '9') < (b.state.due ?? '9') ? -1 : 1))
+    .slice(0, 8),
+)
 </script>
 
 <template>
   <Sheet :open="true" :title="`Pull something forward to ${sayDay(day)}`" @close="emit('close')">
-    <label class="flex items-center gap-2 mb-3">I have <input v-model.number="minutes" class="field num w-[84px]" type="number" min="5" max="720" step="5" aria-label="Free minutes" /> minutes</label>
-    <ul class="grid gap-1" aria-label="What fits"><li v-for="f in fits" :key="f.block.key"><button class="flex w-full items-baseline gap-3 px-2 py-1.5 text-left rounded-control hover:bg-raised" @click="emit('pull', { step: f.block.step, from: f.block.day, minutes: f.block.minutes })"><span class="num w-[56px]">{{ sayMinutes(f.block.minutes) }}</span><span class="flex-1"><strong class="font-semibold">{{ f.state.step.name }}</strong>, <span class="num">{{ f.card.number }}</span> {{ f.card.title }}</span><span class="sub whitespace-nowrap">{{ f.state.due ? `due ${sayAway(f.state.due, board.today)}` : '' }}</span></button></li></ul>
+    <label class="flex items-center gap-2 mb-3"
+      >I have
+      <input
+        v-model.number="minutes"
+        class="field num w-[84px]"
+        type="number"
+        min="5"
+        max="720"
+        step="5"
+        aria-label="Free minutes"
+      />
+      minutes</label
+    >
+    <ul class="grid gap-1" aria-label="What fits">
+      <li v-for="f in fits" :key="f.block.key">
+        <button
+          class="flex w-full items-baseline gap-3 px-2 py-1.5 text-left rounded-control hover:bg-raised"
+          @click="emit('pull', { step: f.block.step, from: f.block.day, minutes: f.block.minutes })"
+        >
+          <span class="num w-[56px]">{{ sayMinutes(f.block.minutes) }}</span><span class="flex-1"
+            ><strong class="font-semibold">{{ f.state.step.name }}</strong
+            >, <span class="num">{{ f.card.number }}</span> {{ f.card.title }}</span
+          ><span class="sub whitespace-nowrap">{{
+            f.state.due ? `due ${sayAway(f.state.due, board.today)}` : ''
+          }}</span>
+        </button>
+      </li>
+    </ul>
     <p v-if="fits.length === 0" class="sub">Nothing that can be begun fits into {{ minutes }} minutes.</p>
   </Sheet>
 </template>

@@ -2,7 +2,19 @@
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { CalendarPlus, ChevronLeft, ChevronRight } from '@lucide/vue'
-import { joinBlocks, layEpisode, layOnDay, leftToToday, orderDay, pinBlock, splitBlock, startStep, stopStep, takeOffDay, takePlan } from '@core/commands/week'
+import {
+  joinBlocks,
+  layEpisode,
+  layOnDay,
+  leftToToday,
+  orderDay,
+  pinBlock,
+  splitBlock,
+  startStep,
+  stopStep,
+  takeOffDay,
+  takePlan,
+} from '@core/commands/week'
 import type { Outlook } from '@core/plan/forecast'
 import { hoursOn } from '@core/plan/load'
 import { occurrencesOf } from '@core/plan/standing'
@@ -40,15 +52,35 @@ const days = computed(() => Array.from({ length: 7 }, (_, i) => addDays(monday.v
 const picked = ref(new Set<Day>())
 const over = ref('')
 
-const stored = computed(() => new Map<string, PlannedBlock>(board.working.flatMap((c) => c.steps.flatMap((s) => s.blocks.map((b) => [`${s.id} ${b.day}`, b] as const)))))
+const stored = computed(
+  () =>
+    new Map<string, PlannedBlock>(
+      board.working.flatMap((c) =>
+        c.steps.flatMap((s) => s.blocks.map((b) => [`${s.id} ${b.day}`, b] as const)),
+      ),
+    ),
+)
 const storedKeys = computed(() => new Map<string, boolean>([...stored.value].map(([k, b]) => [k, b.pinned])))
 const blocks = computed<Shown[]>(() => {
   const proposal = plan.proposal
   const running = library.settings.running?.step
   const inPlan = new Set(proposal?.of.tasks.map((t) => t.id))
   const asIs = board.load.blocks.filter((b) => storedKeys.value.has(`${b.id} ${b.day}`) || !inPlan.has(b.id))
-  const all = proposal ? [...asIs.filter((b) => !inPlan.has(b.id) || (storedKeys.value.get(`${b.id} ${b.day}`) ?? false)), ...proposal.plan.blocks.filter((b) => !(storedKeys.value.get(`${b.id} ${b.day}`) ?? false))] : board.load.blocks
-  const loose = board.unplaced.flatMap((c) => c.steps.flatMap((s) => (s.doneAt === undefined ? s.blocks.filter((b) => b.day >= board.today).map((b) => ({ id: s.id, day: b.day, minutes: b.minutes })) : [])))
+  const all = proposal
+    ? [
+        ...asIs.filter((b) => !inPlan.has(b.id) || (storedKeys.value.get(`${b.id} ${b.day}`) ?? false)),
+        ...proposal.plan.blocks.filter((b) => !(storedKeys.value.get(`${b.id} ${b.day}`) ?? false)),
+      ]
+    : board.load.blocks
+  const loose = board.unplaced.flatMap((c) =>
+    c.steps.flatMap((s) =>
+      s.doneAt === undefined
+        ? s.blocks
+            .filter((b) => b.day >= board.today)
+            .map((b) => ({ id: s.id, day: b.day, minutes: b.minutes }))
+        : [],
+    ),
+  )
   const seen = new Set<string>()
   return [...all, ...loose].map((b) => {
     const known = `${b.id} ${b.day}`
@@ -56,29 +88,127 @@ const blocks = computed<Shown[]>(() => {
     const rest = seen.has(known)
     seen.add(known)
     const pinned = rest ? undefined : storedKeys.value.get(known)
-    const kind = proposal && inPlan.has(b.id) && pinned !== true ? 'would' : pinned === undefined ? 'would' : pinned ? 'pinned' : 'laid'
+    const kind =
+      proposal && inPlan.has(b.id) && pinned !== true
+        ? 'would'
+        : pinned === undefined
+          ? 'would'
+          : pinned
+            ? 'pinned'
+            : 'laid'
     const own = rest ? undefined : stored.value.get(known)
-    return { key: rest ? `${known} rest` : known, step: b.id, day: b.day, minutes: b.minutes, kind, running: b.id === running, at: own?.at, place: own?.place, rest }
+    return {
+      key: rest ? `${known} rest` : known,
+      step: b.id,
+      day: b.day,
+      minutes: b.minutes,
+      kind,
+      running: b.id === running,
+      at: own?.at,
+      place: own?.place,
+      rest,
+    }
   })
 })
-const done = computed<Shown[]>(() => board.working.flatMap((c) => c.steps.flatMap((s) => (s.doneAt !== undefined && s.doneAt.slice(0, 10) >= monday.value ? [{ key: `${s.id} done`, step: s.id, day: s.doneAt.slice(0, 10), minutes: Math.max(15, s.logged || s.minutes), kind: 'done' as const, running: false }] : []))))
-const times = computed(() => occurrencesOf(library.records.standing.values(), days.value[0] ?? board.today, days.value[6] ?? board.today))
-const busy = computed(() => [...library.records.busy.values()].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)))
-const rows = computed(() => days.value.map((day): DayShown => {
-  const mine = inDayOrder([...done.value.filter((b) => b.day === day), ...blocks.value.filter((b) => b.day === day && day >= board.today)])
-  const room = hoursOn(board.settings, day)
-  const standing = times.value.filter((t) => t.day === day)
-  const taken = busy.value.filter((b) => b.day === day)
-  const setup = day < board.today ? 0 : [...new Set(mine.filter((b) => b.kind !== 'done').flatMap((b) => stepOf(b.step)?.state.step.kind ?? []))].reduce((s, k) => s + (board.settings.setup[k] ?? 0), 0)
-  const used = setup + mine.reduce((s, b) => s + b.minutes, 0) + standing.filter((t) => t.state === 'done' || (t.state === 'to do' && day >= board.today)).reduce((s, t) => s + t.work.minutes, 0) + (day < board.today ? 0 : taken.reduce((s, b) => s + Math.min(b.minutes, room), 0))
-  return { day, mine, standing, taken, room, used, setup, past: day < board.today, free: Math.max(0, room - used), more: Math.max(0, used - room), own: board.settings.exceptions[day] !== undefined }
-}))
+const done = computed<Shown[]>(() =>
+  board.working.flatMap((c) =>
+    c.steps.flatMap((s) =>
+      s.doneAt !== undefined && s.doneAt.slice(0, 10) >= monday.value
+        ? [
+            {
+              key: `${s.id} done`,
+              step: s.id,
+              day: s.doneAt.slice(0, 10),
+              minutes: Math.max(15, s.logged || s.minutes),
+              kind: 'done' as const,
+              running: false,
+            },
+          ]
+        : [],
+    ),
+  ),
+)
+const times = computed(() =>
+  occurrencesOf(
+    library.records.standing.values(),
+    days.value[0] ?? board.today,
+    days.value[6] ?? board.today,
+  ),
+)
+const busy = computed(() =>
+  [...library.records.busy.values()].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)),
+)
+const rows = computed(() =>
+  days.value.map((day): DayShown => {
+    const mine = inDayOrder([
+      ...done.value.filter((b) => b.day === day),
+      ...blocks.value.filter((b) => b.day === day && day >= board.today),
+    ])
+    const room = hoursOn(board.settings, day)
+    const standing = times.value.filter((t) => t.day === day)
+    const taken = busy.value.filter((b) => b.day === day)
+    const setup =
+      day < board.today
+        ? 0
+        : [
+            ...new Set(
+              mine.filter((b) => b.kind !== 'done').flatMap((b) => stepOf(b.step)?.state.step.kind ?? []),
+            ),
+          ].reduce((s, k) => s + (board.settings.setup[k] ?? 0), 0)
+    const used =
+      setup +
+      mine.reduce((s, b) => s + b.minutes, 0) +
+      standing
+        .filter((t) => t.state === 'done' || (t.state === 'to do' && day >= board.today))
+        .reduce((s, t) => s + t.work.minutes, 0) +
+      (day < board.today ? 0 : taken.reduce((s, b) => s + Math.min(b.minutes, room), 0))
+    return {
+      day,
+      mine,
+      standing,
+      taken,
+      room,
+      used,
+      setup,
+      past: day < board.today,
+      free: Math.max(0, room - used),
+      more: Math.max(0, used - room),
+      own: board.settings.exceptions[day] !== undefined,
+    }
+  }),
+)
 /** Pixels a minute: the longest day fits. */
 const scale = computed(() => 560 / Math.max(240, ...rows.value.map((r) => Math.max(r.room, r.used))))
-const left = computed(() => board.working.flatMap((c) => c.steps.filter((s) => s.doneAt === undefined && s.blocks.some((b) => b.day < board.today && !b.missed)).map((s) => ({ card: c, step: s }))))
-const undated = computed(() => board.unplaced.flatMap((c) => c.standing.steps.filter((s) => !s.done && s.step.blocks.length === 0).map((state) => ({ card: c, state }))).slice(0, 14))
-const totals = computed(() => ({ room: rows.value.filter((r) => !r.past).reduce((s, r) => s + r.room, 0), laid: rows.value.flatMap((r) => r.mine).filter((b) => b.kind === 'laid' || b.kind === 'pinned').reduce((s, b) => s + b.minutes, 0), would: rows.value.flatMap((r) => r.mine).filter((b) => b.kind === 'would').reduce((s, b) => s + b.minutes, 0) }))
-const out = computed(() => board.coming.slice(0, 9).map((card) => ({ card, outlook: plan.outlooks.get(card.episode.id) })))
+const left = computed(() =>
+  board.working.flatMap((c) =>
+    c.steps
+      .filter((s) => s.doneAt === undefined && s.blocks.some((b) => b.day < board.today && !b.missed))
+      .map((s) => ({ card: c, step: s })),
+  ),
+)
+const undated = computed(() =>
+  board.unplaced
+    .flatMap((c) =>
+      c.standing.steps
+        .filter((s) => !s.done && s.step.blocks.length === 0)
+        .map((state) => ({ card: c, state })),
+    )
+    .slice(0, 14),
+)
+const totals = computed(() => ({
+  room: rows.value.filter((r) => !r.past).reduce((s, r) => s + r.room, 0),
+  laid: rows.value
+    .flatMap((r) => r.mine)
+    .filter((b) => b.kind === 'laid' || b.kind === 'pinned')
+    .reduce((s, b) => s + b.minutes, 0),
+  would: rows.value
+    .flatMap((r) => r.mine)
+    .filter((b) => b.kind === 'would')
+    .reduce((s, b) => s + b.minutes, 0),
+}))
+const out = computed(() =>
+  board.coming.slice(0, 9).map((card) => ({ card, outlook: plan.outlooks.get(card.episode.id) })),
+)
 const stepOf = (id: Id) => board.stepIn.get(id)
 const pulling = ref<{ day: Day; free: number }>()
 function pull(what: { step: Id; from: Day; minutes: number }) {
@@ -88,7 +218,17 @@ function pull(what: { step: Id; from: Day; minutes: number }) {
 }
 
 function lay(step: Id, day: Day, from: Day | undefined, minutes: number) {
-  return library.perform(layOnDay, { step, day, from: storedKeys.value.has(`${step} ${from ?? ''}`) ? from : undefined, minutes, today: board.today }, 'aloud')
+  return library.perform(
+    layOnDay,
+    {
+      step,
+      day,
+      from: storedKeys.value.has(`${step} ${from ?? ''}`) ? from : undefined,
+      minutes,
+      today: board.today,
+    },
+    'aloud',
+  )
 }
 function carry(event: DragEvent, b: { step: Id; day?: Day; minutes: number }) {
   event.dataTransfer?.setData('text/lamp-block', JSON.stringify([b.step, b.day ?? '', b.minutes]))
@@ -97,7 +237,11 @@ function carryEpisode(event: DragEvent, id: Id) {
   event.dataTransfer?.setData('text/lamp-episode', id)
 }
 function layWhole(episode: Id) {
-  return library.perform(layEpisode, { episode, monday: monday.value, today: board.today, hours: board.hours }, 'aloud')
+  return library.perform(
+    layEpisode,
+    { episode, monday: monday.value, today: board.today, hours: board.hours },
+    'aloud',
+  )
 }
 /** Blocks of a day in another order: one before another, or one place earlier or later. */
 function ordered(day: Day, step: Id, to: (at: number, row: Shown[]) => number) {
@@ -106,7 +250,11 @@ function ordered(day: Day, step: Id, to: (at: number, row: Shown[]) => number) {
   const [one] = row.splice(at, 1)
   if (at < 0 || !one) return
   row.splice(Math.max(0, Math.min(row.length, to(at, row))), 0, one)
-  void library.perform(orderDay, { day, row: row.map((b) => ({ step: b.step, minutes: b.minutes })) }, 'aloud')
+  void library.perform(
+    orderDay,
+    { day, row: row.map((b) => ({ step: b.step, minutes: b.minutes })) },
+    'aloud',
+  )
 }
 function droppedOn(event: DragEvent, b: Shown) {
   const raw = event.dataTransfer?.getData('text/lamp-block')
@@ -120,13 +268,22 @@ function droppedOn(event: DragEvent, b: Shown) {
 function dropped(event: DragEvent, day: Day) {
   over.value = ''
   const whole = event.dataTransfer?.getData('text/lamp-episode')
-  if (whole) { void layWhole(whole); return }
+  if (whole) {
+    void layWhole(whole)
+    return
+  }
   const raw = event.dataTransfer?.getData('text/lamp-block')
   if (!raw) return
   const [step, from, minutes]: unknown[] = JSON.parse(raw)
-  if (typeof step === 'string' && typeof from === 'string' && typeof minutes === 'number' && from !== day) void lay(step, day, from || undefined, minutes)
+  if (typeof step === 'string' && typeof from === 'string' && typeof minutes === 'number' && from !== day)
+    void lay(step, day, from || undefined, minutes)
 }
-const focused = (): Shown | undefined => blocks.value.find((b) => b.key === (document.activeElement instanceof HTMLElement ? document.activeElement.dataset['block'] : undefined))
+const focused = (): Shown | undefined =>
+  blocks.value.find(
+    (b) =>
+      b.key ===
+      (document.activeElement instanceof HTMLElement ? document.activeElement.dataset['block'] : undefined),
+  )
 async function shift(by: 1 | -1) {
   const b = focused()
   if (!b) return
@@ -149,14 +306,29 @@ function press(b: Shown) {
 }
 function open(id: Id) {
   const found = stepOf(id)
-  if (found) void router.push({ name: 'episode', params: { code: found.card.episode.code, stage: stepGoal(found.card, found.state.step) } })
+  if (found)
+    void router.push({
+      name: 'episode',
+      params: { code: found.card.episode.code, stage: stepGoal(found.card, found.state.step) },
+    })
 }
 async function split(b: Shown) {
-  if (storedKeys.value.has(b.key)) await library.perform(splitBlock, { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) }, 'aloud')
-  else if ((await lay(b.step, b.day, undefined, b.minutes)).ok) await library.perform(splitBlock, { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) }, 'aloud')
+  if (storedKeys.value.has(b.key))
+    await library.perform(
+      splitBlock,
+      { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) },
+      'aloud',
+    )
+  else if ((await lay(b.step, b.day, undefined, b.minutes)).ok)
+    await library.perform(
+      splitBlock,
+      { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) },
+      'aloud',
+    )
 }
 async function pin(b: Shown) {
-  if (storedKeys.value.has(b.key)) await library.perform(pinBlock, { step: b.step, day: b.day, pinned: b.kind !== 'pinned' }, 'aloud')
+  if (storedKeys.value.has(b.key))
+    await library.perform(pinBlock, { step: b.step, day: b.day, pinned: b.kind !== 'pinned' }, 'aloud')
   else await lay(b.step, b.day, undefined, b.minutes)
 }
 function join(b: Shown) {
@@ -168,12 +340,23 @@ function act(what: 'open' | 'pin' | 'split' | 'join' | 'off' | 'timer') {
   acting.value = undefined
   if (!b) return
   switch (what) {
-    case 'open': open(b.step); return
-    case 'pin': void pin(b); return
-    case 'split': void split(b); return
-    case 'join': join(b); return
-    case 'off': void library.perform(takeOffDay, { step: b.step, day: b.day }, 'aloud'); return
-    case 'timer': timer(b.step)
+    case 'open':
+      open(b.step)
+      return
+    case 'pin':
+      void pin(b)
+      return
+    case 'split':
+      void split(b)
+      return
+    case 'join':
+      join(b)
+      return
+    case 'off':
+      void library.perform(takeOffDay, { step: b.step, day: b.day }, 'aloud')
+      return
+    case 'timer':
+      timer(b.step)
   }
 }
 const standing = ref<{ work?: Standing; day?: Day }>()
@@ -183,12 +366,33 @@ function timer(id: Id) {
   else void library.perform(startStep, { step: id }, 'aloud')
 }
 useKeys({
-  ArrowDown: () => { step(1) }, ArrowUp: () => { step(-1) },
-  p: () => { const b = focused(); if (b) void pin(b); else void propose() },
-  s: () => { const b = focused(); if (b) void split(b) },
-  t: () => { const b = focused(); if (b) timer(b.step) },
-  j: () => { const b = focused(); if (b) join(b) },
-  Delete: () => { const b = focused(); if (b) void library.perform(takeOffDay, { step: b.step, day: b.day }, 'aloud') },
+  ArrowDown: () => {
+    step(1)
+  },
+  ArrowUp: () => {
+    step(-1)
+  },
+  p: () => {
+    const b = focused()
+    if (b) void pin(b)
+    else void propose()
+  },
+  s: () => {
+    const b = focused()
+    if (b) void split(b)
+  },
+  t: () => {
+    const b = focused()
+    if (b) timer(b.step)
+  },
+  j: () => {
+    const b = focused()
+    if (b) join(b)
+  },
+  Delete: () => {
+    const b = focused()
+    if (b) void library.perform(takeOffDay, { step: b.step, day: b.day }, 'aloud')
+  },
 })
 function alted(event: KeyboardEvent) {
   const b = focused()
@@ -214,13 +418,20 @@ function propose() {
 const reason = ref('')
 function explain(b: Shown) {
   const found = stepOf(b.step)
-  reason.value = plan.proposal && b.kind === 'would' && found ? `${found.state.step.name}, ${found.card.number}: ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}` : ''
+  reason.value =
+    plan.proposal && b.kind === 'would' && found
+      ? `${found.state.step.name}, ${found.card.number}: ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}`
+      : ''
 }
 const won = computed(() => (plan.proposal ? gains(plan.proposal.before, plan.proposal.plan.score) : []))
 async function take(only: boolean) {
   const p = plan.proposal
   if (!p) return
-  const mine = p.plan.blocks.filter((b) => !plan.pinned.some((x) => x.id === b.id && x.day === b.day) && (!only || chosen.value.has(`${b.id} ${b.day}`)))
+  const mine = p.plan.blocks.filter(
+    (b) =>
+      !plan.pinned.some((x) => x.id === b.id && x.day === b.day) &&
+      (!only || chosen.value.has(`${b.id} ${b.day}`)),
+  )
   const done = await library.perform(takePlan, { blocks: mine }, 'aloud')
   if (done.ok) plan.forget()
 }
@@ -241,50 +452,242 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1360px] px-5 py-4 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_272px] max-sm:px-3" @keydown="alted">
+  <div
+    class="mx-auto max-w-[1360px] px-5 py-4 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_272px] max-sm:px-3"
+    @keydown="alted"
+  >
     <div class="min-w-0">
       <header class="flex flex-wrap items-center gap-x-3 gap-y-2 mb-3">
         <h1>Week of {{ sayDay(monday).replace(/^\w+ /, '') }}</h1>
-        <span class="flex"><button class="btn btn-bare btn-small px-1" aria-label="The week before" @click="offset--"><ChevronLeft :size="17" /></button><button v-if="offset !== 0" class="btn btn-bare btn-small" @click="offset = 0">This week</button><button class="btn btn-bare btn-small px-1" aria-label="The week after" @click="offset++"><ChevronRight :size="17" /></button></span>
-        <p class="sub flex-1"><strong class="text-ink font-semibold">{{ sayMinutes(totals.laid) }} laid</strong> of the {{ sayMinutes(totals.room) }} left<template v-if="totals.would > 0">, {{ sayMinutes(totals.would) }} more with the plan, <span class="border border-dashed border-ring rounded-[4px] px-1">dashed</span></template></p>
-        <template v-if="!plan.proposal"><select v-model="scope" class="field w-auto" aria-label="How far to plan"><option value="all">all that is due</option><option value="week">this week</option></select><button class="btn btn-main" @click="propose">Plan it for me <span class="key">P</span></button></template>
+        <span class="flex"
+          ><button class="btn btn-bare btn-small px-1" aria-label="The week before" @click="offset--">
+            <ChevronLeft :size="17" /></button
+          ><button v-if="offset !== 0" class="btn btn-bare btn-small" @click="offset = 0">This week</button
+          ><button class="btn btn-bare btn-small px-1" aria-label="The week after" @click="offset++">
+            <ChevronRight :size="17" /></button
+        ></span>
+        <p class="sub flex-1">
+          <strong class="text-ink font-semibold">{{ sayMinutes(totals.laid) }} laid</strong> of the
+          {{ sayMinutes(totals.room) }} left<template v-if="totals.would > 0"
+            >, {{ sayMinutes(totals.would) }} more with the plan,
+            <span class="border border-dashed border-ring rounded-[4px] px-1">dashed</span></template
+          >
+        </p>
+        <template v-if="!plan.proposal"
+          ><select v-model="scope" class="field w-auto" aria-label="How far to plan">
+            <option value="all">all that is due</option>
+            <option value="week">this week</option></select
+          ><button class="btn btn-main" @click="propose">
+            Plan it for me <span class="key">P</span>
+          </button></template
+        >
       </header>
-      <section v-if="plan.proposal" class="panel border-ring p-3 mb-3 flex flex-wrap items-center gap-3" aria-label="The proposed plan">
-        <p class="flex-1 min-w-[240px]" role="status"><strong>{{ plan.proposal.done ? 'Planned.' : 'Planning…' }}</strong> {{ won.length > 0 ? `${won.join(', ')}.` : 'As good as the plan that stands.' }}<template v-if="plan.proposal.plan.missed.length > 0"> <Flag />{{ plan.proposal.plan.missed.map((id) => board.card(id)?.number).join(', ') }} cannot be made with these hours.</template></p>
-        <span v-if="!plan.proposal.done" class="w-[110px] h-[5px] rounded-full bg-faint overflow-hidden" aria-hidden="true"><span class="block h-full bg-ink-2" :style="{ width: `${plan.proposal.share * 100}%` }" /></span>
+      <section
+        v-if="plan.proposal"
+        class="panel border-ring p-3 mb-3 flex flex-wrap items-center gap-3"
+        aria-label="The proposed plan"
+      >
+        <p class="flex-1 min-w-[240px]" role="status">
+          <strong>{{ plan.proposal.done ? 'Planned.' : 'Planning…' }}</strong>
+          {{ won.length > 0 ? `${won.join(', ')}.` : 'As good as the plan that stands.'
+          }}<template v-if="plan.proposal.plan.missed.length > 0">
+            <Flag />{{ plan.proposal.plan.missed.map((id) => board.card(id)?.number).join(', ') }} cannot be
+            made with these hours.</template
+          >
+        </p>
+        <span
+          v-if="!plan.proposal.done"
+          class="w-[110px] h-[5px] rounded-full bg-faint overflow-hidden"
+          aria-hidden="true"
+          ><span class="block h-full bg-ink-2" :style="{ width: `${plan.proposal.share * 100}%` }"
+        /></span>
         <button v-if="!plan.proposal.done" class="btn btn-small" @click="plan.stop()">Stop here</button>
-        <p class="sub w-full order-last" aria-live="polite">{{ reason || 'Point at a dashed block, or go to it with the keys, and it says why it stands there. Click those you want to take.' }}</p>
-        <button v-if="chosen.size > 0" class="btn btn-small" @click="take(true)">Take the {{ chosen.size }} chosen</button>
+        <p class="sub w-full order-last" aria-live="polite">
+          {{
+            reason ||
+            'Point at a dashed block, or go to it with the keys, and it says why it stands there. Click those you want to take.'
+          }}
+        </p>
+        <button v-if="chosen.size > 0" class="btn btn-small" @click="take(true)">
+          Take the {{ chosen.size }} chosen
+        </button>
         <button class="btn btn-small btn-main" @click="take(false)">Take all</button>
         <button class="btn btn-small" @click="plan.forget()">Take none</button>
       </section>
       <DaysChosen v-if="picked.size > 0" :days="[...picked]" @done="picked = new Set()" />
       <ol aria-label="Days of the week">
-        <li v-if="left.length > 0 && offset === 0" class="day" aria-label="Left over"><div><strong>Left over</strong><span class="sub block">{{ left.length }} {{ left.length === 1 ? 'step' : 'steps' }}</span></div><div class="flex flex-wrap gap-2 items-center"><span v-for="l in left" :key="l.step.id" class="border border-line rounded-control px-2 py-1 text-12">{{ l.step.name }} <span class="num">{{ l.card.number }}</span></span><button class="btn btn-small" @click="library.perform(leftToToday, { steps: left.map((l) => l.step.id), today: board.today }, 'aloud')">Put on today</button></div></li>
-        <DayRow v-for="r in rows" :key="r.day" :r="r" :scale="scale" :picked="picked.has(r.day)" :over="over === r.day" :chosen="chosen" @pick="toggle(r.day)" @pull="pulling = { day: r.day, free: r.free }" @busy="busyOpen = true" @over="over = $event ? r.day : ''" @drop="dropped($event, r.day)" @standing="standing = { work: $event.work, day: $event.day }" @carry="(event, b) => carry(event, b.rest ? { step: b.step, minutes: b.minutes } : b)" @drop-on="droppedOn" @point="explain" @press="press" @more="acting = $event" />
+        <li v-if="left.length > 0 && offset === 0" class="day" aria-label="Left over">
+          <div>
+            <strong>Left over</strong
+            ><span class="sub block">{{ left.length }} {{ left.length === 1 ? 'step' : 'steps' }}</span>
+          </div>
+          <div class="flex flex-wrap gap-2 items-center">
+            <span
+              v-for="l in left"
+              :key="l.step.id"
+              class="border border-line rounded-control px-2 py-1 text-12"
+              >{{ l.step.name }} <span class="num">{{ l.card.number }}</span></span
+            ><button
+              class="btn btn-small"
+              @click="
+                library.perform(
+                  leftToToday,
+                  { steps: left.map((l) => l.step.id), today: board.today },
+                  'aloud',
+                )
+              "
+            >
+              Put on today
+            </button>
+          </div>
+        </li>
+        <DayRow
+          v-for="r in rows"
+          :key="r.day"
+          :r="r"
+          :scale="scale"
+          :picked="picked.has(r.day)"
+          :over="over === r.day"
+          :chosen="chosen"
+          @pick="toggle(r.day)"
+          @pull="pulling = { day: r.day, free: r.free }"
+          @busy="busyOpen = true"
+          @over="over = $event ? r.day : ''"
+          @drop="dropped($event, r.day)"
+          @standing="standing = { work: $event.work, day: $event.day }"
+          @carry="(event, b) => carry(event, b.rest ? { step: b.step, minutes: b.minutes } : b)"
+          @drop-on="droppedOn"
+          @point="explain"
+          @press="press"
+          @more="acting = $event"
+        />
       </ol>
-      <p class="flex flex-wrap gap-2 mt-3"><button class="btn btn-small" @click="standing = {}">Standing work</button><button class="btn btn-small" @click="busyOpen = true">Busy time from a calendar</button></p>
-      <p class="sub mt-3">Drag a block to another day, or press <span class="key">Alt ↑ ↓</span> on it, <span class="key">Alt ← →</span> for its place in the day; <span class="key">P</span> pins it, <span class="key">S</span> splits it, <span class="key">J</span> joins it, <span class="key">T</span> starts it. Choose days to change their hours.</p>
+      <p class="flex flex-wrap gap-2 mt-3">
+        <button class="btn btn-small" @click="standing = {}">Standing work</button
+        ><button class="btn btn-small" @click="busyOpen = true">Busy time from a calendar</button>
+      </p>
+      <p class="sub mt-3">
+        Drag a block to another day, or press <span class="key">Alt ↑ ↓</span> on it,
+        <span class="key">Alt ← →</span> for its place in the day; <span class="key">P</span> pins it,
+        <span class="key">S</span> splits it, <span class="key">J</span> joins it,
+        <span class="key">T</span> starts it. Choose days to change their hours.
+      </p>
     </div>
     <aside class="grid gap-5 content-start">
-      <section aria-labelledby="ontime"><h2 id="ontime" class="border-b border-line pb-2 mb-1">Going out on time</h2>
-        <ul><li v-for="o in out" :key="o.card.episode.id" class="relative" draggable="true" @dragstart="carryEpisode($event, o.card.episode.id)"><button class="w-full text-left py-1.5 grid grid-cols-[52px_1fr_auto] gap-x-2 items-baseline border-b border-faint hover:bg-raised" :aria-label="`${o.card.number} ${o.card.title}: ${o.outlook?.is ?? 'not forecast yet'}. Open its forecast`" @click="desk.forecast = o.card.episode.id"><span class="num">{{ o.card.number }}</span><strong class="font-semibold">{{ o.outlook?.is ?? '…' }}</strong><span class="num text-11">{{ percent(o.outlook) }}</span><span class="sub col-start-2 col-span-2 truncate">{{ o.outlook && o.outlook.chance < 0.995 && o.outlook.last ? (stepOf(o.outlook.last)?.state.step.waiting ? `waits on ${stepOf(o.outlook.last)?.state.step.waiting?.who}` : stepOf(o.outlook.last)?.state.step.name) : sayAway(o.card.standing.release?.day ?? board.today, board.today) }}</span></button><button class="lay" :aria-label="`Lay all of ${o.card.number} on this week`" title="Lay all of it on this week" @click="layWhole(o.card.episode.id)"><CalendarPlus :size="14" /></button></li></ul>
+      <section aria-labelledby="ontime">
+        <h2 id="ontime" class="border-b border-line pb-2 mb-1">Going out on time</h2>
+        <ul>
+          <li
+            v-for="o in out"
+            :key="o.card.episode.id"
+            class="relative"
+            draggable="true"
+            @dragstart="carryEpisode($event, o.card.episode.id)"
+          >
+            <button
+              class="w-full text-left py-1.5 grid grid-cols-[52px_1fr_auto] gap-x-2 items-baseline border-b border-faint hover:bg-raised"
+              :aria-label="`${o.card.number} ${o.card.title}: ${o.outlook?.is ?? 'not forecast yet'}. Open its forecast`"
+              @click="desk.forecast = o.card.episode.id"
+            >
+              <span class="num">{{ o.card.number }}</span><strong class="font-semibold">{{
+                o.outlook?.is ?? '…'
+              }}</strong
+              ><span class="num text-11">{{ percent(o.outlook) }}</span
+              ><span class="sub col-start-2 col-span-2 truncate">{{
+                o.outlook && o.outlook.chance < 0.995 && o.outlook.last
+                  ? stepOf(o.outlook.last)?.state.step.waiting
+                    ? `waits on ${stepOf(o.outlook.last)?.state.step.waiting?.who}`
+                    : stepOf(o.outlook.last)?.state.step.name
+                  : sayAway(o.card.standing.release?.day ?? board.today, board.today)
+              }}</span></button
+            ><button
+              class="lay"
+              :aria-label="`Lay all of ${o.card.number} on this week`"
+              title="Lay all of it on this week"
+              @click="layWhole(o.card.episode.id)"
+            >
+              <CalendarPlus :size="14" />
+            </button>
+          </li>
+        </ul>
       </section>
-      <section v-if="undated.length > 0" aria-labelledby="noday"><h2 id="noday" class="border-b border-line pb-2 mb-1">On no day yet</h2>
-        <p class="flex flex-wrap gap-1.5 py-1"><button v-for="c in board.unplaced" :key="c.episode.id" class="btn btn-small text-11 min-h-[24px] max-w-full" draggable="true" :aria-label="`Lay all of ${c.title} on this week`" @dragstart="carryEpisode($event, c.episode.id)" @click="layWhole(c.episode.id)"><CalendarPlus :size="13" aria-hidden="true" /><span class="truncate">{{ c.title }}</span></button></p>
-        <ul><li v-for="u in undated" :key="u.state.step.id" class="py-1.5 border-b border-faint cursor-grab" draggable="true" @dragstart="carry($event, { step: u.state.step.id, minutes: Math.max(15, u.state.minutesLeft) })"><span class="block font-medium">{{ u.state.step.name }} <span class="num">{{ sayMinutes(u.state.minutesLeft) }}</span></span><span class="sub block truncate">{{ u.card.title }}</span></li></ul>
+      <section v-if="undated.length > 0" aria-labelledby="noday">
+        <h2 id="noday" class="border-b border-line pb-2 mb-1">On no day yet</h2>
+        <p class="flex flex-wrap gap-1.5 py-1">
+          <button
+            v-for="c in board.unplaced"
+            :key="c.episode.id"
+            class="btn btn-small text-11 min-h-[24px] max-w-full"
+            draggable="true"
+            :aria-label="`Lay all of ${c.title} on this week`"
+            @dragstart="carryEpisode($event, c.episode.id)"
+            @click="layWhole(c.episode.id)"
+          >
+            <CalendarPlus :size="13" aria-hidden="true" /><span class="truncate">{{ c.title }}</span>
+          </button>
+        </p>
+        <ul>
+          <li
+            v-for="u in undated"
+            :key="u.state.step.id"
+            class="py-1.5 border-b border-faint cursor-grab"
+            draggable="true"
+            @dragstart="carry($event, { step: u.state.step.id, minutes: Math.max(15, u.state.minutesLeft) })"
+          >
+            <span class="block font-medium"
+              >{{ u.state.step.name }} <span class="num">{{ sayMinutes(u.state.minutesLeft) }}</span></span
+            ><span class="sub block truncate">{{ u.card.title }}</span>
+          </li>
+        </ul>
       </section>
     </aside>
-    <BlockSheet v-if="acting" :block="acting" :running="library.settings.running?.step === acting.step" @act="act" @close="acting = undefined" />
+    <BlockSheet
+      v-if="acting"
+      :block="acting"
+      :running="library.settings.running?.step === acting.step"
+      @act="act"
+      @close="acting = undefined"
+    />
     <StandingSheet v-if="standing" :work="standing.work" :day="standing.day" @close="standing = undefined" />
     <BusySheet v-if="busyOpen" @close="busyOpen = false" />
-    <PullSheet v-if="pulling" :day="pulling.day" :free="pulling.free" :blocks="blocks" @pull="pull" @close="pulling = undefined" />
+    <PullSheet
+      v-if="pulling"
+      :day="pulling.day"
+      :free="pulling.free"
+      :blocks="blocks"
+      @pull="pull"
+      @close="pulling = undefined"
+    />
   </div>
 </template>
 
 <style scoped>
-.day { display: grid; grid-template-columns: 108px minmax(0, 1fr); gap: 12px; align-items: center; min-height: 66px; padding: 9px 0; border-top: 1px solid var(--faint); }
-.lay { position: absolute; right: 0; bottom: 5px; padding: 3px; border-radius: 4px; color: var(--ink-2); background: var(--ground); opacity: 0; }
-li:hover > .lay, .lay:focus-visible { opacity: 1; }
-@media (max-width: 639px) { .day { grid-template-columns: 1fr; } }
+.day {
+  display: grid;
+  grid-template-columns: 108px minmax(0, 1fr);
+  gap: 12px;
+  align-items: center;
+  min-height: 66px;
+  padding: 9px 0;
+  border-top: 1px solid var(--faint);
+}
+.lay {
+  position: absolute;
+  right: 0;
+  bottom: 5px;
+  padding: 3px;
+  border-radius: 4px;
+  color: var(--ink-2);
+  background: var(--ground);
+  opacity: 0;
+}
+li:hover > .lay,
+.lay:focus-visible {
+  opacity: 1;
+}
+@media (max-width: 639px) {
+  .day {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

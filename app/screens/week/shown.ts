@@ -39,6 +39,13 @@ export function carries(event: DragEvent): boolean {
 
 /** Blocks of a day in the order in which they are shown: done ones, then by clock time, then as laid by hand, then as planned. */
 export function inDayOrder(blocks: readonly Shown[]): Shown[] {
-  const rank = (b: Shown, i: number): [number, string, number] => [b.kind === 'done' ? 0 : 1, b.at ?? '~', b.place ?? 1000 + i]
-  return blocks.map((b, i) => ({ b, r: rank(b, i) })).sort((x, y) => x.r[0] - y.r[0] || (x.r[1] < y.r[1] ? -1 : x.r[1] > y.r[1] ? 1 : x.r[2] - y.r[2])).map((x) => x.b)
+  const rank = (b: Shown, i: number): [number, string, number] => [
+    b.kind === 'done' ? 0 : 1,
+    b.at ?? '~',
+    b.place ?? 1000 + i,
+  ]
+  return blocks
+    .map((b, i) => ({ b, r: rank(b, i) }))
+    .sort((x, y) => x.r[0] - y.r[0] || (x.r[1] < y.r[1] ? -1 : x.r[1] > y.r[1] ? 1 : x.r[2] - y.r[2]))
+    .map((x) => x.b)
 }

@@ -23,19 +23,35 @@ const hours = ref([90, 90, 90, 90, 90, 150, 0])
 const total = computed(() => hours.value.reduce((a, b) => a + b, 0))
 const fault = ref('')
 const name = ref<HTMLInputElement>()
-onMounted(() => { void nextTick(() => name.value?.focus()) })
+onMounted(() => {
+  void nextTick(() => name.value?.focus())
+})
 
 /** Spreads a wished sum over the days that have hours, in quarters of an hour. */
 function spread(event: Event) {
   const wanted = event.target instanceof HTMLInputElement ? Number(event.target.value) * 60 : 0
   const sum = total.value
   if (!Number.isFinite(wanted) || wanted <= 0 || wanted > 100 * 60) return
-  hours.value = sum === 0 ? hours.value.map((_, i) => (i < 6 ? Math.round(wanted / 6 / 15) * 15 : 0)) : hours.value.map((m) => Math.round((m * wanted) / sum / 15) * 15)
+  hours.value =
+    sum === 0
+      ? hours.value.map((_, i) => (i < 6 ? Math.round(wanted / 6 / 15) * 15 : 0))
+      : hours.value.map((m) => Math.round((m * wanted) / sum / 15) * 15)
 }
 async function begin() {
-  const done = await library.perform(addShow, { title: title.value, kind: kind.value, zone: zone.value, rhythm: wish.value, time: time.value, start: start.value, hours: hours.value })
+  const done = await library.perform(addShow, {
+    title: title.value,
+    kind: kind.value,
+    zone: zone.value,
+    rhythm: wish.value,
+    time: time.value,
+    start: start.value,
+    hours: hours.value,
+  })
   fault.value = done.ok ? '' : done.problem.sentence
-  if (!done.ok) { name.value?.focus(); return }
+  if (!done.ok) {
+    name.value?.focus()
+    return
+  }
   void library.askToKeep()
 }
 </script>
@@ -44,30 +60,88 @@ async function begin() {
   <div class="mx-auto max-w-[1040px] px-5 py-8 max-sm:py-5">
     <header class="flex items-center gap-3 mb-6">
       <img src="/mark.svg" width="36" height="36" alt="" />
-      <div><h1>What do you promise, and when?</h1><p class="sub">Lamp Reel counts back from there, so that you know each day what is due.</p></div>
+      <div>
+        <h1>What do you promise, and when?</h1>
+        <p class="sub">Lamp Reel counts back from there, so that you know each day what is due.</p>
+      </div>
     </header>
     <div class="grid grid-cols-1 gap-6 lg:grid-cols-[1fr_300px]">
       <form class="panel p-6 grid gap-5" @submit.prevent="begin">
         <div class="grid grid-cols-1 gap-3 sm:grid-cols-[1fr_auto]">
-          <label><span class="label">Name of the show</span><input ref="name" v-model="title" class="field" maxlength="80" autocomplete="off" :aria-invalid="fault !== ''" :aria-describedby="fault ? 'fault' : undefined" /></label>
-          <fieldset><legend class="label">It is</legend>
-            <div class="flex gap-1.5"><label v-for="k in (['video', 'audio'] as const)" :key="k" class="btn has-checked:border-ink has-checked:bg-raised has-focus-visible:outline-2 has-focus-visible:outline-lamp-line"><input v-model="kind" type="radio" name="kind" :value="k" class="unseen" />{{ k === 'video' ? 'Video' : 'Audio' }}</label></div>
+          <label
+            ><span class="label">Name of the show</span
+            ><input
+              ref="name"
+              v-model="title"
+              class="field"
+              maxlength="80"
+              autocomplete="off"
+              :aria-invalid="fault !== ''"
+              :aria-describedby="fault ? 'fault' : undefined"
+          /></label>
+          <fieldset>
+            <legend class="label">It is</legend>
+            <div class="flex gap-1.5">
+              <label
+                v-for="k in ['video', 'audio'] as const"
+                :key="k"
+                class="btn has-checked:border-ink has-checked:bg-raised has-focus-visible:outline-2 has-focus-visible:outline-lamp-line"
+                ><input v-model="kind" type="radio" name="kind" :value="k" class="unseen" />{{
+                  k === 'video' ? 'Video' : 'Audio'
+                }}</label
+              >
+            </div>
           </fieldset>
         </div>
-        <RhythmFields v-model:wish="wish" v-model:time="time" v-model:start="start" v-model:zone="zone" :kind="kind" />
+        <RhythmFields
+          v-model:wish="wish"
+          v-model:time="time"
+          v-model:start="start"
+          v-model:zone="zone"
+          :kind="kind"
+        />
         <div>
           <div class="flex items-end gap-3 mb-2">
-            <label class="w-[190px]"><span class="label">About how many hours a week</span><input type="number" min="0" max="100" step="any" class="field" :value="Math.round(total / 6) / 10" @change="spread" /></label>
-            <p class="sub pb-2">{{ sayMinutes(total) }} over {{ hours.filter((h) => h > 0).length }} days. Due dates fall on days that have hours.</p>
+            <label class="w-[190px]"
+              ><span class="label">About how many hours a week</span
+              ><input
+                type="number"
+                min="0"
+                max="100"
+                step="any"
+                class="field"
+                :value="Math.round(total / 6) / 10"
+                @change="spread"
+            /></label>
+            <p class="sub pb-2">
+              {{ sayMinutes(total) }} over {{ hours.filter((h) => h > 0).length }} days. Due dates fall on
+              days that have hours.
+            </p>
           </div>
           <HoursFields v-model="hours" />
         </div>
         <p v-if="fault" id="fault" role="alert" class="late">{{ fault }}</p>
-        <div class="flex items-center gap-4"><button class="btn btn-main px-5">Begin</button><p class="sub">You start with three steps: write, {{ kind === 'video' ? 'film' : 'record' }}, edit.</p></div>
+        <div class="flex items-center gap-4">
+          <button class="btn btn-main px-5">Begin</button>
+          <p class="sub">
+            You start with three steps: write, {{ kind === 'video' ? 'film' : 'record' }}, edit.
+          </p>
+        </div>
       </form>
       <aside class="grid grid-cols-1 gap-4 content-start">
-        <section class="panel p-5"><h2 class="mb-1">First a look?</h2><p class="sub mb-4">A boat builder’s two shows, with a year of episodes. Nothing of it mixes with yours, and you can leave whenever you like.</p><button class="btn w-full" @click="library.enter('demo')">Look round in the demo first</button></section>
-        <section class="panel p-5"><h2 class="mb-1">Been here before?</h2><p class="sub mb-4">Take up where a back-up left off.</p><RestoreBackup label="Restore a back-up" block /></section>
+        <section class="panel p-5">
+          <h2 class="mb-1">First a look?</h2>
+          <p class="sub mb-4">
+            A boat builder’s two shows, with a year of episodes. Nothing of it mixes with yours, and you can
+            leave whenever you like.
+          </p>
+          <button class="btn w-full" @click="library.enter('demo')">Look round in the demo first</button>
+        </section>
+        <section class="panel p-5">
+          <h2 class="mb-1">Been here before?</h2>
+          <p class="sub mb-4">Take up where a back-up left off.</p>
+          <RestoreBackup label="Restore a back-up" block />
+        </section>
       </aside>
     </div>
   </div>

@@ -10,11 +10,25 @@ import { valueOf } from './words'
 const { recipe, show } = defineProps<{ recipe: Recipe; show: Show }>()
 const emit = defineEmits<{ write: [RecipeFields] }>()
 const board = useBoard()
-const sample = computed(() => { const c = board.coming.find((x) => x.show.id === show.id); return { number: c?.number ?? `${show.prefix}1`, title: c?.title ?? 'The title', code: c?.episode.code ?? 'AB12', date: c?.standing.release?.day ?? board.today, show: show.title } })
+const sample = computed(() => {
+  const c = board.coming.find((x) => x.show.id === show.id)
+  return {
+    number: c?.number ?? `${show.prefix}1`,
+    title: c?.title ?? 'The title',
+    code: c?.episode.code ?? 'AB12',
+    date: c?.standing.release?.day ?? board.today,
+    show: show.title,
+  }
+})
 const tree = computed(() => folderTree(recipe.folders))
 const words = ['number', 'title', 'code', 'date', 'show'].map((w) => `{${w}}`).join(', ')
 function folders(event: Event) {
-  emit('write', { folders: valueOf(event).split('\n').map((l) => l.trim()).filter(Boolean) })
+  emit('write', {
+    folders: valueOf(event)
+      .split('\n')
+      .map((l) => l.trim())
+      .filter(Boolean),
+  })
 }
 </script>
 
@@ -22,9 +36,37 @@ function folders(event: Event) {
   <section class="panel p-4 grid gap-3" aria-labelledby="folders">
     <h2 id="folders">Folders</h2>
     <div class="grid gap-3 sm:grid-cols-2">
-      <div class="grid gap-3 content-start"><label><span class="label">Name of the outer one</span><input class="field font-mono text-12" :value="recipe.folderName ?? folderPattern" @change="emit('write', { folderName: valueOf($event).trim() || undefined })" /></label><label><span class="label">One a line; a slash puts one within another</span><textarea class="field font-mono text-12 min-h-[90px]" :value="recipe.folders.join('\n')" @change="folders" /></label></div>
-      <div class="font-mono text-12 leading-5" role="img" :aria-label="`Folders: ${tree.join(', ')}`"><p>{{ folderName(recipe.folderName, sample) }}</p><p v-for="f in tree" :key="f" class="text-ink-2" :style="{ paddingLeft: `${f.split('/').length * 16}px` }">{{ f.split('/').at(-1) }}</p></div>
+      <div class="grid gap-3 content-start">
+        <label
+          ><span class="label">Name of the outer one</span
+          ><input
+            class="field font-mono text-12"
+            :value="recipe.folderName ?? folderPattern"
+            @change="emit('write', { folderName: valueOf($event).trim() || undefined })" /></label
+        ><label
+          ><span class="label">One a line; a slash puts one within another</span
+          ><textarea
+            class="field font-mono text-12 min-h-[90px]"
+            :value="recipe.folders.join('\n')"
+            @change="folders"
+          />
+        </label>
+      </div>
+      <div class="font-mono text-12 leading-5" role="img" :aria-label="`Folders: ${tree.join(', ')}`">
+        <p>{{ folderName(recipe.folderName, sample) }}</p>
+        <p
+          v-for="f in tree"
+          :key="f"
+          class="text-ink-2"
+          :style="{ paddingLeft: `${f.split('/').length * 16}px` }"
+        >
+          {{ f.split('/').at(-1) }}
+        </p>
+      </div>
     </div>
-    <p class="sub">The name may hold {{ words }}. An episode’s folders are saved from its Terms, or offered on Today by a follow-on.</p>
+    <p class="sub">
+      The name may hold {{ words }}. An episode’s folders are saved from its Terms, or offered on Today by a
+      follow-on.
+    </p>
   </section>
 </template>

@@ -13,7 +13,28 @@ const braced = (word: string) => `{${word}}`
 <template>
   <section class="panel p-4 grid gap-3" aria-labelledby="pattern">
     <h2 id="pattern">Description</h2>
-    <div class="grid gap-3 sm:grid-cols-2"><label><span class="label">Pattern</span><textarea class="field font-mono text-12 min-h-[130px]" :value="recipe.pattern" @change="emit('write', { pattern: valueOf($event) })" /></label><label><span class="label">Closing lines, {call}</span><textarea class="field min-h-[130px]" :value="recipe.call" @change="emit('write', { call: valueOf($event) })" /></label></div>
-    <p class="sub">Words in braces are filled in: <template v-for="(what, word, i) in patternWords" :key="word"><template v-if="i">, </template><span class="num" v-text="braced(word)" /> {{ what }}</template>. A line whose words are empty is left out.</p>
+    <div class="grid gap-3 sm:grid-cols-2">
+      <label
+        ><span class="label">Pattern</span
+        ><textarea
+          class="field font-mono text-12 min-h-[130px]"
+          :value="recipe.pattern"
+          @change="emit('write', { pattern: valueOf($event) })"
+        /></label
+      ><label
+        ><span class="label">Closing lines, {call}</span
+        ><textarea
+          class="field min-h-[130px]"
+          :value="recipe.call"
+          @change="emit('write', { call: valueOf($event) })"
+        />
+      </label>
+    </div>
+    <p class="sub">
+      Words in braces are filled in:
+      <template v-for="(what, word, i) in patternWords" :key="word"
+        ><template v-if="i">, </template><span class="num" v-text="braced(word)" /> {{ what }}</template
+      >. A line whose words are empty is left out.
+    </p>
   </section>
 </template>

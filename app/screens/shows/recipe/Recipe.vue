@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { addRecipe, editRecipe, firstRecipe, openDifferences, removeRecipe, type RecipeFields } from '@core/commands/recipes'
+import {
+  addRecipe,
+  editRecipe,
+  firstRecipe,
+  openDifferences,
+  removeRecipe,
+  type RecipeFields,
+} from '@core/commands/recipes'
 import { sayMinutes } from '@core/script/timecode'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
@@ -21,11 +28,19 @@ const library = useLibrary()
 const router = useRouter()
 usePlan().want()
 const show = computed(() => library.records.shows.get(showId))
-const all = computed(() => [show.value?.recipe ?? '', ...(show.value?.recipes ?? [])].flatMap((r) => library.records.recipes.get(r) ?? []))
+const all = computed(() =>
+  [show.value?.recipe ?? '', ...(show.value?.recipes ?? [])].flatMap(
+    (r) => library.records.recipes.get(r) ?? [],
+  ),
+)
 const recipe = computed(() => all.value.find((r) => r.id === id) ?? all.value[0])
 const chosen = ref<{ is: 'step' | 'stage'; id: string }>()
-const line = computed(() => (chosen.value?.is === 'step' ? recipe.value?.lines.find((l) => l.id === chosen.value?.id) : undefined))
-const stage = computed(() => (chosen.value?.is === 'stage' ? recipe.value?.stages.find((s) => s.id === chosen.value?.id) : undefined))
+const line = computed(() =>
+  chosen.value?.is === 'step' ? recipe.value?.lines.find((l) => l.id === chosen.value?.id) : undefined,
+)
+const stage = computed(() =>
+  chosen.value?.is === 'stage' ? recipe.value?.stages.find((s) => s.id === chosen.value?.id) : undefined,
+)
 const total = computed(() => recipe.value?.lines.reduce((sum, l) => sum + l.minutes, 0) ?? 0)
 const open = computed(() => (recipe.value ? openDifferences(library.records, recipe.value.id) : []))
 const fault = ref('')
@@ -40,7 +55,11 @@ function rename(event: Event) {
 }
 const fresh = ref('')
 async function add(from: 'small' | 'full' | { recipe: string }, close: () => void) {
-  const done = await library.perform(addRecipe, { show: showId, name: fresh.value.trim() || 'Another recipe', from }, 'aloud')
+  const done = await library.perform(
+    addRecipe,
+    { show: showId, name: fresh.value.trim() || 'Another recipe', from },
+    'aloud',
+  )
   const made = done.ok ? done.value.changes.find((c) => c.table === 'recipes') : undefined
   if (!made) return
   fresh.value = ''
@@ -50,7 +69,8 @@ async function add(from: 'small' | 'full' | { recipe: string }, close: () => voi
 async function remove() {
   if (!recipe.value) return
   const done = await library.perform(removeRecipe, { show: showId, recipe: recipe.value.id }, 'aloud')
-  if (done.ok) void router.replace({ name: 'recipe', params: { show: showId, recipe: show.value?.recipe ?? '' } })
+  if (done.ok)
+    void router.replace({ name: 'recipe', params: { show: showId, recipe: show.value?.recipe ?? '' } })
 }
 </script>
 
@@ -59,23 +79,92 @@ async function remove() {
     <header class="flex flex-wrap items-center gap-x-3 gap-y-2 mb-3">
       <RouterLink :to="{ name: 'shows', params: { show: show.id } }" class="sub">{{ show.title }}</RouterLink>
       <h1 class="unseen">Recipe “{{ recipe.name }}”</h1>
-      <input class="quiet-field mx-0 w-[300px] font-title text-20 font-semibold" :value="recipe.name" aria-label="Name of the recipe" @change="rename" />
-      <p class="sub">{{ recipe.lines.length }} {{ recipe.lines.length === 1 ? 'step' : 'steps' }}, {{ sayMinutes(total) }} an episode<template v-if="recipe.id === show.recipe">, the first of this show</template></p>
+      <input
+        class="quiet-field mx-0 w-[300px] font-title text-20 font-semibold"
+        :value="recipe.name"
+        aria-label="Name of the recipe"
+        @change="rename"
+      />
+      <p class="sub">
+        {{ recipe.lines.length }} {{ recipe.lines.length === 1 ? 'step' : 'steps' }},
+        {{ sayMinutes(total) }} an episode<template v-if="recipe.id === show.recipe"
+          >, the first of this show</template
+        >
+      </p>
       <span class="ml-auto flex flex-wrap gap-2 items-center">
-        <nav v-if="all.length > 1" aria-label="Recipes of the show" class="flex border border-line rounded-control overflow-hidden"><RouterLink v-for="r in all" :key="r.id" :to="{ name: 'recipe', params: { show: show.id, recipe: r.id } }" class="px-3 py-1 no-underline" :class="r.id === recipe.id ? 'bg-raised font-medium' : 'text-ink-2'" :aria-current="r.id === recipe.id ? 'page' : undefined">{{ r.name }}</RouterLink></nav>
-        <button v-if="recipe.id !== show.recipe" class="btn btn-small" @click="library.perform(firstRecipe, { show: show.id, recipe: recipe.id }, 'aloud')">Make it the first</button>
-        <button v-if="recipe.id !== show.recipe" class="btn btn-small btn-bare" @click="remove">Remove</button>
-        <Drop v-slot="{ close }" label="Another recipe" right small><form class="grid gap-2" @submit.prevent="add({ recipe: recipe.id }, close)"><label><span class="label">Its name</span><input v-model="fresh" class="field" placeholder="Interview, tutorial, live" /></label><button class="btn">A copy of this one</button><button type="button" class="btn" @click="add('full', close)">The fuller one, 12 steps</button><button type="button" class="btn" @click="add('small', close)">The small one, 3 steps</button></form></Drop>
+        <nav
+          v-if="all.length > 1"
+          aria-label="Recipes of the show"
+          class="flex border border-line rounded-control overflow-hidden"
+        >
+          <RouterLink
+            v-for="r in all"
+            :key="r.id"
+            :to="{ name: 'recipe', params: { show: show.id, recipe: r.id } }"
+            class="px-3 py-1 no-underline"
+            :class="r.id === recipe.id ? 'bg-raised font-medium' : 'text-ink-2'"
+            :aria-current="r.id === recipe.id ? 'page' : undefined"
+            >{{ r.name }}</RouterLink
+          >
+        </nav>
+        <button
+          v-if="recipe.id !== show.recipe"
+          class="btn btn-small"
+          @click="library.perform(firstRecipe, { show: show.id, recipe: recipe.id }, 'aloud')"
+        >
+          Make it the first
+        </button>
+        <button v-if="recipe.id !== show.recipe" class="btn btn-small btn-bare" @click="remove">
+          Remove
+        </button>
+        <Drop v-slot="{ close }" label="Another recipe" right small
+          ><form class="grid gap-2" @submit.prevent="add({ recipe: recipe.id }, close)">
+            <label
+              ><span class="label">Its name</span
+              ><input v-model="fresh" class="field" placeholder="Interview, tutorial, live" /></label
+            ><button class="btn">A copy of this one</button
+            ><button type="button" class="btn" @click="add('full', close)">The fuller one, 12 steps</button
+            ><button type="button" class="btn" @click="add('small', close)">The small one, 3 steps</button>
+          </form></Drop
+        >
       </span>
     </header>
     <p v-if="fault" role="alert" class="late mb-2">{{ fault }}</p>
     <Differences v-if="open.length > 0" :recipe="recipe" :open="open" class="mb-4" />
     <div class="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_300px] items-start">
       <Score :recipe="recipe" :chosen="chosen" @choose="chosen = $event" @write="write" />
-      <aside class="panel p-4 lg:sticky lg:top-4" :aria-label="line ? `Step ${line.name}` : stage ? `Stage ${stage.name}` : 'Choose a step'">
-        <StepAside v-if="line" :key="line.id" :recipe="recipe" :line="line" @write="write" @gone="chosen = undefined" />
-        <StageAside v-else-if="stage" :key="stage.id" :recipe="recipe" :stage="stage" @write="write" @choose="chosen = $event" @gone="chosen = undefined" />
-        <div v-else class="grid gap-2"><h2>How it reads</h2><p class="sub">Each step stands on the day by which it is due, counted back from the release. The heavy line is the ramp: where an episode should be by then. Thin lines are needs.</p><p class="sub">Choose a step or a stage to change it. Drag a step’s dot, or press <span class="key">←</span> <span class="key">→</span> on it, to make it due earlier or later.</p></div>
+      <aside
+        class="panel p-4 lg:sticky lg:top-4"
+        :aria-label="line ? `Step ${line.name}` : stage ? `Stage ${stage.name}` : 'Choose a step'"
+      >
+        <StepAside
+          v-if="line"
+          :key="line.id"
+          :recipe="recipe"
+          :line="line"
+          @write="write"
+          @gone="chosen = undefined"
+        />
+        <StageAside
+          v-else-if="stage"
+          :key="stage.id"
+          :recipe="recipe"
+          :stage="stage"
+          @write="write"
+          @choose="chosen = $event"
+          @gone="chosen = undefined"
+        />
+        <div v-else class="grid gap-2">
+          <h2>How it reads</h2>
+          <p class="sub">
+            Each step stands on the day by which it is due, counted back from the release. The heavy line is
+            the ramp: where an episode should be by then. Thin lines are needs.
+          </p>
+          <p class="sub">
+            Choose a step or a stage to change it. Drag a step’s dot, or press <span class="key">←</span>
+            <span class="key">→</span> on it, to make it due earlier or later.
+          </p>
+        </div>
       </aside>
     </div>
     <div class="grid grid-cols-1 gap-4 mt-4 lg:grid-cols-2 items-start">
@@ -85,5 +174,8 @@ async function remove() {
       <FolderFields :recipe="recipe" :show="show" @write="write" />
     </div>
   </div>
-  <section v-else class="p-10 text-center"><h1>This recipe is no longer there</h1><RouterLink to="/shows" class="btn mt-4">To the shows</RouterLink></section>
+  <section v-else class="p-10 text-center">
+    <h1>This recipe is no longer there</h1>
+    <RouterLink to="/shows" class="btn mt-4">To the shows</RouterLink>
+  </section>
 </template>

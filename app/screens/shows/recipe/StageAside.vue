@@ -9,14 +9,19 @@ import { partNames, tickedOf, valueOf } from './words'
 
 /** All that a recipe says of one stage: what must be settled before it, how early it may begin, its checklists. */
 const { recipe, stage } = defineProps<{ recipe: Recipe; stage: Stage }>()
-const emit = defineEmits<{ write: [RecipeFields]; choose: [{ is: 'step' | 'stage'; id: string }]; gone: [] }>()
+const emit = defineEmits<{
+  write: [RecipeFields]
+  choose: [{ is: 'step' | 'stage'; id: string }]
+  gone: []
+}>()
 const library = useLibrary()
 const at = computed(() => recipe.stages.findIndex((s) => s.id === stage.id))
 const lists = computed(() => (recipe.checklists ?? []).filter((c) => c.stage === stage.id))
 function put(fields: Partial<Stage>) {
   emit('write', { stages: recipe.stages.map((s) => (s.id === stage.id ? { ...s, ...fields } : s)) })
 }
-const toggled = <T,>(row: readonly T[] | undefined, one: T, on: boolean): T[] => (on ? [...(row ?? []), one] : (row ?? []).filter((x) => x !== one))
+const toggled = <T,>(row: readonly T[] | undefined, one: T, on: boolean): T[] =>
+  on ? [...(row ?? []), one] : (row ?? []).filter((x) => x !== one)
 async function leaveOut() {
   const done = await library.perform(leaveOutStage, { recipe: recipe.id, stage: stage.id }, 'aloud')
   if (done.ok) emit('gone')
@@ -29,7 +34,11 @@ function addItem(list: Checklist | undefined) {
   const text = item.value.trim()
   if (text === '') return
   const made = { id: library.newId(), text }
-  lay(list ? { ...list, items: [...list.items, made] } : { id: library.newId(), stage: stage.id, name: `Before ${stage.name}`, items: [made] })
+  lay(
+    list
+      ? { ...list, items: [...list.items, made] }
+      : { id: library.newId(), stage: stage.id, name: `Before ${stage.name}`, items: [made] },
+  )
   item.value = ''
 }
 function dropItem(list: Checklist, id: string) {
@@ -46,14 +55,114 @@ const settling = Part.options.filter((p) => p !== 'chapters' && p !== 'length')
 
 <template>
   <div class="grid gap-3">
-    <div class="flex items-end gap-1"><label class="flex-1"><span class="label">Stage</span><input class="field font-medium" :value="stage.name" @change="put({ name: valueOf($event) })" /></label><button class="btn btn-bare btn-small px-1" aria-label="Earlier in the row" :disabled="at === 0" @click="emit('write', { stages: withStageMoved(recipe, stage.id, -1).stages })"><ArrowUp :size="16" /></button><button class="btn btn-bare btn-small px-1" aria-label="Later in the row" :disabled="at === recipe.stages.length - 1" @click="emit('write', { stages: withStageMoved(recipe, stage.id, 1).stages })"><ArrowDown :size="16" /></button></div>
-    <fieldset class="grid gap-1.5"><legend class="label">Builds on</legend><label v-for="s in recipe.stages.filter((o) => o.id !== stage.id && o.kind !== 'after')" :key="s.id" class="flex items-center gap-2"><input type="checkbox" class="tick" :checked="stage.after.includes(s.id)" @change="put({ after: toggled(stage.after, s.id, tickedOf($event)) })" />{{ s.name }}</label></fieldset>
-    <details :open="(stage.settled ?? []).length > 0"><summary class="label cursor-pointer underline decoration-dotted underline-offset-2">Settled before it may begin: {{ (stage.settled ?? []).map((p) => partNames[p]).join(', ') || 'nothing' }}</summary><div class="grid grid-cols-2 gap-1.5 pt-1"><label v-for="p in settling" :key="p" class="flex items-center gap-2"><input type="checkbox" class="tick" :checked="(stage.settled ?? []).includes(p)" @change="put({ settled: toggled(stage.settled, p, tickedOf($event)) })" />{{ partNames[p] }}</label></div></details>
-    <details :open="stage.parts.length > 0"><summary class="label cursor-pointer underline decoration-dotted underline-offset-2">Lit by parts: {{ stage.parts.map((p) => partNames[p]).join(', ') || 'none' }}</summary><div class="grid grid-cols-2 gap-1.5 pt-1"><label v-for="p in Part.options" :key="p" class="flex items-center gap-2"><input type="checkbox" class="tick" :checked="stage.parts.includes(p)" @change="put({ parts: toggled(stage.parts, p, tickedOf($event)) })" />{{ partNames[p] }}</label></div></details>
-    <label><span class="label">Not earlier than, days before release</span><input class="field num w-[110px]" type="number" min="0" max="365" :value="stage.earliest ?? ''" placeholder="any time" @change="early" /></label>
-    <p class="sub">For news and live: neither it nor what builds on it can be done ahead, and its slot does not count as ready ahead.</p>
-    <div v-for="list in lists" :key="list.id" class="grid gap-1.5 border-t border-faint pt-3"><input class="quiet-field mx-0 font-medium" :value="list.name" aria-label="Name of the checklist" @change="lay({ ...list, name: valueOf($event) })" /><div v-for="i in list.items" :key="i.id" class="flex items-center gap-2"><span class="flex-1">{{ i.text }}</span><button class="btn btn-bare btn-small px-1" :aria-label="`Remove ${i.text}`" @click="dropItem(list, i.id)"><X :size="14" /></button></div></div>
-    <form class="flex gap-1.5" @submit.prevent="addItem(lists[0])"><input v-model="item" class="field" :placeholder="lists.length > 0 ? 'One more to check' : 'A checklist: batteries, sound, light'" aria-label="New item of the checklist" /><button class="btn btn-small">Add</button></form>
+    <div class="flex items-end gap-1">
+      <label class="flex-1"
+        ><span class="label">Stage</span
+        ><input
+          class="field font-medium"
+          :value="stage.name"
+          @change="put({ name: valueOf($event) })" /></label
+      ><button
+        class="btn btn-bare btn-small px-1"
+        aria-label="Earlier in the row"
+        :disabled="at === 0"
+        @click="emit('write', { stages: withStageMoved(recipe, stage.id, -1).stages })"
+      >
+        <ArrowUp :size="16" /></button
+      ><button
+        class="btn btn-bare btn-small px-1"
+        aria-label="Later in the row"
+        :disabled="at === recipe.stages.length - 1"
+        @click="emit('write', { stages: withStageMoved(recipe, stage.id, 1).stages })"
+      >
+        <ArrowDown :size="16" />
+      </button>
+    </div>
+    <fieldset class="grid gap-1.5">
+      <legend class="label">Builds on</legend>
+      <label
+        v-for="s in recipe.stages.filter((o) => o.id !== stage.id && o.kind !== 'after')"
+        :key="s.id"
+        class="flex items-center gap-2"
+        ><input
+          type="checkbox"
+          class="tick"
+          :checked="stage.after.includes(s.id)"
+          @change="put({ after: toggled(stage.after, s.id, tickedOf($event)) })"
+        />{{ s.name }}</label
+      >
+    </fieldset>
+    <details :open="(stage.settled ?? []).length > 0">
+      <summary class="label cursor-pointer underline decoration-dotted underline-offset-2">
+        Settled before it may begin:
+        {{ (stage.settled ?? []).map((p) => partNames[p]).join(', ') || 'nothing' }}
+      </summary>
+      <div class="grid grid-cols-2 gap-1.5 pt-1">
+        <label v-for="p in settling" :key="p" class="flex items-center gap-2"
+          ><input
+            type="checkbox"
+            class="tick"
+            :checked="(stage.settled ?? []).includes(p)"
+            @change="put({ settled: toggled(stage.settled, p, tickedOf($event)) })"
+          />{{ partNames[p] }}</label
+        >
+      </div>
+    </details>
+    <details :open="stage.parts.length > 0">
+      <summary class="label cursor-pointer underline decoration-dotted underline-offset-2">
+        Lit by parts: {{ stage.parts.map((p) => partNames[p]).join(', ') || 'none' }}
+      </summary>
+      <div class="grid grid-cols-2 gap-1.5 pt-1">
+        <label v-for="p in Part.options" :key="p" class="flex items-center gap-2"
+          ><input
+            type="checkbox"
+            class="tick"
+            :checked="stage.parts.includes(p)"
+            @change="put({ parts: toggled(stage.parts, p, tickedOf($event)) })"
+          />{{ partNames[p] }}</label
+        >
+      </div>
+    </details>
+    <label
+      ><span class="label">Not earlier than, days before release</span
+      ><input
+        class="field num w-[110px]"
+        type="number"
+        min="0"
+        max="365"
+        :value="stage.earliest ?? ''"
+        placeholder="any time"
+        @change="early"
+    /></label>
+    <p class="sub">
+      For news and live: neither it nor what builds on it can be done ahead, and its slot does not count as
+      ready ahead.
+    </p>
+    <div v-for="list in lists" :key="list.id" class="grid gap-1.5 border-t border-faint pt-3">
+      <input
+        class="quiet-field mx-0 font-medium"
+        :value="list.name"
+        aria-label="Name of the checklist"
+        @change="lay({ ...list, name: valueOf($event) })"
+      />
+      <div v-for="i in list.items" :key="i.id" class="flex items-center gap-2">
+        <span class="flex-1">{{ i.text }}</span><button
+          class="btn btn-bare btn-small px-1"
+          :aria-label="`Remove ${i.text}`"
+          @click="dropItem(list, i.id)"
+        >
+          <X :size="14" />
+        </button>
+      </div>
+    </div>
+    <form class="flex gap-1.5" @submit.prevent="addItem(lists[0])">
+      <input
+        v-model="item"
+        class="field"
+        :placeholder="lists.length > 0 ? 'One more to check' : 'A checklist: batteries, sound, light'"
+        aria-label="New item of the checklist"
+      /><button class="btn btn-small">Add</button>
+    </form>
     <button class="btn btn-small justify-self-start" @click="leaveOut">Leave this stage out</button>
   </div>
 </template>

@@ -16,8 +16,15 @@ const library = useLibrary()
 const plan = usePlan()
 const others = computed(() => recipe.lines.filter((l) => l.id !== line.id))
 const pace = computed(() => plan.paces.get(line.kind))
-const takes = computed(() => (pace.value && pace.value.seen >= 4 ? Math.round((line.minutes * pace.value.median) / 5) * 5 : undefined))
-const people = computed(() => [...new Set([...library.records.steps.values()].flatMap((s) => (s.owner === 'me' ? [] : [s.owner])))].slice(0, 20))
+const takes = computed(() =>
+  pace.value && pace.value.seen >= 4 ? Math.round((line.minutes * pace.value.median) / 5) * 5 : undefined,
+)
+const people = computed(() =>
+  [...new Set([...library.records.steps.values()].flatMap((s) => (s.owner === 'me' ? [] : [s.owner])))].slice(
+    0,
+    20,
+  ),
+)
 async function put(fields: Partial<RecipeLine>, event?: Event) {
   const done = await library.perform(editLine, { recipe: recipe.id, line: { ...line, ...fields } })
   if (!done.ok && event?.target instanceof HTMLInputElement) {
@@ -28,7 +35,12 @@ async function put(fields: Partial<RecipeLine>, event?: Event) {
 function counted(event: Event) {
   const by = valueOf(event)
   const days = Math.max(0, daysBefore(recipe.lines, line))
-  const lead: Lead = by === 'before' ? { by, days } : by === 'after' ? { by, days: line.lead.by === 'after' ? line.lead.days : 2 } : { by: 'ahead', step: by, days: 1 }
+  const lead: Lead =
+    by === 'before'
+      ? { by, days }
+      : by === 'after'
+        ? { by, days: line.lead.by === 'after' ? line.lead.days : 2 }
+        : { by: 'ahead', step: by, days: 1 }
   void put({ lead }, event)
 }
 function need(id: string, event: Event) {
@@ -53,32 +65,175 @@ async function addReference() {
   address.value = ''
 }
 function remove() {
-  emit('write', { lines: withoutLine(recipe, line.id).lines, ...(recipe.follow ? { follow: recipe.follow.filter((f) => !(f.when.is === 'done' && f.when.line === line.id) && !((f.then.is === 'hand' || f.then.is === 'wait') && f.then.line === line.id)) } : {}) })
+  emit('write', {
+    lines: withoutLine(recipe, line.id).lines,
+    ...(recipe.follow
+      ? {
+          follow: recipe.follow.filter(
+            (f) =>
+              !(f.when.is === 'done' && f.when.line === line.id) &&
+              !((f.then.is === 'hand' || f.then.is === 'wait') && f.then.line === line.id),
+          ),
+        }
+      : {}),
+  })
   emit('gone')
 }
 </script>
 
 <template>
   <div class="grid gap-3">
-    <div class="flex items-start gap-2"><label class="flex-1"><span class="label">Step</span><input class="field font-medium" :value="line.name" @change="put({ name: valueOf($event) }, $event)" /></label></div>
+    <div class="flex items-start gap-2">
+      <label class="flex-1"
+        ><span class="label">Step</span
+        ><input class="field font-medium" :value="line.name" @change="put({ name: valueOf($event) }, $event)"
+      /></label>
+    </div>
     <div class="grid grid-cols-2 gap-3">
-      <label><span class="label">In</span><select class="field" :value="line.stage" @change="put({ stage: valueOf($event) }, $event)"><option v-for="s in recipe.stages" :key="s.id" :value="s.id">{{ s.name }}</option></select></label>
-      <label><span class="label">Kind of work</span><select class="field" :value="line.kind" @change="kind"><option v-for="k in StepKind.options" :key="k" :value="k">{{ kindNames[k] }}</option></select></label>
+      <label
+        ><span class="label">In</span
+        ><select class="field" :value="line.stage" @change="put({ stage: valueOf($event) }, $event)">
+          <option v-for="s in recipe.stages" :key="s.id" :value="s.id">{{ s.name }}</option>
+        </select></label
+      >
+      <label
+        ><span class="label">Kind of work</span
+        ><select class="field" :value="line.kind" @change="kind">
+          <option v-for="k in StepKind.options" :key="k" :value="k">{{ kindNames[k] }}</option>
+        </select></label
+      >
     </div>
     <div class="grid grid-cols-[96px_1fr] gap-3 items-end">
-      <label><span class="label">Minutes</span><input class="field num" type="number" min="0" step="5" :value="line.minutes" @change="put({ minutes: number($event) }, $event)" /></label>
-      <p class="sub pb-2"><template v-if="takes !== undefined && takes !== line.minutes">You plan {{ line.minutes }}, it takes {{ takes }}. <button class="underline underline-offset-2" @click="put({ minutes: takes })">Take {{ takes }}</button></template></p>
+      <label
+        ><span class="label">Minutes</span
+        ><input
+          class="field num"
+          type="number"
+          min="0"
+          step="5"
+          :value="line.minutes"
+          @change="put({ minutes: number($event) }, $event)"
+      /></label>
+      <p class="sub pb-2">
+        <template v-if="takes !== undefined && takes !== line.minutes"
+          >You plan {{ line.minutes }}, it takes {{ takes }}.
+          <button class="underline underline-offset-2" @click="put({ minutes: takes })">
+            Take {{ takes }}
+          </button></template
+        >
+      </p>
     </div>
     <div class="grid grid-cols-[96px_1fr] gap-3">
-      <label><span class="label">Due, days</span><input class="field num" type="number" min="0" max="365" :value="line.lead.days" @change="put({ lead: { ...line.lead, days: number($event) } }, $event)" /></label>
-      <label><span class="label">counted</span><select class="field" :value="line.lead.by === 'ahead' ? line.lead.step : line.lead.by" @change="counted"><option value="before">before release</option><option value="after">after release</option><option v-for="o in others" :key="o.id" :value="o.id">before “{{ o.name }}”</option></select></label>
+      <label
+        ><span class="label">Due, days</span
+        ><input
+          class="field num"
+          type="number"
+          min="0"
+          max="365"
+          :value="line.lead.days"
+          @change="put({ lead: { ...line.lead, days: number($event) } }, $event)"
+      /></label>
+      <label
+        ><span class="label">counted</span
+        ><select
+          class="field"
+          :value="line.lead.by === 'ahead' ? line.lead.step : line.lead.by"
+          @change="counted"
+        >
+          <option value="before">before release</option>
+          <option value="after">after release</option>
+          <option v-for="o in others" :key="o.id" :value="o.id">before “{{ o.name }}”</option>
+        </select></label
+      >
     </div>
-    <details :open="line.needs.length > 0"><summary class="label cursor-pointer underline decoration-dotted underline-offset-2">Needs {{ line.needs.length === 0 ? 'nothing' : `${line.needs.length} ${line.needs.length === 1 ? 'step' : 'steps'}` }}</summary><div class="grid gap-1.5 pt-1"><label v-for="o in others" :key="o.id" class="flex items-center gap-2"><input type="checkbox" class="tick" :checked="line.needs.includes(o.id)" :aria-label="`Needs ${o.name}`" @change="need(o.id, $event)" />{{ o.name }}</label></div></details>
-    <label><span class="label">Done by</span><input class="field" :value="line.owner ?? ''" placeholder="you" list="people" @change="put({ owner: valueOf($event).trim() || undefined }, $event)" /><datalist id="people"><option v-for="p in people" :key="p" :value="p" /></datalist></label>
-    <label><span class="label">Completed</span><select class="field" :value="line.part ?? ''" @change="part"><option value="">by a tick</option><option v-for="p in Part.options" :key="p" :value="p">by {{ partNames[p] }} being there</option></select></label>
-    <label class="flex items-center gap-2"><input type="checkbox" class="tick" :checked="line.required" @change="put({ required: tickedOf($event) }, $event)" /> Nothing goes out without it</label>
-    <label><span class="label">To keep in mind while doing it</span><textarea class="field min-h-[56px]" :value="line.guidance ?? ''" @change="put({ guidance: valueOf($event).trim() || undefined }, $event)" /></label>
-    <div class="grid gap-1.5"><span class="label">To look at</span><div v-for="(r, i) in line.references ?? []" :key="i" class="flex gap-1.5"><input class="field w-[40%]" :value="r.label" :aria-label="`What reference ${i + 1} is`" placeholder="What it is" @change="reference(i, { label: valueOf($event) })" /><input class="field" :value="r.url" :aria-label="`Address of reference ${i + 1}`" @change="reference(i, { url: valueOf($event) })" /><button class="btn btn-bare btn-small px-1" :aria-label="`Remove reference ${i + 1}`" @click="put({ references: (line.references ?? []).filter((_, n) => n !== i) })"><X :size="14" /></button></div><form class="flex gap-1.5" @submit.prevent="addReference"><input v-model="address" class="field" type="url" placeholder="https://" aria-label="Address of a new reference" /><button class="btn btn-small">Add</button></form></div>
+    <details :open="line.needs.length > 0">
+      <summary class="label cursor-pointer underline decoration-dotted underline-offset-2">
+        Needs
+        {{
+          line.needs.length === 0
+            ? 'nothing'
+            : `${line.needs.length} ${line.needs.length === 1 ? 'step' : 'steps'}`
+        }}
+      </summary>
+      <div class="grid gap-1.5 pt-1">
+        <label v-for="o in others" :key="o.id" class="flex items-center gap-2"
+          ><input
+            type="checkbox"
+            class="tick"
+            :checked="line.needs.includes(o.id)"
+            :aria-label="`Needs ${o.name}`"
+            @change="need(o.id, $event)"
+          />{{ o.name }}</label
+        >
+      </div>
+    </details>
+    <label
+      ><span class="label">Done by</span
+      ><input
+        class="field"
+        :value="line.owner ?? ''"
+        placeholder="you"
+        list="people"
+        @change="put({ owner: valueOf($event).trim() || undefined }, $event)" /><datalist id="people">
+        <option v-for="p in people" :key="p" :value="p" /></datalist
+    ></label>
+    <label
+      ><span class="label">Completed</span
+      ><select class="field" :value="line.part ?? ''" @change="part">
+        <option value="">by a tick</option>
+        <option v-for="p in Part.options" :key="p" :value="p">by {{ partNames[p] }} being there</option>
+      </select></label
+    >
+    <label class="flex items-center gap-2"
+      ><input
+        type="checkbox"
+        class="tick"
+        :checked="line.required"
+        @change="put({ required: tickedOf($event) }, $event)"
+      />
+      Nothing goes out without it</label
+    >
+    <label
+      ><span class="label">To keep in mind while doing it</span
+      ><textarea
+        class="field min-h-[56px]"
+        :value="line.guidance ?? ''"
+        @change="put({ guidance: valueOf($event).trim() || undefined }, $event)"
+      />
+    </label>
+    <div class="grid gap-1.5">
+      <span class="label">To look at</span>
+      <div v-for="(r, i) in line.references ?? []" :key="i" class="flex gap-1.5">
+        <input
+          class="field w-[40%]"
+          :value="r.label"
+          :aria-label="`What reference ${i + 1} is`"
+          placeholder="What it is"
+          @change="reference(i, { label: valueOf($event) })"
+        /><input
+          class="field"
+          :value="r.url"
+          :aria-label="`Address of reference ${i + 1}`"
+          @change="reference(i, { url: valueOf($event) })"
+        /><button
+          class="btn btn-bare btn-small px-1"
+          :aria-label="`Remove reference ${i + 1}`"
+          @click="put({ references: (line.references ?? []).filter((_, n) => n !== i) })"
+        >
+          <X :size="14" />
+        </button>
+      </div>
+      <form class="flex gap-1.5" @submit.prevent="addReference">
+        <input
+          v-model="address"
+          class="field"
+          type="url"
+          placeholder="https://"
+          aria-label="Address of a new reference"
+        /><button class="btn btn-small">Add</button>
+      </form>
+    </div>
     <button class="btn btn-small justify-self-start" @click="remove">Remove the step</button>
   </div>
 </template>

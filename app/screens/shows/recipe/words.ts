@@ -1,18 +1,43 @@
 import type { Part, StepKind } from '@core/model'
 
 /** What a step may be tied to, in words. */
-export const partNames: Readonly<Record<Part, string>> = { brief: 'the brief', title: 'the title', keyword: 'a keyword', script: 'the script', shots: 'the shots', length: 'the length', picture: 'a picture', thumbnail: 'the thumbnail', description: 'the description', tags: 'the tags', chapters: 'the chapters', links: 'the links' }
+export const partNames: Readonly<Record<Part, string>> = {
+  brief: 'the brief',
+  title: 'the title',
+  keyword: 'a keyword',
+  script: 'the script',
+  shots: 'the shots',
+  length: 'the length',
+  picture: 'a picture',
+  thumbnail: 'the thumbnail',
+  description: 'the description',
+  tags: 'the tags',
+  chapters: 'the chapters',
+  links: 'the links',
+}
 
 /** Kinds of work, in words. */
-export const kindNames: Readonly<Record<StepKind, string>> = { research: 'research', write: 'writing', prepare: 'preparing', film: 'filming', record: 'recording', edit: 'editing', design: 'pictures', admin: 'odds and ends' }
+export const kindNames: Readonly<Record<StepKind, string>> = {
+  research: 'research',
+  write: 'writing',
+  prepare: 'preparing',
+  film: 'filming',
+  record: 'recording',
+  edit: 'editing',
+  design: 'pictures',
+  admin: 'odds and ends',
+}
 
 /** The value of a field that an event comes from. */
 export function valueOf(event: Event): string {
-  return event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement || event.target instanceof HTMLTextAreaElement ? event.target.value : ''
+  return event.target instanceof HTMLInputElement ||
+    event.target instanceof HTMLSelectElement ||
+    event.target instanceof HTMLTextAreaElement
+    ? event.target.value
+    : ''
 }
 
 /** Whether a tick box that an event comes from is ticked. */
 export function tickedOf(event: Event): boolean {
   return event.target instanceof HTMLInputElement && event.target.checked
 }
-
