@@ -6,6 +6,11 @@ import vueParser from 'vue-eslint-parser'
 function closed(files: string[], groups: { group: string[]; message: string }[]): ConfigWithExtends {
   return { files, rules: { 'no-restricted-imports': ['error', { patterns: groups }] } }
 }
+/** The first ten letters of a moment are its day in UTC, which is another one for half the world. */
+const utcDay = {
+  selector: "CallExpression[callee.property.name='slice'][arguments.0.value=0][arguments.1.value=10]",
+  message: 'A day is one in the creator’s zone: dayIn(moment, zone), or dateOf for midnights in UTC.',
+}
 const noInterface = {
   group: ['vue', 'vue-*', 'pinia', 'dexie', 'node:*', '@app/*', '@demo/*', '@headlessui/*'],
   message: 'core knows no interface, storage or Node API.',
@@ -45,11 +50,17 @@ export default tseslint.config(
   },
   closed(['core/**/*.ts'], [noInterface]),
   {
+    files: ['core/**/*.ts', 'app/**/*.ts', 'app/**/*.vue', 'demo/**/*.ts', 'server/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-syntax': ['error', utcDay] },
+  },
+  {
     files: ['core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',
+        utcDay,
         {
           selector: "MemberExpression[object.name='Date'][property.name='now']",
           message: 'core has no clock: take now as an argument.',

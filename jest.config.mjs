@@ -14,7 +14,9 @@ const config = {
       { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(temporal-polyfill|temporal-utils|ical.js|dexie)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(temporal-polyfill|temporal-utils|ical.js|dexie|d3-array|internmap)/)',
+  ],
 }
 
 export default config

@@ -6,9 +6,8 @@ import { rankIdeas } from '@core/ideas/rank'
 import { carryOut } from '@core/ideas/viewing'
 import { freshWeights } from '@core/model'
 import { forecast } from '@core/plan/forecast'
-import { layWork } from '@core/plan/load'
+import { layWork, minutesAhead, planFor } from '@core/plan/load'
 import { Planner, type Task } from '@core/plan/planner'
-import { minutesAhead } from '@core/plan/work'
 import { dueDates, workingDays } from '@core/recipe/due'
 import { standingOf } from '@core/recipe/lamps'
 import { numbersOf } from '@core/rhythm/numbering'
@@ -91,14 +90,21 @@ report('running time of one script of 1,200 words', 9, () =>
 )
 report('500 open steps laid on days', 5, () =>
   layWork(
-    steps.slice(0, 500).map((s, i) => ({
-      id: s.id,
-      minutes: s.minutes,
-      due: `2026-12-${String(1 + (i % 28)).padStart(2, '0')}`,
-      needs: s.needs,
-    })),
-    settings[0] ?? { hours: [], daysOff: [] },
-    '2026-11-24',
+    planFor(
+      steps.slice(0, 500).map((s, i) => ({
+        id: s.id,
+        episode: s.episode,
+        kind: s.kind,
+        minutes: s.minutes,
+        due: `2026-12-${String(1 + (i % 28)).padStart(2, '0')}`,
+        needs: s.needs,
+        split: true,
+        weight: 1,
+      })),
+      [],
+      settings[0] ?? { hours: [], daysOff: [] },
+      '2026-11-24',
+    ),
   ),
 )
 
@@ -197,6 +203,7 @@ report('2,000 draws over 26 weeks, 400 open steps', 3, () =>
   forecast({
     tasks,
     waits: new Map(),
+    laid: [],
     first: '2026-11-24',
     minutes: ahead,
     paces: new Map(),

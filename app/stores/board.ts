@@ -2,10 +2,12 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { freshSettings } from '@core/commands/settings'
 import { recipeFor } from '@core/commands/schedule'
-import type { Day, Episode, Id, Outlet, Recipe, Script, Show, Step } from '@core/model'
-import { layWork, minutesByDay, type HoursOf, type Work } from '@core/plan/load'
+import type { Day, Episode, Id, Outlet, Part, Recipe, Script, Show, Step } from '@core/model'
+import { partMinutesOf } from '@core/plan/accuracy'
+import { minutesByDay } from '@core/plan/load'
 import { aheadOf, type Ahead } from '@core/plan/ready'
-import { takenMinutes } from '@core/plan/standing'
+import { readyDays } from '@core/plan/work'
+import { hoursIn, planOf } from '@core/plan/state'
 import { reservedBetween } from '@core/commands/promise'
 import type { Reserved } from '@core/rhythm/reserve'
 import { workingDays } from '@core/recipe/due'
@@ -17,8 +19,11 @@ import { addDays, dayNumber, daysBetween } from '@core/rhythm/days'
 import { framesOf, type Frame } from '@core/rhythm/film'
 import { numbersOf, sayNumber, type Numbers } from '@core/rhythm/numbering'
 import { filledSlots, releaseOf, slotsOf, type Slot } from '@core/rhythm/slots'
+import { creatorZone, dayIn } from '@core/rhythm/creator'
 import { dayAt } from '@core/rhythm/zone'
 import { browserZone, now as clock } from '@app/data/clock'
+import { dayFigures, type DayFigures } from '@core/views/day'
+import { useDesk } from './desk'
 import { useLibrary } from './library'
 
 /** An episode with all that is derived of it, as screens show it. */
@@ -57,6 +62,9 @@ function unchanged(old: Episode[], fresh: Episode[]): Episode[] {
   return old.length === fresh.length && old.every((e, i) => e === fresh[i]) ? old : fresh
 }
 
+/** How many days back what is out still counts as lately. */
+const lateDays = 35
+
 const emptyRecipe = smallRecipe('none', 'video', '2026-01-01T00:00:00.000Z')
 
 /** What screens watch: everything derived from the records and the moment, each part once. */
@@ -76,24 +84,28 @@ export const useBoard = defineStore('board', () => {
       a.createdAt < b.createdAt ? -1 : a.createdAt > b.createdAt ? 1 : a.id < b.id ? -1 : 1,
     ),
   )
-  const today = computed(() => dayAt(now.value, shows.value[0]?.zone ?? browserZone()))
+  /** Every day on screen is a day in this zone. */
+  const zone = computed(() => creatorZone(shows.value, browserZone()))
+  const today = computed(() => dayAt(now.value, zone.value))
   const settings = computed(() => library.settings ?? freshSettings(''))
   const works = computed(() => workingDays(settings.value))
-  /** The hours of days, less what standing work and busy time take of them. */
+  /** The creator's day of a kept moment. */
+  const dayOn = (moment: string): Day => dayIn(moment, zone.value)
+  /** The hours of days, less what standing work, busy time and what was worked take of them. */
   const standing = computed(() => library.records.standing)
   const busy = computed(() => library.records.busy)
-  const hours = computed((): HoursOf =>
-    standing.value.size + busy.value.size === 0
-      ? settings.value
-      : {
-          ...settings.value,
-          taken: takenMinutes(
-            standing.value.values(),
-            busy.value.values(),
-            addDays(today.value, -14),
-            addDays(today.value, 200),
-          ),
-        },
+  const everyStep = computed(() => library.records.steps)
+  const hours = computed(() =>
+    hoursIn(
+      {
+        settings: library.records.settings,
+        shows: library.records.shows,
+        standing: standing.value,
+        busy: busy.value,
+        steps: everyStep.value,
+      },
+      today.value,
+    ),
   )
   /** Every episode once over: which are in work, ideas or released, and each show's that have a place, a number or are out. */
   let last: { work: Episode[]; ideas: Episode[]; released: Episode[]; byShow: Map<Id, Episode[]> } = {
@@ -139,6 +151,23 @@ export const useBoard = defineStore('board', () => {
     return by
   })
 
+  const desk = useDesk()
+  /** Minutes that bringing a part takes in each show, as far as that was learnt; the same object while it says the same. */
+  let learnt = new Map<Id, Partial<Record<Part, number>>>()
+  const partMinutes = computed(() => {
+    const by = new Map<Id, Step[]>()
+    const add = (s: Step) => {
+      const show = library.records.episodes.get(s.episode)?.show ?? ''
+      const row = by.get(show)
+      if (row) row.push(s)
+      else by.set(show, [s])
+    }
+    for (const row of desk.past.values()) row.forEach(add)
+    for (const s of everyStep.value.values()) if (!desk.past.has(s.episode)) add(s)
+    const fresh = new Map([...by].map(([show, steps]) => [show, partMinutesOf(steps)]))
+    if (JSON.stringify([...fresh]) !== JSON.stringify([...learnt])) learnt = fresh
+    return learnt
+  })
   const kept = new Map<Id, Kept>()
   /** An episode's card; derived again only when something it is derived from is another. */
   function cardOf(episode: Episode): Card | undefined {
@@ -161,6 +190,7 @@ export const useBoard = defineStore('board', () => {
       number,
       today.value,
       works.value,
+      partMinutes.value.get(show.id),
       records.outlets,
       steps.length,
       ...steps,
@@ -177,6 +207,7 @@ export const useBoard = defineStore('board', () => {
       steps,
       today: today.value,
       works: works.value,
+      partMinutes: partMinutes.value.get(show.id),
     })
     const card: Card = {
       episode,
@@ -236,49 +267,55 @@ export const useBoard = defineStore('board', () => {
     return all
   })
 
-  const load = computed(() => {
-    const work: Work[] = []
-    for (const { standing } of placed.value) {
-      const open = new Set(standing.steps.filter((s) => !s.done).map((s) => s.step.id))
-      for (const s of standing.steps)
-        if (!s.done && s.due && !s.step.waiting && s.step.owner === 'me')
-          work.push({
-            id: s.step.id,
-            minutes: s.minutesLeft,
-            due: s.due,
-            kind: s.step.kind,
-            earliest: s.earliest ?? (s.step.lead.by === 'after' ? standing.release?.day : undefined),
-            laid: s.step.blocks,
-            needs: s.step.needs.filter(
-              (n) => open.has(n) && !standing.steps.some((x) => x.step.id === n && x.step.waiting),
-            ),
-          })
-    }
-    return layWork(work, hours.value, today.value)
-  })
+  /** All open work, and how it lies on days: the one plan that every screen shows. */
+  const passed = computed(() =>
+    Math.max(
+      0,
+      ...working.value.flatMap((c) =>
+        c.standing.release && c.standing.release.at <= minute.value ? [c.standing.release.at] : [],
+      ),
+    ),
+  )
+  const plan = computed(() => planOf(working.value, hours.value, today.value, passed.value))
+  const open = computed(() => plan.value.open)
+  const load = computed(() => plan.value.load)
   const planned = computed(() => minutesByDay(load.value))
 
-  /** A step of an episode in work, with its card, by the step's id. */
+  /** What went out lately, with its steps: their work stands in the days on which it was done. */
+  const lately = computed(() => {
+    const from = addDays(today.value, -lateDays)
+    return everyRelease.value.flatMap((e) =>
+      e.phase.name === 'released' && dayIn(e.phase.at, zone.value) >= from ? (cardOf(e) ?? []) : [],
+    )
+  })
+  /** The figures of a day. */
+  const figuresOf = (day: Day): DayFigures => dayFigures(hours.value, planned.value, day)
+  /** A step of an episode in work, or out lately, with its card, by the step's id. */
   const stepIn = computed(() => {
     const by = new Map<Id, { card: Card; state: StepState }>()
-    for (const c of working.value)
+    for (const c of [...working.value, ...lately.value])
       for (const state of c.standing.steps) by.set(state.step.id, { card: c, state })
     return by
   })
 
-  /** The day an episode's work before release ends as it is laid now, and the days between that and its release. */
-  function slackOf(c: Card): { ready: Day; days: number } | undefined {
+  /** What was laid on days that have passed, is not done, and was not laid anew. */
+  const leftOver = computed(() =>
+    working.value.flatMap((card) =>
+      card.standing.steps
+        .filter((s) => !s.done && s.step.blocks.some((b) => b.day < today.value && !b.missed))
+        .map((state) => ({ card, state })),
+    ),
+  )
+  const readyOn = computed(() => readyDays(open.value.tasks, load.value))
+  /**
+   * The day an episode's work before release ends as it is laid now, and the days in hand between that and its release; nothing where some of
+   * it finds no room, and no day for what is ready already.
+   */
+  function inHandOf(c: Card): { ready: Day; days: number } | undefined {
     const { release } = c.standing
-    if (!release) return undefined
-    let ready: Day = today.value
-    for (const s of c.standing.steps) {
-      if (s.done || s.step.lead.by === 'after') continue
-      const end = load.value.ends.get(s.step.id)
-      if (end === undefined) {
-        if (!s.step.waiting) return undefined
-      } else if (end > ready) ready = end
-    }
-    return { ready, days: daysBetween(ready, release.day) }
+    if (!release || c.standing.ready) return undefined
+    const ready = readyOn.value.get(c.episode.id)
+    return ready === undefined ? undefined : { ready, days: daysBetween(ready, release.day) }
   }
 
   const bySlot = computed(
@@ -348,7 +385,8 @@ export const useBoard = defineStore('board', () => {
   const byShow = computed(() => sorted.value.byShow)
   const firstDay = computed(() => {
     let first = dayNumber(today.value)
-    for (const e of released.value.slice(-1)) first = Math.min(first, dayNumber(releasedAt(e).slice(0, 10)))
+    for (const e of released.value.slice(-1))
+      first = Math.min(first, dayNumber(dayIn(releasedAt(e), zone.value)))
     return first - 10
   })
 
@@ -429,7 +467,14 @@ export const useBoard = defineStore('board', () => {
     stepIn,
     onSlot,
     reasonOf,
-    slackOf,
+    inHandOf,
+    dayOn,
+    leftOver,
+    figuresOf,
+    open,
+    zone,
+    partMinutes,
+    lately,
     rows,
     openOf,
     frames,

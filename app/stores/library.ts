@@ -1,10 +1,10 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { Command, Done } from '@core/commands/change'
+import { applied, type Change, type Command, type Done } from '@core/commands/change'
 import { freshSettings } from '@core/commands/settings'
 import { emptyRecords, type Id, type JournalLine, type Records, type Step } from '@core/model'
 import type { Problem, Result } from '@core/result'
-import { newId } from '@app/data/clock'
+import { newId, now } from '@app/data/clock'
 import { Library } from '@app/data/library'
 import { layDemo } from '@app/data/demo'
 import { backupOf, eraseAll, restoreInto, sweepFiles } from '@app/data/whole'
@@ -98,6 +98,13 @@ export const useLibrary = defineStore('library', () => {
     return result
   }
 
+  /** What a command would change, as things stand or after other changes; nothing where it would be refused. */
+  function look<Wish>(command: Command<Wish>, wish: Wish, after: readonly Change[] = []): Change[] {
+    const from = after.length === 0 ? records.value : applied(records.value, after)
+    const done = command(from, wish, { now: now(), id: newId })
+    return done.ok ? done.value.changes : []
+  }
+
   function say(text: string, kind: Saying['kind'] = 'done', undo = false): void {
     saying.value = { text, kind, undo }
   }
@@ -142,6 +149,7 @@ export const useLibrary = defineStore('library', () => {
     open,
     enter,
     perform,
+    look,
     say,
     turn,
     ensure,

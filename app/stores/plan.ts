@@ -1,12 +1,15 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { applied, type Change } from '@core/commands/change'
 import { lostOf, pacesOf } from '@core/plan/accuracy'
 import type { ForecastFor, Outlook } from '@core/plan/forecast'
-import { Planner, type Block, type Plan, type PlanFor } from '@core/plan/planner'
-import { explain, inPlanOrder, minutesAhead, planFor, tasksOf } from '@core/plan/work'
+import { layWork, planFor } from '@core/plan/load'
+import { isBetter, Planner, type Block, type Plan, type PlanFor } from '@core/plan/planner'
+import { forecastOf, stateOf } from '@core/plan/state'
+import { explain, readyDays, usualWait, workUntil, worseOff, type Shift } from '@core/plan/work'
 import type { Day, Id } from '@core/model'
-import { addDays } from '@core/rhythm/days'
+import { daysBetween } from '@core/rhythm/days'
 import type { PlanWork } from '@app/workers/plan.worker'
 import { useBoard } from './board'
 import { useDesk } from './desk'
@@ -28,6 +31,18 @@ export interface WhatIf {
   off?: Id[]
 }
 
+/** A plan that is proposed: what it was asked for, how the one that stands scores, and which releases it would leave worse. */
+export interface Proposal {
+  plan: Plan
+  of: PlanFor
+  before: Plan['score']
+  share: number
+  done: boolean
+  /** Better than what stands. */
+  better: boolean
+  worse: readonly Shift[]
+}
+
 /** The plan as it stands, what planning proposes, and how likely each release is to go out. All of it is computed in a worker. */
 export const usePlan = defineStore('plan', () => {
   const library = useLibrary()
@@ -39,31 +54,6 @@ export const usePlan = defineStore('plan', () => {
       new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
     ))
 
-  const work = computed(() =>
-    tasksOf(board.placed.filter((c) => (c.standing.release?.at ?? 0) > board.minute)),
-  )
-  const stored = computed<Block[]>(() =>
-    board.placed.flatMap((c) =>
-      c.steps.flatMap((s) =>
-        s.doneAt === undefined
-          ? s.blocks
-              .filter((b) => b.day >= board.today)
-              .map((b) => ({ id: s.id, day: b.day, minutes: b.minutes }))
-          : [],
-      ),
-    ),
-  )
-  const pinned = computed<Block[]>(() =>
-    board.placed.flatMap((c) =>
-      c.steps.flatMap((s) =>
-        s.doneAt === undefined
-          ? s.blocks
-              .filter((b) => b.pinned && b.day >= board.today)
-              .map((b) => ({ id: s.id, day: b.day, minutes: b.minutes }))
-          : [],
-      ),
-    ),
-  )
   /** Steps to learn from: those at hand, and those of the last releases. */
   const steps = computed(() => library.records.steps)
   const known = computed(() => {
@@ -73,42 +63,46 @@ export const usePlan = defineStore('plan', () => {
   })
   const paces = computed(() => pacesOf(known.value))
   /** Days that are lost, learnt from what was planned against what was done. */
-  const lost = computed(() => lostOf(known.value, board.settings, board.today))
+  const lost = computed(() => lostOf(known.value, board.settings, board.today, board.zone))
+
+  const learnt = computed(() => ({ paces: paces.value, lost: lost.value.share }))
 
   function forecastFor(what: WhatIf = {}): ForecastFor {
-    const { tasks, waits } = work.value
-    const minutes = minutesAhead(board.hours, board.today)
+    const { open, load } = board
+    const base = forecastOf({ open, load }, board.hours, board.today, learnt.value)
+    const minutes = [...base.minutes]
     for (const [day, more] of Object.entries(what.hours ?? {})) {
-      const n = Math.round((Date.parse(day) - Date.parse(board.today)) / 86_400_000)
+      const n = daysBetween(board.today, day)
       if (n >= 0 && n < minutes.length) minutes[n] = Math.max(0, (minutes[n] ?? 0) + more)
     }
-    const left = tasks
+    const none = new Set([...(what.without ?? []), ...(what.handed ?? [])])
+    const tasks = base.tasks
       .filter((t) => !what.off?.includes(t.episode))
       .map((t) => {
-        const handed = what.handed?.includes(t.id) ?? false
-        const minutesOf = what.without?.includes(t.id) || handed ? 0 : (what.minutes?.[t.id] ?? t.minutes)
         const day = what.moved?.[t.episode]
         return {
           ...t,
-          minutes: minutesOf,
+          minutes: none.has(t.id) ? 0 : (what.minutes?.[t.id] ?? t.minutes),
           ...(day !== undefined && t.release !== undefined ? { release: day } : {}),
         }
       })
-    const order = inPlanOrder(left, board.load)
     // Waits count from today; what is handed over now, too.
-    const more = new Map([...waits, ...(what.handed ?? []).map((id): [Id, number] => [id, 4])])
-    for (const id of what.without ?? []) more.delete(id)
+    const waits = new Map([...base.waits, ...(what.handed ?? []).map((id): [Id, number] => [id, usualWait])])
+    for (const id of what.without ?? []) waits.delete(id)
+    const there = new Set(tasks.map((t) => t.id))
     return {
-      tasks: order,
-      waits: more,
-      first: board.today,
+      ...base,
+      tasks,
+      waits,
       minutes,
-      paces: paces.value,
-      lost: lost.value.share,
-      setup: library.settings.setup,
-      draws: 2000,
-      seed: 'lamp-reel',
+      laid: base.laid.filter((b) => there.has(b.id) && !none.has(b.id)),
     }
+  }
+  /** What would be after some changes to the records, for every release: all is derived anew from them, so that it is what comes out. */
+  async function afterwards(changes: readonly Change[]): Promise<Map<Id, Outlook>> {
+    const state = stateOf(applied(library.records, changes), board.now, board.partMinutes)
+    const of = forecastOf(state, state.hours, state.today, learnt.value)
+    return new Map((await at().forecast(of)).map((o) => [o.episode, o]))
   }
 
   watch([() => library.world, () => library.state], () => {
@@ -120,7 +114,7 @@ export const usePlan = defineStore('plan', () => {
   let turn = 0
   async function refresh(): Promise<void> {
     const mine = ++turn
-    if (work.value.tasks.length === 0) {
+    if (board.open.tasks.length === 0) {
       outlooks.value = new Map()
       desk.outlooks = outlooks.value
       return
@@ -138,7 +132,7 @@ export const usePlan = defineStore('plan', () => {
   }
   let waits: ReturnType<typeof setTimeout> | undefined
   const wanted = ref(false)
-  watch([work, () => board.load, () => library.settings, paces, wanted], () => {
+  watch([() => board.load, () => board.hours, paces, lost, wanted], () => {
     if (!wanted.value) return
     clearTimeout(waits)
     waits = setTimeout(() => {
@@ -160,55 +154,68 @@ export const usePlan = defineStore('plan', () => {
     })
   }
 
-  const proposal = shallowRef<{
-    plan: Plan
-    of: PlanFor
-    before: Plan['score']
-    share: number
-    done: boolean
-  }>()
-  /** Plans the open work for a few seconds; what it finds stands in `proposal` at once and gets better until it is done or stopped. */
+  const proposal = shallowRef<Proposal>()
+  /**
+   * Plans the open work for a few seconds; what it finds stands in `proposal` at once and gets better until it is done or stopped. Pinned
+   * blocks stay, and of work that is not planned here all that lies in the week. At the end it says which releases it would leave worse.
+   */
   async function propose(until: Day | undefined, ms = 2500): Promise<void> {
-    const { tasks } = work.value
-    const mine =
-      until === undefined
-        ? tasks
-        : withNeeds(
-            tasks.filter((t) => (t.due ?? '9999') <= addDays(until, 7)).map((t) => t.id),
-            tasks,
-          )
-    const of = planFor(
-      mine.map((t) => ({ ...t, needs: t.needs.filter((n) => mine.some((m) => m.id === n)) })),
-      pinned.value,
-      { ...board.hours, setup: board.settings.setup, preferred: board.settings.preferred },
-      board.today,
-    )
+    const { tasks: all, laid } = board.open
+    const mine = until === undefined ? all : workUntil(all, until)
+    const ids = new Set(mine.map((t) => t.id))
+    const tasks = mine.map((t) => ({ ...t, needs: t.needs.filter((n) => ids.has(n)) }))
+    const stays = laid.filter((b) => b.pinned || !ids.has(b.id))
+    const others = board.load.blocks
+      .filter((b) => !b.fixed && !ids.has(b.id) && until !== undefined)
+      .map((b) => ({ ...b, kind: board.stepIn.get(b.id)?.state.step.kind }))
+    const of = planFor(tasks, [...stays, ...others], board.hours, board.today)
     // The plan as it stands is measured the same way: with its own blocks where they are, the rest in order.
-    const asIs = new Planner({
+    const before = layWork({
       ...of,
-      pinned: board.load.blocks.filter((b) => mine.some((t) => t.id === b.id)),
-    }).plan.score
-    const first = new Planner(of).plan
-    proposal.value = { plan: first, of, before: asIs, share: 0, done: false }
+      pinned: [...of.pinned, ...laid.filter((b) => !b.pinned && ids.has(b.id))],
+    }).score
+    const shown = (plan: Plan, share: number, done: boolean): Proposal => ({
+      plan,
+      of,
+      before,
+      share,
+      done,
+      better: isBetter(plan.score, before),
+      worse: proposal.value?.of === of ? proposal.value.worse : [],
+    })
+    proposal.value = shown(new Planner(of).plan, 0, false)
     const told = proxy((plan: Plan, share: number) => {
-      if (proposal.value && proposal.value.of === of)
-        proposal.value = { plan, of, before: asIs, share, done: false }
+      if (proposal.value?.of === of) proposal.value = shown(plan, share, false)
     })
     const plan = await at().plan(of, ms, told)
-    if (proposal.value?.of === of) proposal.value = { plan, of, before: asIs, share: 1, done: true }
+    if (proposal.value?.of !== of) return
+    const worse = worseOff(await shiftsOf(plan, of))
+    if (proposal.value.of === of) proposal.value = { ...shown(plan, 1, true), worse }
   }
-  function withNeeds(ids: readonly Id[], tasks: typeof work.value.tasks) {
-    const wantedIds = new Set(ids)
-    const byId = new Map(tasks.map((t) => [t.id, t]))
-    const visit = (id: Id) => {
-      for (const n of byId.get(id)?.needs ?? [])
-        if (!wantedIds.has(n)) {
-          wantedIds.add(n)
-          visit(n)
-        }
-    }
-    for (const id of ids) visit(id)
-    return tasks.filter((t) => wantedIds.has(t.id))
+  /** What a proposed plan changes for each release, by the same draws. */
+  async function shiftsOf(plan: Plan, of: PlanFor): Promise<Shift[]> {
+    const ids = new Set(of.tasks.map((t) => t.id))
+    const kept = board.open.laid.filter((b) => !ids.has(b.id) || b.pinned)
+    const taken = plan.blocks.filter((b) => !b.fixed)
+    const load = layWork(planFor(board.open.tasks, [...kept, ...taken], board.hours, board.today))
+    const found = await at().forecast(
+      forecastOf({ open: board.open, load }, board.hours, board.today, learnt.value),
+    )
+    const [was, is] = [readyDays(board.open.tasks, board.load), readyDays(board.open.tasks, load)]
+    const inHand = (day: Day | undefined, release: Day) =>
+      day === undefined ? undefined : daysBetween(day, release)
+    return found.flatMap((o): Shift[] => {
+      const old = outlooks.value.get(o.episode)
+      return old
+        ? [
+            {
+              episode: o.episode,
+              chance: [old.chance, o.chance],
+              inHand: [inHand(was.get(o.episode), o.release), inHand(is.get(o.episode), o.release)],
+            },
+          ]
+        : []
+    })
   }
   function stop(): void {
     void at().stop()
@@ -229,15 +236,13 @@ export const usePlan = defineStore('plan', () => {
   }
 
   return {
-    work,
-    stored,
-    pinned,
     paces,
     lost,
     outlooks,
     busy,
     refresh,
     whatIf,
+    afterwards,
     want,
     proposal,
     propose,

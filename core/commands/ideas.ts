@@ -16,6 +16,7 @@ import { fine, refused, type Result } from '../result'
 import { sayDay } from '../rhythm/days'
 import { codeFor } from '../rhythm/numbering'
 import { dayAt } from '../rhythm/zone'
+import { todayOf } from './step-of'
 import { momentOf, putting, type Change, type Command, type Context, type FileRecord } from './change'
 
 type Codes = Set<string>
@@ -243,7 +244,7 @@ export const meanFor: Command<{ episodes: Id[]; month: string | undefined }> = (
     context,
     month === undefined
       ? `Took ${named(found)} off its month`
-      : `Meant ${named(found)} for ${sayMonth(month, momentOf(context).slice(0, 10))}`,
+      : `Meant ${named(found)} for ${sayMonth(month, todayOf(records, context))}`,
   )
 }
 

@@ -1,10 +1,13 @@
 import type { Day, Id, Records, Step } from '../model'
 import { fine, refused, type Result } from '../result'
+import { leadThrough } from '../recipe/edit'
 import { inOrder } from '../recipe/needs'
 import { sayDay } from '../rhythm/days'
 import { dayAt, momentAt } from '../rhythm/zone'
 import { momentOf, putting, removing, type Command, type Context, type Done } from './change'
+import { timed } from './doing'
 import { stepsOf } from './schedule'
+import { stepOf, zoneOf } from './step-of'
 
 function over(
   records: Records,
@@ -13,8 +16,9 @@ function over(
   context: Context,
   sentence: (step: Step) => string,
 ): Result<Done> {
-  const step = records.steps.get(id)
-  if (!step) return refused('This step is no longer there.', 'steps')
+  const read = stepOf(records, id, context)
+  if (!read.ok) return read
+  const step = read.value
   return fine({
     changes: [putting(records, 'steps', { ...to(step), updatedAt: momentOf(context) })],
     sentence: sentence(step),
@@ -22,15 +26,29 @@ function over(
   })
 }
 
-/** Ticks a step done now, or takes the tick back. Logs nothing; who waited no longer waits. */
-export const tickStep: Command<{ step: Id; done: boolean }> = (records, { step, done }, context) =>
-  over(
-    records,
-    step,
-    (s) => ({ ...s, doneAt: done ? momentOf(context) : undefined, waiting: done ? undefined : s.waiting }),
-    context,
-    (s) => `${done ? 'Done' : 'Not done after all'}: ${s.name}`,
-  )
+/**
+ * Ticks a step done now, or takes the tick back; who waited no longer waits. A timer that runs on it stops, its minutes logged; otherwise
+ * nothing is logged.
+ */
+export const tickStep: Command<{ step: Id; done: boolean }> = (records, { step: id, done }, context) => {
+  const read = stepOf(records, id, context)
+  if (!read.ok) return read
+  const { step, stopped } = done ? timed(records, read.value, context) : { step: read.value, stopped: [] }
+  const at = momentOf(context)
+  return fine({
+    changes: [
+      putting(records, 'steps', {
+        ...step,
+        doneAt: done ? at : undefined,
+        waiting: done ? undefined : step.waiting,
+        updatedAt: at,
+      }),
+      ...stopped,
+    ],
+    sentence: `${done ? 'Done' : 'Not done after all'}: ${step.name}`,
+    about: [step.episode],
+  })
+}
 
 /** Lets a step wait on someone from a date, or ends the waiting. */
 export const waitStep: Command<{
@@ -88,11 +106,12 @@ export const addStep: Command<{ episode: Id; stage: Id; name: string; minutes: n
   })
 }
 
-/** Takes a step away from its episode, and with it what other steps needed of it. */
+/** Takes a step away from its episode, and with it what other steps needed of it; a lead counted from it is counted on from where its own was. */
 export const removeStep: Command<{ step: Id }> = (records, { step: id }, context) => {
   const step = records.steps.get(id)
   if (!step) return refused('This step is no longer there.', 'steps')
-  const others = stepsOf(records, step.episode).filter((s) => s.needs.includes(id))
+  const counted = (s: Step) => s.lead.by === 'ahead' && s.lead.step === id
+  const others = stepsOf(records, step.episode).filter((s) => s.needs.includes(id) || counted(s))
   const episode = records.episodes.get(step.episode)
   // The recipe does not offer it again.
   const left =
@@ -113,6 +132,7 @@ export const removeStep: Command<{ step: Id }> = (records, { step: id }, context
         putting(records, 'steps', {
           ...s,
           needs: s.needs.filter((n) => n !== id),
+          lead: counted(s) ? leadThrough(step.lead, s.lead.days) : s.lead,
           updatedAt: momentOf(context),
         }),
       ),
@@ -131,6 +151,7 @@ export const finishStages: Command<{ episode: Id; stages: Id[]; done: boolean }>
   const mine = stepsOf(records, episode).filter(
     (s) => stages.includes(s.stage) && (s.doneAt === undefined) === done,
   )
+  const running = done ? mine.map((s) => timed(records, s, context)) : []
   if (mine.length === 0)
     return refused(
       done
@@ -140,14 +161,17 @@ export const finishStages: Command<{ episode: Id; stages: Id[]; done: boolean }>
     )
   const at = momentOf(context)
   return fine({
-    changes: mine.map((s) =>
-      putting(records, 'steps', {
-        ...s,
-        doneAt: done ? at : undefined,
-        waiting: done ? undefined : s.waiting,
-        updatedAt: at,
-      }),
-    ),
+    changes: [
+      ...mine.map((s, i) =>
+        putting(records, 'steps', {
+          ...(running[i]?.step ?? s),
+          doneAt: done ? at : undefined,
+          waiting: done ? undefined : s.waiting,
+          updatedAt: at,
+        }),
+      ),
+      ...running.flatMap((r) => r.stopped),
+    ],
     sentence: `${done ? 'Finished' : 'Opened again'}: ${mine.map((s) => s.name).join(', ')}`,
     about: [episode],
   })
@@ -156,7 +180,7 @@ export const finishStages: Command<{ episode: Id; stages: Id[]; done: boolean }>
 /** Sets the day on which a step was done, for what was ticked a day late; the minutes worked on the day it was ticked go with it. Refused for a day to come. */
 export const backdateStep: Command<{ step: Id; day: Day }> = (records, { step: id, day }, context) => {
   const step = records.steps.get(id)
-  const zone = records.shows.get(records.episodes.get(step?.episode ?? '')?.show ?? '')?.zone ?? 'UTC'
+  const zone = zoneOf(records)
   if (!step?.doneAt) return refused('It is not done yet. Tick it first.', 'steps.doneAt')
   if (day > dayAt(context.now, zone))
     return refused('That day is still to come. Choose one that has passed.', 'steps.doneAt')
@@ -226,8 +250,9 @@ export const editStep: Command<{
   step: Id
   fields: Partial<Pick<Step, 'name' | 'minutes' | 'lead' | 'earliest' | 'required' | 'owner' | 'needs'>>
 }> = (records, { step: id, fields }, context) => {
-  const step = records.steps.get(id)
-  if (!step) return refused('This step is no longer there.', 'steps')
+  const read = stepOf(records, id, context)
+  if (!read.ok) return read
+  const step = read.value
   const next: Step = { ...step, ...fields }
   const order = inOrder([...stepsOf(records, step.episode).filter((s) => s.id !== id), next])
   if (!order.ok) return order

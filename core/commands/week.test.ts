@@ -11,21 +11,9 @@ import {
 } from '../examples'
 import type { Records } from '../model'
 import { minutesOn } from '../plan/load'
-import {
-  correctLog,
-  endStep,
-  handStep,
-  layOnDay,
-  leftToToday,
-  pinBlock,
-  ranFor,
-  setDays,
-  splitBlock,
-  startStep,
-  stopStep,
-  takeOffDay,
-  takePlan,
-} from './week'
+import { correctLog, endStep, handStep, ranFor, startStep, stopStep } from './doing'
+import { layOnDay, leftToToday, pinBlock, setDays, splitBlock, takeOffDay, takePlan } from './week'
+import { tickStep } from './steps'
 
 const today = '2026-11-24'
 const base: Records = {
@@ -65,10 +53,7 @@ test('a plan is taken for some steps; pinned blocks stay', () => {
     takePlan(
       r,
       {
-        blocks: [
-          { id: 'a', day: '2026-11-25', minutes: 60 },
-          { id: 'a', day: '2026-11-26', minutes: 60 },
-        ],
+        blocks: [{ id: 'a', day: '2026-11-26', minutes: 60 }],
       },
       context,
     ),
@@ -114,17 +99,105 @@ test('one timer runs at a time; starting another logs the first; a forgotten one
   expect(after(r, correctLog(r, { step: 'b', minutes: 45 }, context)).steps.get('b')?.logged).toBe(45)
 })
 
-test('at the end one word says how long it took; a timer’s minutes count as they are; it may have been yesterday', () => {
+test('at the end one word says how long it took where nothing was timed; it may have been yesterday', () => {
   const end = (took: 'shorter' | 'as planned' | 'longer', r = base) =>
-    after(r, endStep(r, { step: 'a', took, at: '2026-11-23T18:00:00.000Z' }, later(50))).steps.get('a')
+    after(r, endStep(r, { step: 'a', took, day: '2026-11-23' }, later(50))).steps.get('a')
   expect([end('shorter')?.logged, end('as planned')?.logged, end('longer')?.logged]).toEqual([84, 120, 168])
-  expect(end('longer')?.doneAt).toBe('2026-11-23T18:00:00.000Z')
+  expect(end('longer')?.doneAt).toBe('2026-11-23T20:00:00.000Z')
+  expect(end('longer')?.worked).toEqual({ '2026-11-23': 168 })
+  expect(refusalOf(endStep(base, { step: 'a', took: 'longer', day: '2026-11-25' }, context))).toMatch(
+    /still to come/,
+  )
+})
+
+test('what the timer measured counts, whatever word is said, and ticking stops it', () => {
   const running = after(base, startStep(base, { step: 'a' }, context))
-  expect(end('as planned', running)?.logged).toBe(50)
+  for (const took of ['shorter', 'as planned', 'longer'] as const) {
+    const r = after(running, endStep(running, { step: 'a', took }, later(139)))
+    expect([r.steps.get('a')?.logged, r.settings.get('settings')?.running]).toEqual([139, undefined])
+  }
+  const ticked = after(running, tickStep(running, { step: 'a', done: true }, later(30)))
+  expect([ticked.steps.get('a')?.logged, ticked.settings.get('settings')?.running]).toEqual([30, undefined])
+  expect(refusalOf(startStep(running, { step: 'a' }, later(30)))).toMatch(/running already/)
+})
+
+test('what is done can be corrected later, in all or on one day', () => {
+  const ended = after(base, endStep(base, { step: 'a', took: 'as planned', day: '2026-11-23' }, context))
+  const to = (minutes: number, day?: string, r = ended) =>
+    after(r, correctLog(r, { step: 'a', minutes, day }, context)).steps.get('a')
+  expect(to(90)).toMatchObject({ logged: 90, worked: { '2026-11-23': 90 } })
+  expect(to(30, '2026-11-24')).toMatchObject({ logged: 150, worked: { '2026-11-23': 120, '2026-11-24': 30 } })
+  expect(to(0, '2026-11-23')).toMatchObject({ logged: 0, worked: {} })
+  expect(refusalOf(correctLog(ended, { step: 'a', minutes: 7000 }, context))).toMatch(/at most 100 hours/)
+})
+
+test('a plan that is taken loses no minute and forgets no day that has passed', () => {
+  const r: Records = {
+    ...base,
+    steps: new Map([
+      [
+        'a',
+        exampleStep({
+          id: 'a',
+          minutes: 120,
+          blocks: [
+            { day: '2026-11-20', minutes: 30, pinned: false },
+            { day: today, minutes: 60, pinned: true },
+          ],
+        }),
+      ],
+    ]),
+  }
+  const taken = after(r, takePlan(r, { blocks: [{ id: 'a', day: today, minutes: 60 }] }, context))
+  expect(blocks(taken)).toEqual(['20 30', '24 120!'])
+})
+
+test('nothing is laid on a day before what it needs lies', () => {
+  const r: Records = {
+    ...base,
+    steps: new Map([
+      [
+        'a',
+        exampleStep({ id: 'a', name: 'Film', blocks: [{ day: '2026-11-28', minutes: 60, pinned: true }] }),
+      ],
+      ['b', exampleStep({ id: 'b', name: 'Edit', needs: ['a'] })],
+    ]),
+  }
+  const lay = (day: string) => layOnDay(r, { step: 'b', day, minutes: 60, today }, context)
+  expect(refusalOf(lay('2026-11-26'))).toMatch(/Edit needs Film, which lies on Sat 28 Nov/)
+  expect(blocks(after(r, lay('2026-11-28')), 'b')).toEqual(['28 60!'])
+})
+
+test('days lost keep what was laid on days that have passed', () => {
+  const r: Records = {
+    ...base,
+    steps: new Map([
+      [
+        'a',
+        exampleStep({
+          id: 'a',
+          blocks: [
+            { day: '2026-11-20', minutes: 30, pinned: false },
+            { day: '2026-11-25', minutes: 30, pinned: false },
+          ],
+        }),
+      ],
+    ]),
+  }
+  expect(blocks(after(r, setDays(r, { days: ['2026-11-20', '2026-11-25'], minutes: 0 }, context)))).toEqual([
+    '20 30',
+  ])
+})
+
+test('work that brings a part becomes a record by being timed, laid or handed over', () => {
+  const id = 'episode/part/title'
+  const r = after(base, startStep(base, { step: id }, context))
+  expect(r.steps.get(id)).toMatchObject({ name: 'Choose the title', part: 'title', minutes: 20 })
+  expect(after(base, handStep(base, { step: id, owner: 'Jo' }, context)).steps.get(id)?.owner).toBe('Jo')
   expect(
-    after(running, endStep(running, { step: 'a', took: 'as planned' }, later(50))).settings.get('settings')
-      ?.running,
-  ).toBeUndefined()
+    blocks(after(base, layOnDay(base, { step: id, day: today, minutes: 20, today }, context)), id),
+  ).toEqual(['24 20!'])
+  expect(refusalOf(startStep(base, { step: 'gone/part/title' }, context))).toMatch(/no longer there/)
 })
 
 test('a step is handed over and taken back', () => {

@@ -1,17 +1,13 @@
 import type { Day, Id, PlannedBlock, Records, Step } from '../model'
 import { fine, refused, type Result } from '../result'
 import { addDays, dayNumber, sayDay, weekday } from '../rhythm/days'
-import { dayAt } from '../rhythm/zone'
+import { needsByStages } from '../recipe/needs'
 import { hoursOn, minutesOn, type HoursOf } from '../plan/load'
 import { Planner } from '../plan/planner'
-import { stepsOf } from './schedule'
+import { recipeFor, stepsOf } from './schedule'
+import { stepOf, todayOf } from './step-of'
 import { momentOf, putting, type Change, type Command, type Context, type Done } from './change'
 import { freshSettings } from './settings'
-
-function found(records: Records, id: Id): Result<Step> {
-  const step = records.steps.get(id)
-  return step ? fine(step) : refused('This step is no longer there.', 'steps')
-}
 
 function written(
   records: Records,
@@ -43,7 +39,36 @@ function withBlock(
     : [...blocks, { day, minutes, pinned }]
 }
 
-/** Lays a step's minutes on a day, pinned there; minutes laid on `from` are moved, otherwise those not laid yet. Refused for a day that has passed. */
+/** A step that another needs and that lies in the week after a day, near or far down the needs; the latest of them. */
+function laidAfter(
+  records: Records,
+  step: Step,
+  day: Day,
+  today: Day,
+): { name: string; day: Day } | undefined {
+  const episode = records.episodes.get(step.episode)
+  const recipe = episode && recipeFor(records, episode)
+  const steps = stepsOf(records, step.episode)
+  const needs = needsByStages(steps, recipe?.stages ?? [])
+  const seen = new Set<Id>([step.id])
+  const row = [...(needs.get(step.id) ?? step.needs)]
+  let latest: { name: string; day: Day } | undefined
+  for (let id = row.pop(); id !== undefined; id = row.pop()) {
+    if (seen.has(id)) continue
+    seen.add(id)
+    row.push(...(needs.get(id) ?? []))
+    const need = records.steps.get(id)
+    if (!need || need.doneAt !== undefined) continue
+    for (const b of need.blocks)
+      if (b.day >= today && b.day > (latest?.day ?? day)) latest = { name: need.name, day: b.day }
+  }
+  return latest
+}
+
+/**
+ * Lays a step's minutes on a day, pinned there; minutes laid on `from` are moved, otherwise those not laid yet. Refused for a day that has
+ * passed, for nothing to lay, and for a day before one on which something that it needs lies.
+ */
 export const layOnDay: Command<{
   step: Id
   day: Day
@@ -51,11 +76,17 @@ export const layOnDay: Command<{
   minutes: number
   today: Day
 }> = (records, { step: id, day, from, minutes, today }, context) => {
-  const read = found(records, id)
+  const read = stepOf(records, id, context)
   if (!read.ok) return read
   const step = read.value
   if (day < today) return refused(`${sayDay(day)} has passed. Choose today or a day to come.`, 'steps.blocks')
   if (minutes <= 0) return refused('Nothing of this step is left to lay.', 'steps.blocks')
+  const before = laidAfter(records, step, day, today)
+  if (before)
+    return refused(
+      `${step.name} needs ${before.name}, which lies on ${sayDay(before.day)}. Lay it then or later, or move ${before.name} first.`,
+      'steps.blocks',
+    )
   const moved = from === undefined ? step.blocks : step.blocks.filter((b) => b.day !== from)
   return written(
     records,
@@ -72,7 +103,7 @@ export const takeOffDay: Command<{ step: Id; day?: Day | undefined }> = (
   { step: id, day },
   context,
 ) => {
-  const read = found(records, id)
+  const read = stepOf(records, id, context)
   return read.ok
     ? written(
         records,
@@ -90,7 +121,7 @@ export const pinBlock: Command<{ step: Id; day: Day; pinned: boolean }> = (
   { step: id, day, pinned },
   context,
 ) => {
-  const read = found(records, id)
+  const read = stepOf(records, id, context)
   return read.ok
     ? written(
         records,
@@ -108,7 +139,7 @@ export const splitBlock: Command<{ step: Id; day: Day; minutes: number; to: Day 
   { step: id, day, minutes, to },
   context,
 ) => {
-  const read = found(records, id)
+  const read = stepOf(records, id, context)
   if (!read.ok) return read
   if (minutes < 60) return refused('Under an hour it is not worth splitting.', 'steps.blocks')
   const first = Math.round(minutes / 2 / 15) * 15
@@ -128,7 +159,7 @@ export const joinBlocks: Command<{ step: Id; day: Day; today: Day }> = (
   { step: id, day, today },
   context,
 ) => {
-  const read = found(records, id)
+  const read = stepOf(records, id, context)
   if (!read.ok) return read
   const mine = read.value.blocks.filter((b) => b.day >= today)
   if (mine.length < 2) return refused('It is in one piece already.', 'steps.blocks')
@@ -152,7 +183,7 @@ export const timeBlock: Command<{ step: Id; day: Day; minutes: number; at: strin
   { step: id, day, minutes, at },
   context,
 ) => {
-  const read = found(records, id)
+  const read = stepOf(records, id, context)
   if (!read.ok) return read
   const { blocks } = read.value
   const there = blocks.find((b) => b.day === day) ?? { day, minutes, pinned: true }
@@ -174,8 +205,9 @@ export const orderDay: Command<{ day: Day; row: { step: Id; minutes: number }[] 
   context,
 ) => {
   const changes = row.flatMap(({ step: id, minutes }, i): Change[] => {
-    const step = records.steps.get(id)
-    if (!step) return []
+    const read = stepOf(records, id, context)
+    if (!read.ok) return []
+    const step = read.value
     const there = step.blocks.find((b) => b.day === day) ?? { day, minutes, pinned: false }
     return there.place === i && step.blocks.includes(there)
       ? []
@@ -276,24 +308,30 @@ export const layEpisode: Command<{ episode: Id; monday: Day; today: Day; hours: 
   })
 }
 
-/** Takes a proposed plan, whole or in part: the blocks of these steps in place of theirs; pinned ones stay. One step of undo. */
+/**
+ * Takes a proposed plan, whole or in part: the blocks of these steps in place of those that lie loose from today on; pinned ones stay and what
+ * is added to their day joins them, past ones stay as what was planned. One step of undo. Refused when none of the steps is there any more.
+ */
 export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[] }> = (
   records,
   { blocks },
   context,
 ) => {
-  const by = new Map<Id, PlannedBlock[]>()
-  for (const b of blocks) by.set(b.id, withBlock(by.get(b.id) ?? [], b.day, b.minutes, false))
+  const today = todayOf(records, context)
+  const by = new Map<Id, { day: Day; minutes: number }[]>()
+  for (const b of blocks) by.set(b.id, [...(by.get(b.id) ?? []), b])
   const changes: Change[] = []
   for (const [id, mine] of by) {
-    const step = records.steps.get(id)
-    if (!step) continue
-    const pinned = step.blocks.filter((b) => b.pinned)
-    const free = mine.filter((b) => !pinned.some((p) => p.day === b.day))
+    const read = stepOf(records, id, context)
+    if (!read.ok) continue
+    const step = read.value
+    const kept = step.blocks.filter((b) => b.pinned || b.day < today)
     changes.push(
       putting(records, 'steps', {
         ...step,
-        blocks: [...pinned, ...free].sort((a, b) => (a.day < b.day ? -1 : 1)),
+        blocks: mine
+          .reduce<PlannedBlock[]>((all, b) => withBlock(all, b.day, b.minutes, false), kept)
+          .sort((a, b) => (a.day < b.day ? -1 : 1)),
         updatedAt: momentOf(context),
       }),
     )
@@ -313,9 +351,15 @@ export const leftToToday: Command<{ steps: Id[]; today: Day }> = (records, { ste
     const step = records.steps.get(id)
     const past = step?.blocks.filter((b) => b.day < today && !b.missed) ?? []
     if (!step || past.length === 0) return []
-    const minutes = Math.min(
-      past.reduce((sum, b) => sum + b.minutes, 0),
-      Math.max(15, step.minutes - step.logged),
+    // Not more on today than is left to do, with what lies there already.
+    const left = Math.max(15, step.minutes - step.logged)
+    const lies = step.blocks.find((b) => b.day === today)?.minutes ?? 0
+    const minutes = Math.max(
+      0,
+      Math.min(
+        past.reduce((sum, b) => sum + b.minutes, 0),
+        left - lies,
+      ),
     )
     return [
       putting(records, 'steps', {
@@ -347,6 +391,9 @@ export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (
 ) => {
   if (days.length === 0) return refused('Choose a day first.', 'settings.exceptions')
   const at = momentOf(context)
+  const today = todayOf(records, context)
+  // What has passed stays as what was planned: from it is learnt how many days are lost.
+  const free = (b: PlannedBlock) => b.day >= today && days.includes(b.day)
   const settings = records.settings.get('settings') ?? freshSettings(at)
   const others = Object.fromEntries(
     Object.entries(settings.exceptions).filter(([day]) => !days.includes(day)),
@@ -358,11 +405,11 @@ export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (
     minutes !== 0
       ? []
       : [...records.steps.values()]
-          .filter((s) => s.doneAt === undefined && s.blocks.some((b) => days.includes(b.day)))
+          .filter((s) => s.doneAt === undefined && s.blocks.some(free))
           .map((s) =>
             putting(records, 'steps', {
               ...s,
-              blocks: s.blocks.filter((b) => !days.includes(b.day)),
+              blocks: s.blocks.filter((b) => !free(b)),
               updatedAt: at,
             }),
           )
@@ -397,135 +444,5 @@ export const moreOnDays: Command<{ days: Day[]; minutes: number }> = (
     changes: [putting(records, 'settings', { ...settings, exceptions, updatedAt: at })],
     sentence: `${minutes} min more on ${days.map((d) => sayDay(d)).join(', ')}`,
     about: [],
-  })
-}
-
-/** Longest stretch that a timer logs by itself; what ran longer was forgotten. */
-const longest = 6 * 60
-
-/** The minutes that the timer has run; at most six hours, since more was forgotten. */
-export function ranFor(since: string, now: number): number {
-  return Math.max(0, Math.min(longest, Math.round((now - Date.parse(since)) / 60_000)))
-}
-
-/** Starts a step's timer; the one that runs is stopped first and its minutes logged: one runs at a time. */
-export const startStep: Command<{ step: Id }> = (records, { step: id }, context) => {
-  const read = found(records, id)
-  if (!read.ok) return read
-  const at = momentOf(context)
-  const settings = records.settings.get('settings') ?? freshSettings(at)
-  const stopped =
-    settings.running && settings.running.step !== id ? logged(records, settings.running, context) : []
-  return fine({
-    changes: [
-      ...stopped,
-      putting(records, 'settings', { ...settings, running: { step: id, since: at }, updatedAt: at }),
-    ],
-    sentence: `Started: ${read.value.name}`,
-    about: [read.value.episode],
-  })
-}
-
-function logged(records: Records, running: { step: Id; since: string }, context: Context): Change[] {
-  const step = records.steps.get(running.step)
-  const minutes = ranFor(running.since, context.now)
-  return step && minutes > 0
-    ? [
-        putting(records, 'steps', {
-          ...step,
-          logged: Math.min(6000, step.logged + minutes),
-          worked: workedOn(step, todayOf(records, step, context), minutes),
-          updatedAt: momentOf(context),
-        }),
-      ]
-    : []
-}
-
-/** A step's minutes by day with some more on one. */
-function workedOn(step: Step, day: Day, minutes: number): Record<Day, number> {
-  return { ...step.worked, [day]: (step.worked?.[day] ?? 0) + minutes }
-}
-
-function todayOf(records: Records, step: Step, context: Context, moment = context.now): Day {
-  return dayAt(moment, records.shows.get(records.episodes.get(step.episode)?.show ?? '')?.zone ?? 'UTC')
-}
-
-/** Stops the timer and logs its minutes. */
-export const stopStep: Command<object> = (records, _wish, context) => {
-  const settings = records.settings.get('settings')
-  if (!settings?.running) return refused('No step is running.', 'settings.running')
-  const step = records.steps.get(settings.running.step)
-  return fine({
-    changes: [
-      ...logged(records, settings.running, context),
-      putting(records, 'settings', { ...settings, running: undefined, updatedAt: momentOf(context) }),
-    ],
-    sentence: `Stopped: ${step?.name ?? 'a step'}, ${ranFor(settings.running.since, context.now)} min`,
-    about: step ? [step.episode] : [],
-  })
-}
-
-/** Ends a step: it took shorter, as planned, or longer (logged so unless a timer logged already), now or at a moment set back. A timer on it stops. */
-export const endStep: Command<{
-  step: Id
-  took: 'shorter' | 'as planned' | 'longer'
-  at?: string | undefined
-}> = (records, { step: id, took, at }, context) => {
-  const read = found(records, id)
-  if (!read.ok) return read
-  const step = read.value
-  const settings = records.settings.get('settings')
-  const runs = settings?.running?.step === id ? ranFor(settings.running.since, context.now) : 0
-  const known = step.logged + runs
-  const factor = took === 'shorter' ? 0.7 : took === 'longer' ? 1.4 : 1
-  const minutes = took === 'as planned' && known > 0 ? known : Math.max(1, Math.round(step.minutes * factor))
-  const day = todayOf(records, step, context, at === undefined ? context.now : Date.parse(at))
-  const more = minutes - Object.values(step.worked ?? {}).reduce((a, b) => a + b, 0)
-  const changes: Change[] = [
-    putting(records, 'steps', {
-      ...step,
-      logged: Math.min(6000, minutes),
-      ...(more > 0 ? { worked: workedOn(step, day, more) } : {}),
-      doneAt: at ?? momentOf(context),
-      waiting: undefined,
-      updatedAt: momentOf(context),
-    }),
-  ]
-  if (settings?.running?.step === id)
-    changes.push(
-      putting(records, 'settings', { ...settings, running: undefined, updatedAt: momentOf(context) }),
-    )
-  return fine({
-    changes,
-    sentence: `Done: ${step.name}, ${took}${at === undefined ? '' : `, ${sayDay(day)}`}`,
-    about: [step.episode],
-  })
-}
-
-/** Corrects by hand what was logged on a step. */
-export const correctLog: Command<{ step: Id; minutes: number }> = (
-  records,
-  { step: id, minutes },
-  context,
-) => {
-  const read = found(records, id)
-  if (!read.ok) return read
-  return fine({
-    changes: [putting(records, 'steps', { ...read.value, logged: minutes, updatedAt: momentOf(context) })],
-    sentence: `${read.value.name}: ${minutes} min worked`,
-    about: [read.value.episode],
-    merge: `log ${id}`,
-  })
-}
-
-/** Hands a step to someone, or takes it back. */
-export const handStep: Command<{ step: Id; owner: string }> = (records, { step: id, owner }, context) => {
-  const read = found(records, id)
-  if (!read.ok) return read
-  const name = owner.trim() || 'me'
-  return fine({
-    changes: [putting(records, 'steps', { ...read.value, owner: name, updatedAt: momentOf(context) })],
-    sentence: name === 'me' ? `${read.value.name} is yours again` : `Handed ${read.value.name} to ${name}`,
-    about: [read.value.episode],
   })
 }

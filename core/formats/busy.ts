@@ -104,7 +104,7 @@ function* timesOf(
   const each = event.iterator()
   for (let n = 0; n < 20_000; n++) {
     const next: ICAL.Time | null = each.next()
-    if (!next || next.toString().slice(0, 10) > addDays(to, 1)) return
+    if (!next || dateOfTime(next) > addDays(to, 1)) return
     if (!single.has(`${uid} ${next.toString()}`)) yield next
   }
 }
@@ -131,13 +131,13 @@ function add(
   }
   if (time.isDate) {
     const days = Math.max(1, Math.round(seconds / 86_400))
-    for (let n = 0; n < days; n++) put(addDays(time.toString().slice(0, 10), n), 1440)
+    for (let n = 0; n < days; n++) put(addDays(dateOfTime(time), n), 1440)
     return
   }
   // A time without a zone is one of the creator's own.
   const floating = time.zone === ICAL.Timezone.localTimezone
   const begins = floating
-    ? { day: time.toString().slice(0, 10), time: time.toString().slice(11, 16) }
+    ? { day: dateOfTime(time), time: time.toString().slice(11, 16) }
     : localAt(time.toUnixTime() * 1000, zone)
   let minutes = Math.round(seconds / 60)
   let { day } = begins
@@ -158,4 +158,10 @@ function joined(events: BusyRead['events']): BusyRead['events'] {
   return [...new Map(events.map((e) => [`${e.uid} ${e.day} ${e.at ?? ''}`, e])).values()].sort((a, b) =>
     a.day < b.day ? -1 : a.day > b.day ? 1 : (a.at ?? '') < (b.at ?? '') ? -1 : 1,
   )
+}
+
+/** The date that a calendar time says, in its own zone. */
+function dateOfTime({ year, month, day }: ICAL.Time): Day {
+  const two = (n: number) => String(n).padStart(2, '0')
+  return `${String(year).padStart(4, '0')}-${two(month)}-${two(day)}`
 }

@@ -59,6 +59,18 @@ describe('a calendar file', () => {
     const lines = text.split('\r\n')
     expect(lines.at(-1)).toBe('')
     expect(lines.every((l) => new TextEncoder().encode(l).length <= 75)).toBe(true)
+    for (const summary of ['a'.repeat(300), 'ä'.repeat(300), '木'.repeat(200), 'a\u0007b\u0000c']) {
+      const file = icalendar(
+        [{ kind: 'due', uid: 'u', day: '2026-11-30', summary, description: '' }],
+        'x',
+        exampleNow,
+      )
+      expect(
+        Math.max(...file.split('\r\n').map((l) => new TextEncoder().encode(l).length)),
+      ).toBeLessThanOrEqual(75)
+      const [event] = new ICAL.Component(ICAL.parse(file)).getAllSubcomponents('vevent')
+      expect(event && new ICAL.Event(event).summary).toBe(summary.replace(/[\u0000-\u0007]/g, ''))
+    }
   })
 
   test('a second file has the same identities', () => {
@@ -69,7 +81,7 @@ describe('a calendar file', () => {
     expect(new Set(again).size).toBe(4)
   })
 
-  test('a release has an alarm a day before; work laid on days stands there, under an identity of its step and day', () => {
+  test('a release has an alarm a day before; work laid on days stands there, under an identity that does not know its day', () => {
     const step = standing.steps[0]?.step.id ?? ''
     const laid = calendarEntries(
       [{ id: 'episode', title: 'Ribs', number: '#42', show, standing }],
@@ -84,7 +96,19 @@ describe('a calendar file', () => {
     expect(all[0]?.getFirstSubcomponent('valarm')?.getFirstPropertyValue('trigger')?.toString()).toBe('-P1D')
     const work = all.map((e) => new ICAL.Event(e)).filter((e) => e.summary.startsWith('1 h 30'))
     expect(work.map((e) => [e.startDate.toString(), e.uid])).toEqual([
-      ['2026-11-30', expect.stringContaining('2026-11-30')],
+      ['2026-11-30', 'work-episode-script@lamp-reel.invalid'],
+    ])
+    const moved = calendarEntries(
+      [{ id: 'episode', title: 'Ribs', number: '#42', show, standing }],
+      [
+        { id: step, day: '2026-12-02', minutes: 30 },
+        { id: step, day: '2026-12-01', minutes: 60 },
+        { id: step, day: '2026-12-01', minutes: 15 },
+      ],
+    ).flatMap((e) => (e.kind === 'work' ? [[e.uid, e.day, e.summary.slice(0, 6)]] : []))
+    expect(moved).toEqual([
+      ['work-episode-script@lamp-reel.invalid', '2026-12-01', '1 h 15'],
+      ['work-episode-script-2@lamp-reel.invalid', '2026-12-02', '30 min'],
     ])
   })
 

@@ -23,7 +23,7 @@ function alarm(says: string, trigger: string): ICAL.Component {
   return made
 }
 
-/** Entries as an iCalendar file (RFC 5545), folded and escaped by ical.js. `now` in ms stands as DTSTAMP. */
+/** Entries as an iCalendar file (RFC 5545), escaped by ical.js, folded by octets. `now` in ms stands as DTSTAMP. */
 export function icalendar(entries: readonly CalendarEntry[], name: string, now: number): string {
   const calendar = new ICAL.Component('vcalendar')
   calendar.updatePropertyWithValue('version', '2.0')
@@ -33,23 +33,54 @@ export function icalendar(entries: readonly CalendarEntry[], name: string, now: 
     const event = new ICAL.Component('vevent')
     event.updatePropertyWithValue('uid', entry.uid)
     event.updatePropertyWithValue('dtstamp', stamp(now))
-    event.updatePropertyWithValue('summary', entry.summary)
-    if (entry.description !== '') event.updatePropertyWithValue('description', entry.description)
+    const says = printable(entry.summary)
+    event.updatePropertyWithValue('summary', says)
+    if (entry.description !== '') event.updatePropertyWithValue('description', printable(entry.description))
     if (entry.kind === 'release') {
       event.updatePropertyWithValue('dtstart', stamp(entry.at))
       event.updatePropertyWithValue('dtend', stamp(entry.at + entry.minutes * 60_000))
-      event.addSubcomponent(alarm(entry.summary, '-P1D'))
+      event.addSubcomponent(alarm(says, '-P1D'))
     } else if (entry.kind === 'timed') {
       event.updatePropertyWithValue('dtstart', stamp(entry.at))
       event.updatePropertyWithValue('dtend', stamp(entry.at + entry.minutes * 60_000))
-      event.addSubcomponent(alarm(entry.summary, '-PT15M'))
+      event.addSubcomponent(alarm(says, '-PT15M'))
     } else {
       event.updatePropertyWithValue('dtstart', ICAL.Time.fromDateString(entry.day))
       event.updatePropertyWithValue('dtend', ICAL.Time.fromDateString(addDays(entry.day, 1)))
       event.updatePropertyWithValue('transp', 'TRANSPARENT')
-      if (entry.kind === 'due') event.addSubcomponent(alarm(entry.summary, 'PT9H'))
+      if (entry.kind === 'due') event.addSubcomponent(alarm(says, 'PT9H'))
     }
     calendar.addSubcomponent(event)
   }
-  return `${calendar.toString()}\r\n`
+  return folded(calendar.toString())
+}
+
+/** Text without control characters but for line ends and tabs, which RFC 5545 (3.3.11) forbids. */
+function printable(text: string): string {
+  return text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/g, '')
+}
+
+/** Most octets of a line, its end apart (RFC 5545, 3.1). */
+const longest = 75
+
+/** Lines folded by octets, as RFC 5545 counts, never inside a character. */
+function folded(text: string): string {
+  const encoder = new TextEncoder()
+  const lines = text.replace(/\r?\n[ \t]/g, '').split(/\r?\n/)
+  return lines
+    .filter((line) => line !== '')
+    .map((line) => {
+      let [row, octets] = ['', 0]
+      for (const c of line) {
+        const size = encoder.encode(c).length
+        if (octets + size > longest) {
+          row += '\r\n '
+          octets = 1
+        }
+        row += c
+        octets += size
+      }
+      return `${row}\r\n`
+    })
+    .join('')
 }

@@ -12,6 +12,7 @@ import {
 } from '../model'
 import { standingNames, withIdea } from '../commands/ideas'
 import { fine, refused, type Result } from '../result'
+import { creatorZone, dayIn } from '../rhythm/creator'
 import { releaseOf } from '../rhythm/slots'
 import { sayNumber } from '../rhythm/numbering'
 import { opportunityOf } from './opportunity'
@@ -102,6 +103,7 @@ function readNature(text: string): Result<Episode['nature']> {
 
 /** Every field, the creator's own ones of all shows last. Own fields of the same name are one. */
 export function fieldsOf(of: FieldsOf): Map<string, Field> {
+  const zone = creatorZone(of.shows.values())
   const show = (e: Episode) => of.shows.get(e.show)
   const byTitle = new Map([...of.shows.values()].map((s) => [s.title.toLowerCase(), s.id]))
   const byWords = new Map<Id, Map<string, Id>>()
@@ -280,8 +282,8 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
         return s && releaseOf(e, s)?.day
       },
     },
-    { name: 'jotted', label: 'Jotted', kind: 'date', of: (e) => e.createdAt.slice(0, 10) },
-    { name: 'changed', label: 'Changed', kind: 'date', of: (e) => e.updatedAt.slice(0, 10) },
+    { name: 'jotted', label: 'Jotted', kind: 'date', of: (e) => dayIn(e.createdAt, zone) },
+    { name: 'changed', label: 'Changed', kind: 'date', of: (e) => dayIn(e.updatedAt, zone) },
     {
       name: 'rests',
       label: 'Rests until',

@@ -1,4 +1,6 @@
-import type { Day, Settings, Step, StepKind } from '../model'
+import { median } from 'd3-array'
+import type { Day, Part, Settings, Step, StepKind, Zone } from '../model'
+import { dayIn } from '../rhythm/creator'
 import { addDays } from '../rhythm/days'
 
 /** How long work takes against its estimate: the logarithm's mean and spread of actual over estimated minutes. */
@@ -51,14 +53,18 @@ export function lostOf(
   steps: Iterable<Pick<Step, 'blocks' | 'worked' | 'doneAt'>>,
   settings: Pick<Settings, 'exceptions' | 'hours'> | undefined,
   today: Day,
+  zone: Zone = 'UTC',
 ): Lost {
   const from = addDays(today, -180)
   const laid = new Set<Day>()
   const kept = new Set<Day>()
   for (const s of steps) {
-    for (const b of s.blocks) if (b.day >= from && b.day < today) laid.add(b.day)
+    const done = s.doneAt === undefined ? undefined : dayIn(s.doneAt, zone)
+    // What was done before its day asked nothing of it.
+    for (const b of s.blocks)
+      if (b.day >= from && b.day < today && (done === undefined || done >= b.day)) laid.add(b.day)
     for (const [day, minutes] of Object.entries(s.worked ?? {})) if (minutes > 0) kept.add(day)
-    if (s.doneAt !== undefined) kept.add(s.doneAt.slice(0, 10))
+    if (done !== undefined) kept.add(done)
   }
   for (const [day, minutes] of Object.entries(settings?.exceptions ?? {}))
     if (minutes === 0 && day >= from && day < today) laid.add(day)
@@ -75,4 +81,20 @@ export function pacesOf(steps: Iterable<Step>): Map<StepKind, Pace> {
     else by.set(s.kind, [s])
   }
   return new Map([...by].map(([kind, mine]) => [kind, paceOf(mine)]))
+}
+
+/** How many finished steps it takes to know how long bringing a part takes. */
+const partCases = 3
+
+/** Minutes that bringing each part took, the middle one of those logged, where at least three are known. */
+export function partMinutesOf(
+  steps: Iterable<Pick<Step, 'part' | 'logged' | 'doneAt'>>,
+): Partial<Record<Part, number>> {
+  const by = new Map<Part, number[]>()
+  for (const { part, logged, doneAt } of steps)
+    if (part !== undefined && logged > 0 && doneAt !== undefined)
+      by.set(part, [...(by.get(part) ?? []), logged])
+  const known: Partial<Record<Part, number>> = {}
+  for (const [part, all] of by) if (all.length >= partCases) known[part] = Math.round(median(all) ?? 0)
+  return known
 }

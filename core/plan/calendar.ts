@@ -1,6 +1,6 @@
 import type { Show } from '../model'
 import type { CalendarEntry } from '../formats/icalendar'
-import type { Block } from './load'
+import type { Block } from './ground'
 import type { Standing } from '../recipe/lamps'
 import { momentAt } from '../rhythm/zone'
 import { sayMinutes } from '../script/timecode'
@@ -14,13 +14,13 @@ export interface CalendarEpisode {
   standing: Standing
 }
 
-/** Calendar entries of releases, of open steps' due dates, and of the work laid on days. Identities come from record ids, so a second import updates. */
+/** Calendar entries of releases, of open steps' due dates, and of the work laid on days. Identities come from record ids, those of work from its step and which of its days it is, so that a second import updates. */
 export function calendarEntries(
   episodes: readonly CalendarEpisode[],
   blocks: readonly Block[] = [],
 ): CalendarEntry[] {
   const laid = new Map<string, Block[]>()
-  for (const b of blocks) (laid.get(b.id) ?? laid.set(b.id, []).get(b.id))?.push(b)
+  for (const b of joined(blocks)) (laid.get(b.id) ?? laid.set(b.id, []).get(b.id))?.push(b)
   return episodes.flatMap(({ id, title, number, show, standing }): CalendarEntry[] => {
     const { release } = standing
     if (!release) return []
@@ -32,8 +32,8 @@ export function calendarEntries(
       summary: `${number} ${title} goes out`,
       description: show.title,
     }
-    const due = standing.steps.flatMap(({ step, done, due: day }): CalendarEntry[] =>
-      done || !day
+    const due = standing.steps.flatMap(({ step, done, derived, due: day }): CalendarEntry[] =>
+      done || derived || !day
         ? []
         : [
             {
@@ -46,9 +46,9 @@ export function calendarEntries(
           ],
     )
     const work = standing.steps.flatMap(({ step }) =>
-      (laid.get(step.id) ?? []).map((b): CalendarEntry => {
+      (laid.get(step.id) ?? []).map((b, i): CalendarEntry => {
         const both = {
-          uid: `work-${step.id.replace(/[^\w-]/g, '-')}-${b.day}@lamp-reel.invalid`,
+          uid: `work-${step.id.replace(/[^\w-]/g, '-')}${i === 0 ? '' : `-${i + 1}`}@lamp-reel.invalid`,
           description: title,
         }
         const at = step.blocks.find((x) => x.day === b.day)?.at
@@ -70,4 +70,15 @@ export function calendarEntries(
     )
     return [out, ...due, ...work]
   })
+}
+
+/** One block a step and day, by date. */
+function joined(blocks: readonly Block[]): Block[] {
+  const by = new Map<string, Block>()
+  for (const b of [...blocks].sort((a, z) => (a.day < z.day ? -1 : a.day > z.day ? 1 : 0))) {
+    const key = `${b.id} ${b.day}`
+    const there = by.get(key)
+    by.set(key, there ? { ...there, minutes: there.minutes + b.minutes } : b)
+  }
+  return [...by.values()]
 }

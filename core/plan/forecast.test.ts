@@ -2,7 +2,7 @@ import { exampleAt, exampleStep } from '../examples'
 import { addDays, dayNumber } from '../rhythm/days'
 import { paceOf, pacesOf, prior } from './accuracy'
 import { forecast, outlookOf, type ForecastFor } from './forecast'
-import type { Task } from './planner'
+import type { Task } from './ground'
 
 const first = '2026-11-23'
 const task = (id: string, fields: Partial<Task> = {}): Task => ({
@@ -19,6 +19,7 @@ const task = (id: string, fields: Partial<Task> = {}): Task => ({
 const of = (fields: Partial<ForecastFor>): ForecastFor => ({
   tasks: [],
   waits: new Map(),
+  laid: [],
   first,
   minutes: Array.from({ length: 30 }, () => 60),
   paces: new Map(),
@@ -113,6 +114,40 @@ describe('the forecast', () => {
     )
     expect(Math.abs((waiting?.chance ?? 0) - (1 - Math.exp(-2 / 6)))).toBeLessThan(0.03)
     expect([...(waiting?.spread.values() ?? [])].reduce((a, b) => a + b, 0)).toBe(4000)
+  })
+
+  test('an hour of work in an hour: 0.378 of draws make it, by the log-normal', () => {
+    const [made] = forecast(
+      of({ tasks: [task('a', { release: first })], minutes: [60, 0, 0], draws: 20_000 }),
+    )
+    expect(Math.abs((made?.chance ?? 0) - below(-Math.log(prior.median) / prior.sigma))).toBeLessThan(0.009)
+    expect(below(-Math.log(prior.median) / prior.sigma)).toBeCloseTo(0.378, 3)
+  })
+
+  test('what is laid on a day is not done before it, and the rest flows round its room', () => {
+    const day = (n: number) => addDays(first, n)
+    const tasks = [
+      task('film', { kind: 'film', minutes: 60, release: day(6) }),
+      task('edit', { minutes: 60, needs: ['film'], release: day(6) }),
+    ]
+    const exactly = new Map([...exact, ['film' as const, { median: 1, sigma: 0, seen: 9 }]])
+    const at = (laid: ForecastFor['laid'], more: Task[] = []) =>
+      forecast(of({ tasks: [...tasks, ...more], laid, paces: exactly, draws: 50 }))
+    expect(at([])[0]?.p50).toBe(dayNumber(first) + 1)
+    const laid = [{ id: 'film', day: day(5), minutes: 60 }]
+    expect(at(laid)[0]).toMatchObject({ p50: dayNumber(first) + 6, chance: 1 })
+    // Another hour before it does not take its room; one more than there is goes behind it.
+    const other = (minutes: number) => at(laid, [task('b', { episode: 'b', minutes, release: day(20) })])
+    expect(other(300)[1]?.p50).toBe(dayNumber(first) + 4)
+    expect(other(360)[1]?.p50).toBe(dayNumber(first) + 7)
+  })
+
+  test('a release beyond what is looked at is said to be so, with no chance', () => {
+    const far = [task('a', { release: addDays(first, 30) })]
+    expect(forecast(of({ tasks: far, minutes: Array.from({ length: 30 }, () => 0) }))[0]).toMatchObject({
+      is: 'beyond',
+      chance: 0,
+    })
   })
 
   test('in words: on track from 80 %, tight from 50 %', () => {

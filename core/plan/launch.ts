@@ -1,4 +1,5 @@
 import type { Day, Episode, Launch } from '../model'
+import type { Outlook } from './forecast'
 import { addDays, sayDay } from '../rhythm/days'
 
 /** An episode as a launch looks at it. */
@@ -8,7 +9,7 @@ export interface Supporter {
   number: string
   release: Day | undefined
   ready: boolean
-  outlook: 'on track' | 'tight' | 'unlikely' | undefined
+  outlook: Outlook['is'] | undefined
 }
 
 /** How a launch stands: the dates of its run-up, and what is missing around it, the gravest first. */

@@ -1,14 +1,22 @@
 import fc from 'fast-check'
 import { addDays } from '../rhythm/days'
-import { layWork, minutesByDay, minutesOn, type Work } from './load'
+import type { Block, Task } from './ground'
+import { layWork, minutesByDay, minutesOn, planFor, type HoursOf, type Load } from './load'
 
 const settings = { hours: [120, 120, 120, 120, 120, 0, 60], daysOff: ['2026-11-26'] }
-const work = (id: string, minutes: number, due: string, ...needs: string[]): Work => ({
+const work = (id: string, minutes: number, due: string, ...needs: string[]): Task => ({
   id,
+  episode: id,
+  kind: 'write',
   minutes,
   due,
   needs,
+  split: true,
+  weight: 1,
 })
+const lay = (tasks: readonly Task[], hours: HoursOf, today: string, laid: readonly Block[] = []): Load =>
+  layWork(planFor(tasks, laid, hours, today))
+const plain = (load: Load) => load.blocks.map(({ id, day, minutes }) => ({ id, day, minutes }))
 
 describe('work laid on days', () => {
   test('minutes of a day go by the weekday, none on days off', () => {
@@ -18,7 +26,7 @@ describe('work laid on days', () => {
   })
 
   test('goes earliest due first, after what it needs', () => {
-    const load = layWork(
+    const load = lay(
       [
         work('edit', 60, '2026-11-25', 'film'),
         work('film', 60, '2026-11-27'),
@@ -27,7 +35,7 @@ describe('work laid on days', () => {
       settings,
       '2026-11-24',
     )
-    expect(load.blocks).toEqual([
+    expect(plain(load)).toEqual([
       { id: 'write', day: '2026-11-24', minutes: 60 },
       { id: 'film', day: '2026-11-24', minutes: 60 },
       { id: 'edit', day: '2026-11-25', minutes: 60 },
@@ -36,35 +44,33 @@ describe('work laid on days', () => {
   })
 
   test('is split into chunks of at least half an hour', () => {
-    expect(
-      layWork([work('a', 100, '2026-11-24'), work('b', 90, '2026-11-25')], settings, '2026-11-24').blocks,
-    ).toEqual([
+    const blocks = (tasks: Task[]) => plain(lay(tasks, settings, '2026-11-24'))
+    expect(blocks([work('a', 100, '2026-11-24'), work('b', 90, '2026-11-25')])).toEqual([
       { id: 'a', day: '2026-11-24', minutes: 100 },
       { id: 'b', day: '2026-11-25', minutes: 90 },
     ])
-    expect(
-      layWork([work('a', 130, '2026-11-24')], settings, '2026-11-24').blocks.map((b) => b.minutes),
-    ).toEqual([100, 30])
+    expect(blocks([work('a', 130, '2026-11-24')]).map((b) => b.minutes)).toEqual([100, 30])
   })
 
   test('a due date on which it does not end is marked as over', () => {
-    const load = layWork([work('a', 300, '2026-11-25')], settings, '2026-11-24')
+    const load = lay([work('a', 300, '2026-11-25')], settings, '2026-11-24')
     expect(load.over.get('2026-11-25')).toBe(300)
     expect(load.ends.get('a')).toBe('2026-11-27')
   })
 
   test('setting up takes its minutes once a day and kind, round blocks that are laid already', () => {
-    const film = (id: string, minutes: number, laid: { day: string; minutes: number }[] = []): Work => ({
+    const film = (id: string, minutes: number): Task => ({
       ...work(id, minutes, '2026-12-01'),
       kind: 'film',
-      laid,
+      split: false,
     })
-    const load = layWork(
-      [film('a', 45), film('b', 30), film('c', 60, [{ day: '2026-11-25', minutes: 60 }])],
+    const load = lay(
+      [film('a', 45), film('b', 30), film('c', 60)],
       { ...settings, setup: { film: 45 } },
       '2026-11-24',
+      [{ id: 'c', day: '2026-11-25', minutes: 60 }],
     )
-    expect(load.blocks).toEqual([
+    expect(plain(load)).toEqual([
       { id: 'c', day: '2026-11-25', minutes: 60 },
       { id: 'a', day: '2026-11-24', minutes: 45 },
       { id: 'b', day: '2026-11-24', minutes: 30 },
@@ -76,19 +82,57 @@ describe('work laid on days', () => {
     expect(load.ends.get('c')).toBe('2026-11-25')
   })
 
+  test('a block that lies before what it needs is set aside, and its work comes after it', () => {
+    const load = lay(
+      [work('film', 60, '2026-11-27'), work('edit', 60, '2026-11-25', 'film')],
+      settings,
+      '2026-11-24',
+      [
+        { id: 'film', day: '2026-11-27', minutes: 60 },
+        { id: 'edit', day: '2026-11-25', minutes: 60 },
+      ],
+    )
+    expect(load.broken).toEqual([{ id: 'edit', day: '2026-11-25', minutes: 60 }])
+    expect(plain(load)).toEqual([
+      { id: 'film', day: '2026-11-27', minutes: 60 },
+      { id: 'edit', day: '2026-11-27', minutes: 60 },
+    ])
+  })
+
+  test('what a laid block needs is laid before it, though it is due later than other work', () => {
+    const load = lay(
+      [
+        work('other', 120, '2026-11-24'),
+        work('film', 60, '2026-12-10'),
+        work('edit', 60, '2026-12-11', 'film'),
+      ],
+      settings,
+      '2026-11-24',
+      [{ id: 'edit', day: '2026-11-24', minutes: 60 }],
+    )
+    expect(load.broken).toEqual([])
+    expect([load.ends.get('film'), load.ends.get('other')]).toEqual(['2026-11-24', '2026-11-25'])
+  })
+
+  test('what was worked on a day is gone from it: 139 of 240 minutes leave 101', () => {
+    const hours = { ...settings, exceptions: { '2026-11-24': 240 }, worked: new Map([['2026-11-24', 139]]) }
+    expect(minutesOn(hours, '2026-11-24')).toBe(101)
+    expect(plain(lay([work('edit', 150, '2026-11-24')], hours, '2026-11-24'))[0]?.minutes).toBe(101)
+    expect(minutesOn({ ...hours, worked: new Map([['2026-11-24', 300]]) }, '2026-11-24')).toBe(0)
+  })
+
   test('work is not laid before its earliest date', () => {
-    expect(
-      layWork([{ ...work('a', 30, '2026-11-24'), earliest: '2026-11-27' }], settings, '2026-11-24').blocks,
-    ).toEqual([{ id: 'a', day: '2026-11-27', minutes: 30 }])
+    const load = lay([{ ...work('a', 30, '2026-11-24'), earliest: '2026-11-27' }], settings, '2026-11-24')
+    expect(plain(load)).toEqual([{ id: 'a', day: '2026-11-27', minutes: 30 }])
   })
 
   test('a week without hours lays nothing and ends', () => {
-    const load = layWork(
+    const load = lay(
       [work('a', 30, '2026-11-25')],
       { hours: [0, 0, 0, 0, 0, 0, 0], daysOff: [] },
       '2026-11-24',
     )
-    expect(load.blocks).toEqual([])
+    expect(plain(load)).toEqual([])
     expect(load.over.size).toBe(1)
   })
 
@@ -108,7 +152,7 @@ describe('work laid on days', () => {
             ...w.needs.filter((n) => n < i).map((n) => `w${n}`),
           ),
         )
-        const load = layWork(all, settings, '2026-11-24')
+        const load = lay(all, settings, '2026-11-24')
         for (const [day, minutes] of minutesByDay(load))
           expect(minutes).toBeLessThanOrEqual(minutesOn(settings, day))
         for (const w of all) {

@@ -17,7 +17,7 @@ import { honours, reservedSlots } from '../rhythm/reserve'
 import { datesOf } from '../rhythm/rule'
 import { slotsOf } from '../rhythm/slots'
 import { launchStanding } from './launch'
-import { layWork, minutesOn } from './load'
+import { layWork, planFor, minutesOn } from './load'
 import { aheadOf, readyCurve } from './ready'
 import { occurrencesOf, takenMinutes } from './standing'
 
@@ -271,9 +271,21 @@ describe('standing work', () => {
             taken: takenMinutes(all, [], today, addDays(today, 200)),
           }
           const load = layWork(
-            minutes.map((m, i) => ({ id: `w${i}`, minutes: m, due: addDays(today, 5 + i), needs: [] })),
-            hours,
-            today,
+            planFor(
+              minutes.map((m, i) => ({
+                id: `w${i}`,
+                episode: `w${i}`,
+                kind: 'edit',
+                minutes: m,
+                due: addDays(today, 5 + i),
+                needs: [],
+                split: true,
+                weight: 1,
+              })),
+              [],
+              hours,
+              today,
+            ),
           )
           const by = new Map<Day, number>()
           for (const b of load.blocks) by.set(b.day, (by.get(b.day) ?? 0) + b.minutes)

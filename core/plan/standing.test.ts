@@ -13,7 +13,7 @@ import { joinBlocks, layEpisode, moreOnDays, orderDay, timeBlock } from '../comm
 import { readBusy } from '../formats/busy'
 import type { Records, Standing, Step } from '../model'
 import { lostOf } from './accuracy'
-import { layWork, minutesOn } from './load'
+import { layWork, planFor, minutesOn } from './load'
 import { remindersOf } from './reminders'
 import { occurrencesOf, takenMinutes } from './standing'
 
@@ -94,8 +94,26 @@ describe('standing work', () => {
       0, 120, 90, 120,
     ])
     // Work laid out keeps within what is left.
-    const load = layWork([{ id: 'a', minutes: 300, due: '2026-12-10', needs: [] }], hours, '2026-11-25')
-    expect(load.blocks).toEqual([
+    const load = layWork(
+      planFor(
+        [
+          {
+            id: 'a',
+            episode: 'e',
+            kind: 'edit',
+            minutes: 300,
+            due: '2026-12-10',
+            needs: [],
+            split: true,
+            weight: 1,
+          },
+        ],
+        [],
+        hours,
+        '2026-11-25',
+      ),
+    )
+    expect(load.blocks.map(({ id, day, minutes }) => ({ id, day, minutes }))).toEqual([
       { id: 'a', day: '2026-11-26', minutes: 120 },
       { id: 'a', day: '2026-11-27', minutes: 90 },
       { id: 'a', day: '2026-11-30', minutes: 90 },

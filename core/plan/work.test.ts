@@ -2,7 +2,8 @@ import { exampleEpisode, exampleRecords, exampleStep } from '../examples'
 import type { Step } from '../model'
 import { standingOf } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
-import { explain, gains, inPlanOrder, minutesAhead, planFor, tasksOf } from './work'
+import { minutesAhead, planFor } from './load'
+import { explain, gains, inPlanOrder, openWork } from './work'
 
 const records = exampleRecords()
 const [show, recipe, settings] = [
@@ -45,7 +46,10 @@ const standing = standingOf({
   today: '2026-11-24',
   works: workingDays(settings),
 })
-const { tasks, waits } = tasksOf([{ episode, standing }])
+const now = Date.parse('2026-11-24T09:00:00.000Z')
+const open = openWork([{ episode, standing }], '2026-11-24', now)
+const { waits } = open
+const tasks = open.tasks.filter((t) => !t.id.includes('/part/'))
 
 test('open steps become tasks: what waits takes no minutes, what comes after the release misses none, a sponsor weighs', () => {
   expect(tasks.map((t) => [t.id, t.minutes, t.release, t.needs, t.split])).toEqual([
@@ -98,8 +102,8 @@ test('each block says why', () => {
 })
 
 test('what a plan gains', () => {
-  const score = { missed: 1, late: 5, setup: 90, ends: 10 }
-  expect(gains(score, { missed: 0, late: 3, setup: 45, ends: 20 })).toEqual([
+  const score = { missed: 1, late: 5, off: 0, setup: 90, ends: 10 }
+  expect(gains(score, { missed: 0, late: 3, off: 0, setup: 45, ends: 20 })).toEqual([
     'Saves a release that would be missed',
     '2 late days fewer',
     'Saves 45 min of set-up',

@@ -1,8 +1,8 @@
-import type { Day, Episode, Id, Settings, StepKind } from '../model'
-import type { Standing } from '../recipe/lamps'
+import type { Day, Episode, Id, StepKind } from '../model'
+import type { Standing, StepState } from '../recipe/lamps'
 import { addDays, sayDay, weekday, weekdayName } from '../rhythm/days'
-import { minutesOn, type HoursOf, type Load } from './load'
-import type { Block, PlanFor, Score, Task } from './planner'
+import type { Block, Pinned, PlanFor, Score, Task } from './ground'
+import type { Load } from './load'
 
 /** An episode in work, as planning sees it. */
 export interface InWork {
@@ -10,51 +10,92 @@ export interface InWork {
   standing: Standing
 }
 
-/** How far ahead plans and forecasts look, in days. */
-export const horizon = 26 * 7
-
 /** Days that someone waited for usually takes still. */
 export const usualWait = 4
 
+/** All work that is open, and what of it lies in the week. */
+export interface OpenWork {
+  tasks: Task[]
+  /** Days, from today, that others may still take for what waits on them. */
+  waits: Map<Id, number>
+  /** Blocks from today on that lie there by hand or by a plan that was taken; `pinned` ones stay when the rest is planned anew. */
+  laid: (Pinned & { pinned: boolean })[]
+}
+
+/** Whether a step is somebody else's move: handed to them, or waiting on them. */
+export function isOthers(step: StepState['step']): boolean {
+  return step.waiting !== undefined || step.owner !== 'me'
+}
+
 /**
- * The open work of episodes with a release as tasks, and the days that others may still take for what waits on them. What another does, or
- * is waited for, takes none of the creator's minutes. Sponsored releases weigh three ordinary ones, each step of priority one more.
+ * The open work of episodes as tasks: all of those with a release, and of those without one what lies in the week, with what it needs. What
+ * another does, or is waited for, takes none of the creator's minutes, yet what needs it does not come before it is expected. A release that
+ * has passed without an answer is missed already: its work presses by its due dates alone. Sponsored releases weigh three ordinary ones, each
+ * step of priority one more. `now` is in ms since 1970.
  */
-export function tasksOf(work: readonly InWork[]): { tasks: Task[]; waits: Map<Id, number> } {
-  const tasks: Task[] = []
-  const waits = new Map<Id, number>()
+export function openWork(work: readonly InWork[], today: Day, now: number): OpenWork {
+  const open: OpenWork = { tasks: [], waits: new Map(), laid: [] }
   for (const { episode, standing } of work) {
-    const { release } = standing
-    if (!release) continue
-    const open = new Set(standing.steps.filter((s) => !s.done).map((s) => s.step.id))
-    for (const { step, done, due, minutesLeft, earliest } of standing.steps) {
-      if (done) continue
-      const others = step.waiting !== undefined || step.owner !== 'me'
-      if (others) waits.set(step.id, usualWait)
-      tasks.push({
+    const undone = standing.steps.filter((s) => !s.done)
+    const dated = standing.release !== undefined
+    const wanted = dated ? undefined : laidOnes(undone, today)
+    if (wanted?.size === 0) continue
+    const ids = new Set(undone.map((s) => s.step.id))
+    const out = standing.release && standing.release.at > now ? standing.release.day : undefined
+    for (const state of undone) {
+      const { step } = state
+      if (wanted && !wanted.has(step.id)) continue
+      const others = isOthers(step)
+      if (others) open.waits.set(step.id, usualWait)
+      const laid = others ? [] : laidOf(state, today)
+      open.laid.push(...laid)
+      const lies = laid.reduce((sum, b) => sum + b.minutes, 0)
+      open.tasks.push({
         id: step.id,
         episode: episode.id,
         kind: step.kind,
-        minutes: others ? 0 : minutesLeft,
-        due,
-        needs: step.needs.filter((n) => open.has(n)),
-        earliest: earliest ?? (step.lead.by === 'after' ? release.day : undefined),
+        minutes: others ? 0 : dated || lies === 0 ? state.minutesLeft : Math.min(lies, state.minutesLeft),
+        due: state.due,
+        needs: state.needs.filter((n) => ids.has(n)),
+        earliest: state.earliest ?? (step.lead.by === 'after' ? standing.release?.day : undefined),
         split: step.kind !== 'film' && step.kind !== 'record',
-        release: step.required && step.lead.by !== 'after' ? release.day : undefined,
+        release: step.required && step.lead.by !== 'after' ? out : undefined,
         weight: 1 + episode.priority + (episode.sponsor === undefined ? 0 : 2),
+        ...(others ? { hold: usualWait } : {}),
       })
     }
   }
-  return { tasks, waits }
+  return open
 }
 
-/** The creator's minutes on each day from a date on. */
-export function minutesAhead(settings: HoursOf, first: Day, days = horizon): number[] {
-  return Array.from({ length: days }, (_, n) => minutesOn(settings, addDays(first, n)))
+/** A step's blocks from today on; what was worked on it today is taken off today's. */
+function laidOf(state: StepState, today: Day): OpenWork['laid'] {
+  const { step } = state
+  return step.blocks.flatMap((b) => {
+    if (b.day < today) return []
+    const minutes = b.minutes - (b.day === today ? (step.worked?.[today] ?? 0) : 0)
+    return minutes <= 0 ? [] : [{ id: step.id, day: b.day, minutes, kind: step.kind, pinned: b.pinned }]
+  })
+}
+
+/** Of an episode without a date: the steps that lie in the week, and what they need. */
+function laidOnes(undone: readonly StepState[], today: Day): Set<Id> {
+  const byId = new Map(undone.map((s) => [s.step.id, s]))
+  const wanted = new Set<Id>()
+  const visit = (s: StepState): void => {
+    if (wanted.has(s.step.id)) return
+    wanted.add(s.step.id)
+    for (const n of s.needs) {
+      const need = byId.get(n)
+      if (need) visit(need)
+    }
+  }
+  for (const s of undone) if (!isOthers(s.step) && laidOf(s, today).length > 0) visit(s)
+  return wanted
 }
 
 /** Tasks in the order in which they are laid now: by the day their work begins, then by their due dates. */
-export function inPlanOrder(tasks: readonly Task[], load: Pick<Load, 'blocks'>): Task[] {
+export function inPlanOrder(tasks: readonly Task[], load: { blocks: readonly Block[] }): Task[] {
   const begins = new Map<Id, Day>()
   for (const b of load.blocks) {
     const at = begins.get(b.id)
@@ -82,21 +123,18 @@ export function inPlanOrder(tasks: readonly Task[], load: Pick<Load, 'blocks'>):
   return out
 }
 
-/** What planning is asked for: all open work, the pinned blocks where they are, from today on. */
-export function planFor(
-  tasks: readonly Task[],
-  pinned: readonly Block[],
-  settings: HoursOf & Pick<Settings, 'setup' | 'preferred'>,
-  today: Day,
-): PlanFor {
-  return {
-    tasks,
-    pinned: pinned.filter((b) => b.day >= today),
-    first: today,
-    minutes: minutesAhead(settings, today),
-    setup: settings.setup,
-    preferred: settings.preferred,
+/** The work of a stretch of days: what is due in it, and what that needs. */
+export function workUntil(tasks: readonly Task[], last: Day): Task[] {
+  const byId = new Map(tasks.map((t) => [t.id, t]))
+  const wanted = new Set<Id>()
+  const visit = (id: Id): void => {
+    const task = byId.get(id)
+    if (!task || wanted.has(id)) return
+    wanted.add(id)
+    task.needs.forEach(visit)
   }
+  for (const t of tasks) if ((t.due ?? '9999') <= addDays(last, 7)) visit(t.id)
+  return tasks.filter((t) => wanted.has(t.id))
 }
 
 /** What another plan gains over the one as it stands, in words; nothing gained gives an empty list. */
@@ -114,7 +152,7 @@ export function gains(before: Score, after: Score): string[] {
   ].filter(Boolean)
 }
 
-/** What a sentence about a block may name. */
+/** What sentences about a block may name. */
 export interface Named {
   number: (episode: Id) => string
   step: (id: Id) => string
@@ -165,4 +203,34 @@ export function explain(block: Block, of: PlanFor, blocks: readonly Block[], nam
       : '',
   ].filter(Boolean)
   return why.length === 0 ? `${day}, the first room for it.` : `${day}, because ${why.join(', and ')}.`
+}
+
+/** What changes for one release when a plan is taken: its chance and the days between being ready and going out. */
+export interface Shift {
+  episode: Id
+  chance: [number, number]
+  /** Days in hand; nothing where its work finds no room. */
+  inHand: [number | undefined, number | undefined]
+}
+
+/** The releases that a plan leaves worse than they stand, by two in a hundred or by a day in hand. */
+export function worseOff(shifts: readonly Shift[]): Shift[] {
+  return shifts.filter(
+    ({ chance: [was, is], inHand: [had, has] }) =>
+      is < was - 0.02 || (had !== undefined && (has === undefined || has < had)),
+  )
+}
+
+/** The day on which the work of each episode before its release ends, as it is laid; episodes with work that found no room are left out. */
+export function readyDays(tasks: readonly Task[], load: Pick<Load, 'ends'>): Map<Id, Day> {
+  const days = new Map<Id, Day>()
+  const lacking = new Set<Id>()
+  for (const t of tasks) {
+    if (t.release === undefined) continue
+    const end = load.ends.get(t.id)
+    if (end === undefined) lacking.add(t.episode)
+    else if (end > (days.get(t.episode) ?? '')) days.set(t.episode, end)
+  }
+  for (const id of lacking) days.delete(id)
+  return days
 }

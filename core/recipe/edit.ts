@@ -1,4 +1,4 @@
-import type { Id, Recipe, RecipeLine, Stage } from '../model'
+import type { Id, Lead, Recipe, RecipeLine, Stage } from '../model'
 import { fine, refused, type Result } from '../result'
 import { inOrder } from './needs'
 
@@ -21,7 +21,21 @@ export function withoutStage<R extends Body>(recipe: R, id: Id): Result<R> {
   return fine(next)
 }
 
-/** A recipe without one line: what needed it needs what it needed; a lead that was counted from it counts from the release. */
+/** A lead that was counted from a step which goes: counted from what that one was counted from, so that its due date stays. */
+export function leadThrough(gone: Lead, days: number): Lead {
+  switch (gone.by) {
+    case 'before':
+      return { by: 'before', days: Math.min(365, gone.days + days) }
+    case 'ahead':
+      return { by: 'ahead', step: gone.step, days: Math.min(365, gone.days + days) }
+    case 'after':
+      return gone.days >= days
+        ? { by: 'after', days: gone.days - days }
+        : { by: 'before', days: days - gone.days }
+  }
+}
+
+/** A recipe without one line: what needed it needs what it needed; a lead that was counted from it is counted on from where its own was. */
 export function withoutLine<R extends Body>(recipe: R, id: Id): R {
   const gone = recipe.lines.find((l) => l.id === id)
   const lines = recipe.lines
@@ -33,9 +47,7 @@ export function withoutLine<R extends Body>(recipe: R, id: Id): R {
         : l.needs,
       lead:
         l.lead.by === 'ahead' && l.lead.step === id
-          ? gone?.lead.by === 'before'
-            ? { by: 'before', days: gone.lead.days + l.lead.days }
-            : { by: 'before', days: l.lead.days }
+          ? leadThrough(gone?.lead ?? { by: 'before', days: 0 }, l.lead.days)
           : l.lead,
     }))
   return { ...recipe, lines }

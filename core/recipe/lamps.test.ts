@@ -9,6 +9,8 @@ const show = records.shows.get('show')
 const recipe = records.recipes.get('recipe')
 if (!show || !recipe) throw new Error('no example')
 const all = stepsToAdd(recipe, 'episode', [], exampleAt)
+/** The show's aim is short, so that a few words are a script. */
+const short = { ...show, aim: { from: 0, to: 1 } }
 const works = workingDays({ hours: [60, 60, 60, 60, 60, 60, 60], daysOff: [] })
 
 function standing(
@@ -20,7 +22,7 @@ function standing(
   if (!show || !recipe) throw new Error('no example')
   return standingOf({
     episode: exampleEpisode({ phase: { name: 'work', since: exampleAt }, ...fields }),
-    show,
+    show: short,
     recipe,
     script,
     outlets: [...records.outlets.values()],

@@ -1,9 +1,10 @@
-import type { Day, Id, Part, Stage, Step } from '../model'
+import type { Day, Id, Lead, Part, Recipe, Stage, Step } from '../model'
 import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
 import { partState, requiredParts, type PartsOf, type PartState } from '../release/parts'
 import { dueDates, type WorkingDays } from './due'
-import { inOrder } from './needs'
+import { inOrder, needsByStages, type Needing } from './needs'
+import { partStep } from './part-steps'
 
 /** The state of one stage of one episode, always derived (`engine` 3). `share` is of its minutes (or parts) done, 0 to 1. */
 export interface Lamp {
@@ -17,6 +18,10 @@ export interface Lamp {
 export interface StepState {
   step: Step
   done: boolean
+  /** What it needs: by itself, and by the stages that it builds on. */
+  needs: readonly Id[]
+  /** No record: the work of bringing a required part that no step brings. */
+  derived?: boolean
   /** Everything it needs is done. */
   free: boolean
   due?: Day
@@ -30,6 +35,7 @@ export interface StepState {
 export interface StageState {
   stage: Stage
   lamp: Lamp
+  /** Its steps that are records. */
   steps: StepState[]
   parts: PartState[]
   /** Parts that must be there before it may begin, and aren't. */
@@ -46,7 +52,7 @@ export interface Standing {
   release?: { day: Day; at: number; time: string }
   stages: StageState[]
   steps: StepState[]
-  /** The next undone step in order, free ones first; none when all are done. */
+  /** The step that is next, the same on every screen; none when all is done. */
   next?: StepState
   /** First stage in order that isn't lit. */
   where?: StageState
@@ -65,25 +71,27 @@ export interface StandingOf extends PartsOf {
   steps: readonly Step[]
   today: Day
   works: WorkingDays
+  /** Minutes that bringing a part takes, as far as that was learnt. */
+  partMinutes?: Partial<Record<Part, number>> | undefined
 }
 
 /** Derives an episode's due dates, lamps, readiness and list of what is missing. Linear in steps, needs and script. */
 export function standingOf(of: StandingOf): Standing {
   const { episode, show, recipe, outlets, today } = of
   const release = releaseOf(episode, show)
-  const sorted = [...of.steps].sort((a, b) => a.order - b.order)
-  const ordered = inOrder(sorted)
-  const row = ordered.ok ? ordered.value : sorted
-  const due = release ? dueDates(row, release.day, of.works) : new Map<Id, Day>()
+  const gone = episode.phase.name === 'released'
+  const required = requiredParts(outlets)
   const seen = new Map<Part, PartState>()
   const part = (p: Part): PartState => {
     let state = seen.get(p)
-    if (!state) seen.set(p, (state = partState(p, of)))
+    if (!state) seen.set(p, (state = partOrTick(p, of)))
     return state
   }
-  const gone = episode.phase.name === 'released'
+  const sorted = [...of.steps, ...bringing(of, required, part)].sort((a, b) => a.order - b.order)
+  const row = dated(sorted, recipe)
+  const due = release ? dueDates(row, release.day, of.works) : new Map<Id, Day>()
   const done = new Map(
-    row.map((s) => [
+    sorted.map((s) => [
       s.id,
       s.doneAt !== undefined || (s.part !== undefined && part(s.part).state === 'there'),
     ]),
@@ -92,7 +100,8 @@ export function standingOf(of: StandingOf): Standing {
   const unsettled = new Map(
     recipe.stages.map((s) => [s.id, (s.settled ?? []).map(part).filter((p) => p.state !== 'there')]),
   )
-  const steps = row.map((step): StepState => {
+  const own = new Set(of.steps.map((s) => s.id))
+  const steps = row.map(({ step, needs }): StepState => {
     const isDone = done.get(step.id) ?? false
     const before = early.get(step.stage)
     const bound =
@@ -105,7 +114,9 @@ export function standingOf(of: StandingOf): Standing {
     return {
       step,
       done: isDone,
-      free: step.needs.every((n) => done.get(n) ?? true) && (unsettled.get(step.stage) ?? []).length === 0,
+      needs,
+      ...(own.has(step.id) ? {} : { derived: true }),
+      free: needs.every((n) => done.get(n) ?? true) && (unsettled.get(step.stage) ?? []).length === 0,
       minutesLeft: isDone ? 0 : Math.max(0, step.minutes - step.logged),
       ...(day === undefined ? {} : { due: day }),
       ...(late > 0 ? { late } : {}),
@@ -115,7 +126,8 @@ export function standingOf(of: StandingOf): Standing {
   const lit = new Map<Id, boolean>()
   const stages = recipe.stages.map((stage): StageState => {
     const mine = steps.filter((s) => s.step.stage === stage.id)
-    const parts = stage.parts.map(part)
+    const asked = stage.kind === 'release' ? [...new Set([...stage.parts, ...required])] : stage.parts
+    const parts = asked.map(part)
     const open = unsettled.get(stage.id) ?? []
     const begun = stage.after.every((id) => lit.get(id) ?? true) && open.length === 0
     const lamp =
@@ -125,27 +137,102 @@ export function standingOf(of: StandingOf): Standing {
           ? { state: 'dark' as const, share: 0 }
           : lampOf(mine, parts, begun)
     lit.set(stage.id, lamp.state === 'lit')
-    return { stage, lamp, steps: mine, parts, unsettled: open }
+    return {
+      stage,
+      lamp,
+      steps: mine.filter((s) => !s.derived),
+      parts: stage.parts.map(part),
+      unsettled: open,
+    }
   })
   const before = stages.filter((s) => s.stage.kind !== 'after')
-  const required = requiredParts(outlets).map(part)
-  const missing = missingOf(before, required)
+  const asked = required.map(part)
+  const missing = missingOf(before, asked)
   const undone = steps.filter((s) => !s.done)
-  const next = undone.find((s) => s.free && !s.step.waiting) ?? undone.find((s) => s.free) ?? undone[0]
+  const next = nextOf(undone)
   const where = stages.find((s) => s.lamp.state !== 'lit')
   const late = Math.max(0, ...before.flatMap((s) => s.lamp.late ?? 0))
   return {
     stages,
     steps,
-    ready: before.every((s) => s.lamp.state === 'lit') && required.every((p) => p.state === 'there'),
+    ready: before.every((s) => s.lamp.state === 'lit') && asked.every((p) => p.state === 'there'),
     missing,
     live: early.size > 0,
-    parts: { there: required.filter((p) => p.state === 'there').length, needed: required.length },
+    parts: { there: asked.filter((p) => p.state === 'there').length, needed: asked.length },
     ...(release ? { release } : {}),
     ...(next ? { next } : {}),
     ...(where ? { where } : {}),
     ...(late > 0 ? { late } : {}),
   }
+}
+
+/** The step that is next: the one due first of those that can be begun and wait on nobody; else what is waited for; else the first of all. */
+function nextOf(undone: readonly StepState[]): StepState | undefined {
+  const begun = undone.filter((s) => s.free && !s.step.waiting)
+  const dueFirst = (row: readonly StepState[]) =>
+    row.reduce<StepState | undefined>(
+      (first, s) => (first === undefined || (s.due ?? '') < (first.due ?? '') ? s : first),
+      undefined,
+    )
+  return dueFirst(begun) ?? dueFirst(undone.filter((s) => s.free)) ?? undone[0]
+}
+
+/** Parts that a person may leave out, or say by a tick that they are there. */
+const tickable: ReadonlySet<Part> = new Set(['script', 'shots', 'length'])
+
+/** How a part stands; one that may be left out is there when a step of it was ticked by hand. */
+function partOrTick(part: Part, of: StandingOf): PartState {
+  const state = partState(part, of)
+  return state.state !== 'there' &&
+    tickable.has(part) &&
+    of.steps.some((s) => s.part === part && s.doneAt !== undefined)
+    ? { ...state, state: 'there', sentence: 'ticked by hand' }
+    : state
+}
+
+/** The work of bringing parts that are asked for and that no open step brings; none for what is not in work. */
+function bringing(of: StandingOf, required: readonly Part[], part: (p: Part) => PartState): Step[] {
+  const { episode, recipe, steps } = of
+  if (episode.phase.name !== 'work') return []
+  const before = recipe.stages.filter((s) => s.kind !== 'after')
+  const asked = new Set([...required, ...before.flatMap((s) => [...s.parts, ...(s.settled ?? [])])])
+  return [...asked].flatMap((p) => {
+    const { state } = part(p)
+    if (state === 'there') return []
+    if (steps.some((s) => s.part === p && s.required && s.doneAt === undefined)) return []
+    const made = partStep(p, {
+      episode,
+      kind: of.show.kind,
+      recipe,
+      steps,
+      at: episode.createdAt,
+      failing: state === 'failing',
+      minutes: of.partMinutes?.[p],
+    })
+    return steps.some((s) => s.id === made.id) ? [] : [made]
+  })
+}
+
+interface Dated extends Needing {
+  lead: Lead
+  step: Step
+}
+
+/** Steps in an order that their needs allow: their own, those of stages, and parts that must be settled before a stage begins. */
+function dated(steps: readonly Step[], recipe: Recipe): Dated[] {
+  const byStages = needsByStages(steps, recipe.stages)
+  const settled = new Map(recipe.stages.map((s) => [s.id, s.settled ?? []]))
+  const full = steps.map((step): Dated => {
+    const asked = settled.get(step.stage) ?? []
+    const bring = steps.filter((s) => s.id !== step.id && s.part !== undefined && asked.includes(s.part))
+    const needs = [...new Set([...(byStages.get(step.id) ?? []), ...bring.map((s) => s.id)])]
+    return { id: step.id, name: step.name, needs, lead: step.lead, step }
+  })
+  const ordered = inOrder(full)
+  if (ordered.ok) return ordered.value
+  const plain = full.map((d) => ({ ...d, needs: d.step.needs }))
+  const own = inOrder(plain)
+  return own.ok ? own.value : plain
 }
 
 /** For each stage that cannot be begun at any time: the days before release at the earliest, its own or those of what it builds on, whichever is later in time. */

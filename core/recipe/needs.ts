@@ -1,4 +1,4 @@
-import type { Id } from '../model'
+import type { Id, Stage } from '../model'
 import { fine, refused, type Result } from '../result'
 
 /** What an ordering needs to know of a step or of a recipe's line. */
@@ -45,4 +45,36 @@ export function inOrder<T extends Needing>(steps: readonly T[]): Result<T[]> {
       )
   }
   return fine(order)
+}
+
+/** What a need that follows from stages is read from. */
+interface Staged {
+  id: Id
+  stage: Id
+  needs: readonly Id[]
+  required: boolean
+}
+
+/**
+ * What each step needs, by its id: what it says itself, and where a stage of the creator's own builds on another one (or another one on it),
+ * the required steps of that stage. A stage without such steps hands on those of the stages that it builds on.
+ */
+export function needsByStages(steps: readonly Staged[], stages: readonly Stage[]): Map<Id, Id[]> {
+  const byId = new Map(stages.map((s) => [s.id, s]))
+  const stepsIn = (stage: Id, path: readonly Id[]): Id[] => {
+    const mine = steps.filter((s) => s.stage === stage && s.required).map((s) => s.id)
+    if (mine.length > 0 || path.includes(stage)) return mine
+    return (byId.get(stage)?.after ?? []).flatMap((a) => stepsIn(a, [...path, stage]))
+  }
+  const own = stages.some((s) => s.kind === 'own')
+  return new Map(
+    steps.map((step) => {
+      const stage = byId.get(step.stage)
+      if (!own || !stage) return [step.id, [...step.needs]]
+      const implied = stage.after.flatMap((a) =>
+        stage.kind === 'own' || byId.get(a)?.kind === 'own' ? stepsIn(a, [stage.id]) : [],
+      )
+      return [step.id, [...new Set([...step.needs, ...implied])].filter((n) => n !== step.id)]
+    }),
+  )
 }

@@ -54,6 +54,11 @@ export function episodeDescription(of: PartsOf): string {
   return descriptionOf(of.recipe, of.episode, titleOf(of.episode), episodeChapters(of).list)
 }
 
+/** Seconds that a script lasts at the least to count as written: half the shorter running time that its show aims at. */
+export function leastScript(show: Pick<Show, 'aim'>): number {
+  return show.aim.from * 30
+}
+
 /** How one part of an episode stands, against every outlet of its show. Linear in the script's length at worst. */
 export function partState(part: Part, of: PartsOf): PartState {
   const { episode, show, script, outlets } = of
@@ -105,14 +110,18 @@ export function partState(part: Part, of: PartsOf): PartState {
     case 'script': {
       const figures = scriptFigures(script, show.pace)
       const empty = script?.sections.filter((s) => s.beats.every((b) => b.text.trim() === '')).length ?? 0
+      const least = leastScript(show)
+      const short = figures.seconds < least
       return say(
         'Script',
-        there(scriptWritten(script)),
+        there(scriptWritten(script) && !short),
         figures.words === 0
           ? 'not begun'
           : empty > 0
             ? `${empty} ${empty === 1 ? 'section' : 'sections'} unwritten`
-            : `${sayTime(figures.seconds)}, ${figures.words} words`,
+            : short
+              ? `${sayTime(figures.seconds)} of at least ${sayTime(least)}`
+              : `${sayTime(figures.seconds)}, ${figures.words} words`,
         figures.words === 0 ? 'Begin it' : 'Write on',
         'script',
       )

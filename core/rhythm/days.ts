@@ -7,9 +7,15 @@ export function dayNumber(day: Day): number {
   return Math.round(Date.UTC(+day.slice(0, 4), +day.slice(5, 7) - 1, +day.slice(8, 10)) / DAY)
 }
 
+/** The date that a `Date` shows in UTC: for dates that are kept as midnights in UTC, never for moments. */
+export function dateOf(utc: Date): Day {
+  // eslint-disable-next-line no-restricted-syntax
+  return utc.toISOString().slice(0, 10)
+}
+
 /** The ISO date of a day number; the inverse of `dayNumber`. */
 export function dayOf(number: number): Day {
-  return new Date(number * DAY).toISOString().slice(0, 10)
+  return dateOf(new Date(number * DAY))
 }
 
 /** The date `days` later (earlier when negative). */

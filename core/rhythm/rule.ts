@@ -1,7 +1,7 @@
 import { RRule, type Weekday } from 'rrule'
 import type { Day, Rhythm } from '../model'
 import { fine, refused, type Result } from '../result'
-import { dayNumber, dayOf, weekdayName } from './days'
+import { dateOf, dayNumber, dayOf, weekdayName } from './days'
 
 /** A rhythm as people choose it. Weekdays are 0 for Monday to 6 for Sunday. */
 export type RhythmWish = (
@@ -177,7 +177,7 @@ function datesOfRule(rhythm: Beat, from: Day, to: Day): Day[] {
   if (to < from) return []
   const options = RRule.parseString(rhythm.rule)
   const rule = new RRule({ ...options, dtstart: utc(rhythm.start), wkst: weekStart(options.wkst) })
-  return rule.between(utc(from), utc(to), true).map((d) => d.toISOString().slice(0, 10))
+  return rule.between(utc(from), utc(to), true).map(dateOf)
 }
 
 function utc(day: Day): Date {

@@ -22,9 +22,12 @@ export function countWords(text: string): number {
   return words
 }
 
-/** How many sentence ends a text has: stops, questions and calls before a space, a quote or the end. */
+/**
+ * How many sentence ends a text has: stops, questions and calls before a space, a quote or the end; those of scripts that write no
+ * space behind them (Chinese, Japanese) wherever they stand, and those of Arabic, Urdu, Devanagari, Armenian, Ethiopic and Khmer.
+ */
 export function countSentenceEnds(text: string): number {
-  return text.match(/[.!?…]+(?=["'”’)]*(\s|$))/gu)?.length ?? 0
+  return text.match(/[.!?…]+(?=["'”’)»]*(\s|$))|[。！？｡．؟۔।॥։።៕᙮]+/gu)?.length ?? 0
 }
 
 /** Counts by text, since a script is timed anew at every letter and only one beat of it is another. */

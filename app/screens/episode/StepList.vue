@@ -12,7 +12,7 @@ import {
   tickStep,
   waitStep,
 } from '@core/commands/steps'
-import { handStep } from '@core/commands/week'
+import { handStep } from '@core/commands/doing'
 import type { StageState, StepState } from '@core/recipe/lamps'
 import { addDays, sayAway, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
@@ -107,7 +107,7 @@ const people = computed(() =>
     20,
   ),
 )
-const today = (s: StepState) => s.step.doneAt !== undefined && s.step.doneAt.slice(0, 10) === board.today
+const today = (s: StepState) => s.step.doneAt !== undefined && board.dayOn(s.step.doneAt) === board.today
 function minutes(s: StepState, event: Event) {
   if (event.target instanceof HTMLInputElement)
     void library.perform(estimateStep, {

@@ -183,7 +183,7 @@ function typed(field: 'title' | 'note', event: Event) {
     </div>
     <p class="sub border-t border-faint pt-3">
       <span class="num">{{ episode.code }}</span> {{ show?.title }}, jotted
-      {{ sayAway(episode.createdAt.slice(0, 10), board.today) }}. Or drag it onto an open frame of the strip.
+      {{ sayAway(board.dayOn(episode.createdAt), board.today) }}. Or drag it onto an open frame of the strip.
     </p>
   </aside>
 </template>

@@ -160,7 +160,7 @@ const standings = IdeaStanding.options
             <RouterLink :to="{ name: 'ideas', query: { idea: code } }">Ideas</RouterLink
             ><span class="num">{{ code }}</span
             ><span>{{ show?.title }}</span
-            ><span>jotted {{ sayAway(episode.createdAt.slice(0, 10), board.today) }}</span
+            ><span>jotted {{ sayAway(board.dayOn(episode.createdAt), board.today) }}</span
             ><span v-if="episode.phase.name !== 'idea'" class="text-ink">{{
               episode.phase.name === 'work'
                 ? 'in work'

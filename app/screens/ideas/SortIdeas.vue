@@ -193,7 +193,7 @@ const choices = [
             ><span
               class="block h-full bg-ink-2"
               :style="{ width: `${(100 * done) / Math.max(1, done + row.length)}%` }" /></span
-          ><span>{{ show?.title }}, jotted {{ sayAway(current.createdAt.slice(0, 10), board.today) }}</span>
+          ><span>{{ show?.title }}, jotted {{ sayAway(board.dayOn(current.createdAt), board.today) }}</span>
         </div>
         <div class="flex gap-5 items-start min-h-[150px]">
           <div class="flex-1 min-w-0">
@@ -274,7 +274,7 @@ const choices = [
               like.card.episode.phase.name === 'idea'
                 ? 'an idea'
                 : like.card.episode.phase.name === 'released'
-                  ? `released ${sayAway(like.card.episode.phase.at.slice(0, 10), board.today)}`
+                  ? `released ${sayAway(board.dayOn(like.card.episode.phase.at), board.today)}`
                   : like.card.episode.phase.name === 'work'
                     ? 'in work'
                     : 'parked'

@@ -63,7 +63,7 @@ const releases = computed(() => {
   }
   for (const e of board.released.slice(0, 60)) {
     const c = board.cardOf(e)
-    const day = e.phase.name === 'released' ? (c?.standing.release?.day ?? e.phase.at.slice(0, 10)) : ''
+    const day = e.phase.name === 'released' ? (c?.standing.release?.day ?? board.dayOn(e.phase.at)) : ''
     if (c) by.set(day, [...(by.get(day) ?? []), c])
   }
   return by

@@ -24,6 +24,7 @@ import { honours } from '@core/rhythm/reserve'
 import { outOfWindow } from '@core/ideas/usable'
 import CarriedSays from './CarriedSays.vue'
 import { useCarrying } from './carrying'
+import { sayInHand } from './in-hand'
 import ScheduleTabs from './ScheduleTabs.vue'
 
 const Launches = defineAsyncComponent(() => import('./Launches.vue'))
@@ -236,7 +237,7 @@ async function copyAddress() {
               {{ s }}
             </th>
             <th scope="col" class="w-[196px] pl-4">Next step</th>
-            <th scope="col" class="w-[116px]">Outlook, slack</th>
+            <th scope="col" class="w-[116px]">On time?, in hand</th>
             <th scope="col" class="w-[44px]"><span class="unseen">More</span></th>
           </tr>
         </thead>
@@ -346,19 +347,14 @@ async function copyAddress() {
                   v-if="desk.outlooks.get(row.card.episode.id)?.is !== 'on track'"
                   class="block text-11 leading-[14px]"
                   >{{ board.reasonOf(desk.outlooks.get(row.card.episode.id)?.last) }}</span
-                ><template v-if="board.slackOf(row.card)"
+                ><span v-if="row.card.standing.ready" class="sub">ready now</span
+                ><template v-else-if="board.inHandOf(row.card)"
                   ><span
                     class="block"
                     :class="desk.outlooks.get(row.card.episode.id) ? 'sub' : 'font-medium'"
-                    >{{
-                      (board.slackOf(row.card)?.days ?? 0) >= 0
-                        ? `${board.slackOf(row.card)?.days} d slack`
-                        : `${-(board.slackOf(row.card)?.days ?? 0)} d short`
-                    }}</span
+                    >{{ sayInHand(board.inHandOf(row.card)?.days ?? 0) }}</span
                   ><span v-if="!desk.outlooks.get(row.card.episode.id)" class="sub whitespace-nowrap">{{
-                    row.card.standing.ready
-                      ? 'ready now'
-                      : `ready ${sayDay(board.slackOf(row.card)?.ready ?? '')}`
+                    `ready ${sayDay(board.inHandOf(row.card)?.ready ?? '')}`
                   }}</span></template
                 ><span v-else class="sub">more than the hours</span>
               </td>

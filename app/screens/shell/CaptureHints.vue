@@ -50,7 +50,7 @@ const close = computed(() => {
   const { phase } = card.episode
   const when =
     phase.name === 'released'
-      ? `released in ${monthName(phase.at.slice(0, 10))}`
+      ? `released in ${monthName(board.dayOn(phase.at))}`
       : phase.name === 'idea'
         ? 'an idea already'
         : phase.name === 'parked'

@@ -4,7 +4,6 @@ import { useRouter } from 'vue-router'
 import { placeOnSlot } from '@core/commands/schedule'
 import { skipSlot } from '@core/commands/schedule'
 import type { Show } from '@core/model'
-import { minutesOn } from '@core/plan/load'
 import { dayNumber, dayOf, monthName, sayDay } from '@core/rhythm/days'
 import type { Frame } from '@core/rhythm/film'
 import { sayUntil } from '@core/rhythm/zone'
@@ -37,8 +36,8 @@ const days = computed(() => {
   const list = []
   for (let n = Math.max(first.value, from.value); n <= Math.min(to.value, lastN.value); n++) {
     const day = dayOf(n)
-    const room = minutesOn(board.hours, day)
-    const planned = board.planned.get(day) ?? 0
+    const { whole, taken, worked, planned } = board.figuresOf(day)
+    const room = whole - taken
     const isOver = board.load.over.has(day)
     list.push({
       n,
@@ -46,10 +45,10 @@ const days = computed(() => {
       date: +day.slice(8),
       month: day.endsWith('-01') ? monthName(day).slice(0, 3) : '',
       room,
-      fill: room ? Math.min(1, planned / room) : 0,
+      fill: room ? Math.min(1, (worked + planned) / room) : 0,
       over: isOver,
       past: n < todayN.value,
-      title: `${sayDay(day, board.today)}: ${n < todayN.value ? 'past' : room === 0 ? 'no hours' : `${sayMinutes(planned)} of ${sayMinutes(room)} taken`}${isOver ? ', more is due than fits' : ''}`,
+      title: `${sayDay(day, board.today)}: ${n < todayN.value ? 'past' : room === 0 ? 'no hours' : `${worked > 0 ? `${sayMinutes(worked)} done, ` : ''}${sayMinutes(planned)} planned of ${sayMinutes(Math.max(0, room - worked))}`}${isOver ? ', more is due than fits' : ''}`,
     })
   }
   return list

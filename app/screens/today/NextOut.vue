@@ -10,6 +10,7 @@ import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
 import StageLine from '@app/ui/StageLine.vue'
 import { mend, mendLabel } from '../episode/mend'
+import { sayInHand } from '../schedule/in-hand'
 
 /** The next release: its pictures, its lamps, and what is still missing, each with what mends it. */
 const { card } = defineProps<{ card: Card }>()
@@ -23,8 +24,8 @@ const shown = computed(() => {
   return [...all].sort((a, b) => Number(b.id === chosenPicture) - Number(a.id === chosenPicture)).slice(0, 3)
 })
 const release = computed(() => card.standing.release)
-const slack = computed(() => board.slackOf(card))
-const then = computed(() => board.coming.slice(1, 4).map((c) => ({ card: c, slack: board.slackOf(c) })))
+const inHand = computed(() => board.inHandOf(card))
+const then = computed(() => board.coming.slice(1, 4).map((c) => ({ card: c, inHand: board.inHandOf(c) })))
 const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !== 'after'))
 </script>
 
@@ -64,12 +65,12 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
       }}<template v-if="card.standing.late">
         · <Flag /><span class="late">late {{ card.standing.late }} d</span></template
       ><template v-else-if="card.standing.ready"> · <strong class="text-ink">ready</strong></template
-      ><template v-else-if="slack">
+      ><template v-else-if="inHand">
         ·
         {{
-          slack.days >= 0
-            ? `ready by ${sayDay(slack.ready)} as it stands`
-            : `${-slack.days} d short as it stands`
+          inHand.days >= 0
+            ? `ready by ${sayDay(inHand.ready)} as it stands`
+            : `${-inHand.days} d short as it stands`
         }}</template
       >
     </p>
@@ -122,9 +123,7 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
           <template v-if="t.card.standing.late"
             ><Flag /><span class="late">late {{ t.card.standing.late }} d</span></template
           ><template v-else-if="t.card.standing.ready">ready</template
-          ><template v-else-if="t.slack">{{
-            t.slack.days >= 0 ? `${t.slack.days} d slack` : `${-t.slack.days} d short`
-          }}</template>
+          ><template v-else-if="t.inHand">{{ sayInHand(t.inHand.days) }}</template>
         </dd>
       </template>
     </dl>

@@ -3,11 +3,13 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { markReleased } from '@core/commands/release'
 import { moveToNextOpen } from '@core/commands/schedule'
-import { backdateStep, putAway, tickStep } from '@core/commands/steps'
+import { putAway, tickStep } from '@core/commands/steps'
 import { markStanding } from '@core/commands/standing'
 import { occurrencesOf } from '@core/plan/standing'
-import { correctLog, endStep, layOnDay, leftToToday, ranFor, startStep, stopStep } from '@core/commands/week'
-import { minutesOn } from '@core/plan/load'
+import { correctLog, endStep, ranFor, startStep, stopStep } from '@core/commands/doing'
+import { layOnDay, leftToToday } from '@core/commands/week'
+import { isOthers } from '@core/plan/work'
+import { inDayOrder, joinedBlocks } from '@core/views/day'
 import { addDays, daysBetween, sayAway, sayDay, sayDayLong } from '@core/rhythm/days'
 import { sayLeft, sayUntil } from '@core/rhythm/zone'
 import { sayMinutes, sayTime } from '@core/script/timecode'
@@ -33,30 +35,44 @@ const board = useBoard()
 const desk = useDesk()
 const router = useRouter()
 
-const room = computed(() => minutesOn(board.hours, board.today))
-/** In the order of the day: by clock time, then as the week has them, then as planned. */
-const blocks = computed(() =>
-  board.load.blocks
-    .filter((b) => b.day === board.today)
-    .flatMap((b, i) => {
+const figures = computed(() => board.figuresOf(board.today))
+const room = computed(() => figures.value.left)
+/** In the order of the day: by clock time, then as the week has them, then as planned, nothing before what it needs. */
+const blocks = computed(() => {
+  const laid = joinedBlocks(board.load.blocks.filter((b) => b.day === board.today))
+  // What has had all its minutes and is not ended yet stands here until it is.
+  const used = [...board.stepIn].flatMap(([id, { state }]) =>
+    !state.done && state.free && state.minutesLeft === 0 && state.step.logged > 0 && !isOthers(state.step)
+      ? [{ id, day: board.today, minutes: 0, fixed: false }]
+      : [],
+  )
+  const all = [...laid, ...used.filter((u) => !laid.some((b) => b.id === u.id))]
+  return inDayOrder(
+    all.flatMap((b) => {
       const found = board.stepIn.get(b.id)
       const own = found?.state.step.blocks.find((x) => x.day === b.day)
       return found
         ? [
             {
               ...found,
+              step: b.id,
+              needs: found.state.needs,
               minutes: b.minutes,
               whole: b.minutes === found.state.minutesLeft,
               at: own?.at,
-              rank: [own?.at ?? '~', own?.place ?? 1000 + i] as const,
+              place: own?.place,
             },
           ]
         : []
-    })
-    .sort((a, b) => (a.rank[0] < b.rank[0] ? -1 : a.rank[0] > b.rank[0] ? 1 : a.rank[1] - b.rank[1])),
-)
+    }),
+  )
+})
 /** Setting up is part of the day. */
-const planned = computed(() => board.planned.get(board.today) ?? 0)
+const planned = computed(() => figures.value.planned)
+/** A share of the day's hours, in per cent. */
+const share = (minutes: number) =>
+  (minutes / Math.max(1, figures.value.whole - figures.value.taken, figures.value.worked + planned.value)) *
+  100
 const undated = computed(() =>
   board.unplaced.flatMap((card) =>
     card.standing.next
@@ -141,13 +157,7 @@ const running = computed(() => {
   const found = r && board.stepIn.get(r.step)
   return r && found ? { ...found, since: r.since } : undefined
 })
-const leftOver = computed(() =>
-  board.working.flatMap((c) =>
-    c.steps
-      .filter((s) => s.doneAt === undefined && s.blocks.some((b) => b.day < board.today && !b.missed))
-      .map((s) => ({ card: c, step: s })),
-  ),
-)
+const leftOver = computed(() => board.leftOver.map(({ card, state }) => ({ card, step: state.step })))
 function correct(id: string, event: Event) {
   if (event.target instanceof HTMLInputElement)
     void library.perform(correctLog, {
@@ -159,10 +169,16 @@ function end(id: string, took: 'shorter' | 'as planned' | 'longer') {
   void library.perform(endStep, { step: id, took }, 'aloud')
 }
 /** Ends a step as one key says; for one that was done the day before, back then. */
-async function ended(id: string, took: 'shorter' | 'as planned' | 'longer', yesterday = false) {
-  const done = await library.perform(endStep, { step: id, took }, yesterday ? 'quiet' : 'aloud')
-  if (done.ok && yesterday)
-    await library.perform(backdateStep, { step: id, day: addDays(board.today, -1) }, 'aloud')
+function ended(id: string, took: 'shorter' | 'as planned' | 'longer', yesterday = false) {
+  return library.perform(
+    endStep,
+    { step: id, took, day: yesterday ? addDays(board.today, -1) : undefined },
+    'aloud',
+  )
+}
+function endHere(took: 'shorter' | 'as planned' | 'longer', close: () => void, yesterday = false) {
+  if (first.value) void ended(first.value.state.step.id, took, yesterday)
+  close()
 }
 const ending = computed(() => {
   const s = running.value ?? first.value
@@ -203,18 +219,6 @@ async function remind(on: boolean) {
 }
 const guidance = (card: Card, step: Step) => card.recipe.lines.find((l) => l.id === step.line)?.guidance
 const pulling = ref<number>()
-const later = computed(() =>
-  board.load.blocks.map((b) => ({
-    key: `${b.id} ${b.day}`,
-    step: b.id,
-    day: b.day,
-    minutes: b.minutes,
-    kind: board.stepIn.get(b.id)?.state.step.blocks.some((x) => x.day === b.day && x.pinned)
-      ? ('pinned' as const)
-      : ('laid' as const),
-    running: false,
-  })),
-)
 function pull({ step, from, minutes }: { step: string; from: string; minutes: number }) {
   pulling.value = undefined
   const laid = board.stepIn.get(step)?.state.step.blocks.some((b) => b.day === from)
@@ -283,12 +287,18 @@ useKeys({
           <div
             class="h-[15px] flex gap-[2px] border border-dashed border-ring rounded-[4px] p-[1px] overflow-hidden"
             role="img"
-            :aria-label="`${sayMinutes(planned)} planned of ${sayMinutes(room)}`"
+            :aria-label="`${figures.worked > 0 ? `${sayMinutes(figures.worked)} done, ` : ''}${sayMinutes(planned)} planned of ${sayMinutes(room)}`"
           >
+            <span
+              v-if="figures.worked > 0"
+              class="h-full rounded-[2px] bg-ink-2"
+              :style="{ width: `${share(figures.worked)}%` }"
+              title="Done today"
+            />
             <span
               v-if="room > 0 && (board.load.setup.get(board.today) ?? 0) > 0"
               class="h-full rounded-[2px] border border-line bg-[repeating-linear-gradient(135deg,var(--line)_0_2px,transparent_2px_5px)]"
-              :style="{ width: `${((board.load.setup.get(board.today) ?? 0) / room) * 100}%` }"
+              :style="{ width: `${share(board.load.setup.get(board.today) ?? 0)}%` }"
               title="Setting up"
             />
             <span
@@ -296,21 +306,28 @@ useKeys({
               :key="b.state.step.id"
               class="h-full rounded-[2px] border"
               :class="i === 0 ? 'bg-lamp border-lamp-line' : 'bg-raised border-line'"
-              :style="{ width: `${room ? (b.minutes / room) * 100 : 0}%` }"
+              :style="{ width: `${share(b.minutes)}%` }"
             />
           </div>
           <p class="flex justify-between text-12 text-ink-2 mt-1">
             <span
+              ><template v-if="figures.worked > 0">{{ sayMinutes(figures.worked) }} done, </template
               ><strong class="text-ink font-semibold">{{ sayMinutes(planned) }}</strong> planned of
-              {{ sayMinutes(room) }}</span
+              {{ sayMinutes(room) }}{{ figures.worked > 0 ? ' left' : '' }}</span
             ><button
-              v-if="room - planned >= 20"
+              v-if="figures.free >= 20"
               class="underline underline-offset-2"
-              @click="pulling = room - planned"
+              @click="pulling = figures.free"
             >
-              {{ sayMinutes(room - planned) }} free, pull something forward</button
+              {{ sayMinutes(figures.free) }} free, pull something forward</button
             ><span v-else>{{
-              room > planned ? `${sayMinutes(room - planned)} free` : room === 0 ? 'a day off' : 'full'
+              figures.over > 0
+                ? `${sayMinutes(figures.over)} over`
+                : figures.free > 0
+                  ? `${sayMinutes(figures.free)} free`
+                  : figures.whole === 0
+                    ? 'a day off'
+                    : 'full'
             }}</span>
           </p>
         </div>
@@ -493,24 +510,11 @@ useKeys({
                   v-for="t in ['shorter', 'as planned', 'longer'] as const"
                   :key="t"
                   class="btn btn-small justify-between"
-                  @click="
-                    () => {
-                      ended(first.state.step.id, t)
-                      close()
-                    }
-                  "
+                  @click="endHere(t, close)"
                 >
                   Done, {{ t }}
                   <span class="key">{{ t === 'shorter' ? '−' : t === 'longer' ? '+' : '=' }}</span></button
-                ><button
-                  class="btn btn-small"
-                  @click="
-                    () => {
-                      ended(first.state.step.id, 'as planned', true)
-                      close()
-                    }
-                  "
-                >
+                ><button class="btn btn-small" @click="endHere('as planned', close, true)">
                   It was done yesterday
                 </button>
               </div></template
@@ -563,7 +567,7 @@ useKeys({
           <p class="font-semibold">{{ n.f.shows === 'folder' ? 'Its folders can be saved' : n.f.says }}</p>
           <p class="sub truncate">
             <span class="num">{{ n.card.number }}</span> {{ n.card.title }}, since
-            {{ sayDay(n.f.at.slice(0, 10)) }}
+            {{ sayDay(board.dayOn(n.f.at)) }}
           </p>
         </div>
         <button v-if="n.f.shows === 'folder'" class="btn" @click="saveFolder(n.card, n.f.id)">
@@ -797,7 +801,7 @@ useKeys({
       v-if="pulling !== undefined"
       :day="board.today"
       :free="pulling"
-      :blocks="later"
+      :blocks="board.load.blocks"
       @pull="pull"
       @close="pulling = undefined"
     />

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { correctLog } from '@core/commands/doing'
 import { timeBlock } from '@core/commands/week'
 import { sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
-import type { Shown } from './shown'
+import type { Shown } from '@core/views/week'
 
 /** All that can be done with one block of the week. */
 const { block, running } = defineProps<{ block: Shown; running: boolean }>()
@@ -15,6 +16,15 @@ const library = useLibrary()
 const board = useBoard()
 const found = computed(() => board.stepIn.get(block.step))
 const at = ref(block.at ?? '')
+const worked = ref(block.minutes)
+async function correct() {
+  const done = await library.perform(
+    correctLog,
+    { step: block.step, minutes: worked.value, day: block.day },
+    'aloud',
+  )
+  if (done.ok) emit('close')
+}
 const pieces = computed(() => found.value?.state.step.blocks.filter((b) => b.day >= board.today).length ?? 0)
 async function time(value: string | undefined) {
   await library.perform(
@@ -34,7 +44,14 @@ async function time(value: string | undefined) {
       }}<template v-if="block.at">, {{ block.at }}</template
       >.
     </p>
-    <p class="flex flex-wrap gap-2">
+    <form v-if="block.kind === 'done'" class="flex flex-wrap items-end gap-2" @submit.prevent="correct">
+      <label
+        ><span class="label">Minutes worked on that day</span
+        ><input v-model.number="worked" class="field num w-[110px]" type="number" min="0" max="1440" /></label
+      ><button class="btn btn-main">Correct it</button
+      ><button type="button" class="btn" @click="emit('act', 'open')">Go to it</button>
+    </form>
+    <p v-else class="flex flex-wrap gap-2">
       <button class="btn btn-main" @click="emit('act', 'open')">Go to it</button>
       <button class="btn" @click="emit('act', 'timer')">
         {{ running ? 'Stop it' : 'Start it' }} <span class="key">T</span>
@@ -53,6 +70,7 @@ async function time(value: string | undefined) {
       </button>
     </p>
     <form
+      v-if="block.kind !== 'done'"
       class="flex items-end gap-2 mt-4 border-t border-faint pt-3"
       @submit.prevent="time(at || undefined)"
     >

@@ -7,7 +7,8 @@ import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
 import { usePlan } from '@app/stores/plan'
 import Flag from '@app/ui/Flag.vue'
-import { carries, type DayShown, type Shown } from './shown'
+import type { DayShown, Shown } from '@core/views/week'
+import { carries } from './shown'
 
 /** One day of the week: a track as long as its hours, its work as blocks as long as their minutes; what exceeds it sticks out. */
 const { r, scale, picked, over, chosen } = defineProps<{
@@ -143,7 +144,7 @@ const stepOf = (id: Id) => board.stepIn.get(id)
             :data-block="b.key"
             :draggable="b.kind !== 'done'"
             :title="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''} ${stepOf(b.step)?.card.title ?? ''}, ${sayMinutes(b.minutes)}${plan.proposal && b.kind === 'would' ? `. ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}` : ''}`"
-            :aria-label="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}, ${sayMinutes(b.minutes)}${b.at ? `, at ${b.at}` : ''}, ${b.kind === 'would' ? 'proposed' : b.kind}${stepOf(b.step)?.state.late ? ', late' : ''}`"
+            :aria-label="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}, ${sayMinutes(b.minutes)}${b.at ? `, at ${b.at}` : ''}, ${b.kind === 'would' ? 'proposed' : b.kind === 'done' && !b.finished ? 'worked' : b.kind}${stepOf(b.step)?.state.late ? ', late' : ''}`"
             :aria-pressed="plan.proposal && b.kind === 'would' ? chosen.has(b.key) : undefined"
             @mouseenter="emit('point', b)"
             @focus="emit('point', b)"
@@ -161,7 +162,7 @@ const stepOf = (id: Id) => board.stepIn.get(id)
                 ><Pin v-if="b.kind === 'pinned'" :size="11" class="inline -mt-0.5" aria-hidden="true" /><Flag
                   v-if="stepOf(b.step)?.state.late && b.kind !== 'done'"
                   :size="9"
-                />{{ b.kind === 'done' ? '✓ ' : '' }}{{ stepOf(b.step)?.state.step.name }}</span
+                />{{ b.finished ? '✓ ' : '' }}{{ stepOf(b.step)?.state.step.name }}</span
               ><span class="num text-11 block truncate leading-[14px]"
                 >{{ b.at ? `${b.at} · ` : '' }}{{ stepOf(b.step)?.card.number }} ·
                 {{ sayMinutes(b.minutes) }}</span
@@ -174,7 +175,7 @@ const stepOf = (id: Id) => board.stepIn.get(id)
               ><span class="num text-11 block leading-[14px]">{{ b.minutes }}</span></template
             ></button
           ><button
-            v-if="b.kind !== 'done' && !plan.proposal && b.minutes * scale >= 44"
+            v-if="!plan.proposal && b.minutes * scale >= 44"
             class="dots"
             :aria-label="`More for ${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}`"
             @click="emit('more', b)"

@@ -2,13 +2,13 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { placeOnSlot, takeOff } from '@core/commands/schedule'
 import { setDays } from '@core/commands/week'
-import { hoursOn } from '@core/plan/load'
 import type { Outlook } from '@core/plan/forecast'
 import type { Day } from '@core/model'
+import type { Change } from '@core/commands/change'
 import { sayDay } from '@core/rhythm/days'
 import { useBoard, type Card } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
-import { usePlan, type WhatIf } from '@app/stores/plan'
+import { usePlan } from '@app/stores/plan'
 
 /** Days chosen together: lost, or with other hours; what it does to the releases, and what would mend that, before anything is written. */
 const { days } = defineProps<{ days: Day[] }>()
@@ -34,8 +34,8 @@ let turn = 0
 async function look() {
   const mine = ++turn
   const minutes = looking.value === 'lost' ? 0 : Math.round(hours.value * 60)
-  const change = Object.fromEntries(days.map((d) => [d, minutes - hoursOn(board.settings, d)]))
-  const after = await plan.whatIf({ hours: change })
+  const change = library.look(setDays, { days, minutes })
+  const after = await plan.afterwards(change)
   if (mine !== turn) return
   const found = [...plan.outlooks.values()]
     .flatMap((before): Break[] => {
@@ -56,16 +56,16 @@ async function look() {
     breaks.value = breaks.value.map((x) => (x.card === b.card ? { ...x, mends } : x))
   }
 }
-async function mendsOf(b: Break, change: Record<Day, number>): Promise<Mend[]> {
+async function mendsOf(b: Break, change: readonly Change[]): Promise<Mend[]> {
   const list: Mend[] = []
   const { card } = b
   const { place } = card.episode
   const next = board.openOf(card.show, 12).find((s) => s.day > b.before.release)
   if (next) {
-    const what: WhatIf = { hours: change, moved: { [card.episode.id]: next.day } }
+    const move = library.look(placeOnSlot, { episode: card.episode.id, day: next.original }, change)
     list.push({
       name: `move it to ${sayDay(next.day)}`,
-      after: (await plan.whatIf(what)).get(card.episode.id),
+      after: (await plan.afterwards([...change, ...move])).get(card.episode.id),
       act: () => library.perform(placeOnSlot, { episode: card.episode.id, day: next.original }),
     })
   }
@@ -101,7 +101,7 @@ async function set(minutes: number | undefined, mend?: Mend) {
   if (done.ok) emit('done')
 }
 const minutes = computed(() => (looking.value === 'lost' ? 0 : Math.round(hours.value * 60)))
-const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} %` : '')
+const percent = (o: Outlook | undefined) => (o && o.is !== 'beyond' ? `${Math.round(o.chance * 100)} %` : '')
 </script>
 
 <template>

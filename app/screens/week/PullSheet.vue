@@ -5,19 +5,22 @@ import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
 import Sheet from '@app/ui/Sheet.vue'
-import type { Shown } from './shown'
+import type { Block } from '@core/plan/ground'
 
 /** What fits into some free minutes of a day: later work that needs nothing unfinished, the most urgent first. */
-const { day, free, blocks } = defineProps<{ day: Day; free: number; blocks: readonly Shown[] }>()
+const { day, free, blocks } = defineProps<{ day: Day; free: number; blocks: readonly Block[] }>()
 const emit = defineEmits<{ close: []; pull: [{ step: Id; from: Day; minutes: number }] }>()
 const board = useBoard()
 const minutes = ref(free)
 const fits = computed(() =>
   blocks
-    .filter((b) => b.day > day && b.minutes <= minutes.value && b.kind !== 'pinned' && b.kind !== 'done')
+    .filter((b) => b.day > day && b.minutes <= minutes.value)
     .flatMap((block) => {
-      const found = board.stepIn.get(block.step)
-      return found?.state.free && (found.state.earliest === undefined || found.state.earliest <= day)
+      const found = board.stepIn.get(block.id)
+      const pinned = found?.state.step.blocks.some((x) => x.day === block.day && x.pinned)
+      return found?.state.free &&
+        !pinned &&
+        (found.state.earliest === undefined || found.state.earliest <= day)
         ? [{ block, ...found }]
         : []
     })
@@ -42,10 +45,10 @@ const fits = computed(() =>
       minutes</label
     >
     <ul class="grid gap-1" aria-label="What fits">
-      <li v-for="f in fits" :key="f.block.key">
+      <li v-for="f in fits" :key="`${f.block.id} ${f.block.day}`">
         <button
           class="flex w-full items-baseline gap-3 px-2 py-1.5 text-left rounded-control hover:bg-raised"
-          @click="emit('pull', { step: f.block.step, from: f.block.day, minutes: f.block.minutes })"
+          @click="emit('pull', { step: f.block.id, from: f.block.day, minutes: f.block.minutes })"
         >
           <span class="num w-[56px]">{{ sayMinutes(f.block.minutes) }}</span><span class="flex-1"
             ><strong class="font-semibold">{{ f.state.step.name }}</strong

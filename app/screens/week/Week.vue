@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { CalendarPlus, ChevronLeft, ChevronRight } from '@lucide/vue'
+import { startStep, stopStep } from '@core/commands/doing'
 import {
   joinBlocks,
   layEpisode,
@@ -10,15 +11,13 @@ import {
   orderDay,
   pinBlock,
   splitBlock,
-  startStep,
-  stopStep,
   takeOffDay,
   takePlan,
 } from '@core/commands/week'
 import type { Outlook } from '@core/plan/forecast'
-import { hoursOn } from '@core/plan/load'
 import { occurrencesOf } from '@core/plan/standing'
 import { gains } from '@core/plan/work'
+import { weekRows, type Shown, type WeekStep } from '@core/views/week'
 import type { Day, Id, PlannedBlock, Standing } from '@core/model'
 import { addDays, sayAway, sayDay, weekday } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
@@ -31,7 +30,6 @@ import Flag from '@app/ui/Flag.vue'
 import { stepGoal } from '../episode/steps'
 import DaysChosen from './DaysChosen.vue'
 import DayRow from './DayRow.vue'
-import { inDayOrder, type DayShown, type Shown } from './shown'
 
 const BlockSheet = defineAsyncComponent(() => import('./BlockSheet.vue'))
 const BusySheet = defineAsyncComponent(() => import('./BusySheet.vue'))
@@ -60,131 +58,47 @@ const stored = computed(
       ),
     ),
 )
-const storedKeys = computed(() => new Map<string, boolean>([...stored.value].map(([k, b]) => [k, b.pinned])))
-const blocks = computed<Shown[]>(() => {
-  const proposal = plan.proposal
-  const running = library.settings.running?.step
-  const inPlan = new Set(proposal?.of.tasks.map((t) => t.id))
-  const asIs = board.load.blocks.filter((b) => storedKeys.value.has(`${b.id} ${b.day}`) || !inPlan.has(b.id))
-  const all = proposal
-    ? [
-        ...asIs.filter((b) => !inPlan.has(b.id) || (storedKeys.value.get(`${b.id} ${b.day}`) ?? false)),
-        ...proposal.plan.blocks.filter((b) => !(storedKeys.value.get(`${b.id} ${b.day}`) ?? false)),
-      ]
-    : board.load.blocks
-  const loose = board.unplaced.flatMap((c) =>
-    c.steps.flatMap((s) =>
-      s.doneAt === undefined
-        ? s.blocks
-            .filter((b) => b.day >= board.today)
-            .map((b) => ({ id: s.id, day: b.day, minutes: b.minutes }))
-        : [],
+const storedKeys = computed(() => new Set(stored.value.keys()))
+const inPlan = computed(() => new Set(plan.proposal?.of.tasks.map((t) => t.id)))
+const weekSteps = computed(
+  () =>
+    new Map<Id, WeekStep>(
+      [...board.stepIn].map(([id, { state }]) => [id, { step: state.step, needs: state.needs }]),
     ),
-  )
-  const seen = new Set<string>()
-  return [...all, ...loose].map((b) => {
-    const known = `${b.id} ${b.day}`
-    // The plan may add the rest of a piece of work to a day that has a part of it laid.
-    const rest = seen.has(known)
-    seen.add(known)
-    const pinned = rest ? undefined : storedKeys.value.get(known)
-    const kind =
-      proposal && inPlan.has(b.id) && pinned !== true
-        ? 'would'
-        : pinned === undefined
-          ? 'would'
-          : pinned
-            ? 'pinned'
-            : 'laid'
-    const own = rest ? undefined : stored.value.get(known)
-    return {
-      key: rest ? `${known} rest` : known,
-      step: b.id,
-      day: b.day,
-      minutes: b.minutes,
-      kind,
-      running: b.id === running,
-      at: own?.at,
-      place: own?.place,
-      rest,
-    }
+)
+/** The plan as it stands; a proposed one takes the place of what it is about. */
+const blocks = computed(() =>
+  plan.proposal
+    ? [...board.load.blocks.filter((b) => !inPlan.value.has(b.id)), ...plan.proposal.plan.blocks]
+    : board.load.blocks,
+)
+const rowsOf = (of: readonly Day[]) =>
+  weekRows({
+    days: of,
+    today: board.today,
+    zone: board.zone,
+    hours: board.hours,
+    blocks: blocks.value,
+    steps: weekSteps.value,
+    occurrences: occurrencesOf(
+      library.records.standing.values(),
+      of[0] ?? board.today,
+      of.at(-1) ?? board.today,
+    ),
+    busy: [...library.records.busy.values()].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)),
+    running: library.settings.running?.step,
   })
-})
-const done = computed<Shown[]>(() =>
-  board.working.flatMap((c) =>
-    c.steps.flatMap((s) =>
-      s.doneAt !== undefined && s.doneAt.slice(0, 10) >= monday.value
-        ? [
-            {
-              key: `${s.id} done`,
-              step: s.id,
-              day: s.doneAt.slice(0, 10),
-              minutes: Math.max(15, s.logged || s.minutes),
-              kind: 'done' as const,
-              running: false,
-            },
-          ]
-        : [],
-    ),
-  ),
-)
-const times = computed(() =>
-  occurrencesOf(
-    library.records.standing.values(),
-    days.value[0] ?? board.today,
-    days.value[6] ?? board.today,
-  ),
-)
-const busy = computed(() =>
-  [...library.records.busy.values()].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)),
-)
-const rows = computed(() =>
-  days.value.map((day): DayShown => {
-    const mine = inDayOrder([
-      ...done.value.filter((b) => b.day === day),
-      ...blocks.value.filter((b) => b.day === day && day >= board.today),
-    ])
-    const room = hoursOn(board.settings, day)
-    const standing = times.value.filter((t) => t.day === day)
-    const taken = busy.value.filter((b) => b.day === day)
-    const setup =
-      day < board.today
-        ? 0
-        : [
-            ...new Set(
-              mine.filter((b) => b.kind !== 'done').flatMap((b) => stepOf(b.step)?.state.step.kind ?? []),
-            ),
-          ].reduce((s, k) => s + (board.settings.setup[k] ?? 0), 0)
-    const used =
-      setup +
-      mine.reduce((s, b) => s + b.minutes, 0) +
-      standing
-        .filter((t) => t.state === 'done' || (t.state === 'to do' && day >= board.today))
-        .reduce((s, t) => s + t.work.minutes, 0) +
-      (day < board.today ? 0 : taken.reduce((s, b) => s + Math.min(b.minutes, room), 0))
-    return {
-      day,
-      mine,
-      standing,
-      taken,
-      room,
-      used,
-      setup,
-      past: day < board.today,
-      free: Math.max(0, room - used),
-      more: Math.max(0, used - room),
-      own: board.settings.exceptions[day] !== undefined,
-    }
-  }),
-)
+const rows = computed(() => rowsOf(days.value))
+const shownBlocks = computed(() => rows.value.flatMap((r) => r.mine))
 /** Pixels a minute: the longest day fits. */
 const scale = computed(() => 560 / Math.max(240, ...rows.value.map((r) => Math.max(r.room, r.used))))
-const left = computed(() =>
-  board.working.flatMap((c) =>
-    c.steps
-      .filter((s) => s.doneAt === undefined && s.blocks.some((b) => b.day < board.today && !b.missed))
-      .map((s) => ({ card: c, step: s })),
-  ),
+const left = computed(() => board.leftOver.map(({ card, state }) => ({ card, step: state.step })))
+/** Blocks that lie before what they need: their work is planned after it. */
+const broken = computed(() =>
+  board.load.broken.flatMap((b) => {
+    const found = board.stepIn.get(b.id)
+    return found ? [{ ...b, ...found }] : []
+  }),
 )
 const undated = computed(() =>
   board.unplaced
@@ -196,7 +110,7 @@ const undated = computed(() =>
     .slice(0, 14),
 )
 const totals = computed(() => ({
-  room: rows.value.filter((r) => !r.past).reduce((s, r) => s + r.room, 0),
+  room: rows.value.filter((r) => !r.past).reduce((s, r) => s + board.figuresOf(r.day).left, 0),
   laid: rows.value
     .flatMap((r) => r.mine)
     .filter((b) => b.kind === 'laid' || b.kind === 'pinned')
@@ -211,6 +125,7 @@ const out = computed(() =>
 )
 const stepOf = (id: Id) => board.stepIn.get(id)
 const pulling = ref<{ day: Day; free: number }>()
+const laterBlocks = computed(() => board.load.blocks)
 function pull(what: { step: Id; from: Day; minutes: number }) {
   const day = pulling.value?.day
   pulling.value = undefined
@@ -279,16 +194,17 @@ function dropped(event: DragEvent, day: Day) {
     void lay(step, day, from || undefined, minutes)
 }
 const focused = (): Shown | undefined =>
-  blocks.value.find(
+  shownBlocks.value.find(
     (b) =>
+      b.kind !== 'done' &&
       b.key ===
-      (document.activeElement instanceof HTMLElement ? document.activeElement.dataset['block'] : undefined),
+        (document.activeElement instanceof HTMLElement ? document.activeElement.dataset['block'] : undefined),
   )
 async function shift(by: 1 | -1) {
   const b = focused()
   if (!b) return
   const day = addDays(b.day, by)
-  const moved = await lay(b.step, day, b.rest ? undefined : b.day, b.minutes)
+  const moved = await lay(b.step, day, b.day, b.minutes)
   if (!moved.ok) return
   if (!days.value.includes(day)) offset.value += by
   await nextTick()
@@ -301,7 +217,7 @@ function step(by: 1 | -1) {
 }
 /** A dashed block of a proposal is chosen or not; any other is gone to. */
 function press(b: Shown) {
-  if (plan.proposal && b.kind === 'would') choose(b.key)
+  if (plan.proposal && b.kind === 'would' && inPlan.value.has(b.step)) choose(b.key)
   else open(b.step)
 }
 function open(id: Id) {
@@ -313,18 +229,11 @@ function open(id: Id) {
     })
 }
 async function split(b: Shown) {
-  if (storedKeys.value.has(b.key))
-    await library.perform(
-      splitBlock,
-      { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) },
-      'aloud',
-    )
-  else if ((await lay(b.step, b.day, undefined, b.minutes)).ok)
-    await library.perform(
-      splitBlock,
-      { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) },
-      'aloud',
-    )
+  await library.perform(
+    splitBlock,
+    { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) },
+    'aloud',
+  )
 }
 async function pin(b: Shown) {
   if (storedKeys.value.has(b.key))
@@ -427,11 +336,7 @@ const won = computed(() => (plan.proposal ? gains(plan.proposal.before, plan.pro
 async function take(only: boolean) {
   const p = plan.proposal
   if (!p) return
-  const mine = p.plan.blocks.filter(
-    (b) =>
-      !plan.pinned.some((x) => x.id === b.id && x.day === b.day) &&
-      (!only || chosen.value.has(`${b.id} ${b.day}`)),
-  )
+  const mine = p.plan.blocks.filter((b) => !b.fixed && (!only || chosen.value.has(`${b.id} ${b.day}`)))
   const done = await library.perform(takePlan, { blocks: mine }, 'aloud')
   if (done.ok) plan.forget()
 }
@@ -448,7 +353,15 @@ function toggle(day: Day) {
   else next.add(day)
   picked.value = next
 }
-const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} %` : '')
+const percent = (o: Outlook | undefined) => (o && o.is !== 'beyond' ? `${Math.round(o.chance * 100)} %` : '')
+/** What a plan leaves worse, by name. */
+const worse = computed(() =>
+  (plan.proposal?.worse ?? []).map(({ episode, chance: [was, is], inHand: [had, has] }) => {
+    const chance = is < was - 0.02 ? `${Math.round(was * 100)} → ${Math.round(is * 100)} %` : ''
+    const days = had !== undefined && has !== had ? `${had} → ${has ?? 'no'} days in hand` : ''
+    return `${board.card(episode)?.number ?? ''} ${[chance, days].filter(Boolean).join(', ')}`
+  }),
+)
 </script>
 
 <template>
@@ -489,8 +402,14 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
       >
         <p class="flex-1 min-w-[240px]" role="status">
           <strong>{{ plan.proposal.done ? 'Planned.' : 'Planning…' }}</strong>
-          {{ won.length > 0 ? `${won.join(', ')}.` : 'As good as the plan that stands.'
-          }}<template v-if="plan.proposal.plan.missed.length > 0">
+          {{
+            won.length > 0
+              ? `${won.join(', ')}.`
+              : plan.proposal.better
+                ? 'Work ends earlier.'
+                : 'As good as the plan that stands.'
+          }}<template v-if="worse.length > 0"> <Flag />For that, {{ worse.join('; ') }}.</template
+          ><template v-if="plan.proposal.plan.missed.length > 0">
             <Flag />{{ plan.proposal.plan.missed.map((id) => board.card(id)?.number).join(', ') }} cannot be
             made with these hours.</template
           >
@@ -541,6 +460,25 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
             </button>
           </div>
         </li>
+        <li v-for="b in broken" :key="`${b.id} ${b.day}`" class="day" aria-label="Out of order">
+          <div>
+            <strong>{{ sayDay(b.day).replace(/ \w+$/, '') }}</strong><span class="sub block"
+              >out of order</span
+            >
+          </div>
+          <div class="flex flex-wrap gap-2 items-center">
+            <p class="flex-1">
+              <Flag />{{ b.state.step.name }} of <span class="num">{{ b.card.number }}</span> lies before what
+              it needs; it is planned after it.
+            </p>
+            <button
+              class="btn btn-small"
+              @click="library.perform(takeOffDay, { step: b.id, day: b.day }, 'aloud')"
+            >
+              Take it off the day
+            </button>
+          </div>
+        </li>
         <DayRow
           v-for="r in rows"
           :key="r.day"
@@ -555,7 +493,7 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
           @over="over = $event ? r.day : ''"
           @drop="dropped($event, r.day)"
           @standing="standing = { work: $event.work, day: $event.day }"
-          @carry="(event, b) => carry(event, b.rest ? { step: b.step, minutes: b.minutes } : b)"
+          @carry="carry"
           @drop-on="droppedOn"
           @point="explain"
           @press="press"
@@ -586,11 +524,11 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
           >
             <button
               class="w-full text-left py-1.5 grid grid-cols-[52px_1fr_auto] gap-x-2 items-baseline border-b border-faint hover:bg-raised"
-              :aria-label="`${o.card.number} ${o.card.title}: ${o.outlook?.is ?? 'not forecast yet'}. Open its forecast`"
+              :aria-label="`${o.card.number} ${o.card.title}: ${o.outlook?.is ?? (o.card.standing.ready ? 'ready' : 'not forecast yet')}. Open its forecast`"
               @click="desk.forecast = o.card.episode.id"
             >
               <span class="num">{{ o.card.number }}</span><strong class="font-semibold">{{
-                o.outlook?.is ?? '…'
+                o.outlook?.is ?? (o.card.standing.ready ? 'ready' : '…')
               }}</strong
               ><span class="num text-11">{{ percent(o.outlook) }}</span
               ><span class="sub col-start-2 col-span-2 truncate">{{
@@ -654,7 +592,7 @@ const percent = (o: Outlook | undefined) => (o ? `${Math.round(o.chance * 100)} 
       v-if="pulling"
       :day="pulling.day"
       :free="pulling.free"
-      :blocks="blocks"
+      :blocks="laterBlocks"
       @pull="pull"
       @close="pulling = undefined"
     />

@@ -157,7 +157,7 @@ const log = computed(() => {
       <ul>
         <li v-for="f in log" :key="f.id" class="text-12 py-0.5">
           <span class="num">{{ f.card.number }}</span> {{ f.says }}
-          <span class="text-ink-2">{{ sayDay(f.at.slice(0, 10)) }}</span>
+          <span class="text-ink-2">{{ sayDay(board.dayOn(f.at)) }}</span>
         </li>
       </ul>
     </div>

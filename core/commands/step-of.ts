@@ -1,0 +1,40 @@
+import type { Day, Id, Records, Step, Zone } from '../model'
+import { partOfStep, partStep } from '../recipe/part-steps'
+import { fine, refused, type Result } from '../result'
+import { creatorZone } from '../rhythm/creator'
+import { dayAt } from '../rhythm/zone'
+import { momentOf, type Context } from './change'
+import { recipeFor, stepsOf } from './schedule'
+
+/** The zone that days are told in. */
+export function zoneOf(records: Pick<Records, 'shows'>): Zone {
+  return creatorZone(records.shows.values())
+}
+
+/** The day it is for the creator. */
+export function todayOf(records: Pick<Records, 'shows'>, context: Pick<Context, 'now'>): Day {
+  return dayAt(context.now, zoneOf(records))
+}
+
+/**
+ * The step with an id: its record, or the one that brings a part which no step of its episode brings (`core/recipe/part-steps`); that one
+ * becomes a record by what a command writes of it. Refused when there is neither.
+ */
+export function stepOf(records: Records, id: Id, context: Context): Result<Step> {
+  const step = records.steps.get(id)
+  if (step) return fine(step)
+  const wanted = partOfStep(id)
+  const episode = wanted && records.episodes.get(wanted.episode)
+  const show = episode && records.shows.get(episode.show)
+  const recipe = episode && recipeFor(records, episode)
+  if (!wanted || !episode || !show || !recipe) return refused('This step is no longer there.', 'steps')
+  return fine(
+    partStep(wanted.part, {
+      episode,
+      kind: show.kind,
+      recipe,
+      steps: stepsOf(records, episode.id),
+      at: momentOf(context),
+    }),
+  )
+}

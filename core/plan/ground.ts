@@ -1,0 +1,401 @@
+import type { Day, Id, StepKind } from '../model'
+import { dayNumber, dayOf, weekday } from '../rhythm/days'
+
+/** One open piece of work to be laid on days. */
+export interface Task {
+  id: Id
+  episode: Id
+  kind: StepKind
+  /** Minutes left; nothing for what another does. */
+  minutes: number
+  due?: Day | undefined
+  needs: readonly Id[]
+  earliest?: Day | undefined
+  /** May be laid in several blocks of at least half an hour. Filming and recording are one sitting. */
+  split: boolean
+  /** The release that it must end by; absent for steps after it, not required ones, and episodes without a date. */
+  release?: Day | undefined
+  /** How much a missed release weighs; 1 for an ordinary one. */
+  weight: number
+  /** Days from the first one until what another does, or is waited for, is expected; it takes none of the creator's minutes. */
+  hold?: number | undefined
+}
+
+export interface Block {
+  id: Id
+  day: Day
+  minutes: number
+}
+
+/** A block that stays where it is. Of work that is not planned here its kind says what is set up on that day. */
+export interface Pinned extends Block {
+  kind?: StepKind | undefined
+}
+
+/** What planning keeps to: minutes per day from `first` on, blocks that stay, set-up minutes per kind and day, weekdays (Monday 0) preferred per kind. */
+export interface PlanFor {
+  tasks: readonly Task[]
+  first: Day
+  minutes: readonly number[]
+  pinned: readonly Pinned[]
+  setup: Partial<Record<StepKind, number>>
+  preferred: Partial<Record<StepKind, readonly number[]>>
+  /** Kinds of work that are set up on the first day already, since some of it was done. */
+  begun?: ReadonlySet<StepKind> | undefined
+}
+
+/**
+ * How good a plan is, in order of importance (`engine` 4): weight of missed releases, late days, work off its preferred day, set-up minutes,
+ * and how late work ends (minute-days).
+ */
+export interface Score {
+  missed: number
+  late: number
+  off: number
+  setup: number
+  ends: number
+}
+
+/** Whether one score is better than another, by the first part in which they differ. */
+export function isBetter(a: Score, b: Score): boolean {
+  if (a.missed !== b.missed) return a.missed < b.missed
+  if (a.late !== b.late) return a.late < b.late
+  if (a.off !== b.off) return a.off < b.off
+  if (a.setup !== b.setup) return a.setup < b.setup
+  return a.ends < b.ends
+}
+
+/** Work laid on days, tasks by their place in `PlanFor.tasks`. */
+export interface Laid {
+  blocks: (Block & { task: number; n: number; fixed: boolean })[]
+  /** Day on which each task ends, counted from the first; `Infinity` where it found no room. */
+  ends: number[]
+  score: Score
+  /** Releases that are missed, by episode. */
+  missed: Id[]
+  /** Work that found no room at all. */
+  unplaced: Id[]
+  /** Minutes of setting up by day. */
+  setups: Map<number, number>
+}
+
+/** How tasks are laid: one after another; held back to a day; with or without their preferred weekday. */
+export interface Way {
+  order: readonly number[]
+  wait: readonly number[]
+  plain: readonly boolean[]
+}
+
+/** Least minutes of a block that is part of a longer piece of work. */
+const chunk = 30
+/** Days within which, or up to its release, work looks for a day that could take it whole. */
+const sight = 28
+
+/**
+ * Days on which work is laid, with what each kind costs to set up. Blocks that stay are kept where they can be: one that lies before what it
+ * needs, or where what it needs finds no room before it, is set aside (`broken`), since no step may come before what it needs.
+ */
+export class Ground {
+  readonly days: number
+  readonly first: number
+  readonly needs: number[][]
+  /** Blocks that could not stay: they lie before what they need, or before their earliest date. */
+  readonly broken: Pinned[] = []
+  private readonly dependents: number[][]
+  private readonly release: number[]
+  private readonly due: number[]
+  private readonly earliest: number[]
+  private readonly pins: { n: number; minutes: number }[][]
+  /** The last day by which a task must end, because of a block of what needs it. */
+  private latest: number[]
+  private readonly others: { n: number; minutes: number; kind: StepKind | undefined }[]
+  private readonly capacity: (kind: StepKind, from: number, to: number) => number
+
+  constructor(readonly of: PlanFor) {
+    const { tasks } = of
+    this.days = of.minutes.length
+    this.first = dayNumber(of.first)
+    const place = new Map(tasks.map((t, i) => [t.id, i]))
+    this.needs = tasks.map((t) => t.needs.flatMap((n) => place.get(n) ?? []))
+    this.dependents = tasks.map(() => [])
+    this.needs.forEach((needs, i) => {
+      for (const n of needs) this.dependents[n]?.push(i)
+    })
+    const at = (day: Day | undefined, none: number) =>
+      day === undefined ? none : dayNumber(day) - this.first
+    this.release = tasks.map((t) => at(t.release, Infinity))
+    this.due = tasks.map((t) => at(t.due, Infinity))
+    this.earliest = tasks.map((t) => Math.max(0, at(t.earliest, 0), t.hold ?? 0))
+    const largest = new Map<string, number>()
+    this.capacity = (kind, from, to) => {
+      const key = `${kind} ${from} ${to}`
+      let most = largest.get(key)
+      if (most === undefined) {
+        const cost = of.setup[kind] ?? 0
+        most = 0
+        for (let n = from; n <= Math.min(to, this.days - 1); n++) {
+          const free = (of.minutes[n] ?? 0) - (n === 0 && of.begun?.has(kind) ? 0 : cost)
+          if (free > most) most = free
+        }
+        largest.set(key, most)
+      }
+      return most
+    }
+    this.others = []
+    this.pins = tasks.map(() => [])
+    for (const pin of of.pinned) {
+      const n = dayNumber(pin.day) - this.first
+      if (n < 0 || n >= this.days || pin.minutes <= 0) continue
+      const i = place.get(pin.id)
+      if (i === undefined) this.others.push({ n, minutes: pin.minutes, kind: pin.kind })
+      else this.pins[i]?.push({ n, minutes: pin.minutes })
+    }
+    tasks.forEach((t, i) => {
+      // No more is laid than is left to do.
+      let rest = t.minutes
+      const row = (this.pins[i] ?? []).sort((a, b) => a.n - b.n)
+      this.pins[i] = row.flatMap((p) => {
+        const minutes = Math.min(p.minutes, rest)
+        rest -= minutes
+        return minutes > 0 ? [{ n: p.n, minutes }] : []
+      })
+    })
+    this.latest = tasks.map(() => Infinity)
+    if (this.pins.some((p) => p.length > 0)) this.settlePins()
+  }
+
+  /** Sets aside the blocks that cannot stay, and finds by when what the others need must end. */
+  private settlePins(): void {
+    const drop = (i: number, keep: (p: { n: number }) => boolean) => {
+      const task = this.of.tasks[i]
+      const row = this.pins[i] ?? []
+      if (!task || row.every(keep)) return false
+      for (const p of row)
+        if (!keep(p)) this.broken.push({ id: task.id, day: dayOf(this.first + p.n), minutes: p.minutes })
+      this.pins[i] = row.filter(keep)
+      return true
+    }
+    const order = this.inOrder(this.of.tasks.map((_, i) => i))
+    const begins = new Map<number, number>()
+    for (const i of order) {
+      const from = Math.max(this.earliest[i] ?? 0, ...(this.needs[i] ?? []).map((n) => begins.get(n) ?? 0))
+      drop(i, (p) => p.n >= from)
+      begins.set(i, Math.max(from, ...(this.pins[i] ?? []).map((p) => p.n)))
+    }
+    // What the rest needs is laid by itself, the most pressing first; where it is late, the block that presses on it goes.
+    for (let tries = 0; tries <= this.of.tasks.length; tries++) {
+      this.latest = this.latestOf(order)
+      const before = order
+        .filter((i) => this.latest[i] !== Infinity)
+        .sort((a, b) => (this.latest[a] ?? 0) - (this.latest[b] ?? 0))
+      const { ends } = this.lay({
+        order: this.inOrder(before).filter((i) => this.latest[i] !== Infinity),
+        wait: [],
+        plain: this.of.tasks.map(() => true),
+      })
+      const late = before.find((i) => (ends[i] ?? 0) > (this.latest[i] ?? Infinity))
+      if (late === undefined) return
+      const limit = this.latest[late] ?? 0
+      if (!this.behind(late).some((d) => drop(d, (p) => p.n > limit))) return
+    }
+  }
+
+  private latestOf(order: readonly number[]): number[] {
+    const latest = this.of.tasks.map(() => Infinity)
+    for (const i of [...order].reverse()) {
+      for (const d of this.dependents[i] ?? [])
+        latest[i] = Math.min(latest[i] ?? Infinity, latest[d] ?? Infinity, this.pins[d]?.[0]?.n ?? Infinity)
+    }
+    return latest
+  }
+
+  /** All that needs a task, near or far. */
+  private behind(i: number, seen = new Set<number>()): number[] {
+    for (const d of this.dependents[i] ?? [])
+      if (!seen.has(d)) {
+        seen.add(d)
+        this.behind(d, seen)
+      }
+    return [...seen]
+  }
+
+  /** Tasks with what they need before them, changing an order as little as can be. Circles are passed over. */
+  inOrder(order: readonly number[]): number[] {
+    const placed = new Set<number>()
+    const row: number[] = []
+    const visit = (i: number, depth: number): void => {
+      if (placed.has(i) || depth > this.of.tasks.length) return
+      for (const n of this.needs[i] ?? []) visit(n, depth + 1)
+      if (placed.has(i)) return
+      placed.add(i)
+      row.push(i)
+    }
+    for (const i of order) visit(i, 0)
+    return row
+  }
+
+  /** Tasks by what is most urgent (a due date already counts what depends on it), needs first. */
+  byUrgency(): number[] {
+    const pressing = (i: number) => Math.min(this.due[i] ?? Infinity, this.latest[i] ?? Infinity)
+    const rank = this.of.tasks.map((_, i) => pressing(i))
+    return this.inOrder(
+      this.of.tasks
+        .map((_, i) => i)
+        .sort((a, b) => {
+          const [x, y] = [rank[a] ?? Infinity, rank[b] ?? Infinity]
+          return x < y ? -1 : x > y ? 1 : a - b
+        }),
+    )
+  }
+
+  /**
+   * Lays tasks one after another, each as early as it can be (serial schedule generation). Every assignment of whole tasks to days is matched
+   * or bettered in all ends by some order, so that searching orders is enough. Where a block that stays would be passed by what it needs, what
+   * it needs is laid first. Time: tasks times days at worst.
+   */
+  lay(way: Way): Laid {
+    const laid = this.laidIn(way)
+    if (!laid.ends.some((end, i) => end > (this.latest[i] ?? Infinity))) return laid
+    const pressed = way.order.filter((i) => this.latest[i] !== Infinity)
+    const order = this.inOrder([...pressed, ...way.order.filter((i) => this.latest[i] === Infinity)])
+    return this.laidIn({ ...way, order, wait: way.wait.map((w, i) => (pressed.includes(i) ? 0 : w)) })
+  }
+
+  private laidIn({ order, wait, plain }: Way): Laid {
+    const { tasks, minutes, setup, preferred } = this.of
+    const room = [...minutes]
+    const kinds: (Set<StepKind> | undefined)[] = []
+    if (this.of.begun) kinds[0] = new Set(this.of.begun)
+    const ends: number[] = tasks.map(() => -1)
+    const blocks: Laid['blocks'] = []
+    const setups = new Map<number, number>()
+    let [cost, off] = [0, 0]
+    const costAt = (kind: StepKind, n: number) => (kinds[n]?.has(kind) ? 0 : (setup[kind] ?? 0))
+    const take = (kind: StepKind | undefined, n: number, piece: number) => {
+      const c = kind === undefined ? 0 : costAt(kind, n)
+      if (c > 0) setups.set(n, (setups.get(n) ?? 0) + c)
+      cost += c
+      if (kind !== undefined) (kinds[n] ??= new Set()).add(kind)
+      room[n] = (room[n] ?? 0) - piece - c
+    }
+    const put = (i: number, n: number, piece: number, fixed = false) => {
+      const task = tasks[i]
+      if (!task) return
+      take(task.kind, n, piece)
+      blocks.push({ id: task.id, day: dayOf(this.first + n), minutes: piece, task: i, n, fixed })
+      ends[i] = Math.max(ends[i] ?? -1, n)
+    }
+    for (const o of this.others) take(o.kind, o.n, o.minutes)
+    this.pins.forEach((pins, i) => {
+      for (const p of pins) put(i, p.n, p.minutes, true)
+    })
+    const unplaced: Id[] = []
+    for (const i of order) {
+      const task = tasks[i]
+      if (!task) continue
+      let start = Math.max(this.earliest[i] ?? 0, wait[i] ?? 0)
+      for (const n of this.needs[i] ?? []) start = Math.max(start, ends[n] ?? -1)
+      const rest = task.minutes - (this.pins[i] ?? []).reduce((sum, p) => sum + p.minutes, 0)
+      if (start >= this.days) {
+        ends[i] = Infinity
+        unplaced.push(task.id)
+        continue
+      }
+      if (rest <= 0) {
+        ends[i] = Math.max(ends[i] ?? -1, start)
+        continue
+      }
+      const free = (n: number) => (room[n] ?? 0) - costAt(task.kind, n)
+      const liked = plain[i] ? undefined : preferred[task.kind]
+      const on = liked && liked.length > 0 ? this.onLiked(i, liked, start, rest, free) : undefined
+      if (on !== undefined) {
+        put(i, on, rest)
+        continue
+      }
+      if ((preferred[task.kind]?.length ?? 0) > 0) off++
+      const pieces = this.piecesOf(i, start, rest, free)
+      if (!pieces) {
+        ends[i] = Infinity
+        unplaced.push(task.id)
+        continue
+      }
+      for (const p of pieces) put(i, p.n, p.minutes)
+    }
+    return { blocks, ends, ...this.scored(ends, cost, off), unplaced, setups }
+  }
+
+  /** The first preferred weekday on which all of it fits, up to its due date. */
+  private onLiked(
+    i: number,
+    liked: readonly number[],
+    from: number,
+    rest: number,
+    free: (n: number) => number,
+  ): number | undefined {
+    const to = Math.min(this.due[i] ?? Infinity, this.latest[i] ?? Infinity, this.days - 1)
+    for (let n = from; n <= to; n++) if (liked.includes(weekday(this.first + n)) && free(n) >= rest) return n
+    return undefined
+  }
+
+  /**
+   * Where the minutes of one task go, as early as can be; nothing where they find no room. A sitting goes whole onto a day, unless no day in
+   * sight (four weeks, or up to its release) could take it even when empty. Pieces are of half an hour at least, less only where the days
+   * leave no other way, and never so that what is left could not be laid any more.
+   */
+  private piecesOf(
+    i: number,
+    start: number,
+    rest: number,
+    free: (n: number) => number,
+  ): { n: number; minutes: number }[] | undefined {
+    const task = this.of.tasks[i]
+    if (!task) return undefined
+    const release = this.release[i] ?? Infinity
+    const last = Math.min(this.days - 1, Math.max(start + sight, release === Infinity ? 0 : release))
+    let largest = this.capacity(task.kind, start, last)
+    if (largest <= 0) largest = this.capacity(task.kind, start, this.days - 1)
+    if (largest <= 0) return undefined
+    const sitting = (!task.split || rest < 2 * chunk) && rest <= largest
+    if (sitting) {
+      for (let n = start; n < this.days; n++) if (free(n) >= rest) return [{ n, minutes: rest }]
+      return undefined
+    }
+    const least = Math.min(chunk, Math.floor(rest / Math.ceil(rest / largest)))
+    const pieces: { n: number; minutes: number }[] = []
+    let left = rest
+    for (let n = start; n < this.days && left > 0; n++) {
+      const piece = pieceOf(left, Math.min(free(n), largest), least, largest)
+      if (piece === 0) continue
+      pieces.push({ n, minutes: piece })
+      left -= piece
+    }
+    return left > 0 ? undefined : pieces
+  }
+
+  private scored(ends: readonly number[], setup: number, off: number): { score: Score; missed: Id[] } {
+    const missed = new Map<Id, number>()
+    let late = 0
+    let sum = 0
+    this.of.tasks.forEach((task, i) => {
+      const end = Math.min(ends[i] ?? 0, this.days)
+      if (end > (this.release[i] ?? Infinity))
+        missed.set(task.episode, Math.max(task.weight, missed.get(task.episode) ?? 0))
+      late += Math.max(0, end - Math.max(0, this.due[i] ?? Infinity))
+      sum += end * Math.max(1, task.minutes)
+    })
+    return {
+      score: { missed: [...missed.values()].reduce((s, w) => s + w, 0), late, off, setup, ends: sum },
+      missed: [...missed.keys()],
+    }
+  }
+}
+
+/** The most of some minutes that a day's room takes so that the rest can still be cut into pieces between `least` and `most`; 0 where none. */
+function pieceOf(left: number, room: number, least: number, most: number): number {
+  if (left <= room) return left
+  if (room < least) return 0
+  const rest = left - room
+  const short = Math.ceil(rest / most) * least - rest
+  const piece = room - Math.max(0, short)
+  return piece >= least ? piece : 0
+}

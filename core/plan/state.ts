@@ -1,0 +1,135 @@
+import type { Day, Episode, Id, Outlet, Part, Recipe, Records, Script, Show, Step, StepKind } from '../model'
+import { recipeFor } from '../commands/schedule'
+import { freshSettings } from '../commands/settings'
+import { workingDays } from '../recipe/due'
+import { standingOf, type Standing } from '../recipe/lamps'
+import { addDays } from '../rhythm/days'
+import { creatorZone } from '../rhythm/creator'
+import { dayAt } from '../rhythm/zone'
+import type { Pace } from './accuracy'
+import type { ForecastFor } from './forecast'
+import { layWork, planFor, type HoursOf, type Load } from './load'
+import { takenMinutes } from './standing'
+import { inPlanOrder, openWork, type OpenWork } from './work'
+import { workedSince } from './worked'
+
+/** An episode in work with all that is derived of it. */
+export interface Working {
+  episode: Episode
+  show: Show
+  recipe: Recipe
+  outlets: readonly Outlet[]
+  script: Script | undefined
+  steps: readonly Step[]
+  standing: Standing
+}
+
+/**
+ * The hours of days as planning sees them, from the records at a moment: the week's, less what standing work and busy time take, less what
+ * was worked on a day already.
+ */
+export function hoursIn(
+  records: Pick<Records, 'settings' | 'standing' | 'busy' | 'steps' | 'shows'>,
+  today: Day,
+): HoursOf {
+  const settings = records.settings.get('settings') ?? freshSettings('')
+  const worked = workedSince(records.steps.values(), creatorZone(records.shows.values()), addDays(today, -14))
+  return {
+    hours: settings.hours,
+    daysOff: settings.daysOff,
+    exceptions: settings.exceptions,
+    setup: settings.setup,
+    preferred: settings.preferred,
+    worked: worked.minutes,
+    begun: worked.kinds.get(today) ?? new Set<StepKind>(),
+    taken:
+      records.standing.size + records.busy.size === 0
+        ? new Map<Day, number>()
+        : takenMinutes(
+            records.standing.values(),
+            records.busy.values(),
+            addDays(today, -14),
+            addDays(today, 200),
+          ),
+  }
+}
+
+/** The day's work as it stands: what is open, and how it lies on days. */
+export interface Plan {
+  open: OpenWork
+  load: Load
+}
+
+/** All open work laid on days round what lies in the week already. `now` is in ms since 1970. */
+export function planOf(
+  work: readonly Pick<Working, 'episode' | 'standing'>[],
+  hours: HoursOf,
+  today: Day,
+  now: number,
+): Plan {
+  const open = openWork(work, today, now)
+  return { open, load: layWork(planFor(open.tasks, open.laid, hours, today)) }
+}
+
+/** What was learnt, which forecasts go by. */
+export interface Learnt {
+  paces: ReadonlyMap<StepKind, Pace>
+  /** Share of days that are lost. */
+  lost: number
+}
+
+/** How many draws a forecast takes. */
+export const draws = 2000
+
+/** What a forecast of the work as it stands looks at. */
+export function forecastOf({ open, load }: Plan, hours: HoursOf, today: Day, learnt: Learnt): ForecastFor {
+  const { minutes, setup, begun } = planFor([], [], hours, today)
+  return {
+    tasks: inPlanOrder(open.tasks, load),
+    waits: open.waits,
+    laid: load.blocks.filter((b) => b.fixed),
+    first: today,
+    minutes,
+    paces: learnt.paces,
+    lost: learnt.lost,
+    setup,
+    begun,
+    draws,
+    seed: 'lamp-reel',
+  }
+}
+
+/** Everything that screens derive from the records at a moment, without a memory: for looking ahead, and for holding screens against. */
+export interface State extends Plan {
+  today: Day
+  hours: HoursOf
+  working: Working[]
+}
+
+/** Derives all episodes in work and their plan anew. Linear in their steps and scripts, beside laying the work. */
+export function stateOf(
+  records: Records,
+  now: number,
+  partMinutes: ReadonlyMap<Id, Partial<Record<Part, number>>> = new Map(),
+): State {
+  const today = dayAt(now, creatorZone(records.shows.values()))
+  const works = workingDays(records.settings.get('settings') ?? freshSettings(''))
+  const bySteps = new Map<Id, Step[]>()
+  for (const s of records.steps.values()) {
+    const row = bySteps.get(s.episode)
+    if (row) row.push(s)
+    else bySteps.set(s.episode, [s])
+  }
+  const working = [...records.episodes.values()].flatMap((episode): Working[] => {
+    const show = records.shows.get(episode.show)
+    const recipe = recipeFor(records, episode)
+    if (episode.phase.name !== 'work' || !show || !recipe) return []
+    const outlets = show.outlets.flatMap((id) => records.outlets.get(id) ?? [])
+    const script = records.scripts.get(episode.id)
+    const steps = bySteps.get(episode.id) ?? []
+    const of = { episode, show, recipe, outlets, script, steps }
+    return [{ ...of, standing: standingOf({ ...of, today, works, partMinutes: partMinutes.get(show.id) }) }]
+  })
+  const hours = hoursIn(records, today)
+  return { today, hours, working, ...planOf(working, hours, today, now) }
+}

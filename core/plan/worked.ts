@@ -1,0 +1,41 @@
+import type { Day, Step, StepKind, Zone } from '../model'
+import { dayIn } from '../rhythm/creator'
+
+/** What working on a step is known from. */
+export type WorkedOf = Pick<Step, 'worked' | 'doneAt' | 'logged' | 'minutes' | 'kind'>
+
+/**
+ * Minutes that were worked on a step, by day in the creator's zone: what was timed or typed; a step that was ticked and never timed counts
+ * with its estimate on the day of its tick, since its time has gone all the same.
+ */
+export function workedByDay(step: WorkedOf, zone: Zone): ReadonlyMap<Day, number> {
+  const days = new Map<Day, number>()
+  for (const [day, minutes] of Object.entries(step.worked ?? {})) if (minutes > 0) days.set(day, minutes)
+  if (days.size === 0 && step.doneAt !== undefined) {
+    const minutes = step.logged > 0 ? step.logged : step.minutes
+    if (minutes > 0) days.set(dayIn(step.doneAt, zone), minutes)
+  }
+  return days
+}
+
+/** Minutes worked on each day from a date on, and which kinds of work were begun on one. */
+export interface Worked {
+  minutes: Map<Day, number>
+  kinds: Map<Day, Set<StepKind>>
+}
+
+/** What was worked on the days from a date on, over many steps. */
+export function workedSince(steps: Iterable<WorkedOf>, zone: Zone, from: Day): Worked {
+  const worked: Worked = { minutes: new Map(), kinds: new Map() }
+  for (const step of steps) {
+    if (step.worked === undefined && step.doneAt === undefined) continue
+    for (const [day, minutes] of workedByDay(step, zone)) {
+      if (day < from) continue
+      worked.minutes.set(day, (worked.minutes.get(day) ?? 0) + minutes)
+      const kinds = worked.kinds.get(day) ?? new Set()
+      kinds.add(step.kind)
+      worked.kinds.set(day, kinds)
+    }
+  }
+  return worked
+}
