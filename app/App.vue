@@ -20,6 +20,7 @@ const PasteLines = defineAsyncComponent(() => import('./screens/ideas/PasteLines
 const ParkEpisode = defineAsyncComponent(() => import('./screens/schedule/ParkEpisode.vue'))
 const ForecastPanel = defineAsyncComponent(() => import('./screens/week/ForecastPanel.vue'))
 const KeepSlot = defineAsyncComponent(() => import('./screens/schedule/KeepSlot.vue'))
+const MissedSlot = defineAsyncComponent(() => import('./screens/schedule/MissedSlot.vue'))
 const FillSlot = defineAsyncComponent(() => import('./screens/schedule/FillSlot.vue'))
 
 const library = useLibrary()
@@ -109,6 +110,10 @@ watch(
     if (library.state === 'open' && !library.isNew) applyTheme(library.settings.theme)
   },
 )
+/** The system's theme, as it changes. */
+matchMedia('(prefers-color-scheme: light)').addEventListener('change', () => {
+  if (library.settings.theme === 'system') applyTheme('system')
+})
 function applyTheme(theme: 'booth' | 'daylight' | 'system') {
   document.documentElement.dataset['theme'] =
     theme === 'system' ? (matchMedia('(prefers-color-scheme: light)').matches ? 'daylight' : 'booth') : theme
@@ -168,7 +173,8 @@ onMounted(() => {
       !(event.ctrlKey || event.metaKey) ||
       event.altKey ||
       event.key.toLowerCase() !== 'z' ||
-      typingIn(event.target)
+      typingIn(event.target) ||
+      document.querySelector('[role="dialog"]')
     )
       return
     event.preventDefault()
@@ -197,6 +203,7 @@ onMounted(() => {
       <Shortcuts v-if="desk.shortcuts" />
       <PlaceIdea v-if="desk.placing" />
       <FillSlot v-if="desk.filling" />
+      <MissedSlot v-if="desk.missed" />
       <KeepSlot v-if="desk.keeping" />
       <ForecastPanel v-if="desk.forecast" :key="desk.forecast" />
       <PasteLines v-if="desk.pasted !== undefined" />

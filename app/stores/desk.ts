@@ -33,6 +33,8 @@ export const useDesk = defineStore('desk', () => {
   const past = shallowRef<ReadonlyMap<Id, Step[]>>(new Map())
   /** The episode whose forecast is open. */
   const forecast = ref<Id>()
+  /** An episode that did not go out in time. */
+  const missed = ref<Id>()
   /** A slot that is being kept for somebody or something. */
   const keeping = shallowRef<Slot>()
   /** Reminders have not been asked about yet. */
@@ -54,6 +56,7 @@ export const useDesk = defineStore('desk', () => {
   const toNow = ref(0)
   const toCapture = ref(0)
   return {
+    missed,
     placing,
     filling,
     pasted,

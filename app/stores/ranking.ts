@@ -1,9 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { rankIdeas, type Ranked, type Ruled } from '@core/ideas/rank'
-import { backlogOf, type Backlog } from '@core/ideas/usable'
-import type { Day, Id, Show } from '@core/model'
-import { minutesOn } from '@core/plan/load'
+import { rankIdeas, whyNot, type Ranked, type Ruled } from '@core/ideas/rank'
+import { backlogOf, outOfWindow, type Backlog } from '@core/ideas/usable'
+import type { Day, Episode, Id, Show } from '@core/model'
 import { addDays } from '@core/rhythm/days'
 import { useBoard } from './board'
 import { useDesk } from './desk'
@@ -22,23 +21,28 @@ export const useRanking = defineStore('ranking', () => {
   /** Minutes that are still free from today up to a date, that date's own left out. */
   function freeUpTo(day: Day): number {
     let free = 0
-    for (let d = board.today; d < day; d = addDays(d, 1))
-      free += Math.max(0, minutesOn(board.hours, d) - (board.planned.get(d) ?? 0))
+    for (let d = board.today; d < day; d = addDays(d, 1)) free += board.figuresOf(d).free
     return free
   }
 
+  const rankFor = (show: Show, day: Day) => ({
+    show,
+    recipe: library.records.recipes.get(show.recipe),
+    day,
+    today: board.today,
+    multiples: board.multiples,
+    keywords: library.records.keywords,
+    settings: { weights: weights.value, away: library.settings.away },
+    free: freeUpTo(day),
+  })
   function rank(show: Show, day: Day): { ranked: Ranked[]; ruled: Ruled[] } {
-    return rankIdeas({
-      show,
-      recipe: library.records.recipes.get(show.recipe),
-      day,
-      today: board.today,
-      episodes: episodes.value,
-      multiples: board.multiples,
-      keywords: library.records.keywords,
-      settings: { weights: weights.value, away: library.settings.away },
-      free: freeUpTo(day),
-    })
+    return rankIdeas({ ...rankFor(show, day), episodes: episodes.value })
+  }
+  /** Why an idea, or an episode, should not go on a date; nothing where it may. */
+  function why(show: Show, day: Day, episode: Episode): string | undefined {
+    return episode.phase.name === 'idea'
+      ? whyNot(episode, rankFor(show, day))
+      : outOfWindow(episode.nature, day)
   }
 
   let turn = 0
@@ -100,5 +104,5 @@ export const useRanking = defineStore('ranking', () => {
   }
   const backlog = (show: Show): Backlog => backlogOf(show, episodes.value, board.today)
 
-  return { rank, backlog, trying, weights, want, freeUpTo }
+  return { rank, why, backlog, trying, weights, want, freeUpTo }
 })

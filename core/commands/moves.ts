@@ -4,7 +4,7 @@ import { fine, refused, type Result } from '../result'
 import { addDays, sayDay } from '../rhythm/days'
 import { filledSlots, slotsOf, type Slot } from '../rhythm/slots'
 import { applied, momentOf, putting, type Change, type Command, type Context, type Done } from './change'
-import { unkept } from './promise'
+import { keptAlong, unkept } from './promise'
 import { placeOnSlot } from './schedule'
 
 /** A show's slots from a date on that may hold an episode, in order of release, with what stands on each. */
@@ -39,10 +39,6 @@ function moved(
     const why = outOfWindow(episode.nature, to.day)
     return why === undefined ? [] : [`“${episode.title}” is then ${why}`]
   })
-  const unkeptThen = moves.flatMap(({ episode, to }) => {
-    const show = records.shows.get(episode.show)
-    return show ? unkept(records, show, to, episode) : []
-  })
   const changes: Change[] = moves.map(({ episode, to }) =>
     putting(records, 'episodes', {
       ...episode,
@@ -50,6 +46,10 @@ function moved(
       updatedAt: momentOf(context),
     }),
   )
+  const show = records.shows.get(moves[0]?.episode.show ?? '')
+  if (show) changes.push(...keptAlong(records, show, moves, context))
+  const next = applied(records, changes)
+  const unkeptThen = moves.flatMap(({ episode, to }) => (show ? unkept(next, show, to, episode) : []))
   return fine({
     changes,
     sentence: [sentence, ...stale, ...unkeptThen].join('. '),

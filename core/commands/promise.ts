@@ -3,7 +3,7 @@ import { fine, refused } from '../result'
 import { addDays, sayDay } from '../rhythm/days'
 import { honours, reservedSlots, unhonoured, type Reserved } from '../rhythm/reserve'
 import { filledSlots, slotsOf, type Slot } from '../rhythm/slots'
-import { momentOf, putting, removing, type Command } from './change'
+import { momentOf, putting, removing, type Change, type Command, type Context } from './change'
 
 /** What the slots of a show are kept for between two dates, by original date. */
 export function reservedBetween(
@@ -29,6 +29,42 @@ export function reservedBetween(
 export function unkept(records: Records, show: Show, slot: Slot, episode: Episode): string[] {
   const kept = reservedBetween(records, show, slot.day, slot.day).get(slot.original)
   return kept && !honours(kept.reservation, episode, records.launches) ? [unhonoured(kept.reservation)] : []
+}
+
+/**
+ * What is kept for the sponsors of episodes that move goes with them: the changes that put each such reservation on the new slot. One that
+ * keeps the new slot already stays, and then the old one does too.
+ */
+export function keptAlong(
+  records: Records,
+  show: Show,
+  moves: readonly { episode: Episode; to: Slot }[],
+  context: Context,
+): Change[] {
+  const own = [...records.reservations.values()].filter((r) => r.show === show.id && r.kept.by === 'slot')
+  const on = (day: Day) => own.find((r) => r.kept.by === 'slot' && r.kept.day === day)
+  const going = moves.flatMap(({ episode, to }) => {
+    const kept = episode.place.on === 'slot' ? on(episode.place.day) : undefined
+    return kept?.is === 'sponsor' &&
+      honours(kept, episode, records.launches) &&
+      episode.place.on === 'slot' &&
+      episode.place.day !== to.original
+      ? [{ kept, to: to.original }]
+      : []
+  })
+  const leaving = new Set(going.map((g) => g.kept.id))
+  return going.flatMap(({ kept, to }) => {
+    const there = on(to)
+    return there && !leaving.has(there.id)
+      ? []
+      : [
+          putting(records, 'reservations', {
+            ...kept,
+            kept: { by: 'slot', day: to },
+            updatedAt: momentOf(context),
+          }),
+        ]
+  })
 }
 
 /** Keeps a slot, or so many slots a month, for a sponsor, a launch, a season or something else; or changes what is kept. */

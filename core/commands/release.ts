@@ -3,6 +3,7 @@ import { fine, refused } from '../result'
 import { numbersOf } from '../rhythm/numbering'
 import { releaseOf } from '../rhythm/slots'
 import { sayDay } from '../rhythm/days'
+import { dayAt } from '../rhythm/zone'
 import { momentOf, putting, type Command } from './change'
 
 /** Fixes an episode's number because it leaves the program (a kit, a folder). Nothing changes when it is fixed already. */
@@ -20,14 +21,22 @@ export const fixNumber: Command<{ episode: Id }> = (records, { episode: id }, co
   })
 }
 
-/** Answers “is it out?” with yes: released at its release moment (or now, without one or before it), its number fixed. */
-export const markReleased: Command<{ episode: Id }> = (records, { episode: id }, context) => {
+/**
+ * Answers “is it out?” with yes: released at its release moment (or now, without one, before it, or `late`), its number fixed. Refused for
+ * what is out already.
+ */
+export const markReleased: Command<{ episode: Id; late?: boolean | undefined }> = (
+  records,
+  { episode: id, late = false },
+  context,
+) => {
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)
   if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
   if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
   const release = releaseOf(episode, show)
-  const at = release && release.at <= context.now ? release.at : context.now
+  const at = release && release.at <= context.now && !late ? release.at : context.now
+  const day = dayAt(at, show.zone)
   const number =
     episode.number ??
     numbersOf(show, records.episodes.values(), context.now).episodes.get(id) ??
@@ -47,7 +56,7 @@ export const markReleased: Command<{ episode: Id }> = (records, { episode: id },
         updatedAt: momentOf(context),
       }),
     ],
-    sentence: `Released ${show.prefix}${number} “${episode.title}”${release ? `, ${sayDay(release.day)}` : ''}`,
+    sentence: `Released ${show.prefix}${number} “${episode.title}”${release ? `, ${sayDay(day)}` : ''}`,
     about: [id],
   })
 }

@@ -16,7 +16,7 @@ import { sayDay } from '../rhythm/days'
 import { beatOn, datesOf } from '../rhythm/rule'
 import { filledSlots, openSlots, releaseOf, slotOn } from '../rhythm/slots'
 import { momentAt } from '../rhythm/zone'
-import { unkept } from './promise'
+import { keptAlong, reservedBetween, unkept } from './promise'
 import { applied, momentOf, putting, type Change, type Command, type Context } from './change'
 
 /** The steps of one episode among the records. */
@@ -62,7 +62,7 @@ function working(episode: Episode, context: Context): Episode {
   }
 }
 
-/** Puts an episode on a slot of its show and to work, with its recipe's steps. Refused when the slot is skipped, taken or none of the rhythm's. */
+/** Puts an episode on a slot of its show and to work, with its recipe's steps. A read that the slot is kept for becomes the episode's; a slot kept for its own sponsor is kept where it goes. Refused when the slot is skipped, taken or none of the rhythm's. */
 export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episode: id, day }, context) => {
   const read = found(records, id)
   if (!read.ok) return read
@@ -100,16 +100,23 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
     records.recipes.has(beat.recipe)
       ? { recipe: beat.recipe }
       : {}
+  const along = keptAlong(records, show, [{ episode, to: slot }], context)
+  const kept = reservedBetween(records, show, slot.day, slot.day).get(day)
+  const sponsor =
+    kept?.reservation.is === 'sponsor' && !kept.byDeal && episode.sponsor === undefined
+      ? kept.reservation.name
+      : undefined
   const placed: Episode = {
     ...working(episode, context),
     ...recipe,
+    ...(sponsor === undefined ? {} : { sponsor }),
     place: { on: 'slot', day },
     spare: false,
   }
   return fine({
-    changes: [putting(records, 'episodes', placed), ...begun(records, placed, context)],
+    changes: [putting(records, 'episodes', placed), ...begun(records, placed, context), ...along],
     sentence: [
-      `Put “${episode.title}” on ${sayDay(slot.day)}, ${slot.time}`,
+      `Put “${episode.title}” on ${sayDay(slot.day)}, ${slot.time}${sponsor === undefined ? '' : `, with the read for ${sponsor}`}${along.length > 0 ? '; what is kept for its sponsor moves with it' : ''}`,
       ...unkept(records, show, slot, placed),
     ].join('. '),
     about: [id],
@@ -125,6 +132,7 @@ export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
   const read = found(records, id)
   if (!read.ok) return read
   const { episode, show } = read.value
+  if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
   const date = Day.safeParse(day)
   if (!date.success) return refused(date.error.issues[0]?.message ?? '', 'episodes.place.day')
   const clock = Clock.safeParse(time)

@@ -104,7 +104,12 @@ function leads(p: Part): number {
   return p.weight * (p.value - 0.5) * (p.name === 'fit' ? 0.4 : 1)
 }
 
-function ruledOut(e: Episode, of: RankFor, filming: Day): (() => string) | undefined {
+/** Why an idea cannot go on the slot that it is ranked for, in words; nothing where it can. The same for choosing and for placing. */
+export function whyNot(episode: Episode, of: Omit<RankFor, 'episodes'>): string | undefined {
+  return ruledOut(episode, of, filmDay(of.day, of.recipe))?.()
+}
+
+function ruledOut(e: Episode, of: Omit<RankFor, 'episodes'>, filming: Day): (() => string) | undefined {
   if (isResting(e, of.today)) return () => `rests until ${sayDay(e.idea.restUntil ?? '')}`
   if (e.idea.standing === 'someday') return () => 'put off to some day'
   const window = outOfWindow(e.nature, of.day)

@@ -1,6 +1,7 @@
 import type { Day, Episode, Id, StepKind } from '../model'
 import type { Standing, StepState } from '../recipe/lamps'
 import { addDays, sayDay, weekday, weekdayName } from '../rhythm/days'
+import { sayMinutes } from '../script/timecode'
 import type { Block, Pinned, PlanFor, Score, Task } from './ground'
 import type { Load } from './load'
 
@@ -139,8 +140,6 @@ export function workUntil(tasks: readonly Task[], last: Day): Task[] {
 
 /** What another plan gains over the one as it stands, in words; nothing gained gives an empty list. */
 export function gains(before: Score, after: Score): string[] {
-  const hours = (m: number) =>
-    m % 60 === 0 ? `${m / 60} h` : m > 60 ? `${Math.floor(m / 60)} h ${m % 60}` : `${m} min`
   return [
     after.missed < before.missed
       ? `Saves ${before.missed - after.missed === 1 ? 'a release' : 'releases'} that would be missed`
@@ -148,7 +147,7 @@ export function gains(before: Score, after: Score): string[] {
     after.late < before.late
       ? `${before.late - after.late} late ${before.late - after.late === 1 ? 'day' : 'days'} fewer`
       : '',
-    after.setup < before.setup ? `Saves ${hours(before.setup - after.setup)} of set-up` : '',
+    after.setup < before.setup ? `Saves ${sayMinutes(before.setup - after.setup)} of set-up` : '',
   ].filter(Boolean)
 }
 

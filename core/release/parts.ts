@@ -202,7 +202,10 @@ export function partState(part: Part, of: PartsOf): PartState {
     }
     case 'chapters': {
       const chapters = episodeChapters(of)
-      const faults = outlets.flatMap((o) => chapterFaults(chapters.list, o.chapters, episode.cut.length))
+      const faults = [
+        ...chapters.left,
+        ...outlets.flatMap((o) => chapterFaults(chapters.list, o.chapters, episode.cut.length)),
+      ]
       if (chapters.list.length === 0)
         return say('Chapters', 'missing', 'none yet', 'Make them from the script', 'script', 'script')
       if (faults[0] !== undefined) return say('Chapters', 'failing', faults[0], 'Mend the times', 'edit')

@@ -1,3 +1,4 @@
+import { fine } from '../result'
 import { after, exampleContext, exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
 import type { Episode, Records } from '../model'
 import { changeRhythm, withRhythm } from '../commands/shows'
@@ -72,10 +73,15 @@ describe('a slot kept before there is an episode', () => {
     ).toMatch(/for whom or for what/)
   })
 
-  test('warns where an episode is put on it that doesn’t honour it, and is silent where it does', () => {
+  test('gives its read to an episode without one, and warns where it has another’s', () => {
     const warned = valueOf(placeOnSlot(one, { episode: 'episode', day: '2026-12-17' }, context))
     expect(warned.sentence).toBe(
-      'Put “Steaming oak ribs” on Thu 17 Dec, 17:00. It is kept for Kelpline Rope, and this has no read for them',
+      'Put “Steaming oak ribs” on Thu 17 Dec, 17:00, with the read for Kelpline Rope',
+    )
+    expect(after(one, fine(warned)).episodes.get('episode')?.sponsor).toBe('Kelpline Rope')
+    const other = withEpisode(one, 'episode', { sponsor: 'Brightwork Varnish' })
+    expect(valueOf(placeOnSlot(other, { episode: 'episode', day: '2026-12-17' }, context)).sentence).toMatch(
+      /It is kept for Kelpline Rope, and this has no read for them/,
     )
     const read = withEpisode(one, 'episode', { sponsor: 'kelpline rope ' })
     expect(valueOf(placeOnSlot(read, { episode: 'episode', day: '2026-12-17' }, context)).sentence).toBe(

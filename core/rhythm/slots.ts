@@ -1,7 +1,7 @@
 import type { ClockTime, Day, Episode, Id, Show } from '../model'
 import { dayOf, dayNumber } from './days'
 import { datesOf, timeOn } from './rule'
-import { dayAt, momentAt } from './zone'
+import { dayAt, localAt, momentAt } from './zone'
 
 /** One promised release moment that a rhythm yields. Its key keeps its identity when it is moved. */
 export interface Slot {
@@ -71,7 +71,7 @@ export function releaseOf(
 ): { day: Day; time: ClockTime; at: number } | undefined {
   if (episode.phase.name === 'released') {
     const at = Date.parse(episode.phase.at)
-    return { day: dayAt(at, show.zone), time: show.rhythm.time, at }
+    return { ...localAt(at, show.zone), at }
   }
   switch (episode.place.on) {
     case 'slot':

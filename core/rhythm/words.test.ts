@@ -24,6 +24,10 @@ describe('a rhythm in words', () => {
     ['every other day', { each: 'day', every: 2 }, undefined],
     ['daily at 19:05', { each: 'day', every: 1 }, '19:05'],
     ['every 5 days', { each: 'day', every: 5 }, undefined],
+    ['fortnightly on saturdays at 10', week(2, 5), '10:00'],
+    ['every mon at 7', week(1, 0), '07:00'],
+    ['3 times a week on mon, wed, fri', week(1, 0, 2, 4), undefined],
+    ['every sunday of the month', week(1, 6), undefined],
     ['every Friday, seasons of eight', { ...week(1, 4), season: 8 }, undefined],
     ['every Friday 17:00, 12 times', { ...week(1, 4), season: 12 }, '17:00'],
   ])('%s', (words, wish, time) => {
@@ -44,6 +48,12 @@ describe('a rhythm in words', () => {
     )
     expect(refusalOf(readRhythm('17:00'))).toMatch(/No weekday was found/)
     expect(refusalOf(readRhythm('weekly'))).toMatch(/on which day/)
+    expect(refusalOf(readRhythm('fifth friday of the month'))).toMatch(/Not every month has a fifth/)
+    expect(refusalOf(readRhythm('every thursday and every second tuesday'))).toMatch(/two rhythms/)
+    expect(refusalOf(readRhythm('monthly on sunday'))).toMatch(/which of the month/)
+    expect(refusalOf(readRhythm('every 10 on saturday'))).toMatch(/“10” was not understood/)
+    expect(refusalOf(readRhythm('every mon at 27'))).toMatch(/“at 27” is not a time of day/)
+    expect(refusalOf(readRhythm('fortnightly every 3 weeks on monday'))).toMatch(/Two different distances/)
   })
 
   test('what the program itself says of a rhythm is understood by it', () => {

@@ -61,7 +61,8 @@ const numberOf = (word: string | undefined): number | undefined =>
 
 function timeIn(text: string): { time: ClockTime | undefined; rest: string; fault: string | undefined } {
   const found =
-    /(?:\bat\s+)?\b(?:(\d{1,2})[:.h](\d{2})\s*(am|pm)?|(\d{1,2})\s*(am|pm)|(noon)|(midnight))\b/.exec(text)
+    /(?:\bat\s+)?\b(?:(\d{1,2})[:.h](\d{2})\s*(am|pm)?|(\d{1,2})\s*(am|pm)|(noon)|(midnight))\b/.exec(text) ??
+    /\bat\s+(\d{1,2})(?=$|[\s,;])/.exec(text)
   if (!found) return { time: undefined, rest: text, fault: undefined }
   const rest = `${text.slice(0, found.index)} ${text.slice(found.index + found[0].length)}`
   if (found[6] !== undefined) return { time: '12:00', rest, fault: undefined }
@@ -90,13 +91,19 @@ function timeIn(text: string): { time: ClockTime | undefined; rest: string; faul
 export function readRhythm(words: string): Result<ReadRhythm> {
   const { time, rest, fault } = timeIn(words.toLowerCase())
   if (fault !== undefined) return refused(fault, 'rhythm.time')
-  const season = /(?:,\s*)?(?:in\s+)?seasons? of (\w+)(?: episodes)?|(?:,\s*)?(\d+) (?:times|episodes)/.exec(
-    rest,
-  )
+  const season =
+    /(?:,\s*)?(?:in\s+)?seasons? of (\w+)(?: episodes)?|(?:,\s*)?(\d+) (?:times|episodes)(?! (?:a|per|each|every) )/.exec(
+      rest,
+    )
   const many =
     numberOf(season?.[1] ?? season?.[2]) ?? (season?.[2] === undefined ? undefined : Number(season[2]))
   const text = season ? `${rest.slice(0, season.index)} ${rest.slice(season.index + season[0].length)}` : rest
   const ended = many === undefined ? {} : { season: many }
+  if ((text.match(/\bevery\b/g) ?? []).length > 1)
+    return refused(
+      'These are two rhythms. Type the first one here, and add the other as a further rhythm of the show.',
+      'rhythm',
+    )
   const tokens = text
     .replace(/[,&+/]/g, ' and ')
     .split(/\s+/)
@@ -108,6 +115,11 @@ export function readRhythm(words: string): Result<ReadRhythm> {
   let every: number | undefined
   let unit: 'day' | 'week' | 'month' | undefined
   let perWeek: number | undefined
+  let twice = false
+  const times = (n: number | undefined) => {
+    if (every !== undefined && every !== n) twice = true
+    every = n
+  }
   const unknown: string[] = []
   tokens.forEach((token, i) => {
     const next = tokens[i + 1] ?? ''
@@ -119,7 +131,7 @@ export function readRhythm(words: string): Result<ReadRhythm> {
     else if (token === 'weekly') unit = 'week'
     else if (token === 'fortnightly' || token === 'fortnight') {
       unit = 'week'
-      every = 2
+      times(2)
     } else if (token === 'monthly') unit = 'month'
     else if (/^(day|week|month)s?$/.test(token))
       unit = token.startsWith('d') ? 'day' : token.startsWith('w') ? 'week' : 'month'
@@ -131,12 +143,18 @@ export function readRhythm(words: string): Result<ReadRhythm> {
     else if (token === 'times' && perWeek !== undefined) return
     else if (token in nths && token !== 'second') found.push(nths[token] ?? 1)
     else if (token === 'second') found.push(2)
-    else if (numberOf(token) !== undefined) every = numberOf(token)
+    else if (token === 'fifth' || token === '5th') found.push(5)
+    else if (
+      numberOf(token) !== undefined &&
+      (/^(day|week|month)s?$/.test(next) || (!/^\d+$/.test(token) && weekdayOf(next) >= 0))
+    )
+      times(numberOf(token))
     else unknown.push(token)
   })
   const example =
     'Write it like “every Thursday 17:00”, “every second Tuesday”, “first and third Saturday” or “every other day”.'
   if (unknown.length > 0) return refused(`“${unknown[0] ?? ''}” was not understood. ${example}`, 'rhythm')
+  if (twice) return refused(`Two different distances are named. ${example}`, 'rhythm.every')
   const row = [...new Set(days)].sort((a, b) => a - b)
   if (unit === 'day' && row.length === 0)
     return fine({ wish: { each: 'day', every: found[0] ?? every ?? 1, ...ended }, time })
@@ -147,17 +165,28 @@ export function readRhythm(words: string): Result<ReadRhythm> {
     row.length > 0 &&
     !(said && found.length === 1 && found[0] !== 1 && found[0] !== -1) &&
     unit !== 'week'
-  if (ofMonth || (unit === 'month' && row.length > 0)) {
+  const weekly = /\bevery\b/.test(text) && found.length === 0 && every === undefined
+  if (ofMonth || (unit === 'month' && row.length > 0 && !weekly)) {
     if (row.length > 1)
       return refused(
         'Of a month, one weekday can be chosen. For another, add a second rhythm to the show.',
         'rhythm.weekday',
       )
+    if (found.length === 0)
+      return refused(
+        'Say which of the month: “first Saturday of the month”, “last Saturday”, or “every Saturday”.',
+        'rhythm.nths',
+      )
+    if (found.includes(5))
+      return refused(
+        'Not every month has a fifth one. Write “last” for the last of the month, or first to fourth.',
+        'rhythm.nths',
+      )
     return fine({
       wish: {
         each: 'month',
         every: every ?? 1,
-        nths: found.length > 0 ? [...new Set(found)] : [1],
+        nths: [...new Set(found)],
         weekday: row[0] ?? 3,
         ...ended,
       },

@@ -24,7 +24,24 @@ describe('chapters', () => {
         { start: 0, title: 'Hook' },
         { start: 150, title: 'End' },
       ],
+      left: [],
     })
+  })
+
+  test('typed out of their order, or past the end, are left out and said', () => {
+    const typed = (starts: Record<string, number>, length?: number) =>
+      chaptersOf(script, { length, starts }, pace)
+    expect(typed({ Hook: 0, Body: 60, End: 20 })).toEqual({
+      from: 'edit',
+      list: [
+        { start: 0, title: 'Hook' },
+        { start: 60, title: 'Body' },
+      ],
+      left: ['“End” at 0:20 does not come after “Body” at 1:00'],
+    })
+    expect(typed({ Hook: 0, Body: 60, End: 300 }, 200).left).toEqual([
+      '“End” at 5:00 is past the end at 3:20',
+    ])
   })
 
   test('a section without words makes none', () => {

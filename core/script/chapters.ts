@@ -11,7 +11,27 @@ export interface Chapter {
 /** Chapters and where they come from: typed times of the edit, or the script's estimate stretched to the edit's length. */
 export interface Chapters {
   from: 'edit' | 'script' | 'nothing'
+  /** Rising, and inside the edit's length where that is known. */
   list: Chapter[]
+  /** Typed starts that cannot be, each with what is wrong; they are not in the list. */
+  left: string[]
+}
+
+/** Chapters that rise and stand inside a length, and in sentences those that don't. */
+function rising(all: readonly Chapter[], length: number | undefined): Pick<Chapters, 'list' | 'left'> {
+  const list: Chapter[] = []
+  const left: string[] = []
+  for (const c of all) {
+    const before = list.at(-1)
+    if (before && c.start <= before.start)
+      left.push(
+        `“${c.title}” at ${sayTime(c.start)} does not come after “${before.title}” at ${sayTime(before.start)}`,
+      )
+    else if (length !== undefined && c.start >= length)
+      left.push(`“${c.title}” at ${sayTime(c.start)} is past the end at ${sayTime(length)}`)
+    else list.push(c)
+  }
+  return { list, left }
 }
 
 /**
@@ -19,21 +39,20 @@ export interface Chapters {
  * estimated starts, scaled to the edit's real length where that is known.
  */
 export function chaptersOf(script: Script | undefined, cut: Cut, pace: Pace): Chapters {
-  if (!script) return { from: 'nothing', list: [] }
+  if (!script) return { from: 'nothing', list: [], left: [] }
   const typed = script.sections.flatMap((s) => {
     const start = cut.starts[s.id]
     return start === undefined ? [] : [{ start: Math.round(start), title: s.title }]
   })
-  if (typed.length > 0) return { from: 'edit', list: typed }
+  if (typed.length > 0) return { from: 'edit', ...rising(typed, cut.length) }
   const figures = scriptFigures(script, pace)
-  if (figures.seconds === 0) return { from: 'nothing', list: [] }
+  if (figures.seconds === 0) return { from: 'nothing', list: [], left: [] }
   const scale = cut.length === undefined ? 1 : cut.length / figures.seconds
-  return {
-    from: 'script',
-    list: figures.sections
-      .filter((s) => s.seconds > 0)
-      .map((s) => ({ start: Math.round(s.start * scale), title: s.title })),
-  }
+  const estimated = figures.sections
+    .filter((s) => s.seconds > 0)
+    .map((s) => ({ start: Math.round(s.start * scale), title: s.title }))
+  // Estimates that fall on one second are one.
+  return { from: 'script', list: rising(estimated, cut.length).list, left: [] }
 }
 
 /** What breaks an outlet's rules for chapters (`engine` 10), in sentences; none when they pass. `length` in seconds. */

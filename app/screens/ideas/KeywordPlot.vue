@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { scaleLog } from 'd3-scale'
 import { symbol, symbolCircle, symbolDiamond, symbolSquare } from 'd3-shape'
 import type { Cover } from '@core/ideas/opportunity'
+import { decades, logDomain } from '@core/ideas/plot'
 
 /** Demand against competition: to the upper left is what many search and few answer. Covered, planned and open ones differ in shape. */
 const { covers, here = '' } = defineProps<{ covers: Cover[]; here?: string | undefined }>()
@@ -11,26 +12,19 @@ const box = { width: 470, height: 430, left: 46, right: 16, top: 22, bottom: 40 
 const shown = computed(() =>
   covers.filter((c) => c.keyword.searches !== undefined && c.keyword.competing !== undefined),
 )
-function domain(values: number[]): [number, number] {
-  const low = Math.max(1, Math.min(...values))
-  const high = Math.max(low * 10, ...values)
-  return [low / 1.8, high * 1.8]
-}
 const x = computed(() =>
   scaleLog()
-    .domain(domain(shown.value.map((c) => c.keyword.competing ?? 1)))
+    .domain(logDomain(shown.value.map((c) => c.keyword.competing ?? 1)))
     .range([box.left, box.width - box.right]),
 )
 const y = computed(() =>
   scaleLog()
-    .domain(domain(shown.value.map((c) => c.keyword.searches ?? 1)))
+    .domain(logDomain(shown.value.map((c) => c.keyword.searches ?? 1)))
     .range([box.height - box.bottom, box.top]),
 )
-const decades = (scale: { domain: () => number[] }) => {
+const decadesOf = (scale: { domain: () => number[] }) => {
   const [from = 1, to = 10] = scale.domain()
-  const out = []
-  for (let v = 10 ** Math.ceil(Math.log10(from)); v <= to; v *= 10) out.push(v)
-  return out
+  return decades([from, to])
 }
 const figures = new Intl.NumberFormat('en', { notation: 'compact', maximumFractionDigits: 1 })
 const shapes = { covered: symbolSquare, planned: symbolDiamond, open: symbolCircle }
@@ -95,7 +89,7 @@ function keyed(event: KeyboardEvent, i: number) {
     >
       <g class="grid-lines">
         <line
-          v-for="v in decades(x)"
+          v-for="v in decadesOf(x)"
           :key="`x${v}`"
           :x1="x(v)"
           :x2="x(v)"
@@ -103,7 +97,7 @@ function keyed(event: KeyboardEvent, i: number) {
           :y2="box.height - box.bottom"
         />
         <line
-          v-for="v in decades(y)"
+          v-for="v in decadesOf(y)"
           :key="`y${v}`"
           :y1="y(v)"
           :y2="y(v)"
@@ -112,10 +106,10 @@ function keyed(event: KeyboardEvent, i: number) {
         />
       </g>
       <g class="axis">
-        <text v-for="v in decades(x)" :key="`x${v}`" :x="x(v)" :y="box.height - 24" text-anchor="middle">
+        <text v-for="v in decadesOf(x)" :key="`x${v}`" :x="x(v)" :y="box.height - 24" text-anchor="middle">
           {{ figures.format(v) }}
         </text>
-        <text v-for="v in decades(y)" :key="`y${v}`" :x="box.left - 7" :y="y(v) + 4" text-anchor="end">
+        <text v-for="v in decadesOf(y)" :key="`y${v}`" :x="box.left - 7" :y="y(v) + 4" text-anchor="end">
           {{ figures.format(v) }}
         </text>
         <text :x="box.width - box.right" :y="box.height - 6" text-anchor="end">competing results →</text>

@@ -52,8 +52,21 @@ async function take(id: string | undefined) {
   close()
   if (id && on) await library.perform(placeOnSlot, { episode: id, day: on.original }, 'aloud')
 }
+/** What is typed is the title of an idea that is there: it is that one, never made a second time. */
+const named = computed(() => {
+  const title = asked.value.trim().toLowerCase()
+  return title === ''
+    ? undefined
+    : [...ranked.value.ranked, ...ranked.value.ruled].find(
+        (r) => r.episode.title.trim().toLowerCase() === title,
+      )?.episode.id
+})
 async function fresh() {
   if (asked.value.trim() === '' || !show.value) return
+  if (named.value !== undefined) {
+    await take(named.value)
+    return
+  }
   const made = await library.perform(jotIdea, { show: show.value.id, line: asked.value })
   if (made.ok) await take(made.value.about[0])
 }
@@ -143,20 +156,26 @@ function entered() {
       <p v-if="begun.length === 0 && ideas.length === 0" class="sub px-2">
         {{ asked ? 'No idea has these words.' : 'No idea can go on it yet. Type one above.' }}
       </p>
-      <details v-if="ruled.length > 0" class="mt-2 px-2">
-        <summary class="sub py-1">{{ ruled.length }} cannot go on this date</summary>
+      <details v-if="ruled.length > 0" class="mt-2 px-2" :open="named !== undefined">
+        <summary class="sub py-1">{{ ruled.length }} should not go on this date</summary>
         <ul class="grid gap-1 py-1">
-          <li v-for="r in ruled.slice(0, 40)" :key="r.episode.id" class="flex gap-3 text-12">
+          <li v-for="r in ruled.slice(0, 40)" :key="r.episode.id" class="flex items-center gap-3 text-12">
             <span class="flex-1 min-w-0 truncate">{{ r.episode.title }}</span><span
-              class="text-ink-2 max-w-[58%] text-right"
+              class="text-ink-2 max-w-[48%] text-right"
               >{{ r.why }}</span
+            ><button
+              class="btn btn-small"
+              :aria-label="`Put “${r.episode.title}” on it all the same`"
+              @click="take(r.episode.id)"
             >
+              All the same
+            </button>
           </li>
         </ul>
       </details>
     </div>
     <div class="flex flex-wrap gap-2 mt-4 items-start">
-      <button v-if="asked.trim()" class="btn btn-main" @click="fresh">
+      <button v-if="asked.trim() && named === undefined" class="btn btn-main" @click="fresh">
         Take “{{ asked.trim().slice(0, 30) }}” as new
       </button>
       <button class="btn" @click="skip">Skip this slot once</button>

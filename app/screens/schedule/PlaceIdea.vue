@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { placeOnOwn, placeOnSlot } from '@core/commands/schedule'
-import { outOfWindow } from '@core/ideas/usable'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
+import { useRanking } from '@app/stores/ranking'
 import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
 
@@ -13,13 +13,23 @@ import Sheet from '@app/ui/Sheet.vue'
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const ranking = useRanking()
 const episode = computed(() => library.records.episodes.get(desk.placing ?? ''))
 const show = computed(() => (episode.value ? library.records.shows.get(episode.value.show) : undefined))
 const slots = computed(() => (show.value ? board.openOf(show.value, 8) : []))
 const numbers = computed(() => (show.value ? board.numbers.get(show.value.id)?.open : undefined))
+const why = (day: string) =>
+  show.value && episode.value ? ranking.why(show.value, day, episode.value) : undefined
 const own = ref(false)
 const day = ref(board.today)
 const time = ref('17:00')
+watch(
+  show,
+  () => {
+    time.value = show.value?.rhythm.time ?? '17:00'
+  },
+  { immediate: true },
+)
 const list = ref<HTMLElement>()
 
 onMounted(() => {
@@ -68,9 +78,7 @@ function move(event: KeyboardEvent) {
               <strong class="text-ink">{{
                 board.keptFor(slot.show, slot.original)?.reservation.name
               }}</strong></template
-            ><template v-if="episode && outOfWindow(episode.nature, slot.day)"
-              >, <Flag :size="9" />{{ outOfWindow(episode.nature, slot.day) }}</template
-            ></span
+            ><template v-if="why(slot.day)">, <Flag :size="9" />{{ why(slot.day) }}</template></span
           >
         </button>
       </li>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
+import { writeEpisode } from '@core/commands/episode'
 import { readyCurve, spareStanding, type PastRelease } from '@core/plan/ready'
 import { sixLamps } from '@core/recipe/lamps'
 import type { Show, Step } from '@core/model'
@@ -8,6 +9,7 @@ import { sayAway, sayDay } from '@core/rhythm/days'
 import { releaseOf } from '@core/rhythm/slots'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
+import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
 
@@ -15,6 +17,7 @@ import Glyph from '@app/ui/Glyph.vue'
 const { show, plain = false } = defineProps<{ show: Show; plain?: boolean }>()
 const board = useBoard()
 const desk = useDesk()
+const library = useLibrary()
 const router = useRouter()
 const ahead = computed(() => board.readyRun(show))
 const spares = computed(() =>
@@ -31,6 +34,11 @@ const spares = computed(() =>
       ),
     })),
 )
+/** Ready, on no slot, and not kept as a spare. */
+const idle = computed(() => board.unplaced.filter((c) => c.show.id === show.id && c.standing.ready))
+function keepAsSpare(episode: string) {
+  void library.perform(writeEpisode, { episode, typed: { spare: true }, what: 'that it is a spare' }, 'aloud')
+}
 const kept = computed(() => spares.value.filter((s) => s.card.standing.ready && s.is.is !== 'stale').length)
 const readyAt = (steps: readonly Step[]): number | undefined => {
   const done = steps
@@ -99,8 +107,8 @@ const wishAt = computed(
     <p v-if="ahead.breaks">
       <Flag v-if="ahead.weeks < 1" :size="9" />{{
         ahead.used > 0
-          ? `with ${ahead.used === 1 ? 'a spare' : `${ahead.used} spares`} it`
-          : 'as it stands it'
+          ? `if you stop now, with ${ahead.used === 1 ? 'a spare' : `${ahead.used} spares`}, it`
+          : 'if you stop now, it'
       }}
       would break {{ sayDay(ahead.breaks, board.today) }}, {{ sayAway(ahead.breaks, board.today) }}
     </p>
@@ -120,6 +128,10 @@ const wishAt = computed(
       <Flag :size="9" /><span class="late"
         >{{ s.card.title }} {{ s.is.is === 'stale' ? 'is stale' : `goes stale in ${s.is.left} d` }}</span
       >
+    </p>
+    <p v-for="c in idle" :key="`${c.episode.id} idle`" class="flex items-center gap-2">
+      {{ c.title }} is ready and on no slot
+      <button class="btn btn-small" @click="keepAsSpare(c.episode.id)">Keep it as a spare</button>
     </p>
     <p v-for="d in ahead.tooEarly" :key="d">
       <Flag :size="9" />topical and ready early: {{ sayDay(d) }} may go stale

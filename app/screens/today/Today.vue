@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { markReleased } from '@core/commands/release'
-import { moveToNextOpen } from '@core/commands/schedule'
 import { putAway, tickStep } from '@core/commands/steps'
 import { markStanding } from '@core/commands/standing'
 import { occurrencesOf } from '@core/plan/standing'
@@ -23,6 +22,7 @@ import LampMark from '@app/ui/LampMark.vue'
 import { download } from '@app/ui/download'
 import NextOut from './NextOut.vue'
 import WantToKnow from './WantToKnow.vue'
+import WereTheyOut from './WereTheyOut.vue'
 import type { Step } from '@core/model'
 import { stepGoal, stepTicks } from '../episode/steps'
 
@@ -241,7 +241,9 @@ function open(card: Card, stepId?: string) {
     params: { code: card.episode.code, stage: state ? stepGoal(card, state.step) : undefined },
   })
 }
+const several = useTemplateRef<InstanceType<typeof WereTheyOut>>('several')
 async function out() {
+  if (several.value) return several.value.answer()
   const card = overdue.value
   if (!card) return
   const first = board.released.length === 0
@@ -333,8 +335,9 @@ useKeys({
         </div>
       </header>
 
+      <WereTheyOut v-if="board.overdue.length > 1" ref="several" />
       <section
-        v-if="overdue"
+        v-else-if="overdue"
         class="panel border-lamp-line p-4 flex flex-wrap items-center gap-4"
         aria-labelledby="isout"
       >
@@ -351,12 +354,7 @@ useKeys({
             >
           </p>
         </div>
-        <button
-          class="btn"
-          @click="library.perform(moveToNextOpen, { episode: overdue.episode.id }, 'aloud')"
-        >
-          Not yet, next open slot
-        </button>
+        <button class="btn" @click="desk.missed = overdue.episode.id">Not yet…</button>
         <button class="btn btn-main" @click="out">Yes, it is out <span class="key">Y</span></button>
       </section>
 

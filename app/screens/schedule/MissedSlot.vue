@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { putOnNext, skipMissed } from '@core/commands/missed'
+import { markReleased } from '@core/commands/release'
+import { moveToNextOpen } from '@core/commands/schedule'
+import { applied, type Change } from '@core/commands/change'
+import { sayAway, sayDay } from '@core/rhythm/days'
+import { releaseOf } from '@core/rhythm/slots'
+import { useBoard } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
+import { useLibrary } from '@app/stores/library'
+import Sheet from '@app/ui/Sheet.vue'
+
+/** An episode that did not go out in time: what can be done, each with what it would do, in one place. */
+const library = useLibrary()
+const board = useBoard()
+const desk = useDesk()
+const card = computed(() => board.card(desk.missed ?? ''))
+function close() {
+  desk.missed = undefined
+}
+/** Which releases some changes move, in words. */
+function moves(changes: readonly Change[]): string {
+  const after = applied(library.records, changes)
+  const moved = changes.flatMap((c) => {
+    if (c.table !== 'episodes' || !c.after) return []
+    const show = after.shows.get(c.after.show)
+    const release = show && releaseOf(c.after, show)
+    return release ? [{ id: c.id, day: release.day }] : []
+  })
+  return moved
+    .map(({ id, day }) => `${board.card(id)?.number ?? ''} to ${sayDay(day)}, ${sayAway(day, board.today)}`)
+    .join('; ')
+}
+const wish = computed(() => ({ episode: desk.missed ?? '' }))
+const choices = computed(() => {
+  const next = library.look(putOnNext, wish.value)
+  const open = library.look(moveToNextOpen, wish.value)
+  const shifted = next.filter((c) => c.table === 'episodes').length
+  const release = card.value?.standing.release
+  return [
+    ...(shifted > 1
+      ? [
+          {
+            name: 'Put it on the next slot and move what follows',
+            says: moves(next),
+            act: () => library.perform(putOnNext, wish.value, 'aloud'),
+          },
+        ]
+      : []),
+    ...(open.length > 0
+      ? [
+          {
+            name: 'Put it on the next open slot',
+            says: moves(open),
+            act: () => library.perform(moveToNextOpen, wish.value, 'aloud'),
+          },
+        ]
+      : []),
+    {
+      name: 'Release it late, now',
+      says: `It is out today${release ? `, ${sayAway(release.day, board.today).replace(' ago', '')} after its day` : ''}; its number is fixed.`,
+      act: () => library.perform(markReleased, { ...wish.value, late: true }, 'aloud'),
+    },
+    ...(card.value?.episode.place.on === 'slot'
+      ? [
+          {
+            name: 'Skip the slot',
+            says: 'The slot is left out once; the episode stays in work, without a date.',
+            act: () => library.perform(skipMissed, wish.value, 'aloud'),
+          },
+        ]
+      : []),
+  ]
+})
+async function take(act: () => Promise<{ ok: boolean }>) {
+  if ((await act()).ok) close()
+}
+</script>
+
+<template>
+  <Sheet :open="true" title="It did not go out" @close="close">
+    <p v-if="card" class="sub mb-3">
+      <span class="num">{{ card.number }}</span> {{ card.title
+      }}<template v-if="card.standing.release"
+        >, was to go out {{ sayDay(card.standing.release.day) }},
+        {{ sayAway(card.standing.release.day, board.today) }}</template
+      >
+    </p>
+    <ul class="grid gap-2" aria-label="What can be done">
+      <li v-for="c in choices" :key="c.name">
+        <button
+          class="w-full text-left border border-line rounded-control px-3 py-2 hover:bg-raised"
+          @click="take(c.act)"
+        >
+          <span class="block font-semibold">{{ c.name }}</span><span class="sub block">{{ c.says }}</span>
+        </button>
+      </li>
+    </ul>
+  </Sheet>
+</template>
