@@ -6,11 +6,13 @@ import { useDesk } from './stores/desk'
 import { useLibrary } from './stores/library'
 import { usePictures } from './stores/pictures'
 import { typingIn, useKeys } from './ui/keys'
+import Guarded from './screens/shell/Guarded.vue'
 import Opening from './screens/shell/Opening.vue'
 import Strip from './screens/shell/Strip.vue'
 import TopBar from './screens/shell/TopBar.vue'
 import Trouble from './screens/shell/Trouble.vue'
 
+const SetAside = defineAsyncComponent(() => import('./screens/shell/SetAside.vue'))
 const Sayings = defineAsyncComponent(() => import('./screens/shell/Sayings.vue'))
 const loadFinder = () => import('./screens/shell/Finder.vue')
 const Finder = defineAsyncComponent(loadFinder)
@@ -67,7 +69,13 @@ async function fetched(part: () => Promise<void>): Promise<void> {
     await fetched(part)
   }
 }
+/** Come back to, the page looks whether the store is still its own and what it has missed. */
+function back() {
+  if (document.visibilityState === 'visible' && library.state === 'open') void library.check()
+}
 onMounted(() => {
+  window.addEventListener('focus', back)
+  document.addEventListener('visibilitychange', back)
   void library.open()
   // The finder is fetched ahead, so that what is typed right behind its key is not lost.
   setTimeout(() => {
@@ -194,9 +202,10 @@ onMounted(() => {
     <Trouble v-if="library.trouble" />
     <template v-if="library.state === 'open'">
       <TopBar v-if="!welcoming && !library.isNew" />
-      <Strip v-if="!route.meta.bare && board.shows.length > 0" />
+      <SetAside v-if="library.aside.length > 0" />
+      <Guarded what="The strip"><Strip v-if="!route.meta.bare && board.shows.length > 0" /></Guarded>
       <main id="screen" tabindex="-1" class="outline-none">
-        <RouterView />
+        <Guarded what="This screen"><RouterView /></Guarded>
       </main>
       <Sayings v-if="library.saying" />
       <Finder v-if="desk.finder" />

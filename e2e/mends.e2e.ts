@@ -7,7 +7,7 @@ test('days that are lost come with what would mend it, the loss counted in; one 
   page,
 }) => {
   await demo(page, '/week')
-  await expect(page.getByRole('button', { name: /^HH 19 .*: tight/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^HH 19 .*: unlikely/ })).toBeVisible()
   for (const d of ['Wed 25 Nov', 'Thu 26 Nov'])
     await page.getByRole('checkbox', { name: `Choose ${d}` }).check()
   const breaks = page.getByRole('list', { name: 'What it does to the releases' })
@@ -33,12 +33,12 @@ test('a freed evening is looked at with its hours before it is taken, and the pl
   page,
 }) => {
   await demo(page, '/week')
-  await expect(page.getByRole('button', { name: /^HH 19 .*: tight/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^HH 19 .*: unlikely/ })).toBeVisible()
   await page.getByRole('checkbox', { name: 'Choose Sat 28 Nov' }).check()
   await page.getByLabel('Hours on each day chosen').fill('5')
   await expect(page.getByText('With 5 h each:')).toBeVisible()
   await expect(page.getByRole('list', { name: 'What it does to the releases' })).toContainText(
-    /HH 19 .*tight \d+ % →/,
+    /HH 19 .*unlikely \d+ % →/,
   )
   await page.getByRole('button', { name: '5 h each' }).click()
   await expect(day(page, 'Sat 28 Nov')).toContainText('of 5 h')
@@ -53,7 +53,7 @@ test('Countdown: a spare is carried from its dock onto an open slot; Month says 
     .getByRole('button', { name: /^Leathering a pair of oars, spare/ })
     .dragTo(page.getByRole('button', { name: /^#46 open, Thu 24 Dec/ }).last())
   await expect(
-    page.getByText(/Put “Leathering a pair of oars” on Thu 24 Dec, 17:00\. It is kept for Kelpline Rope/),
+    page.getByText(/Put “Leathering a pair of oars” on Thu 24 Dec, 17:00, with the read for Kelpline Rope/),
   ).toBeVisible()
   await page.goto('/schedule/month')
   const card = page.getByRole('button', { name: /^#42 Steaming oak ribs.*Alt/ })
@@ -76,7 +76,7 @@ test('a forecast tries another step than the one that decides, and more hours on
   page,
 }) => {
   await demo(page, '/schedule')
-  await page.getByRole('button', { name: 'HH 19: tight. Open its forecast' }).click()
+  await page.getByRole('button', { name: 'HH 19: unlikely. Open its forecast' }).click()
   const rows = page.getByRole('table', { name: 'What if, with before and after' })
   await page.getByText('Other days, another step').click()
   await page.getByLabel('Which step').selectOption('First cut')

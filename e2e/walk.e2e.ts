@@ -129,7 +129,7 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await expect(page.getByRole('link', { name: /^Script: working|^Script: open/ })).toBeVisible()
     await beat('How it is done').fill(
       Array.from(
-        { length: 12 },
+        { length: 38 },
         () => 'Slide the sleeve over the rib and let the steam do the work for a quarter of an hour.',
       ).join(' '),
     )

@@ -1,5 +1,6 @@
 import Dexie, { type Table } from 'dexie'
 import type { FileRecord } from '@core/commands/change'
+import type { Aside } from '@core/formats/backup'
 import type { JournalLine, RecordOf, TableName } from '@core/model'
 
 /** A remark about the store itself, such as the schema's version. */
@@ -25,9 +26,10 @@ export class Store extends Dexie {
   declare journal: Table<JournalLine, number>
   declare files: Table<FileRecord, string>
   declare meta: Table<Meta, string>
+  declare aside: Table<Aside, string>
 
   constructor(name: string) {
-    super(name, { chromeTransactionDurability: 'relaxed' })
+    super(name, { chromeTransactionDurability: 'strict' })
     this.version(1).stores({
       shows: 'id',
       outlets: 'id',
@@ -42,6 +44,7 @@ export class Store extends Dexie {
     })
     this.version(2).stores({ keywords: 'id, show' })
     this.version(3).stores({ standing: 'id', busy: 'id', reservations: 'id', launches: 'id' })
+    this.version(4).stores({ aside: 'key' })
   }
 
   /** The table of a record type, for code that goes over all of them. */

@@ -1,6 +1,6 @@
 import type { Table } from 'dexie'
 import { merged } from '@core/commands/change'
-import type { JournalLine } from '@core/model'
+import type { Change, JournalLine } from '@core/model'
 
 /** How many of the last lines keep what undo needs; older ones keep their sentence. */
 const undoable = 200
@@ -10,8 +10,8 @@ const together = 60_000
 /** Adds a line to the journal inside the write's own transaction, or lengthens the last one where both have the same merge key. What was undone can no longer be done again. */
 export async function writeLine(
   journal: Table<JournalLine, number>,
-  line: Omit<JournalLine, 'seq' | 'state'>,
-): Promise<void> {
+  line: Omit<JournalLine, 'seq' | 'state' | 'from'>,
+): Promise<number> {
   const lately = await journal.orderBy('seq').reverse().limit(20).toArray()
   const last = lately[0]
   if (
@@ -22,12 +22,17 @@ export async function writeLine(
     last.tab === line.tab &&
     Date.parse(line.at) - Date.parse(last.at) < together
   ) {
-    await journal.put({ ...last, sentence: line.sentence, changes: merged(last.changes, line.changes) })
-    return
+    await journal.put({
+      ...last,
+      sentence: line.sentence,
+      changes: merged(last.changes, line.changes),
+      rev: line.rev,
+    })
+    return last.seq
   }
   const seq = (last?.seq ?? 0) + 1
   await Promise.all([
-    journal.add({ ...line, seq, state: 'done' }),
+    journal.add({ ...line, from: line.rev, seq, state: 'done' }),
     lately.some((l) => l.state === 'undone')
       ? journal
           .where('seq')
@@ -47,4 +52,25 @@ export async function writeLine(
           })
       : 0,
   ])
+  return seq
+}
+
+/**
+ * What was written since a count, as far as the journal still knows it: the changes, oldest first; nothing where it has forgotten some of it.
+ * Lines that were lengthened or turned carry the counts from their first to their last writing.
+ */
+export async function changesSince(
+  journal: Table<JournalLine, number>,
+  seen: number,
+  rev: number,
+): Promise<Change[] | undefined> {
+  const lines = (await journal.orderBy('seq').reverse().limit(150).toArray()).filter(
+    (l) => (l.rev ?? 0) > seen,
+  )
+  const known = new Set<number>()
+  for (const l of lines)
+    for (let n = Math.max(seen + 1, l.from ?? l.rev ?? 0); n <= (l.rev ?? 0); n++) known.add(n)
+  for (let n = seen + 1; n <= rev; n++) if (!known.has(n)) return undefined
+  if (lines.some((l) => l.state === 'dropped')) return undefined
+  return lines.reverse().flatMap((l) => l.changes)
 }

@@ -8,24 +8,20 @@ import {
   type Done,
 } from '@core/commands/change'
 import { withFollowOns } from '@core/commands/follow'
-import {
-  emptyRecords,
-  tableNames,
-  type Episode,
-  type Id,
-  type JournalLine,
-  type Records,
-  type Step,
-} from '@core/model'
+import { emptyRecords, tableNames, type Id, type JournalLine, type Records, type Step } from '@core/model'
 import { migrate, schemaVersion } from '@core/model/migrations'
 import { fine, refused, type Problem, type Result } from '@core/result'
+import { upheld } from '@core/commands/uphold'
+import type { Aside } from '@core/formats/backup'
 import { newId, now } from './clock'
+import { Gone, Missed, Overtaken, commit, inOneWrite, put, revisionOf } from './commit'
 import { Store } from './database'
 import { problemOf } from './problems'
-import { writeLine } from './journal'
+import { changesSince, writeLine } from './journal'
+import { checkedRows, readStore, readerOf, setAside, settledRows } from './reading'
 
 /** What other tabs are told. */
-type Message = { kind: 'changed'; changes: Change[] } | { kind: 'reload' }
+type Message = { kind: 'changed'; changes: Change[]; rev: number } | { kind: 'reload' }
 
 /** What the library tells those who watch it. */
 export interface Watcher {
@@ -33,6 +29,8 @@ export interface Watcher {
   changed: () => void
   /** Something could not be stored; what was shown has been taken back. */
   trouble: (problem: Problem) => void
+  /** Records that could not be read are set aside; all of them. */
+  aside?: (aside: readonly Aside[]) => void
 }
 
 interface Waiting {
@@ -53,6 +51,10 @@ export class Library {
   private readonly loaded = new Set<Id>()
   private readonly queue: Waiting[] = []
   private working: Promise<void> | undefined
+  /** The changes of a command that is being shown. */
+  private making: readonly Change[] | undefined
+  /** How often the store had been written, over all tabs, when this one last read it. */
+  private seen = 0
   private readonly channel: BroadcastChannel | undefined
 
   constructor(
@@ -60,6 +62,22 @@ export class Library {
     private readonly watcher: Watcher,
   ) {
     this.store = new Store(name)
+    // A newer page wants to bring the store up to date: this one lets it, and says so.
+    this.store.on('versionchange', () => {
+      this.store.close()
+      watcher.trouble({
+        sentence:
+          'Lamp Reel was opened anew in another tab and needs the store. Reload this page to go on here.',
+        path: 'storage',
+      })
+    })
+    this.store.on('blocked', () => {
+      watcher.trouble({
+        sentence:
+          'Another tab has an older Lamp Reel open, so the store cannot be brought up to date. Close that tab; this one then opens by itself.',
+        path: 'blocked',
+      })
+    })
     this.channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(name)
     this.channel?.addEventListener('message', (event: MessageEvent<Message>) => {
       void this.heard(event.data)
@@ -108,59 +126,79 @@ export class Library {
   }
 
   private async load(): Promise<void> {
-    const { store } = this
-    const [shows, outlets, recipes, episodes, keywords, settings, standing, busy, reservations, launches] =
-      await Promise.all([
-        store.shows.toArray(),
-        store.outlets.toArray(),
-        store.recipes.toArray(),
-        store.episodes.toArray(),
-        store.keywords.toArray(),
-        store.settings.toArray(),
-        store.standing.toArray(),
-        store.busy.toArray(),
-        store.reservations.toArray(),
-        store.launches.toArray(),
-      ])
-    const live = episodes.filter((e) => e.phase.name === 'work' || e.phase.name === 'parked').map((e) => e.id)
-    const [steps, scripts] = await Promise.all([
-      store.steps.where('episode').anyOf(live).toArray(),
-      store.scripts.bulkGet(live),
-    ])
+    const read = await readStore(this.store)
+    const { rows, aside } = await settledRows(this.store, read)
     this.loaded.clear()
-    for (const id of live) this.loaded.add(id)
+    for (const id of read.loaded) this.loaded.add(id)
+    this.seen = read.rev
     this.records = {
-      shows: byId(shows),
-      outlets: byId(outlets),
-      recipes: byId(recipes),
-      episodes: byId(episodes),
-      keywords: byId(keywords),
-      settings: byId(settings),
-      standing: byId(standing),
-      busy: byId(busy),
-      reservations: byId(reservations),
-      launches: byId(launches),
-      steps: byId(steps),
-      scripts: byId(scripts.filter((s) => s !== undefined)),
+      shows: byId(rows.shows),
+      outlets: byId(rows.outlets),
+      recipes: byId(rows.recipes),
+      episodes: byId(rows.episodes),
+      keywords: byId(rows.keywords),
+      settings: byId(rows.settings),
+      standing: byId(rows.standing),
+      busy: byId(rows.busy),
+      reservations: byId(rows.reservations),
+      launches: byId(rows.launches),
+      steps: byId(rows.steps),
+      scripts: byId(rows.scripts),
     }
     this.watcher.changed()
+    this.watcher.aside?.(aside)
+    if (read.later.length > 0) void this.lookLater(read.later)
+  }
+
+  /** Looks at the rest of a large library's episodes, a few hundred at a time; those that are damaged are set aside. */
+  private async lookLater(ids: readonly Id[]): Promise<void> {
+    for (let i = 0; i < ids.length; i += 400) {
+      await new Promise((done) => {
+        setTimeout(done, 60)
+      })
+      if (!this.store.isOpen()) return
+      const rows = ids.slice(i, i + 400).flatMap((id) => this.records.episodes.get(id) ?? [])
+      const { aside } = checkedRows('episodes', rows, readerOf('episodes'))
+      if (aside.length > 0) await this.dropped(aside)
+    }
+  }
+
+  /** Takes damaged records out of the records and the store. */
+  private async dropped(aside: readonly Aside[]): Promise<void> {
+    await setAside(this.store, aside)
+    await this.load()
+  }
+
+  /** Whether an episode's steps and script are among the records, so that nothing there means that there is nothing. */
+  isLoaded(id: Id): boolean {
+    return this.loaded.has(id)
   }
 
   /** Brings an episode's steps and script into the records where they aren't yet. */
   async ensure(ids: readonly Id[]): Promise<void> {
     const missing = ids.filter((id) => !this.loaded.has(id))
     if (missing.length === 0) return
-    const [steps, scripts] = await Promise.all([
-      this.store.steps.where('episode').anyOf(missing).toArray(),
-      this.store.scripts.bulkGet(missing),
-    ])
+    // What is on its way into the store is in it before it is read.
+    await this.settled()
+    const [rawSteps, rawScripts] = await this.store.transaction(
+      'r',
+      ['steps', 'scripts'],
+      async (): Promise<[unknown[], unknown[]]> => [
+        await this.store.rows('steps').where('episode').anyOf(missing).toArray(),
+        (await this.store.rows('scripts').bulkGet(missing)).filter((s) => s !== undefined),
+      ],
+    )
+    const steps = checkedRows('steps', rawSteps, readerOf('steps'))
+    const scripts = checkedRows('scripts', rawScripts, readerOf('scripts'))
     for (const id of missing) this.loaded.add(id)
     this.records = {
       ...this.records,
-      steps: new Map([...this.records.steps, ...byId(steps)]),
-      scripts: new Map([...this.records.scripts, ...byId(scripts.filter((s) => s !== undefined))]),
+      steps: new Map([...this.records.steps, ...byId(steps.rows)]),
+      scripts: new Map([...this.records.scripts, ...byId(scripts.rows)]),
     }
     this.watcher.changed()
+    const aside = [...steps.aside, ...scripts.aside]
+    if (aside.length > 0) await this.dropped(aside)
   }
 
   /** The steps of some episodes, read without bringing them into the records: what past work taught. */
@@ -186,7 +224,9 @@ export class Library {
     }
     const result = run()
     if (!result.ok) return Promise.resolve(result)
+    this.making = result.value.changes
     this.show(result.value.changes)
+    this.making = undefined
     return new Promise((settle) => {
       const last = this.queue.at(-1)
       const { value } = result
@@ -209,97 +249,128 @@ export class Library {
   }
 
   private async work(): Promise<void> {
-    for (let next = this.queue.shift(); next; next = this.queue.shift()) {
-      const result = await this.written(next)
-      next.settle(result)
-      // A refusal concerns this change alone; a store that fails, all that waits for it.
-      if (!result.ok && result.problem.path === 'storage') {
-        for (const rest of this.queue.splice(0)) {
-          await this.refresh(rest.done.changes)
-          rest.settle(result)
-        }
-        this.watcher.trouble(result.problem)
+    while (this.queue.length > 0) {
+      // All that waits is written at once: the fewer turns, the less can be lost when the tab is killed.
+      const batch = this.queue.splice(0)
+      try {
+        await this.written(batch)
+      } catch (error) {
+        if (error instanceof Overtaken || error instanceof Missed) await this.anew(batch)
+        else await this.failed(batch, error)
       }
     }
     this.working = undefined
   }
 
-  private async written(waiting: Waiting): Promise<Result<Done>> {
-    let { done } = waiting
+  private async written(batch: readonly Waiting[]): Promise<void> {
+    const { rev, lines } = await commit(
+      this.store,
+      batch.map((w) => w.done),
+      this.seen,
+      this.tab,
+    )
+    this.seen = rev
+    this.tell(
+      batch.flatMap((w) => w.done.changes),
+      rev,
+    )
+    batch.forEach((w, i) => {
+      w.settle(fine({ ...w.done, line: lines[i] }))
+    })
+  }
+
+  private tell(changes: Change[], rev: number): void {
+    this.channel?.postMessage({ kind: 'changed', changes, rev } satisfies Message)
+  }
+
+  /** The store fails: what was shown is taken back, and all that waits with it. */
+  private async failed(batch: readonly Waiting[], error: unknown): Promise<void> {
+    const problem = problemOf(error)
+    const all = [...batch, ...this.queue.splice(0)]
+    if (!(error instanceof Gone)) await this.refresh(all.flatMap((w) => w.done.changes))
+    for (const w of all) w.settle({ ok: false, problem })
+    this.watcher.trouble(problem)
+  }
+
+  /** Does again, one after another, what was overtaken by another tab, upon what that one left. */
+  private async anew(batch: readonly Waiting[]): Promise<void> {
+    const all = [...batch, ...this.queue.splice(0)]
+    await this.refresh(all.flatMap((w) => w.done.changes))
+    for (const w of all) w.settle(await this.once(w))
+  }
+
+  private async once(waiting: Waiting): Promise<Result<Done>> {
     for (let attempt = 0; ; attempt++) {
       try {
-        await this.commit(done)
-        this.channel?.postMessage({ kind: 'changed', changes: done.changes } satisfies Message)
-        return fine(done)
-      } catch (error) {
-        await this.refresh(done.changes)
-        if (!(error instanceof Overtaken) || attempt > 3) return { ok: false, problem: problemOf(error) }
-        this.show(
-          error.theirs.map((after) => ({ table: 'episodes', id: after.id, before: undefined, after })),
-        )
-        const again = waiting.run()
+        await this.catchUp()
+        const again = await this.upon(waiting)
         if (!again.ok) return again
-        done = again.value
-        this.show(done.changes)
+        this.show(again.value.changes)
+        waiting.done = again.value
+        const { rev, lines } = await commit(this.store, [again.value], this.seen, this.tab)
+        this.seen = rev
+        this.tell(again.value.changes, rev)
+        return fine({ ...again.value, line: lines[0] })
+      } catch (error) {
+        await this.refresh(waiting.done.changes)
+        if (error instanceof Overtaken && attempt < 6)
+          this.show(
+            error.theirs.map((after) => ({ table: 'episodes', id: after.id, before: undefined, after })),
+          )
+        else if (!(error instanceof Missed) || attempt >= 6) {
+          const problem = problemOf(error)
+          if (problem.path === 'storage') this.watcher.trouble(problem)
+          return { ok: false, problem }
+        }
       }
     }
   }
 
-  private async commit(done: Done): Promise<void> {
-    const { store } = this
-    await store.transaction(
-      'rw',
-      [...new Set([...done.changes.map((c): string => c.table), 'journal', 'files'])],
-      async () => {
-        // All at once: the fewer turns a write takes, the less can be lost when the tab is killed.
-        await Promise.all([
-          this.put(done.changes),
-          ...(done.files ?? []).map((file) => store.files.put(file)),
-          writeLine(store.journal, {
-            at: new Date(now()).toISOString(),
-            sentence: done.sentence,
-            about: done.about,
-            tab: this.tab,
-            changes: done.changes,
-            ...(done.merge === undefined ? {} : { merge: done.merge }),
-          }),
-        ])
-      },
+  /**
+   * What was done, upon what stands by now: what was typed goes field by field into the stored record, everything else is run again. Refused
+   * where it would write over a record that this page had never read.
+   */
+  private async upon({ done, run }: Waiting): Promise<Result<Done>> {
+    if (done.merge !== undefined) {
+      const stored = await Promise.all(done.changes.map((c) => this.store.rows(c.table).get(c.id)))
+      const theirs = new Map(done.changes.map((c, i) => [c, stored[i]]))
+      return upheld(done, (c) => theirs.get(c))
+    }
+    const again = run()
+    if (!again.ok) return again
+    const unread = new Set(
+      done.changes.filter((c) => c.before === undefined).map((c) => `${c.table}/${c.id}`),
     )
+    const over = again.value.changes.some((c) => c.before !== undefined && unread.has(`${c.table}/${c.id}`))
+    return over
+      ? refused(
+          'There is more here than this page had read, so nothing was written over it. Look at it, then do it again.',
+          'records',
+        )
+      : again
   }
 
-  /** Writes changes inside a transaction; throws `Overtaken` where a record is not what it was before. */
-  private async put(changes: readonly Change[]): Promise<void> {
-    const stored = await Promise.all(changes.map((change) => this.store.rows(change.table).get(change.id)))
-    if (changes.some((change, i) => !same(stored[i], change.before))) throw new Overtaken()
-    const there = await this.onTheirSlots(changes)
-    if (there.length > 0) throw new Overtaken(there)
-    await Promise.all(
-      changes.map((change) =>
-        change.after === undefined
-          ? this.store.rows(change.table).delete(change.id)
-          : this.store.rows(change.table).put(change.after),
-      ),
-    )
+  /** Reads what other tabs wrote since this one last did: by the journal where it knows, else everything anew. */
+  async catchUp(): Promise<void> {
+    const rev = await revisionOf(this.store)
+    if (rev === this.seen) return
+    const changes = await changesSince(this.store.journal, this.seen, rev)
+    if (!changes) {
+      await this.load()
+      return
+    }
+    await this.refresh(changes)
+    this.seen = Math.max(this.seen, rev)
   }
 
-  /** Episodes that another tab has put, unseen here, on a slot that some changes fill. */
-  private async onTheirSlots(changes: readonly Change[]): Promise<Episode[]> {
-    const placed = changes.flatMap((c) =>
-      c.table === 'episodes' &&
-      c.after?.phase.name === 'work' &&
-      c.after.place.on === 'slot' &&
-      !same(c.after.place, c.before?.place)
-        ? [c.after]
-        : [],
-    )
-    if (placed.length === 0) return []
-    const own = new Set(changes.map((c) => c.id))
-    return this.store.episodes
-      .where('phase.name')
-      .equals('work')
-      .filter((e) => !own.has(e.id) && placed.some((p) => p.show === e.show && same(p.place, e.place)))
-      .toArray()
+  /** Looks whether the store is still ours and whether something was missed: after sleep, or when the tab is come back to. */
+  async check(): Promise<void> {
+    try {
+      await this.settled()
+      await this.catchUp()
+    } catch (error) {
+      if (error instanceof Gone) this.watcher.trouble(problemOf(error))
+    }
   }
 
   /** Takes back the last thing that was done, or does again what was taken back last; says which. */
@@ -307,28 +378,75 @@ export class Library {
     await this.settled()
     const { store } = this
     const wanted = way === 'undo' ? 'done' : 'undone'
-    try {
-      const line = await store.transaction('rw', [...tableNames, 'journal'], async () => {
-        const last = await store.journal.orderBy('seq').reverse().limit(300).toArray()
-        const found =
-          way === 'undo'
-            ? last.find((l) => l.state === wanted && l.changes.length > 0)
-            : last.filter((l) => l.state === wanted).at(-1)
-        if (!found) return undefined
-        await this.put(way === 'undo' ? inverse(found.changes) : found.changes)
-        await store.journal.put({ ...found, state: way === 'undo' ? 'undone' : 'done' })
-        return found
-      })
-      if (!line)
-        return refused(way === 'undo' ? 'There is nothing to take back.' : 'There is nothing to do again.')
+    const turned = await this.inOne(async (rev) => {
+      const last = await store.journal.orderBy('seq').reverse().limit(300).toArray()
+      const line =
+        way === 'undo'
+          ? last.find((l) => l.state === wanted && l.changes.length > 0)
+          : last.filter((l) => l.state === wanted).at(-1)
+      if (!line) return undefined
       const changes = way === 'undo' ? inverse(line.changes) : line.changes
-      this.show(changes)
-      this.channel?.postMessage({ kind: 'changed', changes } satisfies Message)
-      return fine(line.sentence)
+      await put(store, changes)
+      await store.journal.put({ ...line, state: way === 'undo' ? 'undone' : 'done', from: rev, rev })
+      return { changes, sentence: line.sentence }
+    }, 'What followed it stands in the way: another change has altered the same since.')
+    if (!turned.ok) return turned
+    return turned.value
+      ? fine(turned.value.sentence)
+      : refused(way === 'undo' ? 'There is nothing to take back.' : 'There is nothing to do again.')
+  }
+
+  /**
+   * Takes back one thing that was done, wherever it stands in the row: the last one as undo does, an earlier one as a step of its own that can
+   * itself be taken back. Refused where something later depends on it.
+   */
+  async takeBack(lines: readonly number[]): Promise<Result<string>> {
+    await this.settled()
+    const { store } = this
+    const taken = await this.inOne(async (rev) => {
+      const found = (await store.journal.bulkGet([...lines])).filter((l) => l !== undefined)
+      const mine = found
+        .filter((l) => l.state === 'done' && l.changes.length > 0)
+        .sort((a, b) => b.seq - a.seq)
+      const first = mine[0]
+      if (!first) return undefined
+      const changes = inverse(mine.map((l) => l.changes).reduceRight(merged, []))
+      await put(store, changes)
+      const last = await store.journal.orderBy('seq').reverse().first()
+      const sentence = mine.length === 1 ? first.sentence : `${mine.length} changes`
+      if (mine.length === 1 && last?.seq === first.seq)
+        await store.journal.put({ ...first, state: 'undone', from: rev, rev })
+      else
+        await writeLine(store.journal, {
+          at: new Date(now()).toISOString(),
+          sentence: `Taken back: ${sentence}`,
+          about: [...new Set(mine.flatMap((l) => l.about))],
+          tab: this.tab,
+          changes,
+          rev,
+        })
+      return { changes, sentence }
+    }, 'Something that was done later builds on it. Take that back first.')
+    if (!taken.ok) return taken
+    return taken.value ? fine(taken.value.sentence) : refused('It has been taken back already.')
+  }
+
+  private async inOne<T extends { changes: Change[] }>(
+    work: (rev: number) => Promise<T | undefined>,
+    overtaken: string,
+  ): Promise<Result<T | undefined>> {
+    try {
+      await this.catchUp()
+      const { rev, value } = await inOneWrite(this.store, work)
+      this.show(value?.changes ?? [])
+      if (rev === this.seen + 1) this.seen = rev
+      if (value) this.tell(value.changes, rev)
+      return fine(value)
     } catch (error) {
-      return error instanceof Overtaken
-        ? refused('What followed it stands in the way. Reload the page, then try again.')
-        : { ok: false, problem: problemOf(error) }
+      if (error instanceof Overtaken) return refused(overtaken)
+      const problem = problemOf(error)
+      if (error instanceof Gone) this.watcher.trouble(problem)
+      return { ok: false, problem }
     }
   }
 
@@ -354,29 +472,37 @@ export class Library {
 
   private show(changes: readonly Change[]): void {
     if (changes.length === 0) return
-    for (const c of changes) if (c.table === 'episodes') this.loaded.add(c.id)
+    // What is new has all its steps and its script among these changes; what was there before may not.
+    for (const c of changes)
+      if (c.table === 'episodes' && c.before === undefined && c.after && !this.records.episodes.has(c.id))
+        this.fresh(c.id, changes)
     this.records = applied(this.records, changes)
     this.watcher.changed()
   }
 
+  /** An episode that was made here, just now, is whole among the records; one that another tab made is read when it is asked for. */
+  private fresh(id: Id, changes: readonly Change[]): void {
+    if (this.making === changes) this.loaded.add(id)
+  }
+
   private async heard(message: Message): Promise<void> {
-    if (message.kind === 'reload') await this.load()
-    else {
+    try {
       await this.settled()
-      await this.refresh(message.changes)
+      if (message.kind === 'reload') await this.load()
+      else if (message.rev === this.seen + 1) {
+        this.seen = message.rev
+        await this.refresh(message.changes)
+      } else await this.catchUp()
+    } catch (error) {
+      if (error instanceof Gone) this.watcher.trouble(problemOf(error))
     }
   }
 
-  /** Reads the records that some changes touch anew from the store. */
+  /** Reads the records that some changes touch anew from the store, each once. */
   private async refresh(changes: readonly Change[]): Promise<void> {
     try {
-      const fresh: Change[] = []
-      for (const change of changes) {
-        const before = change.after ?? change.before
-        if (before === undefined) continue
-        fresh.push(await this.stored(change))
-      }
-      this.show(fresh)
+      const once = new Map(changes.map((c) => [`${c.table}/${c.id}`, c]))
+      this.show(await Promise.all([...once.values()].map((change) => this.stored(change))))
     } catch {
       this.show(inverse(changes))
     }
@@ -413,17 +539,6 @@ export class Library {
   }
 }
 
-/** Another tab changed the record first. */
-class Overtaken extends Error {
-  constructor(readonly theirs: Episode[] = []) {
-    super()
-  }
-}
-
 function byId<R extends { id: string }>(rows: readonly R[]): Map<string, R> {
   return new Map(rows.map((r) => [r.id, r]))
-}
-
-function same(a: unknown, b: unknown): boolean {
-  return a === b || JSON.stringify(a) === JSON.stringify(b)
 }

@@ -1,7 +1,14 @@
 import type { Problem } from '@core/result'
+import { Gone } from './commit'
 
 /** What a failure of the store means to a person, and the way out. */
 export function problemOf(error: unknown): Problem {
+  if (error instanceof Gone)
+    return {
+      sentence:
+        'The browser has emptied Lamp Reel’s store, or another page deleted it. What is on screen is still held here: put it back, or download it as a back-up, before this page is closed.',
+      path: 'gone',
+    }
   const name = error instanceof Error ? `${error.name} ${error.message}` : String(error)
   if (/quota/i.test(name))
     return {

@@ -1,11 +1,13 @@
-import { readBackup, writeBackup, type Whole } from '@core/formats/backup'
+import { readBackup, writeBackup, type Aside, type Whole } from '@core/formats/backup'
+import { faultsOf } from '@core/formats/whole-check'
 import { filesOf } from '@core/commands/files'
-import { tableNames } from '@core/model'
+import { JournalLine, tableNames, type RecordOf, type TableName } from '@core/model'
 import { schemaVersion } from '@core/model/migrations'
 import { fine, type Result } from '@core/result'
 import { now } from './clock'
 import type { Store } from './database'
 import type { Library } from './library'
+import { asideOf, checkedRows, readerOf } from './reading'
 import { problemOf } from './problems'
 
 /** Reads everything that a world's store holds, in one transaction. */
@@ -27,6 +29,7 @@ export async function wholeOf(store: Store): Promise<Whole> {
     },
     journal: await store.journal.toArray(),
     files: await store.files.toArray(),
+    aside: await store.aside.toArray(),
   }))
 }
 
@@ -37,18 +40,124 @@ export async function replaceWhole(
   remarks: { key: string; value: string | number }[] = [],
 ): Promise<void> {
   await store.transaction('rw', store.tables, async () => {
+    // Counted as a write, so that every tab notices.
+    const rev = (await store.meta.get('rev'))?.value
     for (const table of store.tables) await table.clear()
     for (const name of tableNames) await store.rows(name).bulkAdd(whole.tables[name])
     await store.journal.bulkAdd(whole.journal)
     await store.files.bulkAdd(whole.files)
-    await store.meta.bulkAdd([{ key: 'schema', value: schemaVersion }, ...remarks])
+    await store.aside.bulkAdd([...new Map((whole.aside ?? []).map((a) => [a.key, a])).values()])
+    await store.meta.bulkAdd([
+      { key: 'schema', value: schemaVersion },
+      { key: 'rev', value: (typeof rev === 'number' ? rev : 0) + 1 },
+      ...remarks,
+    ])
   })
 }
 
 /** The whole world as a back-up zip. */
 export async function backupOf(library: Library): Promise<Uint8Array> {
   await library.settled()
-  return writeBackup(await wholeOf(library.store), new Date(now()).toISOString())
+  return writeBackup(restorable(await wholeOf(library.store)), new Date(now()).toISOString())
+}
+
+/** A back-up of what this page still holds, for when the store is gone. */
+export function backupOfMemory(library: Library): Uint8Array {
+  return writeBackup(restorable(memoryOf(library)), new Date(now()).toISOString())
+}
+
+/** All that this page holds of its world. */
+export function memoryOf({ records }: Library): Whole {
+  return {
+    tables: {
+      shows: [...records.shows.values()],
+      outlets: [...records.outlets.values()],
+      recipes: [...records.recipes.values()],
+      episodes: [...records.episodes.values()],
+      steps: [...records.steps.values()],
+      scripts: [...records.scripts.values()],
+      keywords: [...records.keywords.values()],
+      settings: [...records.settings.values()],
+      standing: [...records.standing.values()],
+      busy: [...records.busy.values()],
+      reservations: [...records.reservations.values()],
+      launches: [...records.launches.values()],
+    },
+    journal: [],
+    files: [],
+  }
+}
+
+/** Puts back into the store what this page still holds. */
+export async function putBack(library: Library): Promise<Result<number>> {
+  const whole = restorable(memoryOf(library))
+  try {
+    if (!library.store.isOpen()) await library.store.open()
+    await replaceWhole(library.store, whole)
+  } catch (error) {
+    return { ok: false, problem: problemOf(error) }
+  }
+  await library.reloaded()
+  return fine(whole.tables.episodes.length)
+}
+
+/** A whole that can be restored: rows that their schemas or the rules between records refuse stand beside it, set aside. */
+export function restorable(whole: Whole): Whole {
+  const aside: Aside[] = [...(whole.aside ?? [])]
+  const take = <T extends TableName>(table: T): RecordOf<T>[] => {
+    const raw: readonly unknown[] = whole.tables[table]
+    const read = checkedRows(table, raw, readerOf(table))
+    aside.push(...read.aside)
+    return read.rows
+  }
+  const right = tablesOf(take)
+  const faults = new Map(faultsOf(right).map((f) => [`${f.table}/${f.id}`, f]))
+  const keep = <T extends TableName>(table: T): RecordOf<T>[] => {
+    const rows: readonly RecordOf<T>[] = right[table]
+    return rows.filter((row) => {
+      const fault = faults.get(`${table}/${row.id}`)
+      if (fault) aside.push(asideOf(table, row, fault.why))
+      return !fault
+    })
+  }
+  const journal = whole.journal.filter((l) => JournalLine.safeParse(l).success)
+  return { tables: tablesOf(keep), journal, files: whole.files, aside }
+}
+
+function tablesOf(take: <T extends TableName>(table: T) => RecordOf<T>[]): Whole['tables'] {
+  return {
+    shows: take('shows'),
+    outlets: take('outlets'),
+    recipes: take('recipes'),
+    episodes: take('episodes'),
+    steps: take('steps'),
+    scripts: take('scripts'),
+    keywords: take('keywords'),
+    settings: take('settings'),
+    standing: take('standing'),
+    busy: take('busy'),
+    reservations: take('reservations'),
+    launches: take('launches'),
+  }
+}
+
+/** Tries to put records that were set aside back into their tables, mended or as they are; says how many went back. */
+export async function mendAside(library: Library, mended: readonly Aside[] = []): Promise<number> {
+  await library.settled()
+  const { store } = library
+  const changed = new Map(mended.map((a) => [a.key, a]))
+  const all = (await store.aside.toArray()).map((a) => changed.get(a.key) ?? a)
+  const whole = await wholeOf(store)
+  const tried: Whole = { ...whole, aside: [] }
+  for (const a of all) {
+    const rows: unknown[] = tried.tables[a.table]
+    rows.push(a.row)
+  }
+  const back = restorable(tried)
+  const left = new Set((back.aside ?? []).map((a) => a.key))
+  await replaceWhole(store, back)
+  await library.reloaded()
+  return all.filter((a) => !left.has(a.key)).length
 }
 
 /** Restores a back-up in place of all there is. Refused with a reason where it isn't right; then nothing has changed. */
@@ -107,4 +216,10 @@ export async function sweepFiles(store: Store): Promise<number> {
     await store.files.bulkDelete(orphans)
     return orphans.length
   })
+}
+
+/** Lets records go that were set aside. */
+export async function dropAside(library: Library, keys: readonly string[]): Promise<void> {
+  await library.store.aside.bulkDelete([...keys])
+  await library.reloaded()
 }

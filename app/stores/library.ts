@@ -2,19 +2,30 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { applied, type Change, type Command, type Done } from '@core/commands/change'
 import { freshSettings } from '@core/commands/settings'
+import type { Aside } from '@core/formats/backup'
 import { emptyRecords, type Id, type JournalLine, type Records, type Step } from '@core/model'
 import type { Problem, Result } from '@core/result'
 import { newId, now } from '@app/data/clock'
 import { Library } from '@app/data/library'
 import { layDemo } from '@app/data/demo'
-import { backupOf, eraseAll, restoreInto, sweepFiles } from '@app/data/whole'
+import {
+  backupOf,
+  backupOfMemory,
+  dropAside,
+  eraseAll,
+  mendAside,
+  putBack,
+  restoreInto,
+  sweepFiles,
+} from '@app/data/whole'
 import { chosenWorld, chooseWorld, servedStart, storeName, type World } from '@app/data/worlds'
 
 /** Something to say in passing. `undo` offers to take it back. */
 export interface Saying {
   text: string
   kind: 'done' | 'refused'
-  undo: boolean
+  /** The lines of the journal that undo takes back; nothing offers none. */
+  undo?: readonly number[] | undefined
 }
 
 /** The records of the world this tab is in, and the one way to change them. */
@@ -24,6 +35,8 @@ export const useLibrary = defineStore('library', () => {
   const world = ref<World>(chosenWorld())
   const trouble = shallowRef<Problem>()
   const saying = shallowRef<Saying>()
+  /** Records that could not be read. */
+  const aside = shallowRef<readonly Aside[]>([])
   const progress = shallowRef<{ what: string; share: number }>()
   const turns = ref(0)
   let library = make(world.value)
@@ -35,6 +48,9 @@ export const useLibrary = defineStore('library', () => {
       },
       trouble: (problem) => {
         trouble.value = problem
+      },
+      aside: (all) => {
+        aside.value = all
       },
     })
   }
@@ -93,7 +109,8 @@ export const useLibrary = defineStore('library', () => {
   ): Promise<Result<Done>> {
     const result = await library.perform(command, wish)
     if (!result.ok) say(result.problem.sentence, 'refused')
-    else if (quiet === 'aloud') say(result.value.sentence, 'done', true)
+    else if (quiet === 'aloud')
+      say(result.value.sentence, 'done', result.value.line === undefined ? undefined : [result.value.line])
     turns.value++
     return result
   }
@@ -105,7 +122,7 @@ export const useLibrary = defineStore('library', () => {
     return done.ok ? done.value.changes : []
   }
 
-  function say(text: string, kind: Saying['kind'] = 'done', undo = false): void {
+  function say(text: string, kind: Saying['kind'] = 'done', undo?: readonly number[]): void {
     saying.value = { text, kind, undo }
   }
 
@@ -120,6 +137,25 @@ export const useLibrary = defineStore('library', () => {
     turns.value++
   }
 
+  /** Takes back what certain lines of the journal did, wherever they stand in the row. */
+  async function takeBack(lines: readonly number[]): Promise<boolean> {
+    const taken = await library.takeBack(lines)
+    say(taken.ok ? `Taken back: ${taken.value}` : taken.problem.sentence, taken.ok ? 'done' : 'refused')
+    turns.value++
+    return taken.ok
+  }
+
+  const isLoaded = (id: Id): boolean => library.isLoaded(id)
+  const check = (): Promise<void> => library.check()
+  /** Puts back into an emptied store what this page still holds. */
+  async function restoreMemory(): Promise<Result<number>> {
+    const done = await putBack(library)
+    if (done.ok) trouble.value = undefined
+    return done
+  }
+  const memoryBackup = (): Uint8Array => backupOfMemory(library)
+  const mend = (mended: readonly Aside[] = []): Promise<number> => mendAside(library, mended)
+  const forgetAside = (keys: readonly string[]): Promise<void> => dropAside(library, keys)
   const ensure = (ids: readonly Id[]): Promise<void> => library.ensure(ids)
   const stepsOf = (ids: readonly Id[]): Promise<Step[]> => library.stepsOf(ids)
   const history = (episode: Id): Promise<JournalLine[]> => library.history(episode)
@@ -152,6 +188,14 @@ export const useLibrary = defineStore('library', () => {
     look,
     say,
     turn,
+    takeBack,
+    isLoaded,
+    check,
+    aside,
+    mend,
+    forgetAside,
+    restoreMemory,
+    memoryBackup,
     ensure,
     stepsOf,
     history,

@@ -29,6 +29,8 @@ export interface Done {
   /** Changes with the same key that follow each other become one step of undo (typing in one field). */
   merge?: string
   files?: FileRecord[]
+  /** Its line in the journal, once it is stored. */
+  line?: number | undefined
 }
 
 /** What the caller lends a command: the moment, and new ids. */

@@ -3,14 +3,42 @@ import { z } from 'zod'
 import type { FileRecord } from '../commands/change'
 import { JournalLine, schemas, tableNames, type RecordOf, type TableName } from '../model'
 import { migrate, schemaVersion, type RawTables } from '../model/migrations'
+import { filesOf } from '../commands/files'
 import { fine, refused, type Result } from '../result'
+import { deepest, faultsOf, nameOf, nestedBeyond, singular } from './whole-check'
+import { zipWithinBounds } from './zip-bounds'
 
 /** All that a browser holds: every table's rows, the journal, and the files. */
 export interface Whole {
   tables: { [T in TableName]: RecordOf<T>[] }
   journal: JournalLine[]
   files: FileRecord[]
+  /** What could not be read and was set aside, as it is. */
+  aside?: Aside[] | undefined
 }
+
+/** A record that could not be read, kept whole beside the others until it is mended or let go. */
+export const Aside = z.object({
+  key: z.string().min(1),
+  table: z.enum([
+    'shows',
+    'outlets',
+    'recipes',
+    'episodes',
+    'steps',
+    'scripts',
+    'keywords',
+    'settings',
+    'standing',
+    'busy',
+    'reservations',
+    'launches',
+  ]),
+  why: z.string(),
+  at: z.number(),
+  row: z.unknown(),
+})
+export type Aside = z.infer<typeof Aside>
 
 const Manifest = z.object({
   format: z.literal('lamp-reel back-up'),
@@ -19,6 +47,8 @@ const Manifest = z.object({
   /** FNV-1a sums of every other entry, by name. */
   sums: z.record(z.string(), z.number()),
   files: z.array(z.object({ id: z.string(), type: z.string(), entry: z.string() })),
+  /** Files whose bytes the store had lost when it was made. */
+  lost: z.array(z.string()).optional(),
 })
 
 /** FNV-1a over bytes, 32 bits: tells a damaged entry from a whole one. */
@@ -34,6 +64,10 @@ export function writeBackup(whole: Whole, madeAt: string): Uint8Array {
   for (const name of tableNames)
     entries[`records/${name}.json`] = strToU8(JSON.stringify(whole.tables[name], null, 1))
   entries['records/journal.json'] = strToU8(JSON.stringify(whole.journal))
+  if (whole.aside && whole.aside.length > 0)
+    entries['records/aside.json'] = strToU8(JSON.stringify(whole.aside, null, 1))
+  const have = new Set(whole.files.map((f) => f.id))
+  const lost = whole.tables.episodes.flatMap(filesOf).filter((id) => !have.has(id))
   const files = whole.files.map((f, i) => ({
     id: f.id,
     type: f.type,
@@ -49,6 +83,7 @@ export function writeBackup(whole: Whole, madeAt: string): Uint8Array {
     madeAt,
     sums: Object.fromEntries(Object.entries(entries).map(([name, bytes]) => [name, sumOf(bytes)])),
     files,
+    ...(lost.length > 0 ? { lost } : {}),
   }
   const zip: Zippable = { 'lamp-reel.json': strToU8(JSON.stringify(manifest, null, 2)) }
   for (const [name, bytes] of Object.entries(entries))
@@ -59,7 +94,11 @@ export function writeBackup(whole: Whole, madeAt: string): Uint8Array {
 function json(bytes: Uint8Array | undefined, name: string): Result<unknown> {
   if (!bytes) return refused(`The back-up lacks ${name}; it is not whole. Choose another back-up.`, name)
   try {
-    return fine(JSON.parse(strFromU8(bytes)))
+    const value: unknown = JSON.parse(strFromU8(bytes))
+    // The list, its rows, and what a row holds.
+    return nestedBeyond(value, deepest + 2)
+      ? refused(`${name} in the back-up is nested too deep to be one. Choose another back-up.`, name)
+      : fine(value)
   } catch {
     return refused(`${name} in the back-up is not readable. Choose another back-up.`, name)
   }
@@ -76,6 +115,8 @@ const since: Readonly<Record<string, number>> = {
 
 /** Reads a back-up and checks all of it: that it is one, whole, not newer than this program, and that every record and reference is right. */
 export function readBackup(bytes: Uint8Array): Result<Whole> {
+  const bounded = zipWithinBounds(bytes)
+  if (!bounded.ok) return bounded
   let entries: Record<string, Uint8Array>
   try {
     entries = unzipSync(bytes)
@@ -127,8 +168,24 @@ export function readBackup(bytes: Uint8Array): Result<Whole> {
     const bytesOf = entries[f.entry]
     return bytesOf ? [{ id: f.id, type: f.type, bytes: bytesOf }] : []
   })
-  const fault = brokenReference(whole.value.tables, new Set(files.map((f) => f.id)))
-  return fault ? refused(fault, 'records') : fine({ ...whole.value, files })
+  const there = new Set([...files.map((f) => f.id), ...(manifest.data.lost ?? [])])
+  const fault = brokenReference(whole.value.tables, there)
+  if (fault) return refused(fault, 'records')
+  const aside = asideOf(entries['records/aside.json'])
+  return aside.ok
+    ? fine({ ...whole.value, files, ...(aside.value.length > 0 ? { aside: aside.value } : {}) })
+    : aside
+}
+
+function asideOf(bytes: Uint8Array | undefined): Result<Aside[]> {
+  if (!bytes) return fine([])
+  const name = 'records/aside.json'
+  const rows = json(bytes, name)
+  if (!rows.ok) return rows
+  const read = z.array(Aside).safeParse(rows.value)
+  return read.success
+    ? fine(read.data)
+    : refused(`${name} in the back-up is not what Lamp Reel writes. Choose another back-up.`, name)
 }
 
 function rowsOf<T>(schema: z.ZodType<T>, rows: readonly unknown[], name: string): Result<T[]> {
@@ -193,31 +250,18 @@ function validated(raw: RawTables): Result<Omit<Whole, 'files'>> {
   })
 }
 
+/** The first thing that is wrong between the records of a back-up, named; or with the files they refer to. */
 function brokenReference(tables: Whole['tables'], files: ReadonlySet<string>): string | undefined {
-  const shows = new Set(tables.shows.map((s) => s.id))
-  const recipes = new Set(tables.recipes.map((r) => r.id))
-  const outlets = new Set(tables.outlets.map((o) => o.id))
-  const episodes = new Set(tables.episodes.map((e) => e.id))
-  for (const s of tables.shows) {
-    if (!recipes.has(s.recipe))
-      return `The show “${s.title}” refers to a recipe that the back-up lacks. Choose another back-up; nothing was changed.`
-    if ((s.recipes ?? []).some((r) => !recipes.has(r)))
-      return `The show “${s.title}” refers to a recipe that the back-up lacks. Choose another back-up; nothing was changed.`
-    if (s.outlets.some((o) => !outlets.has(o)))
-      return `The show “${s.title}” refers to an outlet that the back-up lacks. Choose another back-up; nothing was changed.`
+  const [fault] = faultsOf(tables)
+  if (fault) {
+    const rows: readonly { id: string }[] = tables[fault.table]
+    const name = nameOf(rows.find((r) => r.id === fault.id))
+    return `The ${singular[fault.table]} “${name}” cannot be taken: ${fault.why.replace(/\.$/, '')}. Choose another back-up; nothing was changed.`
   }
   for (const e of tables.episodes) {
-    if (!shows.has(e.show))
-      return `The episode “${e.title}” refers to a show that the back-up lacks. Choose another back-up; nothing was changed.`
     const lost = [...e.pictures, ...e.idea.images, ...e.idea.files].find((p) => !files.has(p.id))
     if (lost)
       return `The file “${lost.name}” of “${e.title}” is missing from the back-up. Choose another back-up; nothing was changed.`
   }
-  for (const r of tables.reservations)
-    if (!shows.has(r.show))
-      return `What is kept for “${r.name}” belongs to a show that the back-up lacks. Choose another back-up; nothing was changed.`
-  for (const s of tables.steps)
-    if (!episodes.has(s.episode))
-      return `The step “${s.name}” belongs to an episode that the back-up lacks. Choose another back-up; nothing was changed.`
   return undefined
 }

@@ -44,6 +44,9 @@ export const JournalLine = z.object({
   state: z.enum(['done', 'undone', 'dropped']),
   tab: z.string(),
   merge: z.string().optional(),
+  /** The counts of writes, over all tabs, at which it was first and last written. */
+  from: z.number().int().optional(),
+  rev: z.number().int().optional(),
   changes: z.array(Change),
 })
 export type JournalLine = z.infer<typeof JournalLine>

@@ -1,13 +1,10 @@
 import { z } from 'zod'
 import { ClockTime, Day, Id, Part, Zone, stamps } from './basics'
 import { OwnField } from './idea'
+import { RhythmStart, Rule } from './rule-check'
 
 /** What a show recurs by: an RFC 5545 recurrence rule in local time, its first date and its time of day. */
-const beat = {
-  rule: z.string().regex(/^FREQ=/, 'A rhythm needs a recurrence rule that begins with FREQ=.'),
-  start: Day,
-  time: ClockTime,
-}
+const beat = { rule: Rule, start: RhythmStart, time: ClockTime }
 export const Rhythm = z.object({
   ...beat,
   /** From date to date, both included, nothing goes out. */

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { RhythmStart, Rule } from './rule-check'
 import { ClockTime, Day, Id, Minutes, StepKind, stamps } from './basics'
 
 /** Work that belongs to no episode: once, or by a recurrence (RFC 5545) from a first date on. */
@@ -9,7 +10,7 @@ export const Standing = z.object({
   minutes: Minutes,
   when: z.discriminatedUnion('by', [
     z.object({ by: z.literal('once'), day: Day }),
-    z.object({ by: z.literal('rule'), rule: z.string().regex(/^FREQ=/), start: Day }),
+    z.object({ by: z.literal('rule'), rule: Rule, start: RhythmStart }),
   ]),
   at: ClockTime.optional(),
   /** Dates on which it is left out this once, and dates on which it was done. */

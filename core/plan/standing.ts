@@ -1,5 +1,4 @@
-import { RRule } from 'rrule'
-import type { Busy, Day, Standing } from '../model'
+import { ruleFault, type Busy, type Day, type Standing } from '../model'
 import { datesOf } from '../rhythm/rule'
 
 /** One time that standing work falls due. */
@@ -18,7 +17,7 @@ export function occurrencesOf(all: Iterable<Standing>, from: Day, to: Day): Occu
         ? work.when.day >= from && work.when.day <= to
           ? [work.when.day]
           : []
-        : readable(work.when.rule)
+        : ruleFault(work.when.rule) === undefined
           ? datesOf(
               { rule: work.when.rule, start: work.when.start, time: '09:00' },
               from > work.when.start ? from : work.when.start,
@@ -35,14 +34,6 @@ export function occurrencesOf(all: Iterable<Standing>, from: Day, to: Day): Occu
   return row.sort((a, b) =>
     a.day < b.day ? -1 : a.day > b.day ? 1 : (a.work.at ?? '99') < (b.work.at ?? '99') ? -1 : 1,
   )
-}
-
-function readable(rule: string): boolean {
-  try {
-    return RRule.parseString(rule).freq !== undefined
-  } catch {
-    return false
-  }
 }
 
 /** Minutes of each date that standing work (not skipped) and busy time take of its hours. */

@@ -1,5 +1,5 @@
 import { RRule, type Weekday } from 'rrule'
-import type { Day, Rhythm } from '../model'
+import { ruleFault, rhythmStarts, type Day, type Rhythm } from '../model'
 import { fine, refused, type Result } from '../result'
 import { dateOf, dayNumber, dayOf, weekdayName } from './days'
 
@@ -174,7 +174,9 @@ export function beatOn(rhythm: Rhythm, day: Day): NonNullable<Rhythm['also']>[nu
 const beats = new WeakMap<Rhythm, Map<Day, NonNullable<Rhythm['also']>[number] | undefined>>()
 
 function datesOfRule(rhythm: Beat, from: Day, to: Day): Day[] {
-  if (to < from) return []
+  // What is being typed may be no rule yet, or begin in the year 202.
+  if (to < from || ruleFault(rhythm.rule) !== undefined) return []
+  if (rhythm.start < rhythmStarts.first || rhythm.start > rhythmStarts.last) return []
   const options = RRule.parseString(rhythm.rule)
   const rule = new RRule({ ...options, dtstart: utc(rhythm.start), wkst: weekStart(options.wkst) })
   return rule.between(utc(from), utc(to), true).map(dateOf)

@@ -38,8 +38,10 @@ const ready = ref(false)
 watch(
   () => found.value?.id,
   async (id) => {
+    // Not read yet is not empty: nothing is shown until it is read.
+    ready.value = id === undefined || library.isLoaded(id)
     if (id) await library.ensure([id])
-    ready.value = true
+    if (id === found.value?.id) ready.value = true
   },
   { immediate: true },
 )

@@ -20,6 +20,9 @@ const library = useLibrary()
         <div class="h-full bg-lamp" :style="{ width: `${library.progress.share * 100}%` }" />
       </div>
     </template>
+    <p v-else-if="library.trouble" role="alert" class="max-w-[46ch] text-center">
+      {{ library.trouble.sentence }}
+    </p>
     <h1 v-else class="unseen">Lamp Reel is opening</h1>
   </main>
 </template>

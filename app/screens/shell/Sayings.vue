@@ -11,16 +11,18 @@ onMounted(() => {
     () => library.saying,
     (saying) => {
       if (!saying) return
-      const action = saying.undo
-        ? {
-            action: {
-              label: 'Undo',
-              onClick: () => {
-                void library.turn('undo')
+      const lines = saying.undo ?? []
+      const action =
+        lines.length > 0
+          ? {
+              action: {
+                label: 'Undo',
+                onClick: () => {
+                  void library.takeBack(lines)
+                },
               },
-            },
-          }
-        : {}
+            }
+          : {}
       if (saying.kind === 'refused') toast.error(saying.text, { duration: 9000 })
       else toast(saying.text, { duration: 6000, ...action })
     },

@@ -1,15 +1,22 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useLibrary } from '@app/stores/library'
 import { download } from '@app/ui/download'
 import Flag from '@app/ui/Flag.vue'
 
 const library = useLibrary()
 const failed = ref(false)
+const isGone = computed(() => library.trouble?.path === 'gone')
+async function putBack() {
+  const done = await library.restoreMemory()
+  if (done.ok) library.say('It is back in the store.')
+  else library.trouble = done.problem
+}
 
 async function save() {
   try {
-    download('lamp-reel-back-up.zip', await library.backup(), 'application/zip')
+    const bytes = isGone.value ? library.memoryBackup() : await library.backup()
+    download('lamp-reel-back-up.zip', bytes, 'application/zip')
   } catch {
     failed.value = true
   }
@@ -22,11 +29,13 @@ function again() {
 <template>
   <div role="alert" class="flex flex-wrap items-center gap-3 border-b border-rose bg-panel px-5 py-3">
     <p class="flex-1 min-w-[260px]">
-      <Flag /><span class="late">Not stored.</span> {{ library.trouble?.sentence
+      <Flag /><span class="late">{{ isGone ? 'The store is gone.' : 'Not stored.' }}</span>
+      {{ library.trouble?.sentence
       }}<template v-if="failed"> A back-up cannot be read from this store either.</template>
     </p>
     <button v-if="library.state === 'open'" class="btn btn-small" @click="save">Download a back-up</button>
-    <button class="btn btn-small" @click="again">Try again</button>
+    <button v-if="isGone" class="btn btn-small btn-main" @click="putBack">Put it back</button>
+    <button v-else class="btn btn-small" @click="again">Try again</button>
     <button
       v-if="library.state === 'open'"
       class="btn btn-small btn-bare"

@@ -249,7 +249,9 @@ async function out() {
   const first = board.released.length === 0
   const done = await library.perform(markReleased, { episode: card.episode.id }, 'aloud')
   if (done.ok && first)
-    library.say('The Catalogue has joined the bar: what has gone out is kept there.', 'done', true)
+    library.say('The Catalogue has joined the bar: what has gone out is kept there.', 'done', [
+      done.value.line ?? 0,
+    ])
 }
 function done(id: string) {
   void library.perform(tickStep, { step: id, done: true }, 'aloud')

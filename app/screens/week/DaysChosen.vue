@@ -94,8 +94,6 @@ async function set(minutes: number | undefined, mend?: Mend) {
     await mend.act()
     library.say(
       `${days.length === 1 ? 'The day is' : 'The days are'} set, and: ${mend.name}. Each is a step of undo.`,
-      'done',
-      true,
     )
   }
   if (done.ok) emit('done')

@@ -1,0 +1,153 @@
+import type { ZodType } from 'zod'
+import { deepest, faultsOf, nestedBeyond, type Rows } from '@core/formats/whole-check'
+import type { Aside } from '@core/formats/backup'
+import { schemas, tableNames, type Id, type RecordOf, type TableName } from '@core/model'
+import { now } from './clock'
+import { revisionOf } from './commit'
+import type { Store } from './database'
+
+/** Episodes that went out within so many days are read with their steps: their work stands in the days on which it was done. */
+const lately = 40
+
+/** What is read at the start: rows that are right, those that had to be set aside, and which episodes' steps and scripts are among them. */
+export interface Read {
+  rows: Rows
+  aside: Aside[]
+  loaded: Id[]
+  /** Episodes whose records are looked at later: ideas and old releases of a large library. */
+  later: Id[]
+  rev: number
+}
+
+/** Above so many episodes those that no screen needs at once are looked at in idle moments. */
+const atOnce = 3000
+
+/** The rows of a table that its schema reads, and the others with what is wrong with them. */
+export function checkedRows<T extends TableName>(
+  table: T,
+  raw: readonly unknown[],
+  read: (row: unknown) => RecordOf<T> | string,
+): { rows: RecordOf<T>[]; aside: Aside[] } {
+  const rows: RecordOf<T>[] = []
+  const aside: Aside[] = []
+  raw.forEach((row, i) => {
+    const record = nestedBeyond(row, deepest) ? 'it is nested too deep' : read(row)
+    if (typeof record !== 'string') rows.push(record)
+    else aside.push(asideOf(table, row, record, i))
+  })
+  return { rows, aside }
+}
+
+/** A record set aside, whole, under a key of its own. */
+export function asideOf(table: TableName, row: unknown, why: string, i = 0): Aside {
+  const id: unknown =
+    typeof row === 'object' && row !== null && 'id' in row ? Reflect.get(row, 'id') : undefined
+  return { key: `${table}/${typeof id === 'string' ? id : `row ${i + 1}`}`, table, why, at: now(), row }
+}
+
+const readers: { readonly [T in TableName]: ZodType<RecordOf<T>> } = schemas
+
+/** Reads one record by its table's schema: the record, or what is wrong with it. */
+export function readerOf<T extends TableName>(table: T): (row: unknown) => RecordOf<T> | string {
+  const schema: ZodType<RecordOf<T>> = readers[table]
+  // The record as it is stored, not as the schema hands it on, so that what is written compares with it.
+  const fits = (row: unknown): row is RecordOf<T> => schema.safeParse(row).success
+  return (row) => {
+    if (fits(row)) return row
+    const issue = schema.safeParse(row).error?.issues[0]
+    return `${(issue?.path ?? []).map(String).join('.') || 'the record'}: ${issue?.message ?? 'not right'}`
+  }
+}
+
+/** Reads what screens need at once, in one transaction, so that nothing half written is seen. */
+export async function readStore(store: Store): Promise<Read> {
+  return store.transaction('r', store.tables, async () => {
+    const rev = await revisionOf(store)
+    const aside: Aside[] = []
+    const take = async <T extends TableName>(table: T, raw?: readonly unknown[]): Promise<RecordOf<T>[]> => {
+      const read = checkedRows(table, raw ?? (await store.rows(table).toArray()), readerOf(table))
+      aside.push(...read.aside)
+      return read.rows
+    }
+    const all: unknown[] = await store.rows('episodes').toArray()
+    const from = new Date(now() - lately * 86_400_000).toISOString()
+    const large = all.length > atOnce
+    const needed = all.filter((e) => !large || isNeeded(e, from))
+    const episodes = await take('episodes', needed)
+    const unchecked = large ? all.filter((e): e is RecordOf<'episodes'> => !isNeeded(e, from)) : []
+    const loaded = episodes.filter((e) => isNeeded(e, from)).map((e) => e.id)
+    const rows: Rows = {
+      shows: await take('shows'),
+      outlets: await take('outlets'),
+      recipes: await take('recipes'),
+      episodes: [...episodes, ...unchecked],
+      keywords: await take('keywords'),
+      settings: await take('settings'),
+      standing: await take('standing'),
+      busy: await take('busy'),
+      reservations: await take('reservations'),
+      launches: await take('launches'),
+      steps: await take('steps', await store.rows('steps').where('episode').anyOf(loaded).toArray()),
+      scripts: await take(
+        'scripts',
+        (await store.rows('scripts').bulkGet(loaded)).filter((s) => s !== undefined),
+      ),
+    }
+    return { rows, aside, loaded, later: unchecked.map((e) => e.id), rev }
+  })
+}
+
+/** Whether an episode's steps and script are read at the start: in work, parked, or out lately. */
+function isNeeded(row: unknown, from: string): boolean {
+  const phase: unknown =
+    typeof row === 'object' && row !== null && 'phase' in row ? Reflect.get(row, 'phase') : undefined
+  if (typeof phase !== 'object' || phase === null || !('name' in phase)) return true
+  if (phase.name === 'released') return !('at' in phase) || String(phase.at) >= from
+  return phase.name !== 'idea' && phase.name !== 'dropped'
+}
+
+/**
+ * Takes out of the rows what breaks the rules between records, and writes everything that is set aside into its own table, so that the rest
+ * works and nothing is lost. Gives the rows that stay, and all that is set aside by now.
+ */
+export async function settledRows(store: Store, read: Read): Promise<{ rows: Rows; aside: Aside[] }> {
+  const faults = faultsOf(read.rows)
+  const at = new Map(faults.map((f) => [`${f.table}/${f.id}`, f]))
+  const broken: Aside[] = []
+  const keep = <T extends TableName>(table: T): RecordOf<T>[] => {
+    const all: readonly RecordOf<T>[] = read.rows[table]
+    if (at.size === 0) return [...all]
+    return all.filter((row) => {
+      const fault = at.get(`${table}/${row.id}`)
+      if (fault) broken.push(asideOf(table, row, fault.why))
+      return !fault
+    })
+  }
+  const rows: Rows = {
+    shows: keep('shows'),
+    outlets: keep('outlets'),
+    recipes: keep('recipes'),
+    episodes: keep('episodes'),
+    steps: keep('steps'),
+    scripts: keep('scripts'),
+    keywords: keep('keywords'),
+    settings: keep('settings'),
+    standing: keep('standing'),
+    busy: keep('busy'),
+    reservations: keep('reservations'),
+    launches: keep('launches'),
+  }
+  await setAside(store, [...read.aside, ...broken])
+  return { rows, aside: await store.aside.toArray() }
+}
+
+/** Moves records out of their tables, whole. */
+export async function setAside(store: Store, aside: readonly Aside[]): Promise<void> {
+  if (aside.length === 0) return
+  await store.transaction('rw', [...tableNames, 'aside'], async () => {
+    for (const a of aside) {
+      await store.aside.put(a)
+      await store.rows(a.table).delete(a.key.slice(a.table.length + 1))
+    }
+  })
+}
