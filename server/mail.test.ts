@@ -182,3 +182,84 @@ describe('the post-box', () => {
     expect(statuses.at(-1)).toBe(429)
   })
 })
+
+describe('what lies in the folder and is no letter', () => {
+  test('is set aside and said; the letters before and behind it come', async () => {
+    const at = folder()
+    const letters = join(at, 'letters')
+    mkdirSync(letters)
+    mkdirSync(join(letters, 'a folder'))
+    mkdirSync(join(letters, 'x.part'))
+    writeFileSync(join(letters, 'empty.json'), '')
+    writeFileSync(join(letters, 'half.json'), '{"kind":"jot')
+    writeFileSync(join(letters, 'half.json.part'), '{"kind":"jot')
+    for (let i = 0; i < 30; i++) writeFileSync(join(letters, `foreign-${i}.json`), '[1]')
+    writeFileSync(join(letters, 'other-name.json'), JSON.stringify(jotted('idea-0009')))
+    writeFileSync(join(at, 'about.json'), '{"shows":')
+    const base = await serve(at)
+    for (const id of ['idea-0001', 'idea-0002'])
+      expect((await send('PUT', `${base}/jotted/${id}`, jotted(id))).status).toBe(200)
+    const found = await waiting(base)
+    expect(found.mail.map((m) => m.id).sort()).toEqual(['idea-0001', 'idea-0002'])
+    expect(found).toMatchObject({ waiting: 2, unreadable: 35 })
+    expect(readdirSync(join(at, 'unreadable'))).toHaveLength(35)
+    expect(await (await fetch(`${base}/about`)).json()).toEqual({ shows: [], open: false })
+  })
+
+  test('a letter that the desk cannot take is moved aside, and nothing waits behind it', async () => {
+    const base = await serve(folder())
+    for (const id of ['idea-0001', 'idea-0002']) await send('PUT', `${base}/jotted/${id}`, jotted(id))
+    await send('POST', `${base}/refused`, { ids: ['idea-0001', 'no-such-letter'] })
+    expect((await waiting(base)).mail.map((m) => m.id)).toEqual(['idea-0002'])
+  })
+})
+
+test('a mailbox has one desk; a second one is told, and may take over', async () => {
+  const base = await serve(folder())
+  await send('PUT', `${base}/jotted/idea-0001`, jotted('idea-0001'))
+  const at = (desk: string) => waiting(base, { 'x-lamp-desk': desk })
+  expect((await at('one')).mail).toHaveLength(1)
+  expect(await at('two')).toMatchObject({ other: true, mail: [] })
+  expect((await send('POST', `${base}/taken`, { ids: ['idea-0001'] }, { 'x-lamp-desk': 'two' })).status).toBe(
+    409,
+  )
+  await send('PUT', `${base}/desk`, undefined, { 'x-lamp-desk': 'two' })
+  expect((await at('two')).mail).toHaveLength(1)
+  expect(await at('one')).toMatchObject({ other: true })
+})
+
+test('an empty key file opens nothing: a key is made anew', async () => {
+  const at = folder()
+  writeFileSync(join(at, 'key'), '\n')
+  const base = await serve(at, true)
+  expect((await fetch(base, { headers: { 'x-lamp-key': '' } })).status).toBe(401)
+  expect(new Mailbox(at).key).toMatch(/^[\w-]{24,}$/)
+})
+
+test('bodies: nested deep they are refused before they are read, too large with an answer, and without the key not looked at', async () => {
+  const at = folder()
+  const base = await serve(at, true)
+  const key = { 'x-lamp-key': new Mailbox(at).key }
+  const deep = '['.repeat(900_000) + ']'.repeat(900_000)
+  const put = (body: string, headers: Record<string, string>) =>
+    fetch(`${base}/jotted/idea-0001`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json', ...headers },
+      body,
+    })
+  expect((await put(deep, key)).status).toBe(400)
+  expect((await put('{"broken', {})).status).toBe(401)
+  const chunked = await fetch(`${base}/jotted/idea-0001`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json', ...key },
+    body: new ReadableStream({
+      start(stream) {
+        for (let i = 0; i < 80; i++) stream.enqueue(new TextEncoder().encode('"' + 'a'.repeat(250_000)))
+        stream.close()
+      },
+    }),
+    ...{ duplex: 'half' },
+  })
+  expect(chunked.status).toBe(413)
+  expect(await chunked.json()).toMatchObject({ sentence: expect.stringMatching(/too large/) })
+})

@@ -62,7 +62,17 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
     }
     next()
   })
-  router.use(express.json({ limit: Math.ceil(mailLimits.pictureBytes * 1.4) + 10_000 }))
+  const body = express.json({
+    limit: Math.ceil(mailLimits.pictureBytes * 1.4) + 10_000,
+    verify: (_request, _response, bytes) => {
+      if (isNestedBeyond(bytes, 12)) throw new Error('nested too deep')
+    },
+  })
+  // Nobody's body is read before it is known whether they may write at all.
+  const known = (request: Request, response: Response, next: () => void) => {
+    if (allowed(request)) next()
+    else say(response, 401, 'This device is not known to the mailbox. Scan the code at the desk once more.')
+  }
 
   // The secret in the address is all that a calendar program can give.
   router.get('/calendar/:secret.ics', (request, response) => {
@@ -93,6 +103,7 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
     '/wishes/:id',
     rateLimit({ ...wishes, limit: 6 }),
     rateLimit({ ...wishes, limit: 300, keyGenerator: () => 'everyone' }),
+    body,
     (request, response) => {
       if (!mailbox.about.open) {
         say(response, 403, 'The post-box is closed at the moment.')
@@ -110,7 +121,8 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
       const { picture } = wish.data
       if (
         picture &&
-        !magic[picture.type]?.test(Buffer.from(picture.base64.slice(0, 40), 'base64').toString('latin1'))
+        (picture.base64.length % 4 !== 0 ||
+          !magic[picture.type]?.test(Buffer.from(picture.base64.slice(0, 40), 'base64').toString('latin1')))
       ) {
         say(response, 400, 'The picture is not what its name says. Save it as PNG or JPEG, and try again.')
         return
@@ -123,13 +135,7 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
     },
   )
 
-  router.use((request, response, next) => {
-    if (allowed(request)) {
-      next()
-      return
-    }
-    say(response, 401, 'This device is not known to the mailbox. Scan the code at the desk once more.')
-  })
+  router.use(known, body)
   router.put('/jotted/:id', (request, response) => {
     const jotted = JottedMail.safeParse({ ...Object(request.body), id: request.params['id'] })
     if (!jotted.success) {
@@ -142,10 +148,39 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
     }
     response.json({ kept: jotted.data.id })
   })
-  router.get('/', (_request, response) => {
+  // A mailbox has one desk: the first that asks. Another one is told so, and may take over.
+  const deskOf = (request: Request) => String(request.headers['x-lamp-desk'] ?? '').slice(0, 64)
+  const atDesk = (request: Request, response: Response, next: () => void) => {
+    const desk = deskOf(request)
+    const own = mailbox.desk
+    if (desk !== '' && own === undefined) mailbox.desk = desk
+    if (desk === '' || own === undefined || own === desk) next()
+    else
+      response.status(request.method === 'GET' ? 200 : 409).json({
+        other: true,
+        mail: [],
+        sentence:
+          'Another desk takes the letters of this mailbox. Take them here instead, and that one is told.',
+      })
+  }
+  router.put('/desk', (request, response) => {
+    const desk = deskOf(request)
+    if (desk === '') {
+      say(response, 400, 'Say which desk.')
+      return
+    }
+    mailbox.desk = desk
+    response.json({ desk })
+  })
+  router.get('/', atDesk, (_request, response) => {
     response.json(mailbox.waiting(25))
   })
-  router.post('/taken', (request, response) => {
+  router.post('/refused', atDesk, (request, response) => {
+    const refused = Taken.safeParse(request.body)
+    if (refused.success) mailbox.refuse(refused.data.ids)
+    response.json({ unreadable: mailbox.asideCount })
+  })
+  router.post('/taken', atDesk, (request, response) => {
     const taken = Taken.safeParse(request.body)
     if (!taken.success) {
       say(response, 400, 'These are no ids.')
@@ -188,12 +223,19 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
   router.use((_request, response) => {
     say(response, 404, 'There is nothing here.')
   })
-  router.use((error: unknown, _request: Request, response: Response, next: (e?: unknown) => void) => {
+  router.use((error: unknown, request: Request, response: Response, next: (e?: unknown) => void) => {
     if (response.headersSent) {
       next(error)
       return
     }
     const tooLarge = error instanceof Error && error.name === 'PayloadTooLargeError'
+    // What still comes is let run off for a moment, so that the answer is heard, and then the line is cut.
+    response.set('Connection', 'close')
+    request.resume()
+    const cut = setTimeout(() => request.socket.destroy(), 3000)
+    request.once('close', () => {
+      clearTimeout(cut)
+    })
     say(
       response,
       tooLarge ? 413 : 400,
@@ -201,4 +243,21 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
     )
   })
   return router
+}
+
+/** Whether JSON opens more brackets at once than a limit, looked at before it is read: deep nesting costs a parser seconds. */
+function isNestedBeyond(bytes: Buffer, limit: number): boolean {
+  let depth = 0
+  let inText = false
+  for (let i = 0; i < bytes.length; i++) {
+    const c = bytes[i]
+    if (inText) {
+      if (c === 0x5c) i++
+      else if (c === 0x22) inText = false
+    } else if (c === 0x22) inText = true
+    else if (c === 0x5b || c === 0x7b) {
+      if (++depth > limit) return true
+    } else if (c === 0x5d || c === 0x7d) depth--
+  }
+  return false
 }

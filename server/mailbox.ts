@@ -10,10 +10,10 @@ import {
   readdirSync,
   renameSync,
   statSync,
-  unlinkSync,
+  rmSync,
   writeSync,
 } from 'node:fs'
-import { join } from 'node:path'
+import { dirname, join } from 'node:path'
 import { z } from 'zod'
 import { Mail } from '../core/formats/mail'
 
@@ -27,14 +27,42 @@ export type About = z.infer<typeof About>
 /** Most letters, and most bytes, that wait in a mailbox. */
 const most = { letters: 2000, bytes: 200_000_000 }
 
-/** Writes a file so that it is whole or not there, also when the machine stops in between: beside it, flushed, then renamed. */
+/**
+ * Writes a file so that it is whole or not there, also when the disk is full or the machine stops in between: beside it, all of its bytes,
+ * flushed and looked at, then renamed, and the folder flushed. Throws where that fails; nothing is left then.
+ */
 function writeWhole(path: string, text: string): void {
   const beside = `${path}.part`
-  const file = openSync(beside, 'w', 0o600)
-  writeSync(file, text)
-  fsyncSync(file)
-  closeSync(file)
-  renameSync(beside, path)
+  const bytes = Buffer.from(text)
+  try {
+    const file = openSync(beside, 'w', 0o600)
+    try {
+      for (let at = 0; at < bytes.length;) at += writeSync(file, bytes, at)
+      fsyncSync(file)
+    } finally {
+      closeSync(file)
+    }
+    if (statSync(beside).size !== bytes.length) throw new Error('The disk has no room left.')
+    renameSync(beside, path)
+    flushFolder(dirname(path))
+  } catch (error) {
+    rmSync(beside, { force: true })
+    throw error
+  }
+}
+
+/** Flushes a folder, so that a rename in it lasts; systems that cannot are passed over. */
+function flushFolder(folder: string): void {
+  try {
+    const handle = openSync(folder, 'r')
+    try {
+      fsyncSync(handle)
+    } finally {
+      closeSync(handle)
+    }
+  } catch {
+    // Some systems open no folder; the rename then lasts when they see fit.
+  }
 }
 
 /**
@@ -43,37 +71,66 @@ function writeWhole(path: string, text: string): void {
  */
 export class Mailbox {
   private readonly letters: string
+  private readonly unreadable: string
   private readonly ledger: string
   private readonly taken: Set<string>
 
   constructor(private readonly folder: string) {
     this.letters = join(folder, 'letters')
+    this.unreadable = join(folder, 'unreadable')
     this.ledger = join(folder, 'taken.log')
-    mkdirSync(this.letters, { recursive: true, mode: 0o700 })
-    this.taken = new Set(
-      existsSync(this.ledger) ? readFileSync(this.ledger, 'utf8').split('\n').filter(Boolean) : [],
-    )
-    // A stop between noting and deleting leaves a letter that was taken already, or half a file.
-    for (const name of readdirSync(this.letters))
-      if (name.endsWith('.part') || this.taken.has(name.replace(/\.json$/, '')))
-        unlinkSync(join(this.letters, name))
+    for (const path of [this.letters, this.unreadable]) mkdirSync(path, { recursive: true, mode: 0o700 })
+    this.taken = new Set((readText(this.ledger) ?? '').split('\n').filter(Boolean))
+    // A stop between noting and deleting leaves a letter that was taken already, or half a file; anything else is none of ours.
+    for (const entry of readdirSync(this.letters, { withFileTypes: true })) {
+      const { name } = entry
+      if (!entry.isFile()) this.setAside(name)
+      else if (name.endsWith('.part') || this.taken.has(name.replace(/\.json$/, '')))
+        rmSync(join(this.letters, name), { force: true })
+    }
   }
 
-  /** The key of this mailbox, made at its first use. */
+  /** The key of this mailbox, made at its first use, and made anew where the file holds none. */
   get key(): string {
     const path = join(this.folder, 'key')
-    if (!existsSync(path)) writeWhole(path, randomBytes(24).toString('base64url'))
-    return readFileSync(path, 'utf8').trim()
+    const kept = (readText(path) ?? '').trim()
+    if (/^[\w-]{24,200}$/.test(kept)) return kept
+    const fresh = randomBytes(24).toString('base64url')
+    writeWhole(path, fresh)
+    return fresh
   }
 
   get about(): About {
     const path = join(this.folder, 'about.json')
-    const read = About.safeParse(existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : undefined)
+    const read = About.safeParse(readJson(path))
     return read.success ? read.data : { shows: [], open: false }
   }
 
   set about(about: About) {
     writeWhole(join(this.folder, 'about.json'), JSON.stringify(about))
+  }
+
+  /** The desk that takes the letters: the first that asked, until another takes over. */
+  get desk(): string | undefined {
+    return readText(join(this.folder, 'desk'))?.trim() || undefined
+  }
+
+  set desk(desk: string | undefined) {
+    writeWhole(join(this.folder, 'desk'), desk ?? '')
+  }
+
+  /** Moves what is no letter out of the way, under its name and the moment. */
+  private setAside(name: string): void {
+    try {
+      renameSync(join(this.letters, name), join(this.unreadable, `${Date.now()}-${name}`))
+    } catch {
+      // What cannot even be moved is passed over each time.
+    }
+  }
+
+  /** How many files were set aside since they are no letters. */
+  get asideCount(): number {
+    return readdirSync(this.unreadable).length
   }
 
   /** The calendar that other programs may subscribe to, and the secret in its address; nothing while it is off. */
@@ -95,39 +152,62 @@ export class Mailbox {
 
   /** Ends the subscription: its address finds nothing any more. */
   endCalendar(): void {
-    for (const name of ['calendar.secret', 'calendar.ics'])
-      if (existsSync(join(this.folder, name))) unlinkSync(join(this.folder, name))
+    for (const name of ['calendar.secret', 'calendar.ics']) rmSync(join(this.folder, name), { force: true })
   }
 
   private names(): string[] {
-    return readdirSync(this.letters).filter((n) => n.endsWith('.json'))
+    return readdirSync(this.letters, { withFileTypes: true }).flatMap((e) =>
+      e.isFile() && e.name.endsWith('.json') ? [e.name] : [],
+    )
   }
 
-  /** Keeps a letter. `full` when there is no room; one that is there, or was taken, counts as kept. */
+  private stat(name: string): { size: number; at: number } {
+    try {
+      const { size, mtimeMs } = statSync(join(this.letters, name))
+      return { size, at: mtimeMs }
+    } catch {
+      return { size: 0, at: 0 }
+    }
+  }
+
+  /** Keeps a letter. `full` when there is no room for all of it; one that is there, or was taken, counts as kept. */
   put(letter: Mail): 'kept' | 'full' {
     const path = join(this.letters, `${letter.id}.json`)
     if (this.taken.has(letter.id) || existsSync(path)) return 'kept'
     const names = this.names()
-    if (
-      names.length >= most.letters ||
-      names.reduce((sum, n) => sum + statSync(join(this.letters, n)).size, 0) > most.bytes
-    )
+    if (names.length >= most.letters || names.reduce((sum, n) => sum + this.stat(n).size, 0) > most.bytes)
       return 'full'
-    writeWhole(path, JSON.stringify(letter))
+    try {
+      writeWhole(path, JSON.stringify(letter))
+    } catch {
+      return 'full'
+    }
     return 'kept'
   }
 
-  /** The oldest letters that wait, at most `count`, and how many wait in all. A file that is no letter is passed over. */
-  waiting(count: number): { mail: Mail[]; waiting: number } {
-    const names = this.names()
-    const dated = names
-      .map((name) => ({ name, at: statSync(join(this.letters, name)).mtimeMs }))
-      .sort((a, b) => a.at - b.at)
-    const mail = dated.slice(0, count).flatMap(({ name }) => {
-      const read = Mail.safeParse(JSON.parse(readFileSync(join(this.letters, name), 'utf8')))
-      return read.success ? [read.data] : []
-    })
-    return { mail, waiting: names.length }
+  /** The oldest letters that wait, at most `count`, how many wait in all, and how many files were set aside since they are no letters. */
+  waiting(count: number): { mail: Mail[]; waiting: number; unreadable: number } {
+    const dated = this.names()
+      .map((name) => ({ name, at: this.stat(name).at }))
+      .sort((a, b) => a.at - b.at || (a.name < b.name ? -1 : 1))
+    const mail: Mail[] = []
+    let waiting = 0
+    for (const { name } of dated) {
+      waiting++
+      if (mail.length >= count) continue
+      const read = Mail.safeParse(readJson(join(this.letters, name)))
+      if (read.success && `${read.data.id}.json` === name) mail.push(read.data)
+      else {
+        this.setAside(name)
+        waiting--
+      }
+    }
+    return { mail, waiting, unreadable: this.asideCount }
+  }
+
+  /** Moves letters aside that the desk could not take. */
+  refuse(ids: readonly string[]): void {
+    for (const id of ids) if (existsSync(join(this.letters, `${id}.json`))) this.setAside(`${id}.json`)
   }
 
   /** Notes that the desk has letters safe, then deletes them. */
@@ -137,7 +217,25 @@ export class Mailbox {
     appendFileSync(this.ledger, fresh.map((id) => `${id}\n`).join(''), { flush: true, mode: 0o600 })
     for (const id of fresh) {
       this.taken.add(id)
-      unlinkSync(join(this.letters, `${id}.json`))
+      rmSync(join(this.letters, `${id}.json`), { force: true })
     }
+  }
+}
+
+/** A file's text; nothing where there is no such file, or it is a folder. */
+function readText(path: string): string | undefined {
+  try {
+    return readFileSync(path, 'utf8')
+  } catch {
+    return undefined
+  }
+}
+
+/** A file's JSON; nothing where it holds none. */
+function readJson(path: string): unknown {
+  try {
+    return JSON.parse(readText(path) ?? '')
+  } catch {
+    return undefined
   }
 }

@@ -41,10 +41,19 @@ const app = lampReelServer(fileURLToPath(new URL('../dist', import.meta.url)), s
   port,
   secure,
 })
+/** Large cookies of other pages on this machine's address must not lock anybody out; slow or silent callers must. */
+const limits = {
+  maxHeaderSize: 256 * 1024,
+  headersTimeout: 15_000,
+  requestTimeout: 60_000,
+  keepAliveTimeout: 10_000,
+}
 const server =
   cert !== undefined && certKey !== undefined
-    ? createSecureServer({ cert: readFileSync(cert), key: readFileSync(certKey) }, app)
-    : createServer(app)
+    ? createSecureServer({ cert: readFileSync(cert), key: readFileSync(certKey), ...limits }, app)
+    : createServer(limits, app)
+// Lines on which nothing moves are closed.
+server.setTimeout(120_000)
 server.listen(port, host, () => {
   const scheme = secure ? 'https' : 'http'
   console.log(

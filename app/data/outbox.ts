@@ -9,17 +9,31 @@ const prefix = 'lamp-reel.jot.'
  */
 export function waitingHere(): JottedMail[] {
   const found: JottedMail[] = []
-  try {
-    for (let i = 0; i < localStorage.length; i++) {
-      const name = localStorage.key(i)
-      if (!name?.startsWith(prefix)) continue
-      const read = JottedMail.safeParse(JSON.parse(localStorage.getItem(name) ?? 'null'))
-      if (read.success) found.push(read.data)
-    }
-  } catch {
-    /* no storage: nothing waits */
+  for (const name of namesHere()) {
+    const read = JottedMail.safeParse(jsonHere(name))
+    if (read.success) found.push(read.data)
   }
   return found.sort((a, b) => (a.at < b.at ? -1 : 1))
+}
+
+/** The names of what waits here; none where there is no storage. */
+function namesHere(): string[] {
+  try {
+    return Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '').filter((name) =>
+      name.startsWith(prefix),
+    )
+  } catch {
+    return []
+  }
+}
+
+/** One that cannot be read holds up no other. */
+function jsonHere(name: string): unknown {
+  try {
+    return JSON.parse(localStorage.getItem(name) ?? 'null')
+  } catch {
+    return undefined
+  }
 }
 
 /** Keeps an idea here; false when the browser refuses to store it. */
@@ -37,6 +51,22 @@ export function forgetHere(ids: readonly string[]): void {
   for (const id of ids) localStorage.removeItem(prefix + id)
 }
 
+let desk: string | undefined
+/** This browser as a desk: a mailbox has one, and knows it by this name. */
+function deskName(): string {
+  const key = 'lamp-reel.desk'
+  try {
+    desk ??= localStorage.getItem(key) ?? undefined
+    if (desk === undefined) {
+      desk = crypto.randomUUID()
+      localStorage.setItem(key, desk)
+    }
+  } catch {
+    desk ??= crypto.randomUUID()
+  }
+  return desk
+}
+
 /** What a call to the mailbox came to: its answer, what it says against it, or that nobody answers. */
 export type Answer =
   { is: 'fine'; body: unknown } | { is: 'refused'; status: number; sentence: string } | { is: 'away' }
@@ -52,6 +82,7 @@ export async function callMailbox(
       method,
       headers: {
         'x-lamp-key': mailKey(),
+        'x-lamp-desk': deskName(),
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),

@@ -15,7 +15,9 @@ export const useMail = defineStore('mail', () => {
   const library = useLibrary()
   const board = useBoard()
   const desk = useDesk()
-  const state = ref<'unknown' | 'there' | 'away' | 'refused'>('unknown')
+  const state = ref<'unknown' | 'there' | 'away' | 'refused' | 'other'>('unknown')
+  /** Files in the mailbox that are no letters, set aside there. */
+  const unreadable = ref(0)
   const says = ref('')
   const postOpen = ref(false)
   const address = shallowRef<{ open: boolean; key: string; addresses: string[] }>({
@@ -31,27 +33,52 @@ export const useMail = defineStore('mail', () => {
     () => board.shows.find((s) => s.id === desk.captureShow)?.id ?? board.shows[0]?.id ?? '',
   )
 
-  function filesOf(mail: readonly Mail[]): FileRecord[] {
-    return mail.flatMap((m) =>
-      m.kind === 'wish' && m.picture
-        ? [
-            {
-              id: `${m.id}/picture`,
-              type: m.picture.type,
-              bytes: Uint8Array.from(atob(m.picture.base64), (c) => c.charCodeAt(0)),
-            },
-          ]
-        : [],
+  /** A picture's bytes; nothing where they cannot be decoded. */
+  function bytesOf(base64: string): Uint8Array<ArrayBuffer> | undefined {
+    try {
+      return Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))
+    } catch {
+      return undefined
+    }
+  }
+  /** Letters without pictures that cannot be decoded: their words count all the same. */
+  const readable = (mail: readonly Mail[]): Mail[] =>
+    mail.map((m) =>
+      m.kind === 'wish' && m.picture && !bytesOf(m.picture.base64) ? { ...m, picture: undefined } : m,
     )
+  function filesOf(mail: readonly Mail[]): FileRecord[] {
+    return mail.flatMap((m) => {
+      const bytes = m.kind === 'wish' && m.picture ? bytesOf(m.picture.base64) : undefined
+      return bytes && m.kind === 'wish' && m.picture
+        ? [{ id: `${m.id}/picture`, type: m.picture.type, bytes }]
+        : []
+    })
   }
 
   /** Keeps mail and says so; true when all of it is safe in the store. */
-  async function keep(mail: Mail[]): Promise<boolean> {
+  async function keep(letters: Mail[]): Promise<boolean> {
+    const mail = readable(letters)
     if (mail.every((m) => library.records.episodes.has(m.id))) {
       await library.settled()
       return true
     }
     return (await library.perform(keepMail, { show: show.value, mail, files: filesOf(mail) }, 'aloud')).ok
+  }
+
+  /** Keeps letters, all at once or, where that is refused, each by itself; the ids of those that are safe. */
+  async function keepSome(mail: Mail[]): Promise<string[]> {
+    if (await keep(mail)) return mail.map((m) => m.id)
+    const kept: string[] = []
+    for (const one of mail) if (await keep([one])) kept.push(one.id)
+    return kept
+  }
+
+  /** Takes the letters at this desk from now on. */
+  async function takeOver(): Promise<void> {
+    const answer = await callMailbox('PUT', '/desk')
+    if (answer.is !== 'fine') return
+    state.value = 'there'
+    await look()
   }
 
   async function take(): Promise<void> {
@@ -62,6 +89,12 @@ export const useMail = defineStore('mail', () => {
       state.value = answer.is === 'fine' ? 'there' : answer.is
       says.value = answer.is === 'refused' ? answer.sentence : ''
       const body: unknown = answer.is === 'fine' ? answer.body : undefined
+      if (typeof body === 'object' && body !== null && 'other' in body) {
+        state.value = 'other'
+        return
+      }
+      if (typeof body === 'object' && body !== null && 'unreadable' in body)
+        unreadable.value = Number(body.unreadable) || 0
       const letters: unknown[] =
         typeof body === 'object' && body !== null && 'mail' in body && Array.isArray(body.mail)
           ? body.mail
@@ -70,9 +103,15 @@ export const useMail = defineStore('mail', () => {
         const read = Mail.safeParse(letter)
         return read.success ? [read.data] : []
       })
-      if (mail.length === 0 || !(await keep(mail))) return
-      const taken = await callMailbox('POST', '/taken', { ids: mail.map((m) => m.id) })
+      if (mail.length === 0) return
+      const kept = await keepSome(mail)
+      const taken = await callMailbox('POST', '/taken', { ids: kept })
       if (taken.is !== 'fine') return
+      const left = mail.filter((m) => !kept.includes(m.id)).map((m) => m.id)
+      if (left.length === 0) continue
+      // The store fails for all, or these few cannot be taken: then they stand in nobody's way.
+      if (kept.length === 0 && mail.length > 1) return
+      await callMailbox('POST', '/refused', { ids: left })
     }
   }
 
@@ -206,6 +245,8 @@ export const useMail = defineStore('mail', () => {
     publish,
     unpublish,
     state,
+    unreadable,
+    takeOver,
     says,
     postOpen,
     address,

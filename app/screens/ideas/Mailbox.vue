@@ -131,7 +131,18 @@ async function copy(text: string) {
     <p class="mb-4" role="status">
       <template v-if="!mail.mine">This is the demo: it takes no mail meant for your own data.</template
       ><template v-else-if="mail.state === 'there'"
-        >The mailbox is within reach; it is looked into every quarter of a minute.</template
+        >The mailbox is within reach; it is looked into every quarter of a minute.<template
+          v-if="mail.unreadable > 0"
+        >
+          {{ mail.unreadable }}
+          {{
+            mail.unreadable === 1 ? 'file in it is no letter and lies' : 'files in it are no letters and lie'
+          }}
+          in its folder “unreadable”.</template
+        ></template
+      ><template v-else-if="mail.state === 'other'"
+        ><span class="late">Another desk takes the letters of this mailbox.</span>
+        <button class="btn btn-small ml-2" @click="mail.takeOver()">Take them here instead</button></template
       ><template v-else-if="mail.state === 'refused'"
         ><span class="late">{{ mail.says }}</span> Open Lamp Reel with the address that the server printed
         when it started.</template
