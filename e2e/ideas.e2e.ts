@@ -243,7 +243,7 @@ test('the ideas for an open slot are ranked, each with its reason; its parts mak
       .last()
       .fill(part === 'Demand' ? '50' : '0')
   await expect.poll(() => why.first().getAttribute('aria-label')).not.toBe(before)
-  await page.getByText(/cannot go on this date/).click()
+  await page.getByText(/should not go on this date/).click()
   await expect(page.getByText('put off to some day').first()).toBeVisible()
 })
 

@@ -83,7 +83,7 @@ test('an idea whose guest is away is not offered for that time, and says why; tw
   await page.getByRole('button', { name: 'Set', exact: true }).click()
   await expect(page.getByText('away Wed 25 Nov to Sun 20 Dec')).toBeVisible()
   await page.getByRole('button', { name: /^#2 open, Thu 3 Dec/ }).click()
-  await page.getByText('1 cannot go on this date').click()
+  await page.getByText('1 should not go on this date').click()
   await expect(page.getByText(/Ines Varga is not free from Wed 25 Nov/)).toBeVisible()
   await page
     .getByRole('list', { name: 'Ideas to choose from' })

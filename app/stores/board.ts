@@ -4,7 +4,8 @@ import { freshSettings } from '@core/commands/settings'
 import { recipeFor } from '@core/commands/schedule'
 import type { Day, Episode, Id, Outlet, Part, Recipe, Script, Show, Step } from '@core/model'
 import { partMinutesOf } from '@core/plan/accuracy'
-import { minutesByDay } from '@core/plan/load'
+import type { Outlook } from '@core/plan/forecast'
+import { horizon, minutesByDay } from '@core/plan/load'
 import { aheadOf, type Ahead } from '@core/plan/ready'
 import { readyDays } from '@core/plan/work'
 import { hoursIn, planOf } from '@core/plan/state'
@@ -246,7 +247,9 @@ export const useBoard = defineStore('board', () => {
   )
   const coming = computed(() => placed.value.filter((c) => (c.standing.release?.at ?? 0) > now.value))
   /** The one reason that an outlook gives: who is waited on, or the step that most often decides. */
-  function reasonOf(last: Id | undefined): string {
+  function reasonOf(outlook: Outlook | undefined): string {
+    if (outlook?.is === 'too far ahead') return `only ${horizon / 7} weeks are looked at`
+    const last = outlook?.last
     const step = stepIn.value.get(last ?? '')?.state.step
     return step === undefined ? '' : step.waiting ? `waits on ${step.waiting.who}` : step.name
   }

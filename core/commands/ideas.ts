@@ -17,7 +17,15 @@ import { sayDay } from '../rhythm/days'
 import { codeFor } from '../rhythm/numbering'
 import { dayAt } from '../rhythm/zone'
 import { todayOf } from './step-of'
-import { momentOf, putting, type Change, type Command, type Context, type FileRecord } from './change'
+import {
+  momentOf,
+  putting,
+  type Change,
+  type Command,
+  type Context,
+  type Done,
+  type FileRecord,
+} from './change'
 
 type Codes = Set<string>
 
@@ -391,21 +399,46 @@ export const reorderIdea: Command<{ episode: Id; before: Id | undefined; after: 
       : high === undefined
         ? low + 1000
         : (low + high) / 2
-  // Two of the same moment leave no room between them: the lower one gives way by a hair.
-  const pushed: Change[] =
-    below && low !== undefined && (rank <= low || rank >= rankOf(below))
-      ? [putting(records, 'episodes', withIdea(below, { rank: low + 0.5 }))]
-      : []
+  // No room is left between the two (or they are of the same moment): all ideas get ranks anew, a thousand apart, in the order they stand in.
+  if (
+    above &&
+    below &&
+    high !== undefined &&
+    low !== undefined &&
+    (rank - low < least || high - rank < least)
+  )
+    return renumbered(records, e, below, context)
   return fine({
     changes: [
       putting(records, 'episodes', {
-        ...withIdea(e, { rank: pushed.length > 0 && low !== undefined ? low + 0.25 : rank }),
+        ...withIdea(e, { rank }),
         updatedAt: momentOf(context),
       }),
-      ...pushed,
     ],
     sentence: `Moved “${e.title}” in the order`,
     about: [id],
+  })
+}
+
+/** The least distance of two ranks: half of it can still be told apart among moments in ms. */
+const least = 1 / 64
+
+/** Ideas with ranks anew, a thousand apart, one of them moved before another. */
+function renumbered(records: Records, moved: Episode, before: Episode, context: Context): Result<Done> {
+  const row = [...records.episodes.values()]
+    .filter((e) => e.phase.name === 'idea' && e.id !== moved.id)
+    .sort((a, b) => rankOf(a) - rankOf(b) || (a.id < b.id ? -1 : 1))
+  const at = row.findIndex((e) => e.id === before.id)
+  row.splice(at < 0 ? row.length : at, 0, moved)
+  return fine({
+    changes: row.map((e, i) =>
+      putting(records, 'episodes', {
+        ...withIdea(e, { rank: i * 1000 }),
+        ...(e.id === moved.id ? { updatedAt: momentOf(context) } : {}),
+      }),
+    ),
+    sentence: `Moved “${moved.title}” in the order`,
+    about: [moved.id],
   })
 }
 

@@ -1,4 +1,5 @@
 import type { Id } from '../model'
+import { titleOf } from '../release/parts'
 import { fine, refused } from '../result'
 import { sayDay } from '../rhythm/days'
 import { openSlots, releaseOf } from '../rhythm/slots'
@@ -38,7 +39,7 @@ export const skipMissed: Command<{ episode: Id }> = (records, { episode: id }, c
         updatedAt: at,
       }),
     ],
-    sentence: `Skipped ${sayDay(releaseOf(episode, show)?.day ?? day)}; “${episode.title}” has no date now`,
+    sentence: `Skipped ${sayDay(releaseOf(episode, show)?.day ?? day)}; “${titleOf(episode)}” has no date now`,
     about: [id],
   })
 }

@@ -1,5 +1,6 @@
 import type { Day, Episode, Id, Records, Show } from '../model'
 import { outOfWindow } from '../ideas/usable'
+import { titleOf } from '../release/parts'
 import { fine, refused, type Result } from '../result'
 import { addDays, sayDay } from '../rhythm/days'
 import { filledSlots, slotsOf, type Slot } from '../rhythm/slots'
@@ -25,7 +26,7 @@ function onSlot(records: Records, id: Id): Result<{ episode: Episode; show: Show
   const show = episode && records.shows.get(episode.show)
   if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
   if (episode.place.on !== 'slot' || episode.phase.name !== 'work')
-    return refused(`“${episode.title}” is on no slot. Put it on one first.`, 'episodes.place')
+    return refused(`“${titleOf(episode)}” is on no slot. Put it on one first.`, 'episodes.place')
   return fine({ episode, show, day: episode.place.day })
 }
 
@@ -37,7 +38,7 @@ function moved(
 ): Result<Done> {
   const stale = moves.flatMap(({ episode, to }) => {
     const why = outOfWindow(episode.nature, to.day)
-    return why === undefined ? [] : [`“${episode.title}” is then ${why}`]
+    return why === undefined ? [] : [`“${titleOf(episode)}” is then ${why}`]
   })
   const changes: Change[] = moves.map(({ episode, to }) =>
     putting(records, 'episodes', {
@@ -84,7 +85,7 @@ export const pushEpisode: Command<{ episode: Id }> = (records, { episode }, cont
     records,
     moves.value,
     context,
-    `Pushed “${first?.episode.title ?? ''}” to ${sayDay(first?.to.day ?? '')}${moves.value.length > 1 ? `, ${moves.value.length - 1} more one slot later` : ''}`,
+    `Pushed “${first ? titleOf(first.episode) : ''}” to ${sayDay(first?.to.day ?? '')}${moves.value.length > 1 ? `, ${moves.value.length - 1} more one slot later` : ''}`,
   )
 }
 
@@ -128,7 +129,7 @@ export const swapEpisodes: Command<{ episode: Id; other: Id }> = (records, { epi
       { episode: b.value.episode, to: toB },
     ],
     context,
-    `Swapped “${a.value.episode.title}” and “${b.value.episode.title}”`,
+    `Swapped “${titleOf(a.value.episode)}” and “${titleOf(b.value.episode)}”`,
   )
 }
 

@@ -1,4 +1,5 @@
 import type { Id } from '../model'
+import { titleOf } from '../release/parts'
 import { fine, refused } from '../result'
 import { numbersOf } from '../rhythm/numbering'
 import { releaseOf } from '../rhythm/slots'
@@ -56,7 +57,7 @@ export const markReleased: Command<{ episode: Id; late?: boolean | undefined }> 
         updatedAt: momentOf(context),
       }),
     ],
-    sentence: `Released ${show.prefix}${number} “${episode.title}”${release ? `, ${sayDay(day)}` : ''}`,
+    sentence: `Released ${show.prefix}${number} “${titleOf(episode)}”${release ? `, ${sayDay(day)}` : ''}`,
     about: [id],
   })
 }

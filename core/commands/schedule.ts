@@ -9,6 +9,7 @@ import {
   type Step,
 } from '../model'
 import { ClockTime as Clock } from '../model'
+import { titleOf } from '../release/parts'
 import { fine, refused, type Result } from '../result'
 import { scriptFrom, stepsToAdd } from '../recipe/apply'
 import { outOfWindow } from '../ideas/usable'
@@ -89,7 +90,7 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
   const there = filledSlots(show, records.episodes.values()).get(day)
   if (there && there.id !== id)
     return refused(
-      `“${there.title}” is on ${sayDay(slot.day)} already. Move it first, or choose an open slot.`,
+      `“${titleOf(there)}” is on ${sayDay(slot.day)} already. Move it first, or choose an open slot.`,
       'episodes.place.day',
     )
   const beat = beatOn(show.rhythm, day)
@@ -116,7 +117,7 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
   return fine({
     changes: [putting(records, 'episodes', placed), ...begun(records, placed, context), ...along],
     sentence: [
-      `Put “${episode.title}” on ${sayDay(slot.day)}, ${slot.time}${sponsor === undefined ? '' : `, with the read for ${sponsor}`}${along.length > 0 ? '; what is kept for its sponsor moves with it' : ''}`,
+      `Put “${titleOf(episode)}” on ${sayDay(slot.day)}, ${slot.time}${sponsor === undefined ? '' : `, with the read for ${sponsor}`}${along.length > 0 ? '; what is kept for its sponsor moves with it' : ''}`,
       ...unkept(records, show, slot, placed),
     ].join('. '),
     about: [id],
@@ -148,7 +149,7 @@ export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
       }),
       ...begun(records, episode, context),
     ],
-    sentence: `Put “${episode.title}” on ${sayDay(day)}, ${time}`,
+    sentence: `Put “${titleOf(episode)}” on ${sayDay(day)}, ${time}`,
     about: [id],
   })
 }
@@ -161,7 +162,7 @@ export const startWork: Command<{ episode: Id }> = (records, { episode: id }, co
   if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
   return fine({
     changes: [putting(records, 'episodes', working(episode, context)), ...begun(records, episode, context)],
-    sentence: `Started “${episode.title}”`,
+    sentence: `Started “${titleOf(episode)}”`,
     about: [id],
   })
 }
@@ -195,14 +196,14 @@ export const placeSeveral: Command<{ episodes: Id[] }> = (records, { episodes },
   }
   if (left.length > 0)
     return refused(
-      `“${left[0]?.title ?? ''}” fits none of the next open slots of ${show.title}. Leave it out, or give it a date of its own.`,
+      `“${left[0] ? titleOf(left[0]) : ''}” fits none of the next open slots of ${show.title}. Leave it out, or give it a date of its own.`,
       'episodes.place',
     )
   return fine({
     changes,
     sentence:
       found.length === 1
-        ? `Put “${found[0]?.title ?? ''}” on the next open slot`
+        ? `Put “${found[0] ? titleOf(found[0]) : ''}” on the next open slot`
         : `Put ${found.length} ideas on the next open slots`,
     about: episodes,
   })
@@ -236,7 +237,7 @@ export const parkEpisode: Command<{ episode: Id; why: string; after?: Id | undef
         updatedAt: momentOf(context),
       }),
     ],
-    sentence: `Parked “${episode.title}”${before ? ` until after “${before.title}”` : ''}`,
+    sentence: `Parked “${titleOf(episode)}”${before ? ` until after “${titleOf(before)}”` : ''}`,
     about: [id],
   })
 }
@@ -251,7 +252,7 @@ export const takeOff: Command<{ episode: Id }> = (records, { episode: id }, cont
     changes: [
       putting(records, 'episodes', { ...episode, place: { on: 'nothing' }, updatedAt: momentOf(context) }),
     ],
-    sentence: `Took “${episode.title}” off the schedule`,
+    sentence: `Took “${titleOf(episode)}” off the schedule`,
     about: [id],
   })
 }
@@ -266,7 +267,7 @@ export const skipSlot: Command<{ show: Id; day: Day; skip: boolean }> = (
   if (!show) return refused('This show is no longer there.', 'shows')
   const there = filledSlots(show, records.episodes.values()).get(day)
   if (skip && there)
-    return refused(`“${there.title}” stands on it. Move it first, then skip the slot.`, 'shows.skipped')
+    return refused(`“${titleOf(there)}” stands on it. Move it first, then skip the slot.`, 'shows.skipped')
   const skipped = skip ? [...new Set([...show.skipped, day])].sort() : show.skipped.filter((d) => d !== day)
   return fine({
     changes: [putting(records, 'shows', { ...show, skipped, updatedAt: momentOf(context) })],

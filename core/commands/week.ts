@@ -1,4 +1,5 @@
 import type { Day, Id, PlannedBlock, Records, Step } from '../model'
+import { titleOf } from '../release/parts'
 import { fine, refused, type Result } from '../result'
 import { addDays, dayNumber, sayDay, weekday } from '../rhythm/days'
 import { needsByStages } from '../recipe/needs'
@@ -297,13 +298,13 @@ export const layEpisode: Command<{ episode: Id; monday: Day; today: Day; hours: 
     })
   if (changes.length === 0)
     return refused(
-      `Nothing of “${episode.title}” fits into the week of ${sayDay(monday)}. Free some hours, or choose another week.`,
+      `Nothing of “${titleOf(episode)}” fits into the week of ${sayDay(monday)}. Free some hours, or choose another week.`,
       'steps.blocks',
     )
   const rest = tasks.length - whole.size
   return fine({
     changes,
-    sentence: `Laid “${episode.title}” on the week of ${sayDay(addDays(monday, -weekday(monday)))}${rest > 0 ? `; ${rest} ${rest === 1 ? 'step finds' : 'steps find'} no room in it` : ''}`,
+    sentence: `Laid “${titleOf(episode)}” on the week of ${sayDay(addDays(monday, -weekday(monday)))}${rest > 0 ? `; ${rest} ${rest === 1 ? 'step finds' : 'steps find'} no room in it` : ''}`,
     about: [id],
   })
 }

@@ -1,8 +1,8 @@
 import ICAL from 'ical.js'
-import type { Busy, Day, Zone } from '../model'
+import { Zone, type Busy, type Day } from '../model'
 import { fine, refused, type Result } from '../result'
 import { addDays } from '../rhythm/days'
-import { localAt } from '../rhythm/zone'
+import { localAt, momentAt } from '../rhythm/zone'
 
 /** Busy time read from a calendar, and what was left out, each with its reason. */
 export interface BusyRead {
@@ -21,7 +21,7 @@ const most = 2000
 export function readBusy(text: string, zone: Zone, from: Day, to: Day): Result<BusyRead> {
   let root: ICAL.Component
   try {
-    root = new ICAL.Component(ICAL.parse(text.trim()))
+    root = new ICAL.Component(ICAL.parse(withDates(text.trim())))
   } catch (error) {
     return refused(
       `This is not a calendar file (${error instanceof Error ? error.message.slice(0, 80) : 'unreadable'}). Choose one that ends in .ics, exported from a calendar.`,
@@ -41,8 +41,9 @@ export function readBusy(text: string, zone: Zone, from: Day, to: Day): Result<B
     const events = calendar.getAllSubcomponents('vevent')
     const single = new Set<string>()
     for (const one of events) {
-      const changed = one.getFirstPropertyValue('recurrence-id')
-      if (changed) single.add(`${text1(one, 'uid')} ${String(changed)}`)
+      const changed: unknown = one.getFirstPropertyValue('recurrence-id')
+      if (changed instanceof ICAL.Time)
+        single.add(`${text1(one, 'uid')} ${keyOf(changed, zoneNameOf(one, 'recurrence-id'), zone)}`)
     }
     for (const [i, one] of events.entries()) {
       const uid = text1(one, 'uid') || `event-${i + 1}`
@@ -66,10 +67,18 @@ export function readBusy(text: string, zone: Zone, from: Day, to: Day): Result<B
         read.left.push({ name, why: 'without a beginning' })
         continue
       }
+      const named = zoneNameOf(one, 'dtstart')
+      if (named !== undefined && !ICAL.TimezoneService.has(named) && !isZone(named)) {
+        read.left.push({ name, why: `in the time zone “${named}”, which is not known` })
+        continue
+      }
       const seconds = event.duration.toSeconds()
       const before = read.events.length
-      for (const time of timesOf(event, start, one, single, uid, to))
-        add(read, uid, name, time, seconds, zone, from, to)
+      const replaced = (time: ICAL.Time) => single.has(`${uid} ${keyOf(time, named, zone)}`)
+      const isCut = { value: false }
+      for (const time of timesOf(event, start, one, replaced, to, isCut))
+        add(read, uid, name, time, seconds, named, zone, from, to)
+      if (isCut.value) read.left.push({ name, why: 'repeats too often to be read to its end' })
       if (read.events.length === before) read.left.push({ name, why: 'not in these weeks' })
       if (read.events.length > most)
         return refused(
@@ -93,20 +102,56 @@ function* timesOf(
   event: ICAL.Event,
   start: ICAL.Time,
   one: ICAL.Component,
-  single: ReadonlySet<string>,
-  uid: string,
+  replaced: (time: ICAL.Time) => boolean,
   to: Day,
+  isCut: { value: boolean },
 ): Generator<ICAL.Time> {
   if (!event.isRecurring() || one.getFirstPropertyValue('recurrence-id')) {
     yield start
     return
   }
   const each = event.iterator()
-  for (let n = 0; n < 20_000; n++) {
+  for (let n = 0; n < 120_000; n++) {
     const next: ICAL.Time | null = each.next()
     if (!next || dateOfTime(next) > addDays(to, 1)) return
-    if (!single.has(`${uid} ${next.toString()}`)) yield next
+    if (!replaced(next)) yield next
   }
+  isCut.value = true
+}
+
+/** Dates that say no time are dates, also where the file forgot to say so. */
+function withDates(text: string): string {
+  return text.replace(
+    /^(DTSTART|DTEND|RECURRENCE-ID|EXDATE)((?:;[^:\r\n]*)?):(\d{8})(?=\r?$)/gim,
+    (line, name: string, more: string, day: string) =>
+      /VALUE=/i.test(more) ? line : `${name};VALUE=DATE:${day}`,
+  )
+}
+
+function zoneNameOf(one: ICAL.Component, name: string): string | undefined {
+  const zone: unknown = one.getFirstProperty(name)?.getParameter('tzid')
+  return typeof zone === 'string' && zone !== '' ? zone : undefined
+}
+
+function isZone(name: string): boolean {
+  return Zone.safeParse(name).success
+}
+
+/** A time as a moment (ms since 1970); one of a zone that the file does not describe by the zone's own rules, one without a zone in the creator's. */
+function momentOfTime(time: ICAL.Time, named: string | undefined, zone: Zone): number {
+  const own = time.zone === ICAL.Timezone.localTimezone
+  return own
+    ? momentAt(
+        dateOfTime(time),
+        time.toString().slice(11, 16),
+        named !== undefined && isZone(named) ? named : zone,
+      )
+    : time.toUnixTime() * 1000
+}
+
+/** What tells one time of a series from another, whatever zone it is written in. */
+function keyOf(time: ICAL.Time, named: string | undefined, zone: Zone): string {
+  return time.isDate ? dateOfTime(time) : String(momentOfTime(time, named, zone))
 }
 
 function add(
@@ -115,6 +160,7 @@ function add(
   name: string,
   time: ICAL.Time,
   seconds: number,
+  named: string | undefined,
   zone: Zone,
   from: Day,
   to: Day,
@@ -134,11 +180,7 @@ function add(
     for (let n = 0; n < days; n++) put(addDays(dateOfTime(time), n), 1440)
     return
   }
-  // A time without a zone is one of the creator's own.
-  const floating = time.zone === ICAL.Timezone.localTimezone
-  const begins = floating
-    ? { day: dateOfTime(time), time: time.toString().slice(11, 16) }
-    : localAt(time.toUnixTime() * 1000, zone)
+  const begins = localAt(momentOfTime(time, named, zone), zone)
   let minutes = Math.round(seconds / 60)
   let { day } = begins
   let at: string | undefined = begins.time

@@ -1,5 +1,6 @@
 import { strToU8, zipSync, type Zippable } from 'fflate'
 import type { Recipe } from '../model'
+import { heldBy } from '../named'
 
 /** What an outer folder's name may hold in braces. */
 export interface FolderNames {
@@ -13,21 +14,32 @@ export interface FolderNames {
 
 export const folderPattern = '{number} {title}'
 
+const reserved = /^(con|prn|aux|nul|com[0-9¹²³]|lpt[0-9¹²³])(\.|$)/i
+
 /** A name without what file systems refuse (Windows and POSIX), at most 120 characters. */
 export function safeName(name: string): string {
   const clean = name
-    .replace(/[<>:"/\\|?*\u0000-\u001f]/g, ' ')
+    .replace(/[<>:"/\\|?*\u0000-\u001f\u007f]|\p{Cs}/gu, ' ')
     .replace(/\s+/g, ' ')
     .trim()
     .replace(/[. ]+$/, '')
-  return clean.slice(0, 120).trim() || 'Episode'
+  const cut = [...clean]
+    .slice(0, 120)
+    .join('')
+    .trim()
+    .replace(/[. ]+$/, '')
+  // Names that Windows keeps for devices, also with an ending.
+  return reserved.test(cut) ? `${cut.replace(/^[^.]+/, '$&_')}` : cut || 'Episode'
 }
 
 /** An outer folder's name by a pattern; words that are empty leave no gap. */
 export function folderName(pattern: string | undefined, names: FolderNames): string {
   const values: Record<string, string> = { ...names }
   return safeName(
-    (pattern?.trim() || folderPattern).replace(/\{(\w+)\}/g, (whole, word: string) => values[word] ?? whole),
+    (pattern?.trim() || folderPattern).replace(
+      /\{(\w+)\}/g,
+      (whole, word: string) => heldBy(values, word) ?? whole,
+    ),
   )
 }
 

@@ -1,4 +1,5 @@
 import type { KeywordRow } from '../commands/keywords'
+import { heldBy } from '../named'
 import type { Table } from './tables'
 
 const units: Readonly<Record<string, number>> = { k: 1e3, m: 1e6, mio: 1e6, b: 1e9, bn: 1e9 }
@@ -25,7 +26,7 @@ export function readFigure(text: string): number | undefined | 'wrong' {
 
 function single(text: string): number | undefined {
   const match = /^([\d.,' ]*\d)\s*([a-z]*)\.?$/.exec(text.trim())
-  const factor = match?.[2] === '' ? 1 : units[match?.[2] ?? '']
+  const factor = match?.[2] === '' ? 1 : heldBy(units, match?.[2] ?? '')
   if (match?.[1] === undefined || factor === undefined) return undefined
   const digits = match[1].replace(/[' ]/g, '')
   const marks = digits.match(/[.,]/g) ?? []

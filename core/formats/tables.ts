@@ -74,9 +74,38 @@ function readMarkdown(text: string): string[][] {
   )
 }
 
+/** Largest table, and longest line of one, that is read. */
+const most = { letters: 30_000_000, line: 1_000_000 }
+
+/** Refuses what is no table a person works with, before anything is parsed. */
+function withinBounds(text: string): Result<true> {
+  if (text.length > most.letters)
+    return refused(
+      `The file has ${Math.round(text.length / 1_000_000)} MB; at most 30 MB of table are read.`,
+      'file',
+    )
+  for (let at = 0, line = 1; at < text.length; line++) {
+    const next = text.indexOf('\n', at)
+    const end = next < 0 ? text.length : next
+    if (end - at > most.line)
+      return refused(
+        `Line ${line} has over a million letters; this is no table. Choose another file.`,
+        'file',
+      )
+    at = end + 1
+  }
+  return fine(true)
+}
+
 /** The delimiter that the first line has most of, outside quotes. */
 function delimiterOf(text: string): string {
-  const head = (/^(?:"(?:[^"]|"")*"|[^\n"])*/.exec(text)?.[0] ?? '').replace(/"(?:[^"]|"")*"/g, '')
+  let head = ''
+  let inQuotes = false
+  for (const c of text.slice(0, 100_000)) {
+    if (c === '"') inQuotes = !inQuotes
+    else if (c === '\n' && !inQuotes) break
+    else if (!inQuotes) head += c
+  }
   return [',', ';', '\t'].map((d) => ({ d, n: head.split(d).length })).sort((a, b) => b.n - a.n)[0]?.d ?? ','
 }
 
@@ -85,12 +114,22 @@ function delimiterOf(text: string): string {
  * Refused when there is no row below a header, or when quotes are never closed.
  */
 export function readTable(text: string): Result<Table> {
-  const clean = text.replace(/^\uFEFF/, '')
+  const bounded = withinBounds(text)
+  if (!bounded.ok) return bounded
+  // Spreadsheets put the delimiter in a line of its own before the header.
+  const said = /^\uFEFF?\s*sep=(.)\r?\n/i.exec(text)
+  const clean = text
+    .slice(said?.[0].length ?? 0)
+    .replace(/^\uFEFF/, '')
+    .replace(/^(?:[ \t,;]*\r?\n)+/, '')
+  const skipped = text.slice(0, text.length - clean.length).split('\n').length - 1
   const markdown = /^\s*\|/.test(clean)
-  const parsed = markdown ? undefined : Papa.parse<string[]>(clean, { delimiter: delimiterOf(clean) })
+  const parsed = markdown
+    ? undefined
+    : Papa.parse<string[]>(clean, { delimiter: said?.[1] ?? delimiterOf(clean) })
   const fault = parsed?.errors.find((e) => e.type === 'Quotes')
   const rows = parsed?.data ?? readMarkdown(clean)
-  let line = 1
+  let line = 1 + skipped
   const placed = rows.map((cells) => {
     const at = line
     line += 1 + (markdown ? 0 : cells.reduce((n, c) => n + (c.match(/\n/g)?.length ?? 0), 0))

@@ -1,4 +1,5 @@
 import type { Day, Episode, Id, Keyword, Recipe, Settings, Show, Weights } from '../model'
+import { heldBy } from '../named'
 import { median } from '../results/usual'
 import { daysBetween, sayDay } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
@@ -115,7 +116,7 @@ function ruledOut(e: Episode, of: Omit<RankFor, 'episodes'>, filming: Day): (() 
   const window = outOfWindow(e.nature, of.day)
   if (window !== undefined) return () => window
   for (const guest of e.guests) {
-    const away = (of.settings.away[guest] ?? []).find((a) => a.from <= filming && filming <= a.to)
+    const away = (heldBy(of.settings.away, guest) ?? []).find((a) => a.from <= filming && filming <= a.to)
     if (away)
       return () =>
         `${guest} is not free from ${sayDay(away.from)} to ${sayDay(away.to)}; it would be filmed about ${sayDay(filming)}`

@@ -145,7 +145,7 @@ describe('the forecast', () => {
   test('a release beyond what is looked at is said to be so, with no chance', () => {
     const far = [task('a', { release: addDays(first, 30) })]
     expect(forecast(of({ tasks: far, minutes: Array.from({ length: 30 }, () => 0) }))[0]).toMatchObject({
-      is: 'beyond',
+      is: 'too far ahead',
       chance: 0,
     })
   })

@@ -28,7 +28,7 @@ export interface Outlook {
   release: Day
   /** Share of draws in which it is ready by its release; nothing where it lies beyond what is looked at. */
   chance: number
-  is: 'on track' | 'tight' | 'unlikely' | 'beyond'
+  is: 'on track' | 'tight' | 'unlikely' | 'too far ahead'
   /** The days by which half, and nine in ten, of the draws are ready: numbers of days since 1970. */
   p50: number
   p90: number
@@ -245,7 +245,7 @@ class Run {
         episode,
         release: row.day,
         chance,
-        is: beyond ? 'beyond' : outlookOf(chance),
+        is: beyond ? 'too far ahead' : outlookOf(chance),
         p50: this.first + (mine[Math.floor(draws / 2)] ?? 0),
         p90: this.first + (mine[Math.floor(draws * 0.9)] ?? 0),
         last: most ? this.of.tasks[most[0]]?.id : undefined,

@@ -43,7 +43,7 @@ export function launchStanding(
       missing.push(`${s.number} goes out ${sayDay(s.release)}, after it is over`)
     else if (s.release < window.from)
       missing.push(`${s.number} goes out ${sayDay(s.release)}, before its run-up`)
-    else if (s.episode.phase.name !== 'released' && s.outlook !== undefined && s.outlook !== 'on track')
+    else if (s.episode.phase.name !== 'released' && isDoubtful(s.outlook))
       missing.push(`${s.number} is ${s.outlook}`)
   }
   if (mine.length < launch.wanted) missing.push(`${mine.length} of ${launch.wanted} episodes chosen`)
@@ -56,4 +56,8 @@ export function launchStanding(
         .join(', ')}`,
     )
   return { window, support: inside.length, missing }
+}
+
+function isDoubtful(outlook: Supporter['outlook']): outlook is 'tight' | 'unlikely' {
+  return outlook === 'tight' || outlook === 'unlikely'
 }

@@ -127,6 +127,49 @@ describe('busy time from a calendar', () => {
     `BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//x//EN\r\n${events.join('')}END:VCALENDAR\r\n`
   const read = (text: string) => valueOf(readBusy(text, 'Europe/Lisbon', '2026-11-24', '2026-12-31'))
 
+  test('a date without a time is a whole day, and a moved time counts once, also when it is written in UTC', () => {
+    expect(
+      read(calendar(event('UID:a\nSUMMARY:Off\nDTSTART:20261126\nDTEND:20261127'))).events.map((e) => [
+        e.day,
+        e.minutes,
+      ]),
+    ).toEqual([['2026-11-26', 1440]])
+    const series = event(
+      'UID:b\nSUMMARY:Tide\nDTSTART;TZID=Europe/Lisbon:20261124T100000\nDTEND;TZID=Europe/Lisbon:20261124T110000\nRRULE:FREQ=DAILY;COUNT=3',
+    )
+    const moved = event(
+      'UID:b\nSUMMARY:Tide\nRECURRENCE-ID:20261125T100000Z\nDTSTART:20261125T150000Z\nDTEND:20261125T160000Z',
+    )
+    expect(read(calendar(series, moved)).events.map((e) => `${e.day} ${e.at ?? ''}`)).toEqual([
+      '2026-11-24 10:00',
+      '2026-11-25 15:00',
+      '2026-11-26 10:00',
+    ])
+  })
+
+  test('a zone that nobody knows is said, one that everybody knows is read by its own rules', () => {
+    const at = (zone: string) =>
+      read(
+        calendar(
+          event(
+            `UID:c\nSUMMARY:Call\nDTSTART;TZID=${zone}:20261124T100000\nDTEND;TZID=${zone}:20261124T110000`,
+          ),
+        ),
+      )
+    expect(at('America/Chicago').events.map((e) => e.at)).toEqual(['16:00'])
+    expect(at('Harbour Time')).toMatchObject({
+      events: [],
+      left: [{ name: 'Call', why: 'in the time zone “Harbour Time”, which is not known' }],
+    })
+  })
+
+  test('a long hourly series is read to these weeks', () => {
+    const hourly = event(
+      'UID:d\nSUMMARY:Bell\nDTSTART:20221101T000000Z\nDTEND:20221101T000500Z\nRRULE:FREQ=HOURLY;INTERVAL=3',
+    )
+    expect(read(calendar(hourly)).events.some((e) => e.day === '2026-12-24')).toBe(true)
+  })
+
   test('is expanded, split at midnight, and left out where it is free or cancelled', () => {
     const { events, left } = read(
       calendar(

@@ -76,7 +76,8 @@ export interface StandingOf extends PartsOf {
 }
 
 /** Derives an episode's due dates, lamps, readiness and list of what is missing. Linear in steps, needs and script. */
-export function standingOf(of: StandingOf): Standing {
+export function standingOf(given: StandingOf): Standing {
+  const of = inKnownStages(given)
   const { episode, show, recipe, outlets, today } = of
   const release = releaseOf(episode, show)
   const gone = episode.phase.name === 'released'
@@ -175,6 +176,15 @@ function nextOf(undone: readonly StepState[]): StepState | undefined {
       undefined,
     )
   return dueFirst(begun) ?? dueFirst(undone.filter((s) => s.free)) ?? undone[0]
+}
+
+/** Steps of a stage that the recipe has no more (it went back to three steps) stand in the release's, or the last: none is planned unseen. */
+function inKnownStages(of: StandingOf): StandingOf {
+  const known = new Set(of.recipe.stages.map((s) => s.id))
+  if (of.steps.every((s) => known.has(s.stage))) return of
+  const last = of.recipe.stages.filter((s) => s.kind !== 'after')
+  const stage = last.find((s) => s.kind === 'release')?.id ?? last.at(-1)?.id ?? ''
+  return { ...of, steps: of.steps.map((s) => (known.has(s.stage) ? s : { ...s, stage })) }
 }
 
 /** Parts that a person may leave out, or say by a tick that they are there. */

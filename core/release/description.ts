@@ -1,5 +1,6 @@
 import type { Episode, Recipe } from '../model'
 import { chaptersText } from '../formats/chapters-text'
+import { heldBy } from '../named'
 import type { Chapter } from '../script/chapters'
 
 /** What a pattern may hold in braces, and what stands there. */
@@ -15,7 +16,9 @@ export const patternWords = {
 
 /** The words a pattern uses in braces that mean nothing, in their order. */
 export function unknownWords(pattern: string): string[] {
-  return [...pattern.matchAll(/\{([^{}\n]*)\}/g)].map((m) => m[1] ?? '').filter((w) => !(w in patternWords))
+  return [...pattern.matchAll(/\{([^{}\n]*)\}/g)]
+    .map((m) => m[1] ?? '')
+    .filter((w) => !Object.hasOwn(patternWords, w))
 }
 
 /**
@@ -38,8 +41,8 @@ export function descriptionOf(
     call: recipe.call.trim(),
   }
   const lines = recipe.pattern.split('\n').flatMap((line) => {
-    const words = [...line.matchAll(/\{(\w+)\}/g)].map((m) => values[m[1] ?? ''])
-    const filled = line.replace(/\{(\w+)\}/g, (whole, word: string) => values[word] ?? whole)
+    const words = [...line.matchAll(/\{(\w+)\}/g)].map((m) => heldBy(values, m[1] ?? ''))
+    const filled = line.replace(/\{(\w+)\}/g, (whole, word: string) => heldBy(values, word) ?? whole)
     return words.length > 0 && words.every((w) => w === '') ? [] : [filled]
   })
   return lines

@@ -1,4 +1,5 @@
 import type { ClockTime } from '../model'
+import { heldBy } from '../named'
 import { fine, refused, type Result } from '../result'
 import type { RhythmWish } from './rule'
 
@@ -57,7 +58,7 @@ const numberOf = (word: string | undefined): number | undefined =>
       ? Number(word)
       : /^\d{1,2}(st|nd|rd|th)$/.test(word)
         ? parseInt(word, 10)
-        : counts[word]
+        : heldBy(counts, word)
 
 function timeIn(text: string): { time: ClockTime | undefined; rest: string; fault: string | undefined } {
   const found =
@@ -141,7 +142,7 @@ export function readRhythm(words: string): Result<ReadRhythm> {
     )
       perWeek = numberOf(token)
     else if (token === 'times' && perWeek !== undefined) return
-    else if (token in nths && token !== 'second') found.push(nths[token] ?? 1)
+    else if (Object.hasOwn(nths, token) && token !== 'second') found.push(nths[token] ?? 1)
     else if (token === 'second') found.push(2)
     else if (token === 'fifth' || token === '5th') found.push(5)
     else if (

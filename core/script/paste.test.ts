@@ -27,7 +27,7 @@ describe('pasted text', () => {
     expect(sections.map((s) => [s.title, s.beats.map((b) => b.text)])).toEqual([
       ['Script', ['Before.']],
       ['The hook', ['One.']],
-      ['What i got wrong', ['Two.', 'Three.']],
+      ['What I got wrong', ['Two.', 'Three.']],
     ])
   })
 

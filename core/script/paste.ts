@@ -47,6 +47,6 @@ function titleOf(line: string): string | undefined {
   if (marked?.[1] !== undefined) return marked[1]
   const bare = line.trim()
   return /^\p{Lu}[\p{Lu}\d ,’'-]{3,60}$/u.test(bare) && /\p{Lu}{2}/u.test(bare)
-    ? bare.charAt(0) + bare.slice(1).toLowerCase()
+    ? (bare.charAt(0) + bare.slice(1).toLowerCase()).replace(/\bi\b/g, 'I')
     : undefined
 }

@@ -12,10 +12,9 @@ import {
   tickStep,
   waitStep,
 } from '@core/commands/steps'
-import { handStep } from '@core/commands/doing'
+import { correctLog, handStep } from '@core/commands/doing'
 import type { StageState, StepState } from '@core/recipe/lamps'
 import { addDays, sayAway, sayDay } from '@core/rhythm/days'
-import { sayMinutes } from '@core/script/timecode'
 import { useBoard, type Card } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
@@ -108,6 +107,14 @@ const people = computed(() =>
   ),
 )
 const today = (s: StepState) => s.step.doneAt !== undefined && board.dayOn(s.step.doneAt) === board.today
+function took(s: StepState, event: Event) {
+  if (event.target instanceof HTMLInputElement)
+    void library.perform(
+      correctLog,
+      { step: s.step.id, minutes: Math.max(0, Math.round(Number(event.target.value) || 0)) },
+      'aloud',
+    )
+}
 function minutes(s: StepState, event: Event) {
   if (event.target instanceof HTMLInputElement)
     void library.perform(estimateStep, {
@@ -201,7 +208,19 @@ function minutes(s: StepState, event: Event) {
                 />
                 min</label
               >
-              <template v-if="s.done && s.step.logged">took {{ sayMinutes(s.step.logged) }}</template>
+              <label v-if="s.done" class="inline-flex items-center gap-1"
+                >took
+                <input
+                  class="minutes"
+                  type="number"
+                  min="0"
+                  max="6000"
+                  :value="s.step.logged"
+                  :aria-label="`Minutes that ${s.step.name} took`"
+                  @change="took(s, $event)"
+                />
+                min</label
+              >
               <button
                 v-if="today(s)"
                 class="underline underline-offset-2 ml-1"

@@ -3,7 +3,7 @@ import type { Card } from '@app/stores/board'
 
 /** Whether a step may be ticked by hand: a physical act, or one whose part a person may leave out. */
 export function stepTicks(step: Pick<Step, 'part'>): boolean {
-  return step.part === undefined || step.part === 'shots' || step.part === 'length'
+  return step.part === undefined || ['shots', 'length', 'script'].includes(step.part)
 }
 
 const places: Record<string, string> = {
@@ -39,7 +39,7 @@ export function completedBy(step: Pick<Step, 'part'>): string | undefined {
     case 'title':
       return 'done when a title is chosen'
     case 'script':
-      return 'done when every section has words'
+      return 'done when every section has words and it lasts half the aim, or when ticked'
     case 'shots':
       return 'done when every shot is ticked'
     case 'length':

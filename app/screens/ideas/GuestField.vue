@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { heldBy } from '@core/named'
 import { ref } from 'vue'
 import { writeEpisode } from '@core/commands/episode'
 import { editSettings } from '@core/commands/settings'
@@ -23,7 +24,7 @@ function add() {
   if (name !== '' && !episode.guests.includes(name)) write([...episode.guests, name])
   fresh.value = ''
 }
-const times = (guest: string) => library.settings.away[guest] ?? []
+const times = (guest: string) => heldBy(library.settings.away, guest) ?? []
 async function keep(guest: string) {
   if (from.value === '') return
   const done = await library.perform(editSettings, {

@@ -334,7 +334,7 @@ async function keyed(event: KeyboardEvent, put: Put) {
 /** Said on a card only where it is not on track. */
 const outlookOf = (p: Put) => {
   const is = desk.outlooks.get(p.card.episode.id)?.is
-  return is === 'on track' ? undefined : is
+  return is === 'on track' || is === 'too far ahead' ? undefined : is
 }
 const lampOf = (p: Put) => sixLamps(p.card.standing)[p.row]
 let spare: Card | undefined
@@ -515,7 +515,7 @@ const cardStyle = (p: Put) => styles.value.get(p)
                   : cardStyle(p)
               "
               :data-card="p.card.episode.id"
-              :aria-label="`${p.card.number} ${p.card.title}, out ${sayDay(p.card.standing.release?.day ?? '')}, ${p.days} d, at ${p.card.standing.where?.stage.name ?? 'ready'}${p.late ? `, late ${p.late} d` : ''}${outlookOf(p) ? `, ${outlookOf(p)}: ${board.reasonOf(desk.outlooks.get(p.card.episode.id)?.last)}` : ''}. Arrows move it, Enter says why`"
+              :aria-label="`${p.card.number} ${p.card.title}, out ${sayDay(p.card.standing.release?.day ?? '')}, ${p.days} d, at ${p.card.standing.where?.stage.name ?? 'ready'}${p.late ? `, late ${p.late} d` : ''}${outlookOf(p) ? `, ${outlookOf(p)}: ${board.reasonOf(desk.outlooks.get(p.card.episode.id))}` : ''}. Arrows move it, Enter says why`"
               :title="p.card.title"
               @pointerdown="grab($event, p)"
               @pointermove="dragging"
@@ -532,7 +532,7 @@ const cardStyle = (p: Put) => styles.value.get(p)
                     ><Flag :size="9" /><span class="late">late {{ p.late }} d</span></template
                   ><span v-else-if="outlookOf(p)" class="truncate"
                     ><strong class="font-semibold">{{ outlookOf(p) }}</strong
-                    >: {{ board.reasonOf(desk.outlooks.get(p.card.episode.id)?.last) }}</span
+                    >: {{ board.reasonOf(desk.outlooks.get(p.card.episode.id)) }}</span
                   ><span v-else class="truncate">{{ p.card.standing.next?.step.name ?? 'ready' }}</span></span
                 ></template
               >

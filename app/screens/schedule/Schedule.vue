@@ -346,7 +346,7 @@ async function copyAddress() {
                   {{ desk.outlooks.get(row.card.episode.id)?.is }}</button><span
                   v-if="desk.outlooks.get(row.card.episode.id)?.is !== 'on track'"
                   class="block text-11 leading-[14px]"
-                  >{{ board.reasonOf(desk.outlooks.get(row.card.episode.id)?.last) }}</span
+                  >{{ board.reasonOf(desk.outlooks.get(row.card.episode.id)) }}</span
                 ><span v-if="row.card.standing.ready" class="sub">ready now</span
                 ><template v-else-if="board.inHandOf(row.card)"
                   ><span

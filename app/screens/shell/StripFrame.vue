@@ -55,7 +55,7 @@ const kept = computed(() =>
 /** Said on the strip only where it is not on track. */
 const outlook = computed(() => {
   const is = frame.kind === 'filled' && frame.episode ? desk.outlooks.get(frame.episode.id)?.is : undefined
-  return is === 'on track' ? undefined : is
+  return is === 'on track' || is === 'too far ahead' ? undefined : is
 })
 const narrow = computed(() => width < 84)
 /** One offer for open frames in a row, on the first of them. */
@@ -65,7 +65,7 @@ const label = computed(() => {
   if (frame.kind === 'open')
     return `${number.value} open, ${out}${kept.value ? `, kept for ${kept.value.name}` : ''}. Choose an idea${suggested.value.length > 0 ? `, for example ${suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')}` : ''}`
   if (frame.kind === 'skipped') return `Skipped, ${out}. Take the skip back`
-  return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${outlook.value && !late.value ? `, ${outlook.value}: ${board.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id)?.last)}` : ''}${late.value ? `, late ${late.value} d` : ''}`
+  return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${outlook.value && !late.value ? `, ${outlook.value}: ${board.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id))}` : ''}${late.value ? `, late ${late.value} d` : ''}`
 })
 </script>
 

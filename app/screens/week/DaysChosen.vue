@@ -99,7 +99,8 @@ async function set(minutes: number | undefined, mend?: Mend) {
   if (done.ok) emit('done')
 }
 const minutes = computed(() => (looking.value === 'lost' ? 0 : Math.round(hours.value * 60)))
-const percent = (o: Outlook | undefined) => (o && o.is !== 'beyond' ? `${Math.round(o.chance * 100)} %` : '')
+const percent = (o: Outlook | undefined) =>
+  o && o.is !== 'too far ahead' ? `${Math.round(o.chance * 100)} %` : ''
 </script>
 
 <template>

@@ -31,7 +31,8 @@ const step = computed(() => board.stepIn.get(outlook.value?.last ?? '')?.state.s
 /** The percentage comes forward once eight finished steps with logged time have taught the pace. */
 const learnt = computed(() => [...plan.paces.values()].reduce((s, p) => s + p.seen, 0))
 const pace = computed(() => (step.value ? plan.paces.get(step.value.kind) : undefined))
-const percent = (o: Outlook | undefined) => `${Math.round(100 * (o?.chance ?? 0))} %`
+const percent = (o: Outlook | undefined) =>
+  o?.is === 'too far ahead' ? '' : `${Math.round(100 * (o?.chance ?? 0))} %`
 
 const box = { width: 460, height: 120 }
 const bars = computed(() => {

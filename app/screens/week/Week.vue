@@ -353,7 +353,8 @@ function toggle(day: Day) {
   else next.add(day)
   picked.value = next
 }
-const percent = (o: Outlook | undefined) => (o && o.is !== 'beyond' ? `${Math.round(o.chance * 100)} %` : '')
+const percent = (o: Outlook | undefined) =>
+  o && o.is !== 'too far ahead' ? `${Math.round(o.chance * 100)} %` : ''
 /** What a plan leaves worse, by name. */
 const worse = computed(() =>
   (plan.proposal?.worse ?? []).map(({ episode, chance: [was, is], inHand: [had, has] }) => {

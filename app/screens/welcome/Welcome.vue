@@ -3,6 +3,7 @@ import { computed, nextTick, onMounted, ref } from 'vue'
 import { addShow } from '@core/commands/shows'
 import type { RhythmWish } from '@core/rhythm/rule'
 import { dayAt } from '@core/rhythm/zone'
+import { spreadHours } from '@core/plan/week-hours'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
@@ -30,12 +31,8 @@ onMounted(() => {
 /** Spreads a wished sum over the days that have hours, in quarters of an hour. */
 function spread(event: Event) {
   const wanted = event.target instanceof HTMLInputElement ? Number(event.target.value) * 60 : 0
-  const sum = total.value
   if (!Number.isFinite(wanted) || wanted <= 0 || wanted > 100 * 60) return
-  hours.value =
-    sum === 0
-      ? hours.value.map((_, i) => (i < 6 ? Math.round(wanted / 6 / 15) * 15 : 0))
-      : hours.value.map((m) => Math.round((m * wanted) / sum / 15) * 15)
+  hours.value = spreadHours(hours.value, wanted)
 }
 async function begin() {
   const done = await library.perform(addShow, {
