@@ -29,7 +29,12 @@ export default defineConfig({
           { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
           { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
         ],
-        share_target: { action: '/jot', method: 'GET', params: { title: 'title', text: 'text', url: 'url' } },
+        share_target: {
+          action: '/jot',
+          method: 'GET',
+          enctype: 'application/x-www-form-urlencoded',
+          params: { title: 'title', text: 'text', url: 'url' },
+        },
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}', 'icon-*.png'],

@@ -7,7 +7,7 @@ import { emptyRecords, type Id, type JournalLine, type Records, type Step } from
 import type { Problem, Result } from '@core/result'
 import { newId, now } from '@app/data/clock'
 import { Library } from '@app/data/library'
-import { layDemo } from '@app/data/demo'
+import { demoDay, layDemo } from '@app/data/demo'
 import {
   backupOf,
   backupOfMemory,
@@ -34,6 +34,8 @@ export const useLibrary = defineStore('library', () => {
   const state = ref<'opening' | 'open' | 'refused'>('opening')
   const world = ref<World>(chosenWorld())
   const trouble = shallowRef<Problem>()
+  /** The day for which the demo was laid out, where it is not today. */
+  const demoOf = ref<string>()
   const saying = shallowRef<Saying>()
   /** Records that could not be read. */
   const aside = shallowRef<readonly Aside[]>([])
@@ -87,6 +89,7 @@ export const useLibrary = defineStore('library', () => {
       anew,
     )
     progress.value = undefined
+    demoOf.value = await demoDay(library)
   }
 
   /** Goes over to the other world; the two never mix. */
@@ -192,6 +195,7 @@ export const useLibrary = defineStore('library', () => {
     isLoaded,
     check,
     aside,
+    demoOf,
     mend,
     forgetAside,
     restoreMemory,

@@ -186,14 +186,14 @@ const choices = [
       </p>
     </section>
     <div v-else class="grid grid-cols-1 gap-5 lg:grid-cols-[minmax(0,1fr)_340px] items-start">
-      <section class="panel p-7 max-sm:p-4 grid gap-5" aria-label="The idea to sort">
+      <section class="panel p-7 max-sm:p-4 grid grid-cols-1 gap-5 min-w-0" aria-label="The idea to sort">
         <div class="flex items-center gap-3 sub">
           <strong class="text-ink" aria-live="polite">{{ row.length }} left</strong
           ><span class="flex-1 h-[5px] rounded-full bg-faint overflow-hidden" aria-hidden="true"
             ><span
               class="block h-full bg-ink-2"
               :style="{ width: `${(100 * done) / Math.max(1, done + row.length)}%` }" /></span
-          ><span>{{ show?.title }}, jotted {{ sayAway(board.dayOn(current.createdAt), board.today) }}</span>
+          ><span class="min-w-0 truncate">{{ show?.title }}, jotted {{ sayAway(board.dayOn(current.createdAt), board.today) }}</span>
         </div>
         <div class="flex gap-5 items-start min-h-[150px]">
           <div class="flex-1 min-w-0">

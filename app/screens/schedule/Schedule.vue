@@ -218,7 +218,7 @@ async function copyAddress() {
       >
     </header>
     <div class="grid gap-1.5 mb-3"><ReadyAhead v-for="s in shown" :key="s.id" :show="s" /></div>
-    <div v-if="rows.length > 0" class="panel overflow-x-auto">
+    <div v-if="rows.length > 0" class="panel overflow-x-auto relative">
       <table class="w-full border-collapse slots">
         <caption class="unseen">
           Slots to come, with the lamps of their episodes

@@ -3,6 +3,7 @@ import { CalendarRange, Columns3, Clapperboard, Film, Lightbulb, Settings as Gea
 import { computed } from 'vue'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
+import { sayDay } from '@core/rhythm/days'
 import Capture from './Capture.vue'
 
 const library = useLibrary()
@@ -46,6 +47,14 @@ const screens = computed(() =>
     </nav>
     <span v-if="library.world === 'demo'" class="flex items-center gap-2 text-12 text-ink-2 max-md:hidden">
       <span class="border border-dashed border-ring rounded-control px-2 py-0.5">Demo</span>
+      <button
+        v-if="library.demoOf"
+        class="btn btn-small"
+        :title="`It was laid out for ${sayDay(library.demoOf)}; what you did in it goes.`"
+        @click="library.relay()"
+      >
+        Lay it out for today
+      </button>
       <button class="btn btn-small btn-bare underline underline-offset-2" @click="library.enter('own')">
         Leave it
       </button>

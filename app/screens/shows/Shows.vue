@@ -20,7 +20,7 @@ const adding = ref(false)
   <div class="mx-auto max-w-[1200px] px-5 py-4 max-sm:px-3">
     <header class="flex flex-wrap items-center gap-3 mb-4">
       <h1>Shows</h1>
-      <div class="flex gap-1.5" role="group" aria-label="Which show">
+      <div class="flex flex-wrap gap-1.5 min-w-0" role="group" aria-label="Which show">
         <button
           v-for="s in board.shows"
           :key="s.id"
@@ -29,7 +29,7 @@ const adding = ref(false)
           :aria-pressed="s.id === show?.id"
           @click="router.push({ name: 'shows', params: { show: s.id } })"
         >
-          {{ s.title }}
+          <span class="truncate">{{ s.title }}</span>
         </button>
       </div>
       <p v-if="show" class="sub flex-1">{{ sayRhythm(show.rhythm) }}</p>
