@@ -14,6 +14,7 @@ const vite = await createServer({
   logLevel: 'error',
 })
 await vite.ssrLoadModule(`${root}/bench/core.ts`)
+await vite.ssrLoadModule(`${root}/bench/planner.ts`)
 console.log('')
 await vite.ssrLoadModule(`${root}/bench/dragging.ts`)
 await vite.close()

@@ -108,6 +108,8 @@ export class Ground {
   private readonly pins: { n: number; minutes: number }[][]
   /** The last day by which a task must end, because of a block of what needs it. */
   private latest: number[]
+  /** The tasks that have such a day, in an order in which all of them make it. */
+  private pressed: number[] = []
   private readonly others: { n: number; minutes: number; kind: StepKind | undefined }[]
   private readonly capacity: (kind: StepKind, from: number, to: number) => number
 
@@ -188,11 +190,8 @@ export class Ground {
       const before = order
         .filter((i) => this.latest[i] !== Infinity)
         .sort((a, b) => (this.latest[a] ?? 0) - (this.latest[b] ?? 0))
-      const { ends } = this.lay({
-        order: this.inOrder(before).filter((i) => this.latest[i] !== Infinity),
-        wait: [],
-        plain: this.of.tasks.map(() => true),
-      })
+      this.pressed = this.inOrder(before).filter((i) => this.latest[i] !== Infinity)
+      const { ends } = this.laidIn({ order: this.pressed, wait: [], plain: this.of.tasks.map(() => true) })
       const late = before.find((i) => (ends[i] ?? 0) > (this.latest[i] ?? Infinity))
       if (late === undefined) return
       const limit = this.latest[late] ?? 0
@@ -256,9 +255,13 @@ export class Ground {
   lay(way: Way): Laid {
     const laid = this.laidIn(way)
     if (!laid.ends.some((end, i) => end > (this.latest[i] ?? Infinity))) return laid
-    const pressed = way.order.filter((i) => this.latest[i] !== Infinity)
-    const order = this.inOrder([...pressed, ...way.order.filter((i) => this.latest[i] === Infinity)])
-    return this.laidIn({ ...way, order, wait: way.wait.map((w, i) => (pressed.includes(i) ? 0 : w)) })
+    // As it was found to fit when the blocks were settled: those first, in that order, held back by nothing.
+    const first = new Set(this.pressed)
+    return this.laidIn({
+      order: [...this.pressed, ...way.order.filter((i) => !first.has(i))],
+      wait: way.wait.map((w, i) => (first.has(i) ? 0 : w)),
+      plain: way.plain.map((p, i) => p || first.has(i)),
+    })
   }
 
   private laidIn({ order, wait, plain }: Way): Laid {
