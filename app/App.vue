@@ -6,6 +6,7 @@ import { useDesk } from './stores/desk'
 import { useLibrary } from './stores/library'
 import { usePictures } from './stores/pictures'
 import { typingIn, useKeys } from './ui/keys'
+import { places } from './screens/places'
 import Guarded from './screens/shell/Guarded.vue'
 import Opening from './screens/shell/Opening.vue'
 import Strip from './screens/shell/Strip.vue'
@@ -151,7 +152,6 @@ function nextLate(): boolean {
   else desk.forecast = ids[(at + 1) % ids.length]
   return true
 }
-const screens = ['today', 'ideas', 'schedule', 'week', 'catalogue', 'shows', 'settings']
 useKeys({
   i: () => {
     desk.toCapture++
@@ -167,7 +167,7 @@ useKeys({
   },
   l: () => nextLate(),
   ...Object.fromEntries(
-    screens.map((name, i) => [
+    places.map(({ name }, i) => [
       String(i + 1),
       () => {
         if (!library.isNew) void router.push({ name })

@@ -169,7 +169,7 @@ test('the Week: standing work is skipped this once, busy time is read from a cal
   ).toBeVisible()
 })
 
-test('the Week: a whole episode goes onto a week, its pieces are joined, and something is pulled forward', async ({
+test('the Week: a whole episode goes onto a week, a block is split and its pieces joined', async ({
   page,
 }) => {
   await demo(page, '/week')
@@ -183,13 +183,6 @@ test('the Week: a whole episode goes onto a week, its pieces are joined, and som
   const laid = page.locator('.stint.pinned')
   expect(await laid.count()).toBeGreaterThan(3)
   await page.getByRole('button', { name: 'This week', exact: true }).click()
-  await page.getByRole('checkbox', { name: 'Choose Sun 29 Nov' }).check()
-  await page.getByLabel('Hours on each day chosen').fill('5')
-  await page.getByRole('button', { name: '5 h each' }).click()
-  await page.getByRole('button', { name: 'Pull something forward to Sun 29 Nov' }).click()
-  await page.getByLabel('Free minutes').fill('45')
-  await page.getByRole('list', { name: 'What fits' }).getByRole('button').first().click()
-  await expect(page.getByText(/laid on Sun 29 Nov/)).toBeVisible()
   const cut = day(page, 'Wed 25 Nov')
     .getByRole('button', { name: /^First cut, #43/ })
     .first()

@@ -193,7 +193,9 @@ const choices = [
             ><span
               class="block h-full bg-ink-2"
               :style="{ width: `${(100 * done) / Math.max(1, done + row.length)}%` }" /></span
-          ><span class="min-w-0 truncate">{{ show?.title }}, jotted {{ sayAway(board.dayOn(current.createdAt), board.today) }}</span>
+          ><span class="min-w-0 truncate"
+            >{{ show?.title }}, jotted {{ sayAway(board.dayOn(current.createdAt), board.today) }}</span
+          >
         </div>
         <div class="flex gap-5 items-start min-h-[150px]">
           <div class="flex-1 min-w-0">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useDesk } from '@app/stores/desk'
 import Sheet from '@app/ui/Sheet.vue'
+import { places } from '../places'
 
 const desk = useDesk()
 const groups = [
@@ -9,7 +10,7 @@ const groups = [
     keys: [
       ['I', 'jot an idea'],
       ['/', 'find or do'],
-      ['1 to 7', 'Today, Ideas, Schedule, Week, Catalogue, Shows, Settings'],
+      [`1 to ${places.length}`, places.map((p) => p.label).join(', ')],
       ['0', 'the strip back to now'],
       ['L', 'the next late thing, why, and what mends it'],
       ['Ctrl Z', 'undo'],
