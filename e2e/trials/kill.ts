@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process'
-import { begin, browser, end, folder, serve, titles } from './stage'
+import { begin, browser, end, folder, jotLine, openField, serve, titles } from './stage'
 
 /** The browser is killed at many moments while lines are jotted; what was on screen as kept for 300 ms has to be there afterwards. */
 const moments = 24
@@ -17,12 +17,11 @@ try {
       await page.getByRole('heading', { level: 1 }).waitFor()
     }
     const kept = new Map<string, number>()
-    await page.keyboard.press('i')
+    await openField(page)
     const until = Date.now() + 400 + 137 * (n % 8)
     for (let i = 0; Date.now() < until; i++) {
       const line = `trial ${n} line ${i}`
-      await page.keyboard.type(line)
-      await page.keyboard.press('Enter')
+      await jotLine(page, line)
       kept.set(line, Date.now())
     }
     const at = Date.now()

@@ -61,7 +61,24 @@ export async function begin(page: Page, base: string): Promise<void> {
   await page.goto(base)
   await page.getByLabel('Name of the show').fill('Tern & Tiller')
   await page.getByRole('button', { name: 'Begin' }).click()
-  await page.getByRole('heading', { level: 1 }).waitFor()
+  await page.getByRole('link', { name: 'Lamp Reel, to Today' }).waitFor()
+}
+
+/** Opens the field for jotting and waits until letters go there. */
+export async function openField(page: Page): Promise<void> {
+  const field = page.getByRole('textbox', { name: 'Jot an idea' })
+  await page.getByRole('link', { name: 'Lamp Reel, to Today' }).waitFor()
+  await field.focus()
+  await page.waitForFunction(() => document.activeElement?.getAttribute('aria-label') === 'Jot an idea')
+}
+
+/** Jots a line; it is kept on screen when the field is empty again. */
+export async function jotLine(page: Page, line: string): Promise<void> {
+  await page.keyboard.type(line)
+  await page.keyboard.press('Enter')
+  await page.waitForFunction(
+    () => document.activeElement instanceof HTMLInputElement && document.activeElement.value === '',
+  )
 }
 
 /** The titles of all episodes in the store. */

@@ -1,4 +1,4 @@
-import { begin, browser, end, folder, serve } from './stage'
+import { begin, browser, end, folder, jotLine, openField, serve } from './stage'
 
 /** Records are damaged behind the program's back: it says so, every screen still draws, and its own back-up can be made. */
 const base = 'http://127.0.0.1:4463'
@@ -38,9 +38,8 @@ try {
     const context = await browser(folder('profile'))
     const page = context.pages()[0] ?? (await context.newPage())
     await begin(page, base)
-    await page.keyboard.press('i')
-    await page.keyboard.type('Steaming oak ribs')
-    await page.keyboard.press('Enter')
+    await openField(page)
+    await jotLine(page, 'Steaming oak ribs')
     await page.keyboard.press('Escape')
     await page.goto(`${base}/ideas`)
     await page.getByText('Steaming oak ribs').first().click()

@@ -1,4 +1,4 @@
-import { begin, browser, end, folder, serve, titles } from './stage'
+import { begin, browser, end, folder, jotLine, openField, serve, titles } from './stage'
 
 /** Three tabs jot at once, then each places another idea on the same slot: nothing is lost, no slot is taken twice. */
 const base = 'http://127.0.0.1:4462'
@@ -18,12 +18,11 @@ try {
   for (let r = 0; r < rounds; r++)
     for (const [i, t] of tabs.entries()) {
       await t.bringToFront()
-      await t.keyboard.press('i')
+      await openField(t)
       for (let n = 0; n < 5; n++) {
         const line = `tab ${i} round ${r} line ${n}`
         lines.push(line)
-        await t.keyboard.type(line)
-        await t.keyboard.press('Enter')
+        await jotLine(t, line)
       }
       await t.keyboard.press('Escape')
     }
@@ -33,7 +32,10 @@ try {
   await Promise.all(
     tabs.map(async (t, i) => {
       await t.goto(`${base}/ideas`)
-      await t.getByText(`tab ${i} round 0 line 0`).first().click()
+      await t
+        .getByText(`tab ${i} round ${rounds - 1} line 4`)
+        .first()
+        .click()
       await t.keyboard.press('p')
       await t
         .getByRole('list', { name: /Open slots/ })
