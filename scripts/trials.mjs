@@ -1,4 +1,4 @@
-// npm run trials [-- kill tabs storage mailbox]: hard trials in a real browser, bounded; not part of npm test. Prints a line a trial.
+// npm run trials [-- kill tabs storage mailbox backups]: hard trials, most in a real browser, bounded; not part of npm test. Prints a line a trial.
 import { spawnSync } from 'node:child_process'
 import { bin, build, chromium, install, root } from './ready.mjs'
 
@@ -6,9 +6,26 @@ install()
 chromium()
 build()
 const asked = process.argv.slice(2)
-const all = ['kill', 'tabs', 'storage', 'mailbox']
+const all = ['kill', 'tabs', 'storage', 'mailbox', 'backups']
 let failed = 0
 for (const name of asked.length > 0 ? asked : all) {
+  if (name === 'backups') {
+    // It needs no browser, and reads the sources as the application does.
+    const { createServer } = await import('vite')
+    const vite = await createServer({
+      root,
+      configFile: `${root}/vite.config.ts`,
+      server: { middlewareMode: true },
+      ssr: { noExternal: ['rrule'] },
+      appType: 'custom',
+      logLevel: 'error',
+    })
+    process.exitCode = 0
+    await vite.ssrLoadModule(`${root}/e2e/trials/backups.ts`)
+    await vite.close()
+    if (process.exitCode !== 0) failed++
+    continue
+  }
   const { status } = spawnSync(bin('tsx'), [`e2e/trials/${name}.ts`], {
     cwd: root,
     stdio: 'inherit',
