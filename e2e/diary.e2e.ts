@@ -1,0 +1,135 @@
+import type { Page } from '@playwright/test'
+import { expect, jot, test } from './fixtures'
+
+test.use({ timezoneId: 'America/Chicago' })
+
+/** Minutes of what the program writes: `2 h 05`, `45 min`, `3 h`. */
+function minutesOf(text: string): number {
+  const hours = /(\d+) h(?: (\d\d))?/.exec(text)
+  return hours ? Number(hours[1]) * 60 + Number(hours[2] ?? 0) : Number(/(\d+) min/.exec(text)?.[1] ?? 0)
+}
+
+/** Done, planned and left of today, as Today says them. */
+async function todaySays(page: Page): Promise<{ done: number; planned: number; left: number }> {
+  const label = (await page.getByRole('img', { name: /planned of/ }).getAttribute('aria-label')) ?? ''
+  const [, done, planned, left] = /^(?:(.*) done, )?(.*) planned of (.*)$/.exec(label) ?? []
+  return { done: minutesOf(done ?? ''), planned: minutesOf(planned ?? ''), left: minutesOf(left ?? '') }
+}
+
+/** At the day's end Today, the strip and the Week say the same of it, and Slots and the Week of each release. */
+async function agree(page: Page, day: string): Promise<void> {
+  await page.goto('/today')
+  const meter = page.getByRole('img', { name: /planned of/ })
+  const nothing = page.getByRole('heading', { name: /Nothing is in work yet|waits? for a slot/ })
+  await expect(meter.or(nothing)).toBeVisible()
+  if (await nothing.isVisible()) return
+  const now = await todaySays(page)
+  const strip = (await page.locator(`[title^="${day}: "]`).first().getAttribute('title')) ?? ''
+  const [, stripDone, stripPlanned, stripLeft] =
+    /: (?:(.*?) done, )?(.*?) planned of ([^,]*)/.exec(strip) ?? []
+  if (stripLeft !== undefined)
+    expect([day, minutesOf(stripDone ?? ''), minutesOf(stripPlanned ?? ''), minutesOf(stripLeft)]).toEqual([
+      day,
+      now.done,
+      now.planned,
+      now.left,
+    ])
+  await page.goto('/week')
+  const row = page.getByRole('listitem', { name: day, exact: true })
+  await expect(row).toBeVisible()
+  const said = / of /.exec(await row.innerText())
+    ? (await row.locator('.sub').first().innerText()).split(' of ')
+    : []
+  if (said.length === 2) expect([day, minutesOf(said[0] ?? '')]).toEqual([day, now.done + now.planned])
+  const outlooks = page.getByRole('region', { name: 'Going out on time' }).getByRole('listitem')
+  await expect(outlooks.filter({ hasText: '…' })).toHaveCount(0, { timeout: 30_000 })
+  const inWeek = await outlooks.evaluateAll((all) =>
+    all.map((li) => [li.querySelector('.num')?.textContent, li.querySelector('strong')?.textContent?.trim()]),
+  )
+  await page.goto('/schedule')
+  for (const [number, is] of inWeek) {
+    const slot = page.getByRole('row').filter({ hasText: new RegExp(`${number ?? ''} Tern`) })
+    await expect(slot).toContainText(new RegExp(is ?? '', 'i'), { timeout: 30_000 })
+  }
+}
+
+test('a diary of four weeks in Chicago, over the clock change: each day ends with screens that agree', async ({
+  page,
+}) => {
+  test.setTimeout(400_000)
+  const at = (day: number, hour: number) => new Date(Date.UTC(2026, 9, 19 + day, hour + (day >= 13 ? 6 : 5)))
+  const names = (day: number) => {
+    const d = new Date(Date.UTC(2026, 9, 19 + day))
+    const [weekday] = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'].slice(d.getUTCDay())
+    const month = d.getUTCMonth() === 9 ? 'Oct' : 'Nov'
+    return `${weekday ?? ''} ${d.getUTCDate()} ${month}`
+  }
+  await page.clock.setSystemTime(at(0, 9))
+  await page.goto('/')
+  await page.getByLabel('Name of the show').fill('Tern & Tiller')
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Monday 19 October' })).toBeVisible()
+  await jot(page, 'Steaming oak ribs', 'Keel bolts', 'A spar from a storm pine', 'Leathering a pair of oars')
+  const place = async (idea: string) => {
+    await page.goto('/ideas')
+    await page.getByText(idea).first().click()
+    await page.keyboard.press('p')
+    await page
+      .getByRole('list', { name: /Open slots/ })
+      .getByRole('button')
+      .first()
+      .click()
+    await expect(page.getByText(`Put “${idea}” on`)).toBeVisible()
+  }
+  for (const idea of ['Steaming oak ribs', 'Keel bolts', 'A spar from a storm pine']) await place(idea)
+  for (let day = 0; day < 28; day += 2) {
+    // Late in the evening it is another day in UTC already.
+    await page.clock.setSystemTime(at(day, 20))
+    await page.goto('/today')
+    await expect(page.getByRole('link', { name: 'Lamp Reel, to Today' })).toBeVisible()
+    const out = page.getByRole('button', { name: /^Yes/ })
+    if (await out.isVisible()) await page.keyboard.press('y')
+    if (day === 8) {
+      await page.goto('/week')
+      await page.getByRole('checkbox', { name: `Choose ${names(9)}` }).check()
+      await page.getByRole('button', { name: 'Lost, no hours' }).click()
+      await expect(page.getByRole('listitem', { name: names(9), exact: true })).toContainText('lost')
+    } else {
+      const next = page.getByRole('region', { name: 'Next step' })
+      if (
+        (await next.isVisible()) &&
+        (await next.getByRole('button', { name: 'Done', exact: true }).isVisible())
+      ) {
+        const before = await todaySays(page)
+        await page.keyboard.press('=')
+        await expect(page.getByText(/^Done: /).first()).toBeVisible()
+        await expect.poll(async () => (await todaySays(page)).done).toBeGreaterThan(before.done)
+      }
+    }
+    if (day === 10) {
+      await page.goto('/shows')
+      await page.getByRole('button', { name: 'Add a show' }).click()
+      await page.getByRole('dialog').getByLabel('Name of the show').fill('Harbour Hours')
+      await page.getByRole('button', { name: 'Add the show' }).click()
+      await expect(page.getByRole('dialog')).toHaveCount(0)
+    }
+    if (day === 14) {
+      await page.goto('/schedule')
+      await page.getByRole('button', { name: 'Keep Thu 19 Nov for somebody or something' }).click()
+      await page.getByLabel('The sponsor').fill('Kelpline Rope')
+      await page.getByRole('button', { name: 'Keep it', exact: true }).click()
+      await expect(page.getByRole('row', { name: /Thu 19 Nov/ })).toContainText('Kept for Kelpline Rope')
+    }
+    if (day === 16) await place('Leathering a pair of oars')
+    if (day === 20) {
+      await page.goto('/shows')
+      await page.getByLabel('In words').first().fill('every Friday 18:00')
+      await page
+        .getByRole('button', { name: /^(Change the rhythm|Keep their dates as one-offs)$/ })
+        .first()
+        .click()
+      await expect(page.getByText('every Friday, 18:00').first()).toBeVisible()
+    }
+    await agree(page, names(day))
+  }
+})
