@@ -2,10 +2,10 @@ import type { Day, Episode, FollowOn, Id, Recipe, Records, Step } from '../model
 import { standingOf, type Standing } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
 import { stepId } from '../recipe/apply'
-import { dayAt } from '../rhythm/zone'
 import { applied, merged, momentOf, putting, type Context, type Done } from './change'
 import { recipeFor, stepsOf } from './schedule'
 import { freshSettings } from './settings'
+import { todayOf } from './step-of'
 
 /** A follow-on as a sentence, by the names of its recipe. */
 export function sayFollowOn(follow: FollowOn, recipe: Recipe): string {
@@ -109,7 +109,7 @@ function standing(
   const recipe = episode && recipeFor(records, episode)
   if (!episode || !show || !recipe) return undefined
   const outlets = show.outlets.flatMap((o) => records.outlets.get(o) ?? [])
-  const today: Day = dayAt(context.now, show.zone)
+  const today: Day = todayOf(records, context)
   return {
     episode,
     recipe,
@@ -177,7 +177,7 @@ function effectOf(
             waiting: {
               who: then.who,
               what: then.what,
-              since: dayAt(context.now, records.shows.get(episode.show)?.zone ?? 'UTC'),
+              since: todayOf(records, context),
             },
             updatedAt: at,
           }),
