@@ -9,8 +9,10 @@ export function sameWords(words: string): string {
 
 type Figures = Partial<Pick<Keyword, 'words' | 'searches' | 'competing' | 'measured' | 'notes'>>
 
-/** Adds a keyword to a show. Refused when blank or there already. */
+/** Adds a keyword to a show. Refused when blank or there already, or when the show is gone. */
 export const addKeyword: Command<{ show: Id; words: string }> = (records, { show, words }, context) => {
+  if (!records.shows.has(show))
+    return refused('This show is no longer there. Choose another one.', 'keywords.show')
   if (words.trim() === '') return refused('Type the words that people search for.', 'keywords.words')
   if ([...records.keywords.values()].some((k) => k.show === show && sameWords(k.words) === sameWords(words)))
     return refused(`“${words.trim()}” is in the table already.`, 'keywords.words')
@@ -77,12 +79,14 @@ export interface KeywordRow {
   notes: string
 }
 
-/** Takes read rows in: words that are there get the new figures, others are added; all of it is one step of undo. */
+/** Takes read rows in: words that are there get the new figures, others are added; all of it is one step of undo. Refused without rows, or when the show is gone. */
 export const importKeywords: Command<{ show: Id; rows: KeywordRow[]; measured: Day }> = (
   records,
   { show, rows, measured },
   context,
 ) => {
+  if (!records.shows.has(show))
+    return refused('This show is no longer there. Choose another one.', 'keywords.show')
   if (rows.length === 0) return refused('No row is left to take.', 'keywords')
   const at = momentOf(context)
   const there = new Map(

@@ -6,7 +6,7 @@ import { sayDay } from '../rhythm/days'
 import { dayAt, momentAt } from '../rhythm/zone'
 import { momentOf, putting, removing, type Command, type Context, type Done } from './change'
 import { timed } from './doing'
-import { stepsOf } from './schedule'
+import { recipeFor, stepsOf } from './schedule'
 import { stepOf, zoneOf } from './step-of'
 
 function over(
@@ -201,7 +201,7 @@ export const backdateStep: Command<{ step: Id; day: Day }> = (records, { step: i
   })
 }
 
-/** Ticks an item of a checklist for one episode, or takes the tick back. */
+/** Ticks an item of a checklist for one episode, or takes the tick back. Refused when no checklist of its recipe has the item. */
 export const tickItem: Command<{ episode: Id; item: Id; on: boolean }> = (
   records,
   { episode: id, item, on },
@@ -209,6 +209,9 @@ export const tickItem: Command<{ episode: Id; item: Id; on: boolean }> = (
 ) => {
   const episode = records.episodes.get(id)
   if (!episode) return refused('This episode is no longer there.', 'episodes')
+  const lists = recipeFor(records, episode)?.checklists ?? []
+  if (!lists.some((l) => l.items.some((i) => i.id === item)))
+    return refused('This item is no longer in the checklist.', 'episodes.ticked')
   const ticked = (episode.ticked ?? []).filter((t) => t !== item)
   return fine({
     changes: [

@@ -1,24 +1,21 @@
 import fc from 'fast-check'
 import { after, exampleEpisode, exampleRecords, valueOf } from '../examples'
-import { applied, checked, inverse, type Change, type Command, type Context } from '../commands/change'
-import { correctLog, endStep, handStep, startStep, stopStep } from '../commands/doing'
-import { writeEpisode } from '../commands/episode'
+import { applied, checked, inverse, type Change, type Context } from '../commands/change'
+import { handStep } from '../commands/doing'
 import { withFollowOns } from '../commands/follow'
-import { markAllReleased, putOnNext, skipMissed } from '../commands/missed'
-import { pushEpisode, swapEpisodes } from '../commands/moves'
-import { parkEpisode, placeOnSlot, skipSlot, startWork, takeOff } from '../commands/schedule'
-import { tickStep, waitStep } from '../commands/steps'
-import { layEpisode, layOnDay, leftToToday, setDays, splitBlock, takePlan } from '../commands/week'
+import { commandNames, doDeed } from '../commands/random-deeds'
+import { recordsOf, rowsOf } from '../commands/rows'
+import { placeOnSlot, startWork } from '../commands/schedule'
 import { faultsOf } from '../formats/whole-check'
-import { readBackup, writeBackup, type Whole } from '../formats/backup'
+import { readBackup, writeBackup } from '../formats/backup'
 import type { Day, Id, Records } from '../model'
 import { addDays, dayNumber, weekday } from '../rhythm/days'
-import { dayAt, momentAt } from '../rhythm/zone'
+import { momentAt } from '../rhythm/zone'
 import { dayFigures } from '../views/day'
 import { weekRows } from '../views/week'
 import { forecast } from './forecast'
-import { hoursOn, minutesByDay, minutesOn, planFor } from './load'
-import { Planner } from './planner'
+import { hoursOn, minutesByDay, minutesOn } from './load'
+import { occurrencesOf } from './standing'
 import { forecastOf, stateOf, type State } from './state'
 
 /** A creator far from Greenwich, so that a day in UTC is another one for some hours of each. */
@@ -57,18 +54,17 @@ function agree(records: Records, now: number): State {
     hours,
     blocks: load.blocks,
     steps,
-    occurrences: [],
-    busy: [],
+    occurrences: occurrencesOf([...records.standing.values()], days[0] ?? today, days.at(-1) ?? today),
+    busy: [...records.busy.values()],
     running: undefined,
   })
   for (const row of rows) {
     if (row.past) continue
     const f = dayFigures(hours, planned, row.day)
-    const done = row.mine.filter((b) => b.kind === 'done').reduce((s, b) => s + b.minutes, 0)
-    expect([row.day, row.used - done, row.room]).toEqual([row.day, f.planned, f.whole])
+    expect([row.day, row.used, row.room]).toEqual([row.day, f.taken + f.worked + f.planned, f.whole])
     // A day's hours are never below what was worked, and what is laid by planning alone fits into what is left.
     expect(f.left).toBe(minutesOn(hours, row.day))
-    expect(f.left).toBe(Math.max(0, hoursOn(hours, row.day) - f.worked))
+    expect(f.left).toBe(Math.max(0, hoursOn(hours, row.day) - f.taken - f.worked))
     const fixed = load.blocks.some((b) => b.day === row.day && b.fixed)
     if (!fixed) expect(f.planned).toBeLessThanOrEqual(f.left)
   }
@@ -128,101 +124,19 @@ function agree(records: Records, now: number): State {
   return state
 }
 
-type Deed = (r: Records, context: Context, n: (most: number) => number) => ReturnType<Command<object>>
-
-const stepAt = (r: Records, n: (most: number) => number): Id =>
-  [...r.steps.keys()][n(Math.max(1, r.steps.size))] ?? 'e0/part/title'
-const derivedAt = (r: Records, context: Context, n: (most: number) => number): Id => {
-  const all = stateOf(r, context.now).open.tasks
-  return all[n(Math.max(1, all.length))]?.id ?? ''
-}
-const today = (context: Context) => dayAt(context.now, zone)
-
-/** What a creator does in a day, at random; refusals are part of it. */
-const deeds: Readonly<Record<string, Deed>> = {
-  tick: (r, c, n) => tickStep(r, { step: stepAt(r, n), done: n(4) > 0 }, c),
-  end: (r, c, n) =>
-    endStep(r, { step: derivedAt(r, c, n), took: 'as planned', day: addDays(today(c), -n(2)) }, c),
-  start: (r, c, n) => startStep(r, { step: derivedAt(r, c, n) }, c),
-  stop: (r, c) => stopStep(r, {}, c),
-  correct: (r, c, n) =>
-    correctLog(r, { step: stepAt(r, n), minutes: n(200), day: addDays(today(c), -n(3)) }, c),
-  hand: (r, c, n) => handStep(r, { step: stepAt(r, n), owner: n(2) ? 'Jo' : '' }, c),
-  wait: (r, c, n) =>
-    waitStep(
-      r,
-      { step: stepAt(r, n), waiting: n(2) ? { who: 'Ines', what: '', since: today(c) } : undefined },
-      c,
-    ),
-  lay: (r, c, n) =>
-    layOnDay(
-      r,
-      { step: derivedAt(r, c, n), day: addDays(today(c), n(9)), minutes: 15 + n(90), today: today(c) },
-      c,
-    ),
-  split: (r, c, n) => {
-    const long = [...r.steps.values()].flatMap((s) =>
-      s.blocks.flatMap((b) => (b.minutes >= 60 ? [{ s, b }] : [])),
-    )
-    const one = long[n(Math.max(1, long.length))]
-    return splitBlock(
-      r,
-      {
-        step: one?.s.id ?? '',
-        day: one?.b.day ?? today(c),
-        minutes: one?.b.minutes ?? 0,
-        to: addDays(one?.b.day ?? today(c), 1),
-      },
-      c,
-    )
-  },
-  whole: (r, c, n) =>
-    layEpisode(
-      r,
-      {
-        episode: `e${n(5)}`,
-        monday: addDays(today(c), -weekday(today(c)) + 7 * n(2)),
-        today: today(c),
-        hours: stateOf(r, c.now).hours,
-      },
-      c,
-    ),
-  plan: (r, c) => {
-    const { open, hours, today: day } = stateOf(r, c.now)
-    const planner = new Planner(
-      planFor(
-        open.tasks,
-        open.laid.filter((b) => b.pinned),
-        hours,
-        day,
-      ),
-    )
-    planner.improve(10)
-    return takePlan(r, { blocks: planner.plan.blocks.filter((b) => !b.fixed) }, c)
-  },
-  left: (r, c) => leftToToday(r, { steps: [...r.steps.keys()], today: today(c) }, c),
-  lost: (r, c, n) =>
-    setDays(r, { days: [addDays(today(c), n(5) - 1)], minutes: n(3) ? 0 : n(2) ? 240 : undefined }, c),
-  place: (r, c, n) => placeOnSlot(r, { episode: `e${n(5)}`, day: addDays('2026-11-05', 7 * n(6)) }, c),
-  push: (r, c, n) => pushEpisode(r, { episode: `e${n(5)}` }, c),
-  swap: (r, c, n) => swapEpisodes(r, { episode: `e${n(5)}`, other: `e${n(5)}` }, c),
-  off: (r, c, n) => takeOff(r, { episode: `e${n(5)}` }, c),
-  skip: (r, c, n) => skipSlot(r, { show: 'show', day: addDays('2026-11-05', 7 * n(6)), skip: n(2) > 0 }, c),
-  park: (r, c, n) => parkEpisode(r, { episode: `e${n(5)}`, why: 'later' }, c),
-  out: (r, c, n) => markAllReleased(r, { episodes: [`e${n(5)}`] }, c),
-  next: (r, c, n) => putOnNext(r, { episode: `e${n(5)}` }, c),
-  missed: (r, c, n) => skipMissed(r, { episode: `e${n(5)}` }, c),
-  write: (r, c, n) =>
-    writeEpisode(r, { episode: `e${n(5)}`, typed: { tags: n(2) ? ['oak'] : [] }, what: 'tags' }, c),
-}
-const names = Object.keys(deeds)
-
 const deed = fc.record({
-  name: fc.constantFrom(...names),
-  numbers: fc.array(fc.nat({ max: 10_000 }), { minLength: 5, maxLength: 5 }),
+  name: fc.constantFrom(...commandNames),
+  numbers: fc.array(fc.nat({ max: 10_000 }), { minLength: 7, maxLength: 7 }),
   minutes: fc.constantFrom(20, 90, 240, 600, 1440, 2880),
-  undo: fc.nat({ max: 9 }).map((x) => x === 0),
+  turn: fc.nat({ max: 14 }).map((x) => (x === 0 ? 'undo' : x === 1 ? 'restore' : 'go on')),
 })
+
+/** The records as they come back from a back-up. */
+function restored(records: Records): Records {
+  const whole = { tables: rowsOf(records), journal: [], files: [] }
+  const { tables } = valueOf(readBackup(writeBackup(whole, '2026-11-24T09:00:00.000Z')))
+  return recordsOf(tables)
+}
 
 test('through random days of work, loss, release and undo every screen says the same, and nothing stands before what it needs', () => {
   const done = new Map<string, number>()
@@ -235,13 +149,16 @@ test('through random days of work, loss, release and undo every screen says the 
       for (const d of row) {
         now += d.minutes * 60_000
         const context: Context = { now, id: () => `id${++made}` }
-        if (d.undo && past.length > 0) records = applied(records, inverse(past.pop() ?? []))
+        if (d.turn === 'restore') records = restored(records)
+        else if (d.turn === 'undo' && past.length > 0) records = applied(records, inverse(past.pop() ?? []))
         else {
           let at = 0
-          const n = (most: number) => (d.numbers[at++ % 5] ?? 0) % most
-          const result = deeds[d.name]?.(records, context, n)
-          if (!result?.ok) continue
-          const full = valueOf(checked(withFollowOns(records, result.value, context)))
+          const n = (most: number) => (d.numbers[at++ % 7] ?? 0) % most
+          const result = doDeed(d.name, { r: records, c: context, n })
+          if (!result.ok) continue
+          const whole = checked(withFollowOns(records, result.value, context))
+          if (!whole.ok) continue
+          const full = whole.value
           records = applied(records, full.changes)
           past.push(full.changes)
           done.set(d.name, (done.get(d.name) ?? 0) + 1)
@@ -250,35 +167,13 @@ test('through random days of work, loss, release and undo every screen says the 
       }
       // What commands leave behind breaks no rule between records, and comes back from a back-up as it was.
       expect(faultsOf(rowsOf(records))).toEqual([])
-      const back = valueOf(
-        readBackup(
-          writeBackup({ tables: rowsOf(records), journal: [], files: [] }, '2026-11-24T09:00:00.000Z'),
-        ),
-      )
-      expect(back.tables.steps).toEqual(JSON.parse(JSON.stringify(rowsOf(records).steps)))
+      expect(restored(records)).toEqual(records)
     }),
-    { numRuns: Number(process.env['AGREE_RUNS'] ?? 30) },
+    { numRuns: Number(process.env['AGREE_RUNS'] ?? 20) },
   )
-  // Deeds were really done, not only refused; a few are rare.
-  expect(done.size).toBeGreaterThan(names.length - 6)
+  // Most commands were really done, not only refused; that each can be is held by the registry's own test.
+  expect(done.size).toBeGreaterThan(commandNames.length * 0.8)
 })
-
-function rowsOf(r: Records): Whole['tables'] {
-  return {
-    shows: [...r.shows.values()],
-    outlets: [...r.outlets.values()],
-    recipes: [...r.recipes.values()],
-    episodes: [...r.episodes.values()],
-    steps: [...r.steps.values()],
-    scripts: [...r.scripts.values()],
-    keywords: [...r.keywords.values()],
-    settings: [...r.settings.values()],
-    standing: [...r.standing.values()],
-    busy: [...r.busy.values()],
-    reservations: [...r.reservations.values()],
-    launches: [...r.launches.values()],
-  }
-}
 
 test('others’ work holds back what needs it until it is expected', () => {
   const r = world()

@@ -43,7 +43,7 @@ let acknowledged = 0
 let whole = 0
 try {
   const small = folder('full')
-  execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=96k', 'tmpfs', small])
+  execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=32k', 'tmpfs', small])
   try {
     const full = new Mailbox(small)
     for (let i = 0; i < 12; i++)

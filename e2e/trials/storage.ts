@@ -21,6 +21,25 @@ const damages: [string, string, unknown][] = [
   ['scripts', 'sections', null],
   ['settings', 'hours', [1]],
   ['settings', 'setup', 'x'],
+  ['shows', 'title', ''],
+  ['shows', 'recipe', 3],
+  ['shows', 'outlets', 'all'],
+  ['shows', 'aim', { from: 11, to: 8 }],
+  ['shows', 'moved', []],
+  ['recipes', 'name', null],
+  ['recipes', 'pattern', {}],
+  ['recipes', 'outline', [{}]],
+  ['outlets', 'name', ''],
+  ['outlets', 'titleLimit', 'long'],
+  ['episodes', 'code', 'no'],
+  ['episodes', 'priority', 9],
+  ['episodes', 'titles', [null]],
+  ['episodes', 'pictures', {}],
+  ['episodes', 'cut', null],
+  ['steps', 'minutes', -5],
+  ['steps', 'name', ' '],
+  ['scripts', 'sections', [{ id: 'a', title: 'b', beats: 'c' }]],
+  ['settings', 'weights', { demand: 900 }],
 ]
 const screens = [
   'today',
@@ -41,6 +60,7 @@ try {
     await openField(page)
     await jotLine(page, 'Steaming oak ribs')
     await page.keyboard.press('Escape')
+    await page.waitForTimeout(600)
     await page.goto(`${base}/ideas`)
     await page.getByText('Steaming oak ribs').first().click()
     await page.keyboard.press('p')

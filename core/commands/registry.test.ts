@@ -1,0 +1,118 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import fc from 'fast-check'
+import { after, exampleEpisode, exampleNow, exampleRecords, valueOf } from '../examples'
+import { faultsOf } from '../formats/whole-check'
+import { tableNames, type Records } from '../model'
+import { applied, checked, inverse, type Context, type Done } from './change'
+import { withFollowOns } from './follow'
+import { commandNames, doDeed } from './random-deeds'
+import { editRecipe } from './recipes'
+import { placeOnSlot, startWork } from './schedule'
+import { takeBusy } from './standing'
+import { tickStep } from './steps'
+import { layOnDay } from './week'
+import type { Result } from '../result'
+import { rowsOf } from './rows'
+
+function declared(folder: string): string[] {
+  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    const path = join(folder, entry.name)
+    if (entry.isDirectory()) return declared(path)
+    const text = readFileSync(path, 'utf8')
+    return [...text.matchAll(/^export const (\w+): Command</gm)].map((m) => m[1] ?? '')
+  })
+}
+
+function withFollowed(records: Records, result: Result<Done>, context: Context): Records {
+  return applied(records, withFollowOns(records, valueOf(result), context).changes)
+}
+
+/** Two episodes in work with a step done, a follow-on set off, work laid, and a checklist; busy time; three ideas. */
+function world(): Records {
+  const records = exampleRecords(
+    ['Ribs', 'Keel', 'Spar', 'Oars', 'Tar'].map((title, i) =>
+      exampleEpisode({ id: `e${i}`, code: `AB2${i + 2}`, title }),
+    ),
+    'full',
+  )
+  const context = { now: exampleNow, id: () => 'x' }
+  const items = [{ id: 'item0', text: 'Charge the lamp' }]
+  const fields: Parameters<typeof editRecipe>[1]['fields'] = {
+    checklists: [{ id: 'list', stage: 'film', name: 'Before filming', items }],
+    follow: [{ id: 'f', when: { is: 'done', line: 'script' }, then: { is: 'note', text: 'Tell Jo' } }],
+  }
+  const busy = { uid: 'b', name: 'Dentist', day: '2026-11-26', minutes: 40 }
+  let r = after(records, editRecipe(records, { recipe: 'recipe', fields }, context))
+  r = after(r, placeOnSlot(r, { episode: 'e0', day: '2026-12-03' }, context))
+  r = after(r, startWork(r, { episode: 'e1' }, context))
+  r = after(r, takeBusy(r, { events: [busy], uids: ['b'] }, context))
+  r = withFollowed(r, tickStep(r, { step: 'e0/script', done: true }, context), context)
+  for (const day of ['2026-11-25', '2026-11-26'])
+    r = after(r, layOnDay(r, { step: 'e0/film', day, minutes: 60, today: '2026-11-24' }, context))
+  return r
+}
+
+const deed = fc.record({
+  name: fc.constantFrom(...commandNames),
+  numbers: fc.array(fc.nat({ max: 10_000 }), { minLength: 7, maxLength: 7 }),
+  minutes: fc.constantFrom(1, 60, 600, 1440),
+})
+
+/** Lives a row of deeds; hands each state with what was done to it to `look`. */
+function lived(
+  row: readonly { name: string; numbers: number[]; minutes: number }[],
+  look: (name: string, before: Records, done: Done, now: Records) => void,
+): void {
+  let [records, now, made] = [world(), exampleNow, 0]
+  for (const d of row) {
+    now += d.minutes * 60_000
+    const context = { now, id: () => `id${++made}` }
+    let at = 0
+    const n = (most: number) => (d.numbers[at++ % 7] ?? 0) % most
+    const result = doDeed(d.name, { r: records, c: context, n })
+    const whole = result.ok ? checked(withFollowOns(records, result.value, context)) : result
+    if (!whole.ok) {
+      const { sentence } = whole.problem
+      expect([d.name, sentence]).toEqual([d.name, expect.stringMatching(/^(?!Too |Invalid).*[.?!”]$/)])
+      continue
+    }
+    const done = whole.value
+    const next = applied(records, done.changes)
+    look(d.name, records, done, next)
+    records = next
+  }
+}
+
+/** Two records with the same in them; what is the very same object is not compared again. */
+function same(name: string, a: Records, b: Records): void {
+  for (const table of tableNames) {
+    const [mine, theirs]: ReadonlyMap<string, unknown>[] = [a[table], b[table]]
+    expect([name, table, mine?.size]).toEqual([name, table, theirs?.size])
+    for (const [id, record] of mine ?? [])
+      if (record !== theirs?.get(id)) expect([name, record]).toEqual([name, theirs?.get(id)])
+  }
+}
+
+test('every command has a random deed, and every random deed a command', () => {
+  expect([...commandNames].sort()).toEqual(declared(__dirname).sort())
+})
+
+test('whatever is done, undo gives the very records from before, redo those after, and no rule between records breaks', () => {
+  const times = new Map<string, number>()
+  fc.assert(
+    fc.property(fc.array(deed, { maxLength: 40, size: 'max' }), (row) => {
+      lived(row, (name, before, done, now) => {
+        times.set(name, (times.get(name) ?? 0) + 1)
+        const back = applied(now, inverse(done.changes))
+        same(name, back, before)
+        same(name, applied(back, done.changes), now)
+        expect([name, faultsOf(rowsOf(now))]).toEqual([name, []])
+        expect([name, done.sentence]).toEqual([name, expect.stringMatching(/\S/)])
+      })
+    }),
+    { numRuns: Number(process.env['DEED_RUNS'] ?? 60), seed: 20_261_125, endOnFailure: true },
+  )
+  // Each was really done, not only refused.
+  expect(commandNames.filter((name) => !times.has(name))).toEqual([])
+})
