@@ -9,7 +9,7 @@ import { withFollowOns } from './follow'
 import { commandNames, doDeed } from './random-deeds'
 import { editRecipe } from './recipes'
 import { placeOnSlot, startWork } from './schedule'
-import { takeBusy } from './standing'
+import { putStanding, takeBusy } from './standing'
 import { tickStep } from './steps'
 import { layOnDay } from './week'
 import type { Result } from '../result'
@@ -48,6 +48,8 @@ function world(): Records {
   r = after(r, startWork(r, { episode: 'e1' }, context))
   r = after(r, takeBusy(r, { events: [busy], uids: ['b'] }, context))
   r = withFollowed(r, tickStep(r, { step: 'e0/script', done: true }, context), context)
+  const mail = { name: 'Mailing list', kind: 'admin', minutes: 30 } as const
+  r = after(r, putStanding(r, { ...mail, when: { by: 'once', day: '2026-11-30' } }, context))
   for (const day of ['2026-11-25', '2026-11-26'])
     r = after(r, layOnDay(r, { step: 'e0/film', day, minutes: 60, today: '2026-11-24' }, context))
   return r
