@@ -48,8 +48,12 @@ export async function jot(page: Page, ...lines: string[]): Promise<void> {
     await expect(field).toHaveValue('')
   }
   await page.keyboard.press('Escape')
-  // The last write takes two turns of the store; a page left before them would lose it.
-  await page.waitForTimeout(250)
+  await stored(page)
+}
+
+/** Waits until all that is shown is in the store, so that a page may be left. */
+export async function stored(page: Page): Promise<void> {
+  await expect(page.locator('html:not([data-writing])')).toHaveCount(1)
 }
 
 /** A second page of the same browser, with the clock fixed too. */

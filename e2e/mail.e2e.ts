@@ -273,7 +273,6 @@ test('the page for jotting opens without network once visited, takes what is sha
   await page.getByRole('button', { name: 'Show as codes' }).click()
   const code = page.getByRole('img', { name: 'Code 1 of 1' })
   await expect(code).toBeVisible()
-  await page.waitForTimeout(500)
   const picture = await code.screenshot()
   await server.start()
   const desk = await (await browser.newContext()).newPage()

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { demo, expect, test } from './fixtures'
+import { demo, expect, stored, test } from './fixtures'
 
 /** What axe finds on the page as it stands: rule, and the first node of each. */
 async function findings(page: Page): Promise<string[]> {
@@ -120,7 +120,7 @@ test('the theme is kept and set before the first paint', async ({ page }) => {
   await demo(page, '/settings')
   await page.getByRole('radio', { name: 'Daylight' }).click()
   await expect(page.getByRole('radio', { name: 'Daylight' })).toBeChecked()
-  await page.waitForTimeout(300)
+  await stored(page)
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'daylight')
   await expect(page.getByRole('radio', { name: 'Daylight' })).toBeChecked()

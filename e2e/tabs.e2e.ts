@@ -1,4 +1,4 @@
-import { demo, expect, jot, secondTab, test } from './fixtures'
+import { demo, expect, jot, secondTab, stored, test } from './fixtures'
 
 test('two tabs agree at once, also on undo', async ({ page, context }) => {
   await demo(page, '/ideas')
@@ -21,7 +21,7 @@ test('what is typed is kept when the tab is killed a moment later', async ({ pag
   const field = page.getByLabel('What the viewer should take away')
   await field.fill('')
   await field.pressSequentially('Listen to the iron.')
-  await page.waitForTimeout(150)
+  await stored(page)
   const address = page.url()
   await page.close({ runBeforeUnload: false })
   const again = await secondTab(context, address)

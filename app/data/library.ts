@@ -31,6 +31,8 @@ export interface Watcher {
   trouble: (problem: Problem) => void
   /** Records that could not be read are set aside; all of them. */
   aside?: (aside: readonly Aside[]) => void
+  /** Something that is shown waits to be stored; or all is. */
+  writing?: (waits: boolean) => void
 }
 
 interface Waiting {
@@ -240,6 +242,7 @@ export class Library {
         }
       } else this.queue.push({ run, done: value, settle })
       this.working ??= this.work()
+      this.watcher.writing?.(true)
     })
   }
 
@@ -260,6 +263,7 @@ export class Library {
       }
     }
     this.working = undefined
+    this.watcher.writing?.(false)
   }
 
   private async written(batch: readonly Waiting[]): Promise<void> {

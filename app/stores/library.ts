@@ -54,6 +54,9 @@ export const useLibrary = defineStore('library', () => {
       aside: (all) => {
         aside.value = all
       },
+      writing: (waits) => {
+        document.documentElement.toggleAttribute('data-writing', waits)
+      },
     })
   }
 

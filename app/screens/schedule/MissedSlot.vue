@@ -29,6 +29,7 @@ function moves(changes: readonly Change[]): string {
     return release ? [{ id: c.id, day: release.day }] : []
   })
   return moved
+    .sort((a, b) => (a.day < b.day ? -1 : 1))
     .map(({ id, day }) => `${board.card(id)?.number ?? ''} to ${sayDay(day)}, ${sayAway(day, board.today)}`)
     .join('; ')
 }

@@ -541,8 +541,7 @@ useKeys({
           <p>
             <strong class="font-semibold">{{ l.state.step.name }}</strong> <Flag /><span class="late"
               >late {{ l.state.late }} d</span
-            >
-            <span class="sub">was due {{ l.state.due ? sayDay(l.state.due) : '' }}</span>
+            ><span class="sub">, was due {{ l.state.due ? sayDay(l.state.due) : '' }}</span>
           </p>
           <p class="sub truncate">
             <span class="num">{{ l.card.number }}</span> {{ l.card.title }}, out
