@@ -54,7 +54,7 @@ export default defineConfig({
             options: {
               cacheName: 'pages',
               networkTimeoutSeconds: 4,
-              plugins: [{ cacheKeyWillBeUsed: async () => '/' }],
+              plugins: [{ cacheKeyWillBeUsed: () => Promise.resolve('/') }],
             },
           },
         ],

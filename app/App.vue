@@ -52,7 +52,10 @@ const parts = [
       useMail().start()
     }),
 ]
-/** Fetches a part; where nobody answers, again when the window is come back to, at the latest after ten seconds. */
+/**
+ * Fetches a part; where nobody answers, again when the window is come back to, at the latest after ten
+ * seconds.
+ */
 async function fetched(part: () => Promise<void>): Promise<void> {
   try {
     await part()

@@ -132,5 +132,6 @@ export const router = createRouter({
       meta: { title: 'Not found' },
     },
   ],
+  // eslint-disable-next-line @typescript-eslint/no-deprecated -- what is to follow it is still experimental
   scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
 })

@@ -5,7 +5,10 @@ import { chromium } from '@playwright/test'
 import { lampReelServer } from '../server/app'
 import { line } from './measure'
 
-/** The interface on the large demo: script before the first screen, the time to open screens, and from a key to its letter. */
+/**
+ * The interface on the large demo: script before the first screen, the time to open screens, and from a key
+ * to its letter.
+ */
 const server = createServer(lampReelServer(fileURLToPath(new URL('../dist', import.meta.url)), 'demo large'))
 await new Promise<void>((ready) => {
   server.listen(4197, '127.0.0.1', ready)

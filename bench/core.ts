@@ -16,7 +16,10 @@ import { scriptFigures } from '@core/script/timing'
 import { largeWorld } from '@demo/world'
 import { line, middle } from './measure'
 
-/** The computations of the core over 5,000 episodes, each as a ratio to one pass of a plain loop over the same records. */
+/**
+ * The computations of the core over 5,000 episodes, each as a ratio to one pass of a plain loop over the
+ * same records.
+ */
 const { whole } = largeWorld(exampleNow, () => undefined)
 const { shows, recipes, outlets, episodes, steps, scripts, settings } = whole.tables
 const works = workingDays(settings[0] ?? { hours: [], daysOff: [] })

@@ -4,7 +4,10 @@ import { chromium, type Page } from '@playwright/test'
 import { lampReelServer } from '../server/app'
 import { wideBackup } from './wide'
 
-/** Dragging on Countdown and Month with 300 episodes in work: the frames that come while a card is carried about, against the 16.7 ms of 60 a second. */
+/**
+ * Dragging on Countdown and Month with 300 episodes in work: the frames that come while a card is carried
+ * about, against the 16.7 ms of 60 a second.
+ */
 const server = createServer(lampReelServer(fileURLToPath(new URL('../dist', import.meta.url)), 'own'))
 await new Promise<void>((ready) => {
   server.listen(4196, '127.0.0.1', ready)

@@ -4,7 +4,10 @@ import type { Episode, Step } from '../core/model'
 import { addDays } from '../core/rhythm/days'
 import { dayAt } from '../core/rhythm/zone'
 
-/** The demo with 300 more episodes in work, one a day on each of its two shows, all within 26 weeks: what the views of the schedule are dragged about with. */
+/**
+ * The demo with 300 more episodes in work, one a day on each of its two shows, all within 26 weeks: what
+ * the views of the schedule are dragged about with.
+ */
 export function wideWorld(now: number): Whole {
   const { whole } = demoWorld(now)
   const today = dayAt(now, 'Europe/Lisbon')

@@ -15,7 +15,10 @@ import {
 import { fullRecipe, smallRecipe } from './recipe/starters'
 import type { Result } from './result'
 
-/** Small records for tests and benchmarks: one show in Lisbon, Thursdays 17:00, at Tuesday 24 November 2026, 09:00. */
+/**
+ * Small records for tests and benchmarks: one show in Lisbon, Thursdays 17:00, at Tuesday 24 November 2026,
+ * 09:00.
+ */
 export const exampleNow = Date.parse('2026-11-24T09:00:00.000Z')
 export const exampleAt = '2026-11-24T09:00:00.000Z'
 
@@ -98,7 +101,10 @@ export function exampleScript(sections: Record<string, string[]>, id = 'episode'
   }
 }
 
-/** Records with one show, its recipe (small or full) and outlet, ten hours a week from Monday to Friday, and some episodes. */
+/**
+ * Records with one show, its recipe (small or full) and outlet, ten hours a week from Monday to Friday, and
+ * some episodes.
+ */
 export function exampleRecords(
   episodes: Episode[] = [],
   recipe: 'small' | 'full' = 'small',

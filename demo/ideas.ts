@@ -2,7 +2,10 @@ import type { Day, Idea, IdeaStanding, Keyword, Nature } from '@core/model'
 import { addDays } from '@core/rhythm/days'
 import type { Motif } from './titles'
 
-/** What is known of a demo idea beside its line: topic, standing (n, p, s), rating, keyword numbers, and a premise. In the order of the ideas. */
+/**
+ * What is known of a demo idea beside its line: topic, standing (n, p, s), rating, keyword numbers, and a
+ * premise. In the order of the ideas.
+ */
 const knownBoats = `
 Spars and sails|p|4|3|Ten, and when to use each. The other fifty are for show.
 |n|4||
@@ -67,7 +70,10 @@ Lights|s|3||
 Yards|||22|
 Harbour life|p|3||`
 
-/** Words people search for: searches a month, competing results, days since they were measured. The first twenty are the boats’. */
+/**
+ * Words people search for: searches a month, competing results, days since they were measured. The first
+ * twenty are the boats’.
+ */
 const keywordLines = `
 steam bending wood|4400|310000|40
 copper rivets boat|720|24000|40
@@ -143,7 +149,10 @@ export interface Known {
   idea: Partial<Idea>
 }
 
-/** What is known of the `index`th idea of a show. A few are topical, meant for a month, asked for, or tied to an occasion. */
+/**
+ * What is known of the `index`th idea of a show. A few are topical, meant for a month, asked for, or tied
+ * to an occasion.
+ */
 export function knownOf(
   show: 'boats' | 'talks',
   index: number,

@@ -99,7 +99,10 @@ const palettes: readonly Palette[] = [
 
 const { PI } = Math
 
-/** Paints one picture of the demo: a ground, a motif in the trade's shapes, grain, and its words. 1280 × 720, covers 1000 × 1000, or half of it. */
+/**
+ * Paints one picture of the demo: a ground, a motif in the trade's shapes, grain, and its words. 1280 ×
+ * 720, covers 1000 × 1000, or half of it.
+ */
 export function paint(
   order: PictureOrder,
   index: number,
@@ -498,7 +501,10 @@ function grain(pen: Pen, w: number, h: number, chance: Chance): void {
   pen.fillRect(0, 0, w, h)
 }
 
-/** The words: up to three lines, as large as they fit; a lesser candidate gets them small or low, as first tries are. */
+/**
+ * The words: up to three lines, as large as they fit; a lesser candidate gets them small or low, as first
+ * tries are.
+ */
 function words(pen: Pen, order: PictureOrder, w: number, h: number, p: Palette, chance: Chance): void {
   const text = order.variant === 2 ? order.subject.title : order.subject.words
   const parts = text.split(' ')

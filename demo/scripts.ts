@@ -108,7 +108,10 @@ export type Written = { sections: 'all' } | { sections: 'but'; last: number } | 
 /** Topics on which an episode also says what it costs. */
 const costly = new Set(['Fastenings', 'Finish', 'Planking'])
 
-/** A believable script for a subject: the recipe's sections, beats to camera and voice-over, shots got or not. `words` is the aim. */
+/**
+ * A believable script for a subject: the recipe's sections, beats to camera and voice-over, shots got or
+ * not. `words` is the aim.
+ */
 export function scriptFor(
   id: string,
   subject: Subject,

@@ -99,7 +99,10 @@ const whole: Progress = {
   length: true,
 }
 
-/** Lays the demo world out relative to a moment (ms): its records, and the pictures to paint. The same moment gives the same world. */
+/**
+ * Lays the demo world out relative to a moment (ms): its records, and the pictures to paint. The same
+ * moment gives the same world.
+ */
 export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[] } {
   const maker = new Maker(now, chanceFrom(42))
   const { boats, talks } = maker
@@ -298,7 +301,10 @@ export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[]
   return { whole: maker.world(), pictures: maker.pictures }
 }
 
-/** A world for trying out scale: 5,000 released episodes of daily shows with scripts of about 1,200 words, 10,000 ideas, and the usual demo's work. */
+/**
+ * A world for trying out scale: 5,000 released episodes of daily shows with scripts of about 1,200 words,
+ * 10,000 ideas, and the usual demo's work.
+ */
 export function largeWorld(
   now: number,
   progress: (share: number) => void,
@@ -476,7 +482,10 @@ class Maker {
     return addDays(this.today, n - dayNumber(this.today))
   }
 
-  /** What is kept, launched and done every week beside the episodes. `thursday` is the next release of the boats. */
+  /**
+   * What is kept, launched and done every week beside the episodes. `thursday` is the next release of the
+   * boats.
+   */
   promises(thursday: Day): void {
     const stamp = { createdAt: this.at, updatedAt: this.at }
     const work = this.episodes.filter(

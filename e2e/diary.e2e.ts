@@ -21,7 +21,10 @@ async function go(page: Page, name: string): Promise<void> {
   await page.getByRole('link', { name, exact: true }).first().click()
 }
 
-/** At the day's end Today, the strip and the Week say the same of it, and Week, Slots, Countdown, Month and episode of each release. */
+/**
+ * At the day's end Today, the strip and the Week say the same of it, and Week, Slots, Countdown, Month and
+ * episode of each release.
+ */
 async function agree(page: Page, day: string): Promise<number> {
   await go(page, 'Lamp Reel, to Today')
   const meter = page.getByRole('img', { name: /planned of/ })
@@ -49,22 +52,22 @@ async function agree(page: Page, day: string): Promise<number> {
   const outlooks = page.getByRole('region', { name: 'Going out on time' }).getByRole('listitem')
   await expect(outlooks.filter({ hasText: '…' })).toHaveCount(0, { timeout: 30_000 })
   const inWeek = await outlooks.evaluateAll((all) =>
-    all.map((li) => [li.querySelector('.num')?.textContent, li.querySelector('strong')?.textContent?.trim()]),
+    all.map((li) => [li.querySelector('.num')?.textContent, li.querySelector('strong')?.textContent.trim()]),
   )
   await go(page, 'Schedule')
   const on = new Map<string, string>()
   for (const [number = '', is] of inWeek) {
-    const slot = page.getByRole('row').filter({ hasText: new RegExp(`${number ?? ''} Tern`) })
+    const slot = page.getByRole('row').filter({ hasText: new RegExp(`${number} Tern`) })
     await expect(slot).toContainText(new RegExp(is ?? '', 'i'), { timeout: 30_000 })
     const [date] = /\w{3} \d{1,2} \w{3}/.exec(await slot.innerText()) ?? []
-    on.set(number ?? '', date ?? 'no date')
+    on.set(number, date ?? 'no date')
   }
   await go(page, 'Countdown')
   const cards = page.getByRole('list', { name: 'Releases by stage and days to go' })
   for (const [number = '', is = ''] of inWeek) {
-    const card = cards.getByRole('button', { name: new RegExp(`^${number ?? ''} `) })
+    const card = cards.getByRole('button', { name: new RegExp(`^${number} `) })
     const said = (await card.getAttribute('aria-label', { timeout: 30_000 })) ?? ''
-    expect([day, number, said]).toEqual([day, number, expect.stringContaining(`out ${on.get(number ?? '')}`)])
+    expect([day, number, said]).toEqual([day, number, expect.stringContaining(`out ${on.get(number)}`)])
     if (is === 'tight' || is === 'unlikely')
       expect([day, number, said]).toEqual([day, number, expect.stringContaining(is)])
   }

@@ -335,7 +335,7 @@ test('an idea’s own page: folded until wanted, own fields, a guest who is away
   await expect(page.getByRole('combobox', { name: 'Weather' })).toHaveValue('dry')
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   await page.waitForURL(/\/episode\//)
-  await page.goto(`${page.url().replace(/\/episode\/(\w+).*/, '/episode/$1/script')}`)
+  await page.goto(page.url().replace(/\/episode\/(\w+).*/, '/episode/$1/script'))
   await expect
     .poll(() =>
       page

@@ -142,7 +142,9 @@ test('an older tab that keeps the store from being brought up to date is named',
     () =>
       new Promise<void>((done) => {
         // A page of an earlier version: its store is older, and it does not let go of it.
-        indexedDB.open('lamp-reel', 30).onsuccess = () => done()
+        indexedDB.open('lamp-reel', 30).onsuccess = () => {
+          done()
+        }
       }),
   )
   await page.goto('/')

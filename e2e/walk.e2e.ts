@@ -177,7 +177,7 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     ])
     await expect(page.getByRole('alert')).toContainText('“notes.txt” is not a picture')
     await page.evaluate(
-      async (bytes) => {
+      (bytes) => {
         const data = new DataTransfer()
         data.items.add(new File([new Uint8Array(bytes)], 'pasted.png', { type: 'image/png' }))
         window.dispatchEvent(

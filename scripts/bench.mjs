@@ -1,4 +1,5 @@
-// npm run bench: the core as ratios to a plain loop over the same records; the interface as figures on the large demo.
+// npm run bench: the core as ratios to a plain loop over the same records; the interface as figures on the
+// large demo.
 import { bin, build, chromium, install, root, run } from './ready.mjs'
 
 install()

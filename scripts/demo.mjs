@@ -1,4 +1,5 @@
-// npm run demo [-- --size large] [-- --port 4180]: installs, builds and serves the application with the demo data.
+// npm run demo [-- --size large] [-- --port 4180]: installs, builds and serves the application with the
+// demo data.
 // --host 0.0.0.0 lets other devices of the home network in, with a key; --cert and --cert-key make it https.
 // With --own (npm start) it opens the creator's own data instead.
 import { parseArgs } from 'node:util'

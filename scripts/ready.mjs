@@ -1,4 +1,5 @@
-// Installs what is missing and builds what is stale, with Node and npm alone. Repeated runs skip what is there.
+// Installs what is missing and builds what is stale, with Node and npm alone. Repeated runs skip what is
+// there.
 import { execFileSync, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
@@ -29,8 +30,10 @@ function marked(name, value) {
 }
 
 /**
- * Installs the packages of the lockfile where they are missing or another lockfile's. `npm install` and not `npm ci`: a registry that
- * serves only some platforms' optional packages leaves the others out of the lockfile, which `npm ci` refuses.
+ * Installs the packages of the lockfile where they are missing or another lockfile's. `npm install` and not
+ * `npm ci`: a registry that
+ * serves only some platforms' optional packages leaves the others out of the lockfile, which `npm ci`
+ * refuses.
  */
 export function install() {
   const lock = createHash('sha256')

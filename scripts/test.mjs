@@ -1,4 +1,5 @@
-// npm test: installs what is missing, then format, types, linter, unit tests and browser tests; says how many passed.
+// npm test: installs what is missing, then format, types, linter, unit tests and browser tests; says how
+// many passed.
 import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'

@@ -1,4 +1,5 @@
-// npm run trials [-- kill tabs storage mailbox backups]: hard trials, most in a real browser, bounded; not part of npm test. Prints a line a trial.
+// npm run trials [-- kill tabs storage mailbox backups]: hard trials, most in a real browser, bounded; not
+// part of npm test. Prints a line a trial.
 import { spawnSync } from 'node:child_process'
 import { bin, build, chromium, install, root } from './ready.mjs'
 

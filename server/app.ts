@@ -8,7 +8,10 @@ import { mailRoutes, type MailOptions } from './mail'
 /** What the application opens with: the creator's own data, or the demo. */
 export type Start = 'own' | 'demo' | 'demo large'
 
-/** The server of a production build: security headers, compression, caching of what has a hash in its name, the mailbox, and every other address to the one page. */
+/**
+ * The server of a production build: security headers, compression, caching of what has a hash in its name,
+ * the mailbox, and every other address to the one page.
+ */
 export function lampReelServer(dist: string, start: Start, mail?: MailOptions): Express {
   const page = join(dist, 'index.html')
   if (!existsSync(page)) throw new Error(`There is no build in ${dist}. Run "npm run build" first.`)

@@ -59,7 +59,7 @@ describe('the mailbox', () => {
     expect((await waiting(base)).waiting).toBe(0)
   })
 
-  test('survives a stop between noting and deleting, and half a file', async () => {
+  test('survives a stop between noting and deleting, and half a file', () => {
     const at = folder()
     const box = new Mailbox(at)
     box.put(jotted('idea-0001'))

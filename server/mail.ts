@@ -30,7 +30,10 @@ export function addresses(port: number, secure: boolean): string[] {
     .map((a) => `http${secure ? 's' : ''}://${a.address}:${port}`)
 }
 
-/** What a mailbox is served with. `open`: reachable from other devices, so that everything but the post-box asks for the key. */
+/**
+ * What a mailbox is served with. `open`: reachable from other devices, so that everything but the post-box
+ * asks for the key.
+ */
 export interface MailOptions {
   mailbox: Mailbox
   open: boolean
@@ -39,8 +42,10 @@ export interface MailOptions {
 }
 
 /**
- * The mailbox's addresses: jotted ideas from the phone, wishes from the audience, and the desk that takes both. On this machine alone
- * no key is asked, but the Host must be this machine's own name, so that no page elsewhere can speak for it (DNS rebinding).
+ * The mailbox's addresses: jotted ideas from the phone, wishes from the audience, and the desk that takes
+ * both. On this machine alone
+ * no key is asked, but the Host must be this machine's own name, so that no page elsewhere can speak for it
+ * (DNS rebinding).
  */
 export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router {
   const router = express.Router()
@@ -245,7 +250,10 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
   return router
 }
 
-/** Whether JSON opens more brackets at once than a limit, looked at before it is read: deep nesting costs a parser seconds. */
+/**
+ * Whether JSON opens more brackets at once than a limit, looked at before it is read: deep nesting costs a
+ * parser seconds.
+ */
 function isNestedBeyond(bytes: Buffer, limit: number): boolean {
   let depth = 0
   let inText = false

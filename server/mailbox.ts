@@ -28,7 +28,8 @@ export type About = z.infer<typeof About>
 const most = { letters: 2000, bytes: 200_000_000 }
 
 /**
- * Writes a file so that it is whole or not there, also when the disk is full or the machine stops in between: beside it, all of its bytes,
+ * Writes a file so that it is whole or not there, also when the disk is full or the machine stops in
+ * between: beside it, all of its bytes,
  * flushed and looked at, then renamed, and the folder flushed. Throws where that fails; nothing is left then.
  */
 function writeWhole(path: string, text: string): void {
@@ -66,7 +67,8 @@ function flushFolder(folder: string): void {
 }
 
 /**
- * Letters that wait for the desk, a file each, named by their id. The same letter put twice is one; one that the desk has
+ * Letters that wait for the desk, a file each, named by their id. The same letter put twice is one; one
+ * that the desk has
  * taken is remembered by its id, so that it never comes again, whichever side died in between.
  */
 export class Mailbox {
@@ -81,7 +83,8 @@ export class Mailbox {
     this.ledger = join(folder, 'taken.log')
     for (const path of [this.letters, this.unreadable]) mkdirSync(path, { recursive: true, mode: 0o700 })
     this.taken = new Set((readText(this.ledger) ?? '').split('\n').filter(Boolean))
-    // A stop between noting and deleting leaves a letter that was taken already, or half a file; anything else is none of ours.
+    // A stop between noting and deleting leaves a letter that was taken already, or half a file; anything
+    // else is none of ours.
     for (const entry of readdirSync(this.letters, { withFileTypes: true })) {
       const { name } = entry
       if (!entry.isFile()) this.setAside(name)
@@ -133,7 +136,10 @@ export class Mailbox {
     return readdirSync(this.unreadable).length
   }
 
-  /** The calendar that other programs may subscribe to, and the secret in its address; nothing while it is off. */
+  /**
+   * The calendar that other programs may subscribe to, and the secret in its address; nothing while it is
+   * off.
+   */
   get calendar(): { secret: string; ics: string } | undefined {
     const [secret, ics] = [join(this.folder, 'calendar.secret'), join(this.folder, 'calendar.ics')]
     return existsSync(secret)
@@ -141,7 +147,10 @@ export class Mailbox {
       : undefined
   }
 
-  /** Keeps the calendar as it is now; with `renew` under a new secret, so that the old address finds nothing. */
+  /**
+   * Keeps the calendar as it is now; with `renew` under a new secret, so that the old address finds
+   * nothing.
+   */
   keepCalendar(ics: string, renew: boolean): string {
     const now = renew ? undefined : this.calendar?.secret
     const secret = now ?? randomBytes(18).toString('base64url')
@@ -170,7 +179,10 @@ export class Mailbox {
     }
   }
 
-  /** Keeps a letter. `full` when there is no room for all of it; one that is there, or was taken, counts as kept. */
+  /**
+   * Keeps a letter. `full` when there is no room for all of it; one that is there, or was taken, counts as
+   * kept.
+   */
   put(letter: Mail): 'kept' | 'full' {
     const path = join(this.letters, `${letter.id}.json`)
     if (this.taken.has(letter.id) || existsSync(path)) return 'kept'
@@ -185,7 +197,10 @@ export class Mailbox {
     return 'kept'
   }
 
-  /** The oldest letters that wait, at most `count`, how many wait in all, and how many files were set aside since they are no letters. */
+  /**
+   * The oldest letters that wait, at most `count`, how many wait in all, and how many files were set aside
+   * since they are no letters.
+   */
   waiting(count: number): { mail: Mail[]; waiting: number; unreadable: number } {
     const dated = this.names()
       .map((name) => ({ name, at: this.stat(name).at }))

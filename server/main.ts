@@ -41,7 +41,10 @@ const app = lampReelServer(fileURLToPath(new URL('../dist', import.meta.url)), s
   port,
   secure,
 })
-/** Large cookies of other pages on this machine's address must not lock anybody out; slow or silent callers must. */
+/**
+ * Large cookies of other pages on this machine's address must not lock anybody out; slow or silent callers
+ * must.
+ */
 const limits = {
   maxHeaderSize: 256 * 1024,
   headersTimeout: 15_000,

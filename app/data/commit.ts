@@ -33,8 +33,10 @@ export async function revisionOf(store: Store): Promise<number> {
 }
 
 /**
- * Writes what some commands did in one transaction, each with its line in the journal, and counts it. Throws `Missed` where other tabs wrote
- * since `seen`, `Overtaken` where a record is not what it was before, `Gone` where the store is not ours any more; nothing is written then.
+ * Writes what some commands did in one transaction, each with its line in the journal, and counts it.
+ * Throws `Missed` where other tabs wrote
+ * since `seen`, `Overtaken` where a record is not what it was before, `Gone` where the store is not ours
+ * any more; nothing is written then.
  */
 export async function commit(
   store: Store,
@@ -116,7 +118,9 @@ async function onTheirSlots(store: Store, changes: readonly Change[]): Promise<E
     .toArray()
 }
 
-/** Whether two records say the same, whatever the order of their fields; a field that says nothing is none. */
+/**
+ * Whether two records say the same, whatever the order of their fields; a field that says nothing is none.
+ */
 export function same(a: unknown, b: unknown): boolean {
   if (a === b) return true
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false

@@ -9,7 +9,10 @@ export interface Meta {
   value: string | number
 }
 
-/** The browser's store of one world. Tables hold records of `core/model` as they are; `files` the bytes of pictures. */
+/**
+ * The browser's store of one world. Tables hold records of `core/model` as they are; `files` the bytes of
+ * pictures.
+ */
 export class Store extends Dexie {
   declare shows: Table<RecordOf<'shows'>, string>
   declare outlets: Table<RecordOf<'outlets'>, string>

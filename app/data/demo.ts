@@ -7,7 +7,9 @@ import type { Whole } from '@core/formats/backup'
 /** How far laying out the demo has come: what is being done, and the share of it, 0 to 1. */
 export type Progress = (what: string, share: number) => void
 
-/** Lays the demo world out anew where it is missing or was laid on another day, in a worker, with progress. */
+/**
+ * Lays the demo world out anew where it is missing or was laid on another day, in a worker, with progress.
+ */
 export async function layDemo(
   library: Library,
   size: 'usual' | 'large',

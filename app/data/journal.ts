@@ -7,7 +7,10 @@ const undoable = 200
 /** Typing in one field within this time is one line. */
 const together = 60_000
 
-/** Adds a line to the journal inside the write's own transaction, or lengthens the last one where both have the same merge key. What was undone can no longer be done again. */
+/**
+ * Adds a line to the journal inside the write's own transaction, or lengthens the last one where both have
+ * the same merge key. What was undone can no longer be done again.
+ */
 export async function writeLine(
   journal: Table<JournalLine, number>,
   line: Omit<JournalLine, 'seq' | 'state' | 'from'>,
@@ -56,7 +59,8 @@ export async function writeLine(
 }
 
 /**
- * What was written since a count, as far as the journal still knows it: the changes, oldest first; nothing where it has forgotten some of it.
+ * What was written since a count, as far as the journal still knows it: the changes, oldest first; nothing
+ * where it has forgotten some of it.
  * Lines that were lengthened or turned carry the counts from their first to their last writing.
  */
 export async function changesSince(

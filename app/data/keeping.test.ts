@@ -76,10 +76,11 @@ describe('pages that hear nothing of each other', () => {
     await Promise.all(
       pages.map((p, i) => p.library.perform(markReleased, { episode: at(ids, i) }).then(valueOf)),
     )
-    const numbers = (await pages[0]?.library.store.episodes.toArray())?.map((e) => e.number)
+    const first = pages[0].library
+    const numbers = (await first.store.episodes.toArray()).map((e) => e.number)
     expect(new Set(numbers).size).toBe(3)
-    await pages[0]?.library.check()
-    expect([...(pages[0]?.library.records.episodes.values() ?? [])].map((e) => e.phase.name)).toEqual([
+    await first.check()
+    expect([...first.records.episodes.values()].map((e) => e.phase.name)).toEqual([
       'released',
       'released',
       'released',

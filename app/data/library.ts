@@ -42,8 +42,10 @@ interface Waiting {
 }
 
 /**
- * The records of one world in memory, and the one write path to its store. A command is run on the records, shown at once,
- * and written in one transaction with its line in the journal; where another tab was first, it is run again on what that
+ * The records of one world in memory, and the one write path to its store. A command is run on the records,
+ * shown at once,
+ * and written in one transaction with its line in the journal; where another tab was first, it is run again
+ * on what that
  * tab left. Nothing else writes records.
  */
 export class Library {
@@ -86,7 +88,10 @@ export class Library {
     })
   }
 
-  /** Opens the store and loads what screens need at once: everything but the texts and steps of ended and unstarted episodes. */
+  /**
+   * Opens the store and loads what screens need at once: everything but the texts and steps of ended and
+   * unstarted episodes.
+   */
   async open(): Promise<Result<Records>> {
     try {
       await this.store.open()
@@ -152,7 +157,10 @@ export class Library {
     if (read.later.length > 0) void this.lookLater(read.later)
   }
 
-  /** Looks at the rest of a large library's episodes, a few hundred at a time; those that are damaged are set aside. */
+  /**
+   * Looks at the rest of a large library's episodes, a few hundred at a time; those that are damaged are
+   * set aside.
+   */
   private async lookLater(ids: readonly Id[]): Promise<void> {
     for (let i = 0; i < ids.length; i += 400) {
       await new Promise((done) => {
@@ -171,7 +179,10 @@ export class Library {
     await this.load()
   }
 
-  /** Whether an episode's steps and script are among the records, so that nothing there means that there is nothing. */
+  /**
+   * Whether an episode's steps and script are among the records, so that nothing there means that there is
+   * nothing.
+   */
   isLoaded(id: Id): boolean {
     return this.loaded.has(id)
   }
@@ -211,7 +222,10 @@ export class Library {
       .toArray()
   }
 
-  /** Runs a command: the change is in the records when this returns, and in the store when the promise is kept. */
+  /**
+   * Runs a command: the change is in the records when this returns, and in the store when the promise is
+   * kept.
+   */
   perform<Wish extends object>(command: Command<Wish>, wish: Wish): Promise<Result<Done>> {
     const ids = 'episode' in wish && typeof wish.episode === 'string' ? [wish.episode] : []
     if (ids.every((id) => this.loaded.has(id))) return this.begun(command, wish)
@@ -331,7 +345,8 @@ export class Library {
   }
 
   /**
-   * What was done, upon what stands by now: what was typed goes field by field into the stored record, everything else is run again. Refused
+   * What was done, upon what stands by now: what was typed goes field by field into the stored record,
+   * everything else is run again. Refused
    * where it would write over a record that this page had never read.
    */
   private async upon({ done, run }: Waiting): Promise<Result<Done>> {
@@ -354,7 +369,10 @@ export class Library {
       : again
   }
 
-  /** Reads what other tabs wrote since this one last did: by the journal where it knows, else everything anew. */
+  /**
+   * Reads what other tabs wrote since this one last did: by the journal where it knows, else everything
+   * anew.
+   */
   async catchUp(): Promise<void> {
     const rev = await revisionOf(this.store)
     if (rev === this.seen) return
@@ -367,7 +385,10 @@ export class Library {
     this.seen = Math.max(this.seen, rev)
   }
 
-  /** Looks whether the store is still ours and whether something was missed: after sleep, or when the tab is come back to. */
+  /**
+   * Looks whether the store is still ours and whether something was missed: after sleep, or when the tab is
+   * come back to.
+   */
   async check(): Promise<void> {
     try {
       await this.settled()
@@ -401,7 +422,8 @@ export class Library {
   }
 
   /**
-   * Takes back one thing that was done, wherever it stands in the row: the last one as undo does, an earlier one as a step of its own that can
+   * Takes back one thing that was done, wherever it stands in the row: the last one as undo does, an
+   * earlier one as a step of its own that can
    * itself be taken back. Refused where something later depends on it.
    */
   async takeBack(lines: readonly number[]): Promise<Result<string>> {
@@ -484,7 +506,10 @@ export class Library {
     this.watcher.changed()
   }
 
-  /** An episode that was made here, just now, is whole among the records; one that another tab made is read when it is asked for. */
+  /**
+   * An episode that was made here, just now, is whole among the records; one that another tab made is read
+   * when it is asked for.
+   */
   private fresh(id: Id, changes: readonly Change[]): void {
     if (this.making === changes) this.loaded.add(id)
   }

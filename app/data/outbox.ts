@@ -4,7 +4,8 @@ import { mailKey } from './mail-key'
 const prefix = 'lamp-reel.jot.'
 
 /**
- * Ideas jotted in this browser that nobody has taken yet: an entry each, so that two pages never write over each other.
+ * Ideas jotted in this browser that nobody has taken yet: an entry each, so that two pages never write over
+ * each other.
  * They stay until the mailbox, or the desk in this same browser, has them safe.
  */
 export function waitingHere(): JottedMail[] {

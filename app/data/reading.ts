@@ -6,10 +6,16 @@ import { now } from './clock'
 import { revisionOf } from './commit'
 import type { Store } from './database'
 
-/** Episodes that went out within so many days are read with their steps: their work stands in the days on which it was done. */
+/**
+ * Episodes that went out within so many days are read with their steps: their work stands in the days on
+ * which it was done.
+ */
 const lately = 40
 
-/** What is read at the start: rows that are right, those that had to be set aside, and which episodes' steps and scripts are among them. */
+/**
+ * What is read at the start: rows that are right, those that had to be set aside, and which episodes' steps
+ * and scripts are among them.
+ */
 export interface Read {
   rows: Rows
   aside: Aside[]
@@ -107,7 +113,8 @@ function isNeeded(row: unknown, from: string): boolean {
 }
 
 /**
- * Takes out of the rows what breaks the rules between records, and writes everything that is set aside into its own table, so that the rest
+ * Takes out of the rows what breaks the rules between records, and writes everything that is set aside into
+ * its own table, so that the rest
  * works and nothing is lost. Gives the rows that stay, and all that is set aside by now.
  */
 export async function settledRows(store: Store, read: Read): Promise<{ rows: Rows; aside: Aside[] }> {

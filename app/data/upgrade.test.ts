@@ -24,7 +24,10 @@ async function opened(name: string): Promise<Library> {
   return library
 }
 
-/** A store as the first version left it: no keywords, episodes without their days as ideas, steps without blocks. */
+/**
+ * A store as the first version left it: no keywords, episodes without their days as ideas, steps without
+ * blocks.
+ */
 async function firstVersion(name: string): Promise<void> {
   const records = exampleRecords()
   const { idea: _idea, ...episode } = exampleEpisode({ note: 'from the first version' })

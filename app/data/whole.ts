@@ -101,7 +101,10 @@ export async function putBack(library: Library): Promise<Result<number>> {
   return fine(whole.tables.episodes.length)
 }
 
-/** A whole that can be restored: rows that their schemas or the rules between records refuse stand beside it, set aside. */
+/**
+ * A whole that can be restored: rows that their schemas or the rules between records refuse stand beside
+ * it, set aside.
+ */
 export function restorable(whole: Whole): Whole {
   const aside: Aside[] = [...(whole.aside ?? [])]
   const take = <T extends TableName>(table: T): RecordOf<T>[] => {
@@ -141,7 +144,10 @@ function tablesOf(take: <T extends TableName>(table: T) => RecordOf<T>[]): Whole
   }
 }
 
-/** Tries to put records that were set aside back into their tables, mended or as they are; says how many went back. */
+/**
+ * Tries to put records that were set aside back into their tables, mended or as they are; says how many
+ * went back.
+ */
 export async function mendAside(library: Library, mended: readonly Aside[] = []): Promise<number> {
   await library.settled()
   const { store } = library
@@ -160,7 +166,10 @@ export async function mendAside(library: Library, mended: readonly Aside[] = [])
   return all.filter((a) => !left.has(a.key)).length
 }
 
-/** Restores a back-up in place of all there is. Refused with a reason where it isn't right; then nothing has changed. */
+/**
+ * Restores a back-up in place of all there is. Refused with a reason where it isn't right; then nothing has
+ * changed.
+ */
 export async function restoreInto(library: Library, bytes: Uint8Array): Promise<Result<number>> {
   const whole = readBackup(bytes)
   if (!whole.ok) return whole

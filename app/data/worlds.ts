@@ -1,13 +1,16 @@
 /** The two sets of data that are never mixed: the creator's own, and the demo to look round in. */
 export type World = 'own' | 'demo'
 
-/** The choice is kept apart for a server of the demo and one of the creator's own data, since both may have the same address. */
+/**
+ * The choice is kept apart for a server of the demo and one of the creator's own data, since both may have
+ * the same address.
+ */
 const key = () => `lamp-reel.world.${servedStart().world}`
 
 /** What the server that served this page asks for: `own`, `demo` or `demo large`. */
 export function servedStart(): { world: World; size: 'usual' | 'large' } {
-  const asked =
-    globalThis.document?.querySelector('meta[name="lamp-reel-start"]')?.getAttribute('content') ?? 'own'
+  const page = typeof document === 'undefined' ? undefined : document
+  const asked = page?.querySelector('meta[name="lamp-reel-start"]')?.getAttribute('content') ?? 'own'
   return {
     world: asked.startsWith('demo') ? 'demo' : 'own',
     size: asked.includes('large') ? 'large' : 'usual',

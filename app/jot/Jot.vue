@@ -6,7 +6,10 @@ import { mailKey } from '@app/data/mail-key'
 import { callMailbox, forgetHere, keepHere, waitingHere } from '@app/data/outbox'
 import { download } from '@app/ui/download'
 
-/** The phone's page: a line, kept at once; it hands over to the mailbox when it can, and keeps what it could not. */
+/**
+ * The phone's page: a line, kept at once; it hands over to the mailbox when it can, and keeps what it could
+ * not.
+ */
 interface ShowName {
   id: string
   title: string

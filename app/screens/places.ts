@@ -1,4 +1,7 @@
-/** The screens in the order of the bar; their numbers are their keys, in the bar, in Find or do and on the sheet of shortcuts. */
+/**
+ * The screens in the order of the bar; their numbers are their keys, in the bar, in Find or do and on the
+ * sheet of shortcuts.
+ */
 export const places = [
   { name: 'today', label: 'Today', words: 'now next what to do home' },
   { name: 'ideas', label: 'Ideas', words: 'backlog notes capture topics' },

@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { freshSettings } from '@core/commands/settings'
 import { recipeFor } from '@core/commands/schedule'
 import type { Day, Episode, Id, Outlet, Part, Recipe, Script, Show, Step } from '@core/model'
 import { partMinutesOf } from '@core/plan/accuracy'
@@ -88,7 +87,7 @@ export const useBoard = defineStore('board', () => {
   /** Every day on screen is a day in this zone. */
   const zone = computed(() => creatorZone(shows.value, browserZone()))
   const today = computed(() => dayAt(now.value, zone.value))
-  const settings = computed(() => library.settings ?? freshSettings(''))
+  const settings = computed(() => library.settings)
   const works = computed(() => workingDays(settings.value))
   /** The creator's day of a kept moment. */
   const dayOn = (moment: string): Day => dayIn(moment, zone.value)
@@ -108,7 +107,10 @@ export const useBoard = defineStore('board', () => {
       today.value,
     ),
   )
-  /** Every episode once over: which are in work, ideas or released, and each show's that have a place, a number or are out. */
+  /**
+   * Every episode once over: which are in work, ideas or released, and each show's that have a place, a
+   * number or are out.
+   */
   let last: { work: Episode[]; ideas: Episode[]; released: Episode[]; byShow: Map<Id, Episode[]> } = {
     work: [],
     ideas: [],
@@ -131,7 +133,8 @@ export const useBoard = defineStore('board', () => {
     last = { work, ideas: unchanged(last.ideas, ideas), released: unchanged(last.released, released), byShow }
     return last
   })
-  // While one types, ten thousand ideas and the releases of years are the same ones: what follows from them is not derived anew.
+  // While one types, ten thousand ideas and the releases of years are the same ones: what follows from them
+  // is not derived anew.
   const everyIdea = computed(() => sorted.value.ideas)
   const everyRelease = computed(() => sorted.value.released)
   const minute = computed(() => Math.floor(now.value / 60_000) * 60_000)
@@ -153,7 +156,10 @@ export const useBoard = defineStore('board', () => {
   })
 
   const desk = useDesk()
-  /** Minutes that bringing a part takes in each show, as far as that was learnt; the same object while it says the same. */
+  /**
+   * Minutes that bringing a part takes in each show, as far as that was learnt; the same object while it
+   * says the same.
+   */
   let learnt = new Map<Id, Partial<Record<Part, number>>>()
   const partMinutes = computed(() => {
     const by = new Map<Id, Step[]>()
@@ -311,7 +317,8 @@ export const useBoard = defineStore('board', () => {
   )
   const readyOn = computed(() => readyDays(open.value.tasks, load.value))
   /**
-   * The day an episode's work before release ends as it is laid now, and the days in hand between that and its release; nothing where some of
+   * The day an episode's work before release ends as it is laid now, and the days in hand between that and
+   * its release; nothing where some of
    * it finds no room, and no day for what is ready already.
    */
   function inHandOf(c: Card): { ready: Day; days: number } | undefined {
@@ -370,7 +377,9 @@ export const useBoard = defineStore('board', () => {
         })
     return rows
   }
-  /** Every slot and release to come for some weeks, open ones too, in order of release; overdue ones first. */
+  /**
+   * Every slot and release to come for some weeks, open ones too, in order of release; overdue ones first.
+   */
   const rows = computed(() => shows.value.flatMap((s) => rowsOf(s, 70)).sort((a, b) => a.at - b.at))
 
   /** The next open slots of a show. */

@@ -25,7 +25,10 @@ export const useDesk = defineStore('desk', () => {
   const pasted = ref<string>()
   /** An episode that is being parked. */
   const parking = ref<Id>()
-  /** The two ideas suggested for each of the next open slots, by the slot's key; filled when they have been ranked. */
+  /**
+   * The two ideas suggested for each of the next open slots, by the slot's key; filled when they have been
+   * ranked.
+   */
   const suggestions = shallowRef<ReadonlyMap<string, Ranked[]>>(new Map())
   /** How likely each release is to go out, by episode; filled when it has been forecast. */
   const outlooks = shallowRef<ReadonlyMap<Id, Outlook>>(new Map())

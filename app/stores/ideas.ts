@@ -112,7 +112,10 @@ export const useIdeas = defineStore('ideas', () => {
     }),
   )
 
-  /** The words matched by the search, by episode; nothing while none is typed. Until the worker answers, titles and notes are looked through here. */
+  /**
+   * The words matched by the search, by episode; nothing while none is typed. Until the worker answers,
+   * titles and notes are looked through here.
+   */
   const found = shallowRef<ReadonlyMap<Id, { words: string[]; script: boolean }>>()
   let asking = 0
   watch(

@@ -107,7 +107,10 @@ export const useLibrary = defineStore('library', () => {
     await open()
   }
 
-  /** Runs a command. Says what is wrong where it is refused; with `quiet` unset, says what was done and offers to take it back. */
+  /**
+   * Runs a command. Says what is wrong where it is refused; with `quiet` unset, says what was done and
+   * offers to take it back.
+   */
   async function perform<Wish extends object>(
     command: Command<Wish>,
     wish: Wish,
@@ -121,7 +124,9 @@ export const useLibrary = defineStore('library', () => {
     return result
   }
 
-  /** What a command would change, as things stand or after other changes; nothing where it would be refused. */
+  /**
+   * What a command would change, as things stand or after other changes; nothing where it would be refused.
+   */
   function look<Wish>(command: Command<Wish>, wish: Wish, after: readonly Change[] = []): Change[] {
     const from = after.length === 0 ? records.value : applied(records.value, after)
     const done = command(from, wish, { now: now(), id: newId })
@@ -174,7 +179,7 @@ export const useLibrary = defineStore('library', () => {
 
   /** Asks the browser, once something is worth keeping, not to clear this site's storage by itself. */
   async function askToKeep(): Promise<'kept' | 'refused' | 'unknown'> {
-    if (!navigator.storage?.persist) return 'unknown'
+    if (!('storage' in navigator)) return 'unknown'
     return (await navigator.storage.persisted()) || (await navigator.storage.persist()) ? 'kept' : 'refused'
   }
 

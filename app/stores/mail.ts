@@ -10,7 +10,10 @@ import { useBoard } from './board'
 import { useDesk } from './desk'
 import { useLibrary } from './library'
 
-/** Takes in what was jotted elsewhere and what the audience asks for: fetch, keep in one transaction, and only then acknowledge. */
+/**
+ * Takes in what was jotted elsewhere and what the audience asks for: fetch, keep in one transaction, and
+ * only then acknowledge.
+ */
 export const useMail = defineStore('mail', () => {
   const library = useLibrary()
   const board = useBoard()

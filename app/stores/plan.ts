@@ -31,7 +31,10 @@ export interface WhatIf {
   off?: Id[]
 }
 
-/** A plan that is proposed: what it was asked for, how the one that stands scores, and which releases it would leave worse. */
+/**
+ * A plan that is proposed: what it was asked for, how the one that stands scores, and which releases it
+ * would leave worse.
+ */
 export interface Proposal {
   plan: Plan
   of: PlanFor
@@ -43,7 +46,10 @@ export interface Proposal {
   worse: readonly Shift[]
 }
 
-/** The plan as it stands, what planning proposes, and how likely each release is to go out. All of it is computed in a worker. */
+/**
+ * The plan as it stands, what planning proposes, and how likely each release is to go out. All of it is
+ * computed in a worker.
+ */
 export const usePlan = defineStore('plan', () => {
   const library = useLibrary()
   const board = useBoard()
@@ -98,7 +104,10 @@ export const usePlan = defineStore('plan', () => {
       laid: base.laid.filter((b) => there.has(b.id) && !none.has(b.id)),
     }
   }
-  /** What would be after some changes to the records, for every release: all is derived anew from them, so that it is what comes out. */
+  /**
+   * What would be after some changes to the records, for every release: all is derived anew from them, so
+   * that it is what comes out.
+   */
   async function afterwards(changes: readonly Change[]): Promise<Map<Id, Outlook>> {
     const state = stateOf(applied(library.records, changes), board.now, board.partMinutes)
     const of = forecastOf(state, state.hours, state.today, learnt.value)
@@ -156,8 +165,10 @@ export const usePlan = defineStore('plan', () => {
 
   const proposal = shallowRef<Proposal>()
   /**
-   * Plans the open work for a few seconds; what it finds stands in `proposal` at once and gets better until it is done or stopped. Pinned
-   * blocks stay, and of work that is not planned here all that lies in the week. At the end it says which releases it would leave worse.
+   * Plans the open work for a few seconds; what it finds stands in `proposal` at once and gets better until
+   * it is done or stopped. Pinned
+   * blocks stay, and of work that is not planned here all that lies in the week. At the end it says which
+   * releases it would leave worse.
    */
   async function propose(until: Day | undefined, ms = 2500): Promise<void> {
     const { tasks: all, laid } = board.open
@@ -188,9 +199,11 @@ export const usePlan = defineStore('plan', () => {
       if (proposal.value?.of === of) proposal.value = shown(plan, share, false)
     })
     const plan = await at().plan(of, ms, told)
-    if (proposal.value?.of !== of) return
+    // Another plan may have been asked for meanwhile, or this one let go of.
+    const isWanted = () => proposal.value?.of === of
+    if (!isWanted()) return
     const worse = worseOff(await shiftsOf(plan, of))
-    if (proposal.value.of === of) proposal.value = { ...shown(plan, 1, true), worse }
+    if (isWanted()) proposal.value = { ...shown(plan, 1, true), worse }
   }
   /** What a proposed plan changes for each release, by the same draws. */
   async function shiftsOf(plan: Plan, of: PlanFor): Promise<Shift[]> {

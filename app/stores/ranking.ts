@@ -8,7 +8,10 @@ import { useBoard } from './board'
 import { useDesk } from './desk'
 import { useLibrary } from './library'
 
-/** Which idea next: ideas ranked for a slot, two suggestions for every open slot in sight, and how long the ideas last. */
+/**
+ * Which idea next: ideas ranked for a slot, two suggestions for every open slot in sight, and how long the
+ * ideas last.
+ */
 export const useRanking = defineStore('ranking', () => {
   const library = useLibrary()
   const board = useBoard()
@@ -57,7 +60,10 @@ export const useRanking = defineStore('ranking', () => {
         )
       else setTimeout(done, 200)
     })
-  /** Two ideas for each of the next open slots of every show, none suggested twice; a slot at a time, when the browser is idle, so that nothing is held up. */
+  /**
+   * Two ideas for each of the next open slots of every show, none suggested twice; a slot at a time, when
+   * the browser is idle, so that nothing is held up.
+   */
   async function suggest(): Promise<void> {
     const mine = ++turn
     const next = new Map<string, Ranked[]>()

@@ -9,7 +9,10 @@ import { storeName } from '@app/data/worlds'
 import type { Reading } from '@app/workers/reading.worker'
 import { useLibrary } from './library'
 
-/** Questions to the worker that has read every text: search, likeness, guesses. The worker starts with the first question, or when asked ahead. */
+/**
+ * Questions to the worker that has read every text: search, likeness, guesses. The worker starts with the
+ * first question, or when asked ahead.
+ */
 export const useReading = defineStore('reading', () => {
   const library = useLibrary()
   let worker: Remote<Reading> | undefined
@@ -25,7 +28,8 @@ export const useReading = defineStore('reading', () => {
       opened = worker.open(storeName(library.world)).then(() => {
         edition.value++
       })
-      // What is asked before the scripts are read is answered from titles and notes; it may be asked again then.
+      // What is asked before the scripts are read is answered from titles and notes; it may be asked again
+      // then.
       void opened.catch(() => undefined)
     }
     return worker

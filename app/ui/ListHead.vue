@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** The head of a long list: its name, how many there are and are shown, which show, and a field to find in it. */
+/**
+ * The head of a long list: its name, how many there are and are shown, which show, and a field to find in
+ * it.
+ */
 const { title, count, noun, shown, shows } = defineProps<{
   title: string
   count: number

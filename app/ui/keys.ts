@@ -15,7 +15,10 @@ export function typingIn(target: EventTarget | null): boolean {
 /** Keys that buttons and links answer to by themselves. */
 const pressing = new Set(['Enter', ' '])
 
-/** Listens for single keys while the component is there: not while letters are typed, nor in a dialog or menu, nor with Ctrl, Alt or Meta. One that gives back false leaves the key to others. */
+/**
+ * Listens for single keys while the component is there: not while letters are typed, nor in a dialog or
+ * menu, nor with Ctrl, Alt or Meta. One that gives back false leaves the key to others.
+ */
 export function useKeys(keys: Record<string, (event: KeyboardEvent) => unknown>): void {
   const heard = (event: KeyboardEvent) => {
     if (event.defaultPrevented || event.ctrlKey || event.altKey || event.metaKey || typingIn(event.target))

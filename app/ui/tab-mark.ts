@@ -1,7 +1,10 @@
 import { onBeforeUnmount, watch } from 'vue'
 import type { Lamp } from '@core/recipe/lamps'
 
-/** The glyph of some lamps as a picture for the browser's tab: six holes clockwise from the top, those that are lit filled. */
+/**
+ * The glyph of some lamps as a picture for the browser's tab: six holes clockwise from the top, those that
+ * are lit filled.
+ */
 export function tabMark(lamps: readonly (Lamp | undefined)[]): string {
   const lit = lamps.every((l) => l === undefined || l.state === 'lit')
   const holes = lamps.map((lamp, i) => {

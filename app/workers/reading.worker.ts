@@ -3,7 +3,10 @@ import { LibraryIndex, passageOf, textOfScript } from '@core/ideas/library-index
 import type { Change, Id, Keyword } from '@core/model'
 import { Store } from '@app/data/database'
 
-/** Reads a world's store and answers what is looked up by words, away from the interface; follows the changes that tabs tell each other. */
+/**
+ * Reads a world's store and answers what is looked up by words, away from the interface; follows the
+ * changes that tabs tell each other.
+ */
 class Reading {
   private index = new LibraryIndex()
   private store: Store | undefined

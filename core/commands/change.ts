@@ -209,7 +209,8 @@ function turned(c: Change): Change {
 }
 
 /**
- * Checks every record that would be written against its schema, so that nothing false is stored, and hands on what the schema
+ * Checks every record that would be written against its schema, so that nothing false is stored, and hands
+ * on what the schema
  * read: plain data, whatever a screen wrapped it in. Refused with the path to the first fault.
  */
 export function checked(done: Done): Result<Done> {
@@ -266,7 +267,10 @@ function read<R, C extends { table: TableName; after?: R | undefined }>(
       )
 }
 
-/** Two lists of changes, one after the other, as one: the first `before` and the last `after` of each record. */
+/**
+ * Two lists of changes, one after the other, as one: the first `before` and the last `after` of each
+ * record.
+ */
 export function merged(first: readonly Change[], second: readonly Change[]): Change[] {
   const row = new Map<string, Change>()
   for (const change of [...first, ...second]) {

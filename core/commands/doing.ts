@@ -51,7 +51,8 @@ export function timed(
 }
 
 /**
- * Starts a step's timer; the one that runs is stopped first and its minutes logged: one runs at a time. Refused for a step that is gone, and
+ * Starts a step's timer; the one that runs is stopped first and its minutes logged: one runs at a time.
+ * Refused for a step that is gone, and
  * for the one that runs already, which goes on.
  */
 export const startStep: Command<{ step: Id }> = (records, { step: id }, context) => {
@@ -92,11 +93,15 @@ export const stopStep: Command<object> = (records, _wish, context) => {
   })
 }
 
-/** Where a step that was not timed is said to have taken less or more than planned: the share of its estimate. */
+/**
+ * Where a step that was not timed is said to have taken less or more than planned: the share of its
+ * estimate.
+ */
 const shares = { shorter: 0.7, 'as planned': 1, longer: 1.4 } as const
 
 /**
- * Ends a step now, or on a day that has passed. What was timed or typed counts as it is; `took` fills in where nothing was. A timer on it
+ * Ends a step now, or on a day that has passed. What was timed or typed counts as it is; `took` fills in
+ * where nothing was. A timer on it
  * stops. Refused for a day to come.
  */
 export const endStep: Command<{ step: Id; took: keyof typeof shares; day?: Day | undefined }> = (
@@ -126,7 +131,8 @@ export const endStep: Command<{ step: Id; took: keyof typeof shares; day?: Day |
 }
 
 /**
- * Corrects what was worked on a step, done or not: on one day, or in all, what is more or less then going to the last day that has any (today
+ * Corrects what was worked on a step, done or not: on one day, or in all, what is more or less then going
+ * to the last day that has any (today
  * where none has). Refused for more than a hundred hours.
  */
 export const correctLog: Command<{ step: Id; minutes: number; day?: Day | undefined }> = (

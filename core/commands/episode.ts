@@ -25,7 +25,10 @@ export type Typed = Partial<
   >
 >
 
-/** Writes what was typed into an episode. `what` names it in the history (“the brief”); writing the same again and again is one step of undo. */
+/**
+ * Writes what was typed into an episode. `what` names it in the history (“the brief”); writing the same
+ * again and again is one step of undo.
+ */
 export const writeEpisode: Command<{ episode: Id; typed: Typed; what: string }> = (
   records,
   { episode: id, typed, what },

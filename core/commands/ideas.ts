@@ -33,7 +33,10 @@ function codesOf(records: Records): Codes {
   return new Set([...records.episodes.values()].map((e) => e.code))
 }
 
-/** A new episode that is only an idea, with a permanent code of its own; `taken` are the codes of the others and gets the new one. */
+/**
+ * A new episode that is only an idea, with a permanent code of its own; `taken` are the codes of the others
+ * and gets the new one.
+ */
 export function newIdea(
   records: Records,
   show: Id,
@@ -71,7 +74,10 @@ export function newIdea(
   }
 }
 
-/** Keeps a line as an idea of a show, with topics where they are known. Refused when it is blank or longer than a title can be. */
+/**
+ * Keeps a line as an idea of a show, with topics where they are known. Refused when it is blank or longer
+ * than a title can be.
+ */
 export const jotIdea: Command<{ show: Id; line: string; topics?: string[]; url?: string }> = (
   records,
   { show, line, topics = [], url },
@@ -116,7 +122,8 @@ export const jotIdeas: Command<{ show: Id; drafts: Draft[] }> = (records, { show
 }
 
 /**
- * Takes mail in as ideas under the mail's own ids: what is there already, whatever became of it, is left as it is, so that
+ * Takes mail in as ideas under the mail's own ids: what is there already, whatever became of it, is left as
+ * it is, so that
  * the same mail arrives once however often it is handed over. Mail for an unknown show goes to `show`.
  */
 export const keepMail: Command<{ show: Id; mail: Mail[]; files?: FileRecord[] }> = (
@@ -256,7 +263,10 @@ export const meanFor: Command<{ episodes: Id[]; month: string | undefined }> = (
   )
 }
 
-/** The fields that several episodes can get at once. Topics and guests are added; `without` takes topics away. */
+/**
+ * The fields that several episodes can get at once. Topics and guests are added; `without` takes topics
+ * away.
+ */
 export interface Edits {
   standing?: IdeaStanding
   show?: Id
@@ -320,8 +330,10 @@ export const writeIdea: Command<{ episode: Id; typed: Partial<Idea>; what: strin
 }
 
 /**
- * Makes one idea of two: the kept one gets the other's title and note below its own, its sources, who asked, images, topics and
- * keywords; the other is let go with the reason, so that nothing is lost. Only an idea can be merged into something.
+ * Makes one idea of two: the kept one gets the other's title and note below its own, its sources, who
+ * asked, images, topics and
+ * keywords; the other is let go with the reason, so that nothing is lost. Only an idea can be merged into
+ * something.
  */
 export const mergeIdeas: Command<{ into: Id; from: Id }> = (records, { into, from }, context) => {
   const kept = records.episodes.get(into)
@@ -379,7 +391,10 @@ function joinedTexts(first: string, second: string): string {
   return [first, second].filter((t) => t.trim() !== '').join('\n')
 }
 
-/** Puts an idea between two others (or before the first, behind the last) in the order made by hand. `order` are the ids as they stand on screen. */
+/**
+ * Puts an idea between two others (or before the first, behind the last) in the order made by hand. `order`
+ * are the ids as they stand on screen.
+ */
 export const reorderIdea: Command<{ episode: Id; before: Id | undefined; after: Id | undefined }> = (
   records,
   { episode: id, before, after },
@@ -399,7 +414,8 @@ export const reorderIdea: Command<{ episode: Id; before: Id | undefined; after: 
       : high === undefined
         ? low + 1000
         : (low + high) / 2
-  // No room is left between the two (or they are of the same moment): all ideas get ranks anew, a thousand apart, in the order they stand in.
+  // No room is left between the two (or they are of the same moment): all ideas get ranks anew, a thousand
+  // apart, in the order they stand in.
   if (
     above &&
     below &&
@@ -463,8 +479,8 @@ export const markTold: Command<{ episode: Id; asked: Id[] }> = (records, { episo
 
 /** An episode with some of what is known of it as an idea changed; `undefined` takes a field away. */
 export function withIdea(episode: Episode, fields: { [K in keyof Idea]?: Idea[K] | undefined }): Episode {
-  const idea = { ...episode.idea, ...fields }
   const { idea: old } = episode
+  const idea: Partial<Idea> = { ...old, ...fields }
   return {
     ...episode,
     idea: {

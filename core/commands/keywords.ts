@@ -79,7 +79,10 @@ export interface KeywordRow {
   notes: string
 }
 
-/** Takes read rows in: words that are there get the new figures, others are added; all of it is one step of undo. Refused without rows, or when the show is gone. */
+/**
+ * Takes read rows in: words that are there get the new figures, others are added; all of it is one step of
+ * undo. Refused without rows, or when the show is gone.
+ */
 export const importKeywords: Command<{ show: Id; rows: KeywordRow[]; measured: Day }> = (
   records,
   { show, rows, measured },

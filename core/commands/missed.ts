@@ -8,7 +8,8 @@ import { moveToSlot } from './moves'
 import { markReleased } from './release'
 
 /**
- * Puts an episode whose release has passed on the next slot to come, open or not; what stands there and behind it moves one slot later, up to
+ * Puts an episode whose release has passed on the next slot to come, open or not; what stands there and
+ * behind it moves one slot later, up to
  * the next open one. Refused for what is not placed, or is out.
  */
 export const putOnNext: Command<{ episode: Id }> = (records, { episode: id }, context) => {
@@ -21,7 +22,10 @@ export const putOnNext: Command<{ episode: Id }> = (records, { episode: id }, co
     : refused(`${show.title} has no slot in the next ten years.`, 'episodes.place')
 }
 
-/** Skips the slot that an episode has missed: the slot is left out, the episode stays in work without a date. Refused for what is on no slot. */
+/**
+ * Skips the slot that an episode has missed: the slot is left out, the episode stays in work without a
+ * date. Refused for what is on no slot.
+ */
 export const skipMissed: Command<{ episode: Id }> = (records, { episode: id }, context) => {
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)
@@ -44,7 +48,10 @@ export const skipMissed: Command<{ episode: Id }> = (records, { episode: id }, c
   })
 }
 
-/** Answers “is it out?” with yes for several at once, each released at its own moment, in order of release. Refused when none of them can be. */
+/**
+ * Answers “is it out?” with yes for several at once, each released at its own moment, in order of release.
+ * Refused when none of them can be.
+ */
 export const markAllReleased: Command<{ episodes: Id[] }> = (records, { episodes }, context) => {
   const at = (id: Id) => {
     const e = records.episodes.get(id)

@@ -32,7 +32,8 @@ export function unkept(records: Records, show: Show, slot: Slot, episode: Episod
 }
 
 /**
- * What is kept for the sponsors of episodes that move goes with them: the changes that put each such reservation on the new slot. One that
+ * What is kept for the sponsors of episodes that move goes with them: the changes that put each such
+ * reservation on the new slot. One that
  * keeps the new slot already stays, and then the old one does too.
  */
 export function keptAlong(
@@ -67,7 +68,10 @@ export function keptAlong(
   })
 }
 
-/** Keeps a slot, or so many slots a month, for a sponsor, a launch, a season or something else; or changes what is kept. */
+/**
+ * Keeps a slot, or so many slots a month, for a sponsor, a launch, a season or something else; or changes
+ * what is kept.
+ */
 export const keepSlots: Command<
   { reservation?: Id | undefined } & Pick<Reservation, 'show' | 'name' | 'is' | 'launch' | 'kept' | 'note'>
 > = (records, { reservation: id, show, name, is, launch, kept, note }, context) => {

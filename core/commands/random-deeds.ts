@@ -91,7 +91,9 @@ import {
   timeBlock,
 } from './week'
 
-/** What a random wish is made from: the records, the moment, and a source of numbers from 0 to below `most`. */
+/**
+ * What a random wish is made from: the records, the moment, and a source of numbers from 0 to below `most`.
+ */
 export interface Chance {
   r: Records
   c: Context
@@ -182,7 +184,10 @@ function scriptWish(chance: Chance, id: Id): ScriptWish {
   return wishes[n(wishes.length)] ?? { do: 'add section', title: 'More' }
 }
 
-/** One way or more to wish for each command, at random; refusals are part of it. Test support: every command of `core/commands` has a row. */
+/**
+ * One way or more to wish for each command, at random; refusals are part of it. Test support: every command
+ * of `core/commands` has a row.
+ */
 export const randomDeeds = {
   startStep: (x) => startStep(x.r, { step: openStep(x) }, x.c),
   stopStep: (x) => stopStep(x.r, {}, x.c),

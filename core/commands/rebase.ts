@@ -11,8 +11,10 @@ function idOf(value: unknown): string | undefined {
 }
 
 /**
- * Three versions of a value as one: what was changed here (`base` to `mine`) upon what stands by now (`theirs`), field by field. Lists of things
- * with ids are merged by id, lists of the same length place by place; where both changed the same, what was changed here holds.
+ * Three versions of a value as one: what was changed here (`base` to `mine`) upon what stands by now
+ * (`theirs`), field by field. Lists of things
+ * with ids are merged by id, lists of the same length place by place; where both changed the same, what was
+ * changed here holds.
  */
 export function merge3(base: unknown, mine: unknown, theirs: unknown): unknown {
   if (same(mine, base)) return theirs
@@ -53,8 +55,10 @@ function lists(base: readonly unknown[], mine: readonly unknown[], theirs: reado
 }
 
 /**
- * What was typed here upon what stands in the store by now: each change with the stored record as its `before`, and in its `after` only those
- * fields altered that were altered here. `stored` says what stands there; nothing where a record was made here and is not there yet. A record
+ * What was typed here upon what stands in the store by now: each change with the stored record as its
+ * `before`, and in its `after` only those
+ * fields altered that were altered here. `stored` says what stands there; nothing where a record was made
+ * here and is not there yet. A record
  * that is gone by now, or that was made elsewhere and never read here, is left out.
  */
 export function rebased(

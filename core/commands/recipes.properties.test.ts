@@ -148,7 +148,7 @@ describe('whatever is edited', () => {
       fc.property(edits, (list) => {
         const next = edited(base, list)
         const score = scoreOf(next)
-        expect(score.rows.filter((r) => r.is === 'stage').map((r) => (r.is === 'stage' ? r.id : ''))).toEqual(
+        expect(score.rows.flatMap((r) => (r.is === 'stage' ? [r.id] : []))).toEqual(
           next.stages.map((s) => s.id),
         )
         expect(score.rows.flatMap((r) => (r.is === 'line' ? [r.line.id] : [])).sort()).toEqual(

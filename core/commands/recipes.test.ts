@@ -354,7 +354,13 @@ test('a step is set back to the day it was done; items of a checklist are ticked
   expect(refusalOf(backdateStep(placed, { step: 'episode/film', day: '2026-11-23' }, later))).toMatch(
     /not done yet/,
   )
-  const ticked = after(placed, tickItem(placed, { episode: 'episode', item: 'card', on: true }, later))
+  const checklists = [
+    { id: 'list', stage: 'film', name: 'Before filming', items: [{ id: 'card', text: 'Empty the card' }] },
+  ]
+  const listed = after(placed, editRecipe(placed, { recipe: 'recipe', fields: { checklists } }, later))
+  const none = { episode: 'episode', item: 'nowhere', on: true }
+  expect(refusalOf(tickItem(listed, none, later))).toMatch(/no longer in the checklist/)
+  const ticked = after(listed, tickItem(listed, { episode: 'episode', item: 'card', on: true }, later))
   expect(ticked.episodes.get('episode')?.ticked).toEqual(['card'])
   expect(
     after(ticked, tickItem(ticked, { episode: 'episode', item: 'card', on: false }, later)).episodes.get(

@@ -22,7 +22,9 @@ import { recipeFor, stepsOf } from './schedule'
 /** The fields of a recipe that people change. */
 export type RecipeFields = Partial<Omit<Recipe, 'id' | 'createdAt' | 'updatedAt'>>
 
-/** Lines that differ from before are marked as changed now, so that what was made from them can be compared. */
+/**
+ * Lines that differ from before are marked as changed now, so that what was made from them can be compared.
+ */
 function marked(lines: readonly RecipeLine[], before: readonly RecipeLine[], at: string): RecipeLine[] {
   const old = new Map(before.map((l) => [l.id, JSON.stringify({ ...l, changedAt: undefined })]))
   return lines.map((l) =>
@@ -55,7 +57,10 @@ function written(recipe: Recipe, fields: RecipeFields, context: Context): Result
       )
 }
 
-/** Changes a recipe. Refused for a circle (named), an unknown word in the pattern, or a field that is wrong. Episodes in work keep their steps; what differs is offered to them. */
+/**
+ * Changes a recipe. Refused for a circle (named), an unknown word in the pattern, or a field that is wrong.
+ * Episodes in work keep their steps; what differs is offered to them.
+ */
 export const editRecipe: Command<{ recipe: Id; fields: RecipeFields }> = (
   records,
   { recipe: id, fields },
@@ -100,7 +105,10 @@ export const editLine: Command<{ recipe: Id; line: RecipeLine }> = (
   return done.ok ? fine({ ...done.value, sentence: `Changed “${line.name}” in the recipe` }) : done
 }
 
-/** Leaves a stage out. Its lines go; open steps made from them stay in their episodes, in the stage next to it, until the difference is taken. */
+/**
+ * Leaves a stage out. Its lines go; open steps made from them stay in their episodes, in the stage next to
+ * it, until the difference is taken.
+ */
 export const leaveOutStage: Command<{ recipe: Id; stage: Id }> = (
   records,
   { recipe: id, stage },
@@ -155,7 +163,10 @@ export function openDifferences(records: Records, recipe: Id): Difference[] {
   return found ? workBy(records, recipe).flatMap((e) => differencesOf(found, e, stepsOf(records, e.id))) : []
 }
 
-/** Takes some differences of a changed recipe and leaves others; either way they are not offered again. Those that are no longer there are passed over. */
+/**
+ * Takes some differences of a changed recipe and leaves others; either way they are not offered again.
+ * Those that are no longer there are passed over.
+ */
 export const settleDifferences: Command<{ recipe: Id; take: string[]; leave: string[] }> = (
   records,
   { recipe: id, take, leave },
@@ -228,7 +239,9 @@ export const settleDifferences: Command<{ recipe: Id; take: string[]; leave: str
   })
 }
 
-/** Where a new line's step stands among an episode's: right behind that of the line before it in the recipe. */
+/**
+ * Where a new line's step stands among an episode's: right behind that of the line before it in the recipe.
+ */
 function orderIn(recipe: Recipe, line: RecipeLine, steps: readonly Step[]): number {
   const before = recipe.lines
     .slice(
@@ -295,7 +308,10 @@ export const removeRecipe: Command<{ show: Id; recipe: Id }> = (records, { show:
   })
 }
 
-/** Makes one of a show's recipes the first: what is begun from now on is made by it. What is in work keeps its own. */
+/**
+ * Makes one of a show's recipes the first: what is begun from now on is made by it. What is in work keeps
+ * its own.
+ */
 export const firstRecipe: Command<{ show: Id; recipe: Id }> = (records, { show: id, recipe }, context) => {
   const show = records.shows.get(id)
   if (!show || !(show.recipes ?? []).includes(recipe))
@@ -319,7 +335,10 @@ export const firstRecipe: Command<{ show: Id; recipe: Id }> = (records, { show: 
   })
 }
 
-/** Lets an episode be made by another recipe of its show: steps of lines it lacks come, open ones not begun whose line the other lacks go; what is done stays. */
+/**
+ * Lets an episode be made by another recipe of its show: steps of lines it lacks come, open ones not begun
+ * whose line the other lacks go; what is done stays.
+ */
 export const useRecipe: Command<{ episode: Id; recipe: Id }> = (
   records,
   { episode: id, recipe: wanted },
@@ -378,7 +397,10 @@ export const useRecipe: Command<{ episode: Id; recipe: Id }> = (
   return fine({ changes, sentence: `“${episode.title}” is made by “${recipe.name}”`, about: [id] })
 }
 
-/** Gives a show another starter recipe in place of its first; its episodes in work get the steps they lack. What they have stays. */
+/**
+ * Gives a show another starter recipe in place of its first; its episodes in work get the steps they lack.
+ * What they have stays.
+ */
 export const takeStarter: Command<{ show: Id; starter: 'small' | 'full' }> = (
   records,
   { show: id, starter },
@@ -392,7 +414,8 @@ export const takeStarter: Command<{ show: Id; starter: 'small' | 'full' }> = (
     starter === 'full' ? fullRecipe(context.id(), show.kind, at) : smallRecipe(context.id(), show.kind, at)
   const recipe: Recipe = { ...fresh, pattern: old.pattern, call: old.call, outline: old.outline }
   const mine = workOf(records, show).filter((e) => e.recipe === undefined)
-  // Lines that share an id are the same piece of work: a small recipe's untouched step gives way to the full one's of the same line.
+  // Lines that share an id are the same piece of work: a small recipe's untouched step gives way to the
+  // full one's of the same line.
   const steps = mine.flatMap((e) =>
     stepsToAdd(recipe, e.id, stepsOf(records, e.id), at).map((s) => putting(records, 'steps', s)),
   )
@@ -412,7 +435,8 @@ function workOf(records: Records, show: Show): Episode[] {
 }
 
 /**
- * Copies an episode as a pattern for a new one in work, without a slot: its steps come undone, undated and unlogged; its brief, script and tags only if wanted,
+ * Copies an episode as a pattern for a new one in work, without a slot: its steps come undone, undated and
+ * unlogged; its brief, script and tags only if wanted,
  * else the script's sections alone. Pictures, figures, the cut and the number stay where they are.
  */
 export const copyEpisode: Command<{ episode: Id; texts: boolean }> = (

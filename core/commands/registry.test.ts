@@ -28,7 +28,10 @@ function withFollowed(records: Records, result: Result<Done>, context: Context):
   return applied(records, withFollowOns(records, valueOf(result), context).changes)
 }
 
-/** Two episodes in work with a step done, a follow-on set off, work laid, and a checklist; busy time; three ideas. */
+/**
+ * Two episodes in work with a step done, a follow-on set off, work laid, and a checklist; busy time; three
+ * ideas.
+ */
 function world(): Records {
   const records = exampleRecords(
     ['Ribs', 'Keel', 'Spar', 'Oars', 'Tar'].map((title, i) =>

@@ -7,7 +7,10 @@ import { sayDay } from '../rhythm/days'
 import { dayAt } from '../rhythm/zone'
 import { momentOf, putting, type Command } from './change'
 
-/** Fixes an episode's number because it leaves the program (a kit, a folder). Nothing changes when it is fixed already. */
+/**
+ * Fixes an episode's number because it leaves the program (a kit, a folder). Nothing changes when it is
+ * fixed already.
+ */
 export const fixNumber: Command<{ episode: Id }> = (records, { episode: id }, context) => {
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)
@@ -23,7 +26,8 @@ export const fixNumber: Command<{ episode: Id }> = (records, { episode: id }, co
 }
 
 /**
- * Answers “is it out?” with yes: released at its release moment (or now, without one, before it, or `late`), its number fixed. Refused for
+ * Answers “is it out?” with yes: released at its release moment (or now, without one, before it, or
+ * `late`), its number fixed. Refused for
  * what is out already.
  */
 export const markReleased: Command<{ episode: Id; late?: boolean | undefined }> = (

@@ -63,7 +63,11 @@ function working(episode: Episode, context: Context): Episode {
   }
 }
 
-/** Puts an episode on a slot of its show and to work, with its recipe's steps. A read that the slot is kept for becomes the episode's; a slot kept for its own sponsor is kept where it goes. Refused when the slot is skipped, taken or none of the rhythm's. */
+/**
+ * Puts an episode on a slot of its show and to work, with its recipe's steps. A read that the slot is kept
+ * for becomes the episode's; a slot kept for its own sponsor is kept where it goes. Refused when the slot
+ * is skipped, taken or none of the rhythm's.
+ */
 export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episode: id, day }, context) => {
   const read = found(records, id)
   if (!read.ok) return read
@@ -124,7 +128,10 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
   })
 }
 
-/** Gives an episode a release moment of its own, off the rhythm. Refused for an impossible date or one that has passed. */
+/**
+ * Gives an episode a release moment of its own, off the rhythm. Refused for an impossible date or one that
+ * has passed.
+ */
 export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
   records,
   { episode: id, day, time },
@@ -168,7 +175,8 @@ export const startWork: Command<{ episode: Id }> = (records, { episode: id }, co
 }
 
 /**
- * Places several episodes of one show, in the order given, on its next open slots, as one step of undo. Where their nature forbids a
+ * Places several episodes of one show, in the order given, on its next open slots, as one step of undo.
+ * Where their nature forbids a
  * slot, it goes to the next in the row that may. Refused when a show is mixed in, or when a slot is lacking.
  */
 export const placeSeveral: Command<{ episodes: Id[] }> = (records, { episodes }, context) => {
@@ -209,7 +217,10 @@ export const placeSeveral: Command<{ episodes: Id[] }> = (records, { episodes },
   })
 }
 
-/** Parks an episode with a reason, and where it is to follow another, after that one. Its work is kept; it leaves its slot. */
+/**
+ * Parks an episode with a reason, and where it is to follow another, after that one. Its work is kept; it
+ * leaves its slot.
+ */
 export const parkEpisode: Command<{ episode: Id; why: string; after?: Id | undefined }> = (
   records,
   { episode: id, why, after },

@@ -57,7 +57,10 @@ export function firstOutlet(id: Id, kind: Show['kind'], at: string): Outlet {
       }
 }
 
-/** Adds a show with the small recipe and one outlet; for a newcomer also the week's hours. Refused with the field that is wrong. */
+/**
+ * Adds a show with the small recipe and one outlet; for a newcomer also the week's hours. Refused with the
+ * field that is wrong.
+ */
 export const addShow: Command<SetUp> = (records, wish, context) => {
   const at = momentOf(context)
   const rule = ruleOf(wish.rhythm)
@@ -149,7 +152,8 @@ export interface RhythmChange {
 }
 
 /**
- * The show as a change of rhythm would leave it. Begun on a date still to come, it holds from then on, and what held before holds until
+ * The show as a change of rhythm would leave it. Begun on a date still to come, it holds from then on, and
+ * what held before holds until
  * then; begun on a date that has passed, it holds for all slots to come.
  */
 export function withRhythm(show: Show, change: RhythmChange, today: Day): Result<Show> {
@@ -199,7 +203,8 @@ export function withRhythm(show: Show, change: RhythmChange, today: Day): Result
 export type Displaced = 'nearest' | 'keep' | 'off' | 'ideas'
 
 /**
- * Changes a show's rhythm. Episodes that lose their slot go, as the wish says, onto the nearest open slots in order, keep their date as a one-off,
+ * Changes a show's rhythm. Episodes that lose their slot go, as the wish says, onto the nearest open slots
+ * in order, keep their date as a one-off,
  * go off the schedule, or back to Ideas; none is dropped.
  */
 export const changeRhythm: Command<RhythmChange & { show: Id; displaced: Displaced }> = (
@@ -230,7 +235,10 @@ export const changeRhythm: Command<RhythmChange & { show: Id; displaced: Displac
   })
 }
 
-/** Slots kept for somebody on dates that a change of rhythm no longer yields, each with the nearest slot on or after it that is kept for nobody. */
+/**
+ * Slots kept for somebody on dates that a change of rhythm no longer yields, each with the nearest slot on
+ * or after it that is kept for nobody.
+ */
 export function keptElsewhere(
   records: Pick<Records, 'reservations'>,
   changed: Show,

@@ -72,7 +72,10 @@ export const markStanding: Command<{ standing: Id; day: Day; as: 'skipped' | 'do
   })
 }
 
-/** Takes busy time that was read from a calendar: what came before under the same identity is updated; times of the same events that are no longer there go. */
+/**
+ * Takes busy time that was read from a calendar: what came before under the same identity is updated; times
+ * of the same events that are no longer there go.
+ */
 export const takeBusy: Command<{
   events: Pick<Busy, 'uid' | 'name' | 'day' | 'minutes' | 'at'>[]
   uids: string[]

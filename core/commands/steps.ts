@@ -27,7 +27,8 @@ function over(
 }
 
 /**
- * Ticks a step done now, or takes the tick back; who waited no longer waits. A timer that runs on it stops, its minutes logged; otherwise
+ * Ticks a step done now, or takes the tick back; who waited no longer waits. A timer that runs on it stops,
+ * its minutes logged; otherwise
  * nothing is logged.
  */
 export const tickStep: Command<{ step: Id; done: boolean }> = (records, { step: id, done }, context) => {
@@ -106,7 +107,10 @@ export const addStep: Command<{ episode: Id; stage: Id; name: string; minutes: n
   })
 }
 
-/** Takes a step away from its episode, and with it what other steps needed of it; a lead counted from it is counted on from where its own was. */
+/**
+ * Takes a step away from its episode, and with it what other steps needed of it; a lead counted from it is
+ * counted on from where its own was.
+ */
 export const removeStep: Command<{ step: Id }> = (records, { step: id }, context) => {
   const step = records.steps.get(id)
   if (!step) return refused('This step is no longer there.', 'steps')
@@ -142,7 +146,10 @@ export const removeStep: Command<{ step: Id }> = (records, { step: id }, context
   })
 }
 
-/** Ticks all open steps of some stages done, or takes the ticks of theirs back, as one step of undo. Refused when nothing would change. */
+/**
+ * Ticks all open steps of some stages done, or takes the ticks of theirs back, as one step of undo. Refused
+ * when nothing would change.
+ */
 export const finishStages: Command<{ episode: Id; stages: Id[]; done: boolean }> = (
   records,
   { episode, stages, done },
@@ -177,7 +184,10 @@ export const finishStages: Command<{ episode: Id; stages: Id[]; done: boolean }>
   })
 }
 
-/** Sets the day on which a step was done, for what was ticked a day late; the minutes worked on the day it was ticked go with it. Refused for a day to come. */
+/**
+ * Sets the day on which a step was done, for what was ticked a day late; the minutes worked on the day it
+ * was ticked go with it. Refused for a day to come.
+ */
 export const backdateStep: Command<{ step: Id; day: Day }> = (records, { step: id, day }, context) => {
   const step = records.steps.get(id)
   const zone = zoneOf(records)
@@ -201,7 +211,10 @@ export const backdateStep: Command<{ step: Id; day: Day }> = (records, { step: i
   })
 }
 
-/** Ticks an item of a checklist for one episode, or takes the tick back. Refused when no checklist of its recipe has the item. */
+/**
+ * Ticks an item of a checklist for one episode, or takes the tick back. Refused when no checklist of its
+ * recipe has the item.
+ */
 export const tickItem: Command<{ episode: Id; item: Id; on: boolean }> = (
   records,
   { episode: id, item, on },

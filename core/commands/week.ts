@@ -40,7 +40,10 @@ function withBlock(
     : [...blocks, { day, minutes, pinned }]
 }
 
-/** A step that another needs and that lies in the week after a day, near or far down the needs; the latest of them. */
+/**
+ * A step that another needs and that lies in the week after a day, near or far down the needs; the latest
+ * of them.
+ */
 function laidAfter(
   records: Records,
   step: Step,
@@ -67,7 +70,8 @@ function laidAfter(
 }
 
 /**
- * Lays a step's minutes on a day, pinned there; minutes laid on `from` are moved, otherwise those not laid yet. Refused for a day that has
+ * Lays a step's minutes on a day, pinned there; minutes laid on `from` are moved, otherwise those not laid
+ * yet. Refused for a day that has
  * passed, for nothing to lay, and for a day before one on which something that it needs lies.
  */
 export const layOnDay: Command<{
@@ -134,7 +138,10 @@ export const pinBlock: Command<{ step: Id; day: Day; pinned: boolean }> = (
     : read
 }
 
-/** Splits a block in two, the second half going to another day, where it joins what is there. Refused under an hour. */
+/**
+ * Splits a block in two, the second half going to another day, where it joins what is there. Refused under
+ * an hour.
+ */
 export const splitBlock: Command<{ step: Id; day: Day; minutes: number; to: Day }> = (
   records,
   { step: id, day, minutes, to },
@@ -154,7 +161,10 @@ export const splitBlock: Command<{ step: Id; day: Day; minutes: number; to: Day 
   )
 }
 
-/** Gathers all that is laid of a step from a day on into one block on it; it stays split nowhere. Refused where it is in one piece. */
+/**
+ * Gathers all that is laid of a step from a day on into one block on it; it stays split nowhere. Refused
+ * where it is in one piece.
+ */
 export const joinBlocks: Command<{ step: Id; day: Day; today: Day }> = (
   records,
   { step: id, day, today },
@@ -178,7 +188,10 @@ export const joinBlocks: Command<{ step: Id; day: Day; today: Day }> = (
   )
 }
 
-/** Gives a block a clock time on its day (a guest at 15:00), or none. It is pinned by it; what was not laid yet is laid. */
+/**
+ * Gives a block a clock time on its day (a guest at 15:00), or none. It is pinned by it; what was not laid
+ * yet is laid.
+ */
 export const timeBlock: Command<{ step: Id; day: Day; minutes: number; at: string | undefined }> = (
   records,
   { step: id, day, minutes, at },
@@ -199,7 +212,10 @@ export const timeBlock: Command<{ step: Id; day: Day; minutes: number; at: strin
   )
 }
 
-/** Lays the blocks of a day in an order. What was only the plan's is laid there by it; what has a clock time is shown by that. */
+/**
+ * Lays the blocks of a day in an order. What was only the plan's is laid there by it; what has a clock time
+ * is shown by that.
+ */
 export const orderDay: Command<{ day: Day; row: { step: Id; minutes: number }[] }> = (
   records,
   { day, row },
@@ -228,7 +244,8 @@ export const orderDay: Command<{ day: Day; row: { step: Id; minutes: number }[] 
 }
 
 /**
- * Lays an episode's open work of one's own on the days of a week, pinned, in the room that other laid work leaves, needs first. Says how much found none; refused where nothing fits.
+ * Lays an episode's open work of one's own on the days of a week, pinned, in the room that other laid work
+ * leaves, needs first. Says how much found none; refused where nothing fits.
  */
 export const layEpisode: Command<{ episode: Id; monday: Day; today: Day; hours: HoursOf }> = (
   records,
@@ -310,8 +327,10 @@ export const layEpisode: Command<{ episode: Id; monday: Day; today: Day; hours: 
 }
 
 /**
- * Takes a proposed plan, whole or in part: the blocks of these steps in place of those that lie loose from today on; pinned ones stay and what
- * is added to their day joins them, past ones stay as what was planned. One step of undo. Refused when none of the steps is there any more.
+ * Takes a proposed plan, whole or in part: the blocks of these steps in place of those that lie loose from
+ * today on; pinned ones stay and what
+ * is added to their day joins them, past ones stay as what was planned. One step of undo. Refused when none
+ * of the steps is there any more.
  */
 export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[] }> = (
   records,
@@ -384,7 +403,10 @@ export const leftToToday: Command<{ steps: Id[]; today: Day }> = (records, { ste
       })
 }
 
-/** Gives several days other hours at once: none when they are lost (what was laid there is free for other days), more when an evening comes free; `undefined` takes their weekday's again. */
+/**
+ * Gives several days other hours at once: none when they are lost (what was laid there is free for other
+ * days), more when an evening comes free; `undefined` takes their weekday's again.
+ */
 export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (
   records,
   { days, minutes },

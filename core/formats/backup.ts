@@ -113,7 +113,10 @@ const since: Readonly<Record<string, number>> = {
   launches: 4,
 }
 
-/** Reads a back-up and checks all of it: that it is one, whole, not newer than this program, and that every record and reference is right. */
+/**
+ * Reads a back-up and checks all of it: that it is one, whole, not newer than this program, and that every
+ * record and reference is right.
+ */
 export function readBackup(bytes: Uint8Array): Result<Whole> {
   const bounded = zipWithinBounds(bytes)
   if (!bounded.ok) return bounded

@@ -15,13 +15,14 @@ export interface BusyRead {
 const most = 2000
 
 /**
- * Reads the busy time of an iCalendar file (RFC 5545) between two dates in a zone: recurring events expanded, what is cancelled or marked free left out, what lasts over
+ * Reads the busy time of an iCalendar file (RFC 5545) between two dates in a zone: recurring events
+ * expanded, what is cancelled or marked free left out, what lasts over
  * midnight split by day, a whole day counted as all of it. Refused with the reason where it is no calendar.
  */
 export function readBusy(text: string, zone: Zone, from: Day, to: Day): Result<BusyRead> {
   let root: ICAL.Component
   try {
-    root = new ICAL.Component(ICAL.parse(withDates(text.trim())))
+    root = new ICAL.Component(parsed(withDates(text.trim())))
   } catch (error) {
     return refused(
       `This is not a calendar file (${error instanceof Error ? error.message.slice(0, 80) : 'unreadable'}). Choose one that ends in .ics, exported from a calendar.`,
@@ -112,7 +113,7 @@ function* timesOf(
   }
   const each = event.iterator()
   for (let n = 0; n < 120_000; n++) {
-    const next: ICAL.Time | null = each.next()
+    const next = nextOf(each)
     if (!next || dateOfTime(next) > addDays(to, 1)) return
     if (!replaced(next)) yield next
   }
@@ -137,7 +138,10 @@ function isZone(name: string): boolean {
   return Zone.safeParse(name).success
 }
 
-/** A time as a moment (ms since 1970); one of a zone that the file does not describe by the zone's own rules, one without a zone in the creator's. */
+/**
+ * A time as a moment (ms since 1970); one of a zone that the file does not describe by the zone's own
+ * rules, one without a zone in the creator's.
+ */
 function momentOfTime(time: ICAL.Time, named: string | undefined, zone: Zone): number {
   const own = time.zone === ICAL.Timezone.localTimezone
   return own
@@ -206,4 +210,15 @@ function joined(events: BusyRead['events']): BusyRead['events'] {
 function dateOfTime({ year, month, day }: ICAL.Time): Day {
   const two = (n: number) => String(n).padStart(2, '0')
   return `${String(year).padStart(4, '0')}-${two(month)}-${two(day)}`
+}
+
+/** The next occurrence; none after the last, which the reader's own types do not say. */
+function nextOf(each: { next(): ICAL.Time | null }): ICAL.Time | null {
+  return each.next()
+}
+
+/** A calendar's text as jCal (RFC 7265), which the reader's own types leave open. */
+function parsed(text: string): unknown[] {
+  const read: unknown = ICAL.parse(text)
+  return Array.isArray(read) ? read : []
 }

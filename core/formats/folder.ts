@@ -29,7 +29,7 @@ export function safeName(name: string): string {
     .trim()
     .replace(/[. ]+$/, '')
   // Names that Windows keeps for devices, also with an ending.
-  return reserved.test(cut) ? `${cut.replace(/^[^.]+/, '$&_')}` : cut || 'Episode'
+  return reserved.test(cut) ? cut.replace(/^[^.]+/, '$&_') : cut || 'Episode'
 }
 
 /** An outer folder's name by a pattern; words that are empty leave no gap. */

@@ -3,7 +3,8 @@ import type { Day } from '../model'
 import { addDays } from '../rhythm/days'
 
 /**
- * One entry of a calendar file: a release at its moment (with an alarm a day before), a due date as a whole day (with one at nine that morning), a day's work as a whole
+ * One entry of a calendar file: a release at its moment (with an alarm a day before), a due date as a whole
+ * day (with one at nine that morning), a day's work as a whole
  * day, or at its clock time (with one a quarter of an hour before). `uid` stays the same for the same thing.
  */
 export type CalendarEntry =
@@ -23,7 +24,10 @@ function alarm(says: string, trigger: string): ICAL.Component {
   return made
 }
 
-/** Entries as an iCalendar file (RFC 5545), escaped by ical.js, folded by octets. `now` in ms stands as DTSTAMP. */
+/**
+ * Entries as an iCalendar file (RFC 5545), escaped by ical.js, folded by octets. `now` in ms stands as
+ * DTSTAMP.
+ */
 export function icalendar(entries: readonly CalendarEntry[], name: string, now: number): string {
   const calendar = new ICAL.Component('vcalendar')
   calendar.updatePropertyWithValue('version', '2.0')

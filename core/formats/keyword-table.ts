@@ -5,7 +5,8 @@ import type { Table } from './tables'
 const units: Readonly<Record<string, number>> = { k: 1e3, m: 1e6, mio: 1e6, b: 1e9, bn: 1e9 }
 
 /**
- * A figure as people and tables write it: `12,400`, `12.400`, `12 400`, `1.2k`, `3M`; a range (`1k – 10k`) is its geometric middle,
+ * A figure as people and tables write it: `12,400`, `12.400`, `12 400`, `1.2k`, `3M`; a range (`1k – 10k`)
+ * is its geometric middle,
  * an open one (`<10`, `1M+`) its bound. Nothing for a blank, a dash or `n/a`; `wrong` for anything else.
  */
 export function readFigure(text: string): number | undefined | 'wrong' {
@@ -32,7 +33,8 @@ function single(text: string): number | undefined {
   const marks = digits.match(/[.,]/g) ?? []
   const last = Math.max(digits.lastIndexOf('.'), digits.lastIndexOf(','))
   const behind = digits.length - last - 1
-  // A mark is one of thousands when there are several of its kind, or, without a unit, when three digits follow it.
+  // A mark is one of thousands when there are several of its kind, or, without a unit, when three digits
+  // follow it.
   const decimal =
     last >= 0 &&
     !(marks.length > 1 && new Set(marks).size === 1) &&
@@ -83,7 +85,10 @@ export function guessColumns(columns: readonly string[], remembered?: KeywordCol
   return { words, searches, competing, notes }
 }
 
-/** A table read as keywords: good rows, and wrong ones by line. Words that stand twice are taken once, with the last figures. */
+/**
+ * A table read as keywords: good rows, and wrong ones by line. Words that stand twice are taken once, with
+ * the last figures.
+ */
 export function readKeywords(
   table: Table,
   columns: KeywordColumns,

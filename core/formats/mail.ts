@@ -1,7 +1,9 @@
 import { z } from 'zod'
 import { fine, refused, type Result } from '../result'
 
-/** Limits of what comes by mail; longer texts are refused where they are typed, and again where they arrive. */
+/**
+ * Limits of what comes by mail; longer texts are refused where they are typed, and again where they arrive.
+ */
 export const mailLimits = {
   line: 300,
   text: 2000,
@@ -96,7 +98,9 @@ export function readHandOver(json: string): Result<JottedMail[]> {
 /** Most characters in one code, so that a plain camera reads it from a phone's screen. */
 const codeRoom = 620
 
-/** Ideas as texts for codes shown one after another: `LR1 set 1/3 …`. The parts of one set belong together. */
+/**
+ * Ideas as texts for codes shown one after another: `LR1 set 1/3 …`. The parts of one set belong together.
+ */
 export function writeCodes(ideas: readonly JottedMail[], set: string): string[] {
   const whole = JSON.stringify(ideas.map((i) => [i.id, i.at, i.line, i.note, i.url, i.show]))
   const parts: string[] = []
@@ -108,10 +112,13 @@ export function writeCodes(ideas: readonly JottedMail[], set: string): string[] 
 /** Gathers codes as they are read, in any order and as often as the camera sees them. */
 export class CodeReader {
   private set = ''
-  private parts: string[] = []
+  private parts: (string | undefined)[] = []
   private count = 0
 
-  /** What is still missing of the set, and the ideas when nothing is. Texts that are no code of ours change nothing. */
+  /**
+   * What is still missing of the set, and the ideas when nothing is. Texts that are no code of ours change
+   * nothing.
+   */
   read(text: string): Result<{ have: number; of: number; ideas: JottedMail[] | undefined }> {
     const code = /^LR1 (\S+) (\d+)\/(\d+) ([\s\S]*)$/.exec(text)
     if (!code) return refused('This code is not one of Lamp Reel’s.', 'code')

@@ -2,7 +2,10 @@ import type { Script } from '../model'
 import { sectionSeconds, type Pace } from '../script/timing'
 import { sayTime } from '../script/timecode'
 
-/** A script as Markdown: sections as headings with their times, voice-over as quotes, shots as a checklist under their beat. */
+/**
+ * A script as Markdown: sections as headings with their times, voice-over as quotes, shots as a checklist
+ * under their beat.
+ */
 export function scriptMarkdown(script: Script | undefined, title: string, pace: Pace): string {
   const sections = (script?.sections ?? []).map((section) => {
     const beats = section.beats

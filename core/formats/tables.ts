@@ -15,7 +15,10 @@ export interface Table {
   rows: TableRow[]
 }
 
-/** Spreadsheets take a text that begins so for a formula; a quote in front keeps it a text, and is taken off again on reading. */
+/**
+ * Spreadsheets take a text that begins so for a formula; a quote in front keeps it a text, and is taken off
+ * again on reading.
+ */
 const formula = /^'*[=+\-@\t\r]/
 
 function guarded(text: string): string {
@@ -39,7 +42,10 @@ const escapes: readonly [RegExp, string][] = [
   [/\n/g, '<br>'],
 ]
 
-/** Episodes as a Markdown table; bars, angle brackets and line breaks in cells are written as entities and `<br>`. */
+/**
+ * Episodes as a Markdown table; bars, angle brackets and line breaks in cells are written as entities and
+ * `<br>`.
+ */
 export function writeMarkdown(episodes: readonly Episode[], fields: readonly Field[]): string {
   const cell = (text: string) =>
     escapes
@@ -110,7 +116,8 @@ function delimiterOf(text: string): string {
 }
 
 /**
- * Reads CSV (comma, semicolon or tab) or a Markdown table, by its first row's names; blank rows are passed over.
+ * Reads CSV (comma, semicolon or tab) or a Markdown table, by its first row's names; blank rows are passed
+ * over.
  * Refused when there is no row below a header, or when quotes are never closed.
  */
 export function readTable(text: string): Result<Table> {
@@ -159,7 +166,10 @@ export function readTable(text: string): Result<Table> {
   })
 }
 
-/** What a read table would do to ideas: rows that change one (by its code), new ones, and what is wrong, by line. */
+/**
+ * What a read table would do to ideas: rows that change one (by its code), new ones, and what is wrong, by
+ * line.
+ */
 export interface TableChanges {
   changed: { line: number; before: Episode; after: Episode }[]
   fresh: { line: number; after: Episode }[]
@@ -170,7 +180,8 @@ export interface TableChanges {
 }
 
 /**
- * Reads a table's rows as changes to episodes: one with a known code changes it, one without makes a new idea from `blank`.
+ * Reads a table's rows as changes to episodes: one with a known code changes it, one without makes a new
+ * idea from `blank`.
  * A row with a fault is left out whole and reported with its line.
  */
 export function readRows(

@@ -1,6 +1,8 @@
 import { refused, fine, type Result } from '../result'
 
-/** What a back-up may be at most: its entries, what all of them take when inflated, and one file of records. */
+/**
+ * What a back-up may be at most: its entries, what all of them take when inflated, and one file of records.
+ */
 export const bounds = {
   entries: 20_000,
   whole: 1024 * 1024 * 1024,
@@ -9,7 +11,8 @@ export const bounds = {
 } as const
 
 /**
- * Looks at a zip's directory (PKWARE APPNOTE 4.3.12 and 4.3.16) before anything is inflated: how many entries, how large each says it is, and
+ * Looks at a zip's directory (PKWARE APPNOTE 4.3.12 and 4.3.16) before anything is inflated: how many
+ * entries, how large each says it is, and
  * that none lies over another. Refused where it is no zip, is damaged, or goes beyond the bounds.
  */
 export function zipWithinBounds(bytes: Uint8Array): Result<true> {

@@ -11,12 +11,18 @@ export interface TopicShare {
   target: number
   past: Episode[]
   next: Episode[]
-  /** Share of the episodes of the span that are on it, 0 to 1; an episode on two topics counts half for each. */
+  /**
+   * Share of the episodes of the span that are on it, 0 to 1; an episode on two topics counts half for
+   * each.
+   */
   share: number
   last: Day | undefined
 }
 
-/** A show's balance: its topics (with a target first), how many episodes were looked at, and what is plain to say. */
+/**
+ * A show's balance: its topics (with a target first), how many episodes were looked at, and what is plain
+ * to say.
+ */
 export interface Balance {
   topics: TopicShare[]
   past: number
@@ -34,7 +40,10 @@ export function releasedAt(e: Episode): string {
   return e.phase.name === 'released' ? e.phase.at : ''
 }
 
-/** The balance of a show's topics over its last twelve releases and its next twelve planned episodes, by release; those without a slot come last. */
+/**
+ * The balance of a show's topics over its last twelve releases and its next twelve planned episodes, by
+ * release; those without a slot come last.
+ */
 export function balanceOf(show: Show, episodes: Iterable<Episode>, today: Day): Balance {
   const mine = [...episodes].filter((e) => e.show === show.id)
   const released = mine

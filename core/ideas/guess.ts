@@ -8,7 +8,10 @@ export interface Placed {
   text: string
 }
 
-/** What fits a line: shows, and topics with their show, likeliest first; `sure` is the posterior share, 0 to 1. */
+/**
+ * What fits a line: shows, and topics with their show, likeliest first; `sure` is the posterior share, 0 to
+ * 1.
+ */
 export interface Guess {
   shows: { show: Id; sure: number }[]
   topics: { show: Id; topic: string; sure: number }[]
@@ -20,7 +23,10 @@ interface Tally {
   counts: Map<string, number>
 }
 
-/** Learns from the words used before which show and topic a line belongs to: multinomial naive Bayes with add-one smoothing. */
+/**
+ * Learns from the words used before which show and topic a line belongs to: multinomial naive Bayes with
+ * add-one smoothing.
+ */
 export class Guesser {
   private readonly shows = new Map<Id, Tally>()
   private readonly topics = new Map<string, Tally>()

@@ -4,7 +4,10 @@ import { Guesser, type Guess } from './guess'
 import { Likeness, type Like } from './likeness'
 import { plainWords } from './words'
 
-/** A text that a search found, with the words in it that matched; `script` when only the script has some of them. */
+/**
+ * A text that a search found, with the words in it that matched; `script` when only the script has some of
+ * them.
+ */
 export interface Found {
   id: Id
   words: string[]
@@ -22,7 +25,8 @@ const searching = {
 }
 
 /**
- * Everything that is looked up by words over all episodes: full-text search (titles and notes at once, scripts as they are read),
+ * Everything that is looked up by words over all episodes: full-text search (titles and notes at once,
+ * scripts as they are read),
  * likeness, and guesses of show and topics. Built in a worker; one change replaces one text.
  */
 export class LibraryIndex {
@@ -96,7 +100,10 @@ export class LibraryIndex {
     this.likeness.layAll()
   }
 
-  /** Episodes with all the words (the last one may be a beginning), best first. Words may be spread over title, notes and script. */
+  /**
+   * Episodes with all the words (the last one may be a beginning), best first. Words may be spread over
+   * title, notes and script.
+   */
   search(asked: string): Found[] {
     const words = plainWords(asked)
     if (words.length === 0) return []

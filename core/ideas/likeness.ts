@@ -1,7 +1,10 @@
 import type { Id } from '../model'
 import { countsOf, sharedWords, termsOf } from './words'
 
-/** What likeness knows of an episode: its head (title, keywords, topics, tags) and its body (premise, notes, script). */
+/**
+ * What likeness knows of an episode: its head (title, keywords, topics, tags) and its body (premise, notes,
+ * script).
+ */
 export interface Text {
   id: Id
   head: string
@@ -28,8 +31,10 @@ interface Kept {
 }
 
 /**
- * Likeness of episodes by term vectors with cosine (Salton's vector space model; weights are tf-idf, term counts damped by a
- * logarithm). A vector is a head and a body of fixed shares, so that title and keywords weigh more than a long script.
+ * Likeness of episodes by term vectors with cosine (Salton's vector space model; weights are tf-idf, term
+ * counts damped by a
+ * logarithm). A vector is a head and a body of fixed shares, so that title and keywords weigh more than a
+ * long script.
  * Queries go over the postings of the query's terms alone: linear in the documents that share a term with it.
  * Weights are laid when first asked after a change; a change of one document replaces its own alone.
  */
@@ -108,7 +113,10 @@ export class Likeness {
     })
   }
 
-  /** Lays all weights anew, as `like` does by itself when the collection has grown; worth calling once after filling it. */
+  /**
+   * Lays all weights anew, as `like` does by itself when the collection has grown; worth calling once after
+   * filling it.
+   */
   layAll(): void {
     this.postings.clear()
     this.places.clear()
@@ -122,7 +130,7 @@ export class Likeness {
     this.places.set(id, place)
     for (const [term, weight] of this.vectorOf(kept)) {
       let row = this.postings.get(term)
-      if (!row) this.postings.set(term, (row = new Map()))
+      if (!row) this.postings.set(term, (row = new Map<number, number>()))
       row.set(place, weight)
     }
   }

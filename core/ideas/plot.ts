@@ -1,4 +1,7 @@
-/** The ends of a logarithmic axis for some figures, a decade apart at least, with some room on both sides; 1 to 10 for none. */
+/**
+ * The ends of a logarithmic axis for some figures, a decade apart at least, with some room on both sides; 1
+ * to 10 for none.
+ */
 export function logDomain(values: readonly number[]): [number, number] {
   const known = values.filter((v) => Number.isFinite(v))
   const low = Math.max(1, Math.min(...(known.length > 0 ? known : [1])))

@@ -18,7 +18,10 @@ export interface ScorePart {
   says: string
 }
 
-/** An idea's score for a slot, 0 to 100, led by the part that speaks most for it. The words are made when they are read: most ideas of a long list are never looked at. */
+/**
+ * An idea's score for a slot, 0 to 100, led by the part that speaks most for it. The words are made when
+ * they are read: most ideas of a long list are never looked at.
+ */
 export interface Ranked {
   episode: Episode
   score: number
@@ -37,7 +40,10 @@ interface Part extends Omit<ScorePart, 'says'> {
   says: () => string
 }
 
-/** What ranking for one slot looks at. `free` are the minutes still free up to the release; `multiples` the released episodes' results against the usual. */
+/**
+ * What ranking for one slot looks at. `free` are the minutes still free up to the release; `multiples` the
+ * released episodes' results against the usual.
+ */
 export interface RankFor {
   show: Show
   recipe: Recipe | undefined
@@ -55,8 +61,10 @@ const hours = (minutes: number) =>
   minutes < 60 ? `${Math.round(minutes)} min` : `${Math.round(minutes / 30) / 2} h`
 
 /**
- * Ideas of a show for one slot (`engine` 7): a weighted sum of parts from 0 to 1, times 100, best first; those that a hard
- * filter rules out apart, with the reason. What a topic contributes is computed once per topic: linear in the ideas.
+ * Ideas of a show for one slot (`engine` 7): a weighted sum of parts from 0 to 1, times 100, best first;
+ * those that a hard
+ * filter rules out apart, with the reason. What a topic contributes is computed once per topic: linear in
+ * the ideas.
  */
 export function rankIdeas(of: RankFor): { ranked: Ranked[]; ruled: Ruled[] } {
   const ranked: Ranked[] = []
@@ -105,7 +113,10 @@ function leads(p: Part): number {
   return p.weight * (p.value - 0.5) * (p.name === 'fit' ? 0.4 : 1)
 }
 
-/** Why an idea cannot go on the slot that it is ranked for, in words; nothing where it can. The same for choosing and for placing. */
+/**
+ * Why an idea cannot go on the slot that it is ranked for, in words; nothing where it can. The same for
+ * choosing and for placing.
+ */
 export function whyNot(episode: Episode, of: Omit<RankFor, 'episodes'>): string | undefined {
   return ruledOut(episode, of, filmDay(of.day, of.recipe))?.()
 }

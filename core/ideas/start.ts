@@ -54,7 +54,8 @@ export function subjectOf(title: string): string {
 }
 
 /**
- * A start for an idea with a title: the recipe's outline filled with the premise, the points and the keywords; five shapes of title;
+ * A start for an idea with a title: the recipe's outline filled with the premise, the points and the
+ * keywords; five shapes of title;
  * two texts for posts; three hashtags. The same idea gives the same draft: no chance, no network.
  */
 export function startFor(of: StartFor): Start {
@@ -153,7 +154,10 @@ function hashtags({ episode, keywords, show }: StartFor): string[] {
   return [...new Set(all.map(tag))].filter((t) => t.length > 2 && t.length <= 32).slice(0, 3)
 }
 
-/** Sections that more than half of the earlier episodes (three at least) had and a recipe's outline lacks, the commonest first. */
+/**
+ * Sections that more than half of the earlier episodes (three at least) had and a recipe's outline lacks,
+ * the commonest first.
+ */
 function lacking(recipe: Recipe, earlier: readonly Earlier[]): Start['lacking'] {
   if (earlier.length < 3) return []
   const own = new Set(recipe.outline.map((s) => plain(s.title)))

@@ -26,7 +26,10 @@ export function outOfWindow(nature: Nature, day: Day): string | undefined {
   return undefined
 }
 
-/** Minutes of work that an episode of a recipe takes, up to its release; its own estimate where the creator made one. */
+/**
+ * Minutes of work that an episode of a recipe takes, up to its release; its own estimate where the creator
+ * made one.
+ */
 export function effortOf(episode: Pick<Episode, 'idea'>, recipe: Recipe | undefined): number {
   return (
     episode.idea.effort ??
@@ -57,7 +60,10 @@ export interface Backlog {
 /** Under so many weeks the backlog is thin. */
 export const thinWeeks = 6
 
-/** The ideas that could be placed (not put off to some day, not resting, not stale) against the slots that are open. */
+/**
+ * The ideas that could be placed (not put off to some day, not resting, not stale) against the slots that
+ * are open.
+ */
 export function backlogOf(show: Show, episodes: Iterable<Episode>, today: Day): Backlog {
   let ideas = 0
   let filled = 0
@@ -78,7 +84,10 @@ export function backlogOf(show: Show, episodes: Iterable<Episode>, today: Day): 
   return { ideas, weeks, thin: weeks < thinWeeks }
 }
 
-/** The date on which filming or recording is due, counted back from a release date by the recipe; a week before without such a step. */
+/**
+ * The date on which filming or recording is due, counted back from a release date by the recipe; a week
+ * before without such a step.
+ */
 export function filmDay(release: Day, recipe: Recipe | undefined): Day {
   const line = recipe?.lines.find((l) => l.kind === 'film' || l.kind === 'record')
   const days = line?.lead.by === 'before' ? line.lead.days : 7

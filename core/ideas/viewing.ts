@@ -58,7 +58,10 @@ export function dateMeant(text: string, today: string): string {
 
 type Holds = (episode: Episode) => boolean
 
-/** A condition as one function. A test on an unknown field, or one whose value is still blank, lets everything through. */
+/**
+ * A condition as one function. A test on an unknown field, or one whose value is still blank, lets
+ * everything through.
+ */
 export function holds(group: Group, fields: ReadonlyMap<string, Field>, today: string): Holds {
   const all = group.of.map((part) =>
     part.is === 'group' ? holds(part, fields, today) : tested(part, fields, today),
@@ -117,8 +120,10 @@ export interface Shown {
 }
 
 /**
- * Carries a view out: keeps what its condition (and `found`, the ids that full-text search found) lets through, sorts, groups.
- * An episode of several topics stands in the group of its first. Sorting by hand is by the creator's own order.
+ * Carries a view out: keeps what its condition (and `found`, the ids that full-text search found) lets
+ * through, sorts, groups.
+ * An episode of several topics stands in the group of its first. Sorting by hand is by the creator's own
+ * order.
  */
 export function carryOut(
   view: Pick<View, 'where' | 'sort' | 'group'>,

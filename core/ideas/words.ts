@@ -5,7 +5,10 @@ const stop = new Set(
   ),
 )
 
-/** Endings that are cut, longest first, with how much must remain. A light stemmer: enough that `ribs` meets `rib`, `steaming` meets `steam`. */
+/**
+ * Endings that are cut, longest first, with how much must remain. A light stemmer: enough that `ribs` meets
+ * `rib`, `steaming` meets `steam`.
+ */
 const endings: readonly [string, string, number][] = [
   ['ies', 'y', 3],
   ['ings', '', 4],

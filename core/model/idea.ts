@@ -56,7 +56,10 @@ export const Occasion = z.object({
 })
 export type Occasion = z.infer<typeof Occasion>
 
-/** The value of one of the creator's own fields: text, number or tick. Dates, choices and links are text, stars a number. */
+/**
+ * The value of one of the creator's own fields: text, number or tick. Dates, choices and links are text,
+ * stars a number.
+ */
 export const OwnValue = z.union([z.string(), z.number(), z.boolean()])
 export type OwnValue = z.infer<typeof OwnValue>
 

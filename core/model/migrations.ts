@@ -11,7 +11,10 @@ export type RawTables = Record<string, unknown[]>
 /** Turns tables of version `n` into those of `n + 1`. Pure: makes new rows, never mutates. */
 export type Migration = (tables: RawTables) => RawTables
 
-/** The way from each version to the next, by the version it starts from. The same run in the browser's store and on a back-up. */
+/**
+ * The way from each version to the next, by the version it starts from. The same run in the browser's store
+ * and on a back-up.
+ */
 export const migrations: Readonly<Record<number, Migration>> = {
   1: (tables) => over({ ...tables, keywords: tables['keywords'] ?? [] }, recordFrom1),
   2: (tables) => over(tables, recordFrom2),
@@ -56,7 +59,10 @@ function recordFrom2(table: unknown, row: unknown): unknown {
   return row
 }
 
-/** Version 2 knows of an episode's days as an idea, a show's own fields, and of weights, views and guests' days away. */
+/**
+ * Version 2 knows of an episode's days as an idea, a show's own fields, and of weights, views and guests'
+ * days away.
+ */
 function recordFrom1(table: unknown, row: unknown): unknown {
   if (!isRow(row)) return row
   switch (table) {

@@ -10,7 +10,10 @@ export const Stage = z.object({
   after: z.array(Id),
   /** Parts that must be there before this stage may begin. */
   settled: z.array(Part).optional(),
-  /** No work of this stage, or of one that builds on it, earlier than so many days before release: news, live. */
+  /**
+   * No work of this stage, or of one that builds on it, earlier than so many days before release: news,
+   * live.
+   */
   earliest: z.number().int().min(0).max(365).optional(),
 })
 export type Stage = z.infer<typeof Stage>

@@ -14,7 +14,10 @@ function inRange(low: number, high: number, signed = false): (value: string) => 
 const each = (fits: (value: string) => boolean) => (list: string) =>
   list !== '' && list.split(',').every(fits)
 
-/** What each part of a rule may say (RFC 5545, 3.3.10); parts below a day are left out, since a release has one time of day. */
+/**
+ * What each part of a rule may say (RFC 5545, 3.3.10); parts below a day are left out, since a release has
+ * one time of day.
+ */
 const parts: ReadonlyMap<string, (value: string) => boolean> = new Map([
   ['FREQ', (v: string) => freqs.has(v)],
   ['INTERVAL', inRange(1, 520)],
@@ -29,7 +32,10 @@ const parts: ReadonlyMap<string, (value: string) => boolean> = new Map([
   ['WKST', (v: string) => /^(MO|TU|WE|TH|FR|SA|SU)$/.test(v)],
 ])
 
-/** What is wrong with a recurrence rule, in words; nothing where it is valid RFC 5545 and within what a rhythm may be: from daily to yearly, an interval up to 520. */
+/**
+ * What is wrong with a recurrence rule, in words; nothing where it is valid RFC 5545 and within what a
+ * rhythm may be: from daily to yearly, an interval up to 520.
+ */
 export function ruleFault(rule: string): string | undefined {
   const seen = new Set<string>()
   for (const part of rule.split(';')) {
@@ -44,7 +50,10 @@ export function ruleFault(rule: string): string | undefined {
   return seen.has('FREQ') ? undefined : 'A rhythm needs a recurrence rule that says FREQ=.'
 }
 
-/** The first and last date at which a rhythm may begin, so that a date half typed (year 202) sets nothing off. */
+/**
+ * The first and last date at which a rhythm may begin, so that a date half typed (year 202) sets nothing
+ * off.
+ */
 export const rhythmStarts = { first: '1990-01-01', last: '2199-12-31' } as const
 
 /** A recurrence rule as records keep it. */

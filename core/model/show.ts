@@ -15,7 +15,10 @@ export const Rhythm = z.object({
         .refine((p) => p.from <= p.to, 'A pause ends on or after the day it begins.'),
     )
     .optional(),
-  /** More rhythms of the same show, each with its own time: an interview on first Saturdays beside every Thursday. */
+  /**
+   * More rhythms of the same show, each with its own time: an interview on first Saturdays beside every
+   * Thursday.
+   */
   also: z.array(z.object({ ...beat, name: z.string(), recipe: Id.optional() })).optional(),
   /** What held before `start`: each until the next begins. */
   earlier: z.array(z.object(beat)).optional(),
@@ -37,7 +40,10 @@ export const Outlet = z.object({
     .min(1, 'A description may have at least one character. Type a whole number from 1 on.'),
   /** Characters of the description that show before a viewer unfolds it. */
   fold: z.number().int().min(0),
-  /** Characters that all tags together may take: each tag, a separator between two, quotes round a tag with a space. */
+  /**
+   * Characters that all tags together may take: each tag, a separator between two, quotes round a tag with
+   * a space.
+   */
   tagLimit: z.number().int().min(0),
   chapters: z.object({ least: z.number().int().min(0), gap: z.number().min(0) }),
   /** Most bytes a thumbnail may have. */

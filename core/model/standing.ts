@@ -20,7 +20,10 @@ export const Standing = z.object({
 })
 export type Standing = z.infer<typeof Standing>
 
-/** Time that is taken by something else, read from a calendar: so many minutes of a date's hours. `uid` and date make its id, so that a second import updates. */
+/**
+ * Time that is taken by something else, read from a calendar: so many minutes of a date's hours. `uid` and
+ * date make its id, so that a second import updates.
+ */
 export const Busy = z.object({
   id: Id,
   uid: z.string(),

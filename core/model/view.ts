@@ -1,7 +1,10 @@
 import { z } from 'zod'
 import { Id } from './basics'
 
-/** One test of a condition: a field, how it is compared, and with what. Numbers and dates are typed as text too. */
+/**
+ * One test of a condition: a field, how it is compared, and with what. Numbers and dates are typed as text
+ * too.
+ */
 export const Test = z.object({
   is: z.literal('test'),
   field: z.string(),
@@ -10,7 +13,10 @@ export const Test = z.object({
 })
 export type Test = z.infer<typeof Test>
 
-/** Conditions joined by all or any, nested as deep as wanted. A group with nothing in it lets everything through. */
+/**
+ * Conditions joined by all or any, nested as deep as wanted. A group with nothing in it lets everything
+ * through.
+ */
 export interface Group {
   is: 'group'
   join: 'all' | 'any'

@@ -3,7 +3,10 @@ import type { Day, Part, Settings, Step, StepKind, Zone } from '../model'
 import { dayIn } from '../rhythm/creator'
 import { addDays } from '../rhythm/days'
 
-/** How long work takes against its estimate: the logarithm's mean and spread of actual over estimated minutes. */
+/**
+ * How long work takes against its estimate: the logarithm's mean and spread of actual over estimated
+ * minutes.
+ */
 export interface Pace {
   /** Median of actual / estimate. */
   median: number
@@ -13,14 +16,17 @@ export interface Pace {
   seen: number
 }
 
-/** What is believed before anything is known: median 1.15, sigma 0.45, worth four observations (`engine` 5). */
+/**
+ * What is believed before anything is known: median 1.15, sigma 0.45, worth four observations (`engine` 5).
+ */
 export const prior = { median: 1.15, sigma: 0.45, worth: 4 } as const
 
 /** The share of days that are lost before anything is known. */
 export const lostPrior = 0.04
 
 /**
- * The pace of some finished steps with logged minutes, the prior mixed in as if it were four more of them. The spread is pooled
+ * The pace of some finished steps with logged minutes, the prior mixed in as if it were four more of them.
+ * The spread is pooled
  * from the prior's and the seen ones' about the mixed mean.
  */
 export function paceOf(steps: Iterable<Pick<Step, 'minutes' | 'logged' | 'doneAt'>>): Pace {
@@ -46,7 +52,8 @@ export interface Lost {
 }
 
 /**
- * The share of days that are lost, learnt from planned against done over the last 180 days: a day on which work was laid counts as kept where any was done or worked on
+ * The share of days that are lost, learnt from planned against done over the last 180 days: a day on which
+ * work was laid counts as kept where any was done or worked on
  * that day, else as lost; days that were declared lost count too. The prior is mixed in as 25 more days.
  */
 export function lostOf(

@@ -36,7 +36,10 @@ function world(): Records {
   return after(r, startWork(r, { episode: 'e2' }, context))
 }
 
-/** What a day's figures, the week's row and the plan say must be the same thing, and no step stand before what it needs. */
+/**
+ * What a day's figures, the week's row and the plan say must be the same thing, and no step stand before
+ * what it needs.
+ */
 function agree(records: Records, now: number): State {
   const state = stateOf(records, now)
   const { today, hours, load, open, working } = state
@@ -62,7 +65,8 @@ function agree(records: Records, now: number): State {
     if (row.past) continue
     const f = dayFigures(hours, planned, row.day)
     expect([row.day, row.used, row.room]).toEqual([row.day, f.taken + f.worked + f.planned, f.whole])
-    // A day's hours are never below what was worked, and what is laid by planning alone fits into what is left.
+    // A day's hours are never below what was worked, and what is laid by planning alone fits into what is
+    // left.
     expect(f.left).toBe(minutesOn(hours, row.day))
     expect(f.left).toBe(Math.max(0, hoursOn(hours, row.day) - f.taken - f.worked))
     const fixed = load.blocks.some((b) => b.day === row.day && b.fixed)

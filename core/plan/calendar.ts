@@ -14,7 +14,11 @@ export interface CalendarEpisode {
   standing: Standing
 }
 
-/** Calendar entries of releases, of open steps' due dates, and of the work laid on days. Identities come from record ids, those of work from its step and which of its days it is, so that a second import updates. */
+/**
+ * Calendar entries of releases, of open steps' due dates, and of the work laid on days. Identities come
+ * from record ids, those of work from its step and which of its days it is, so that a second import
+ * updates.
+ */
 export function calendarEntries(
   episodes: readonly CalendarEpisode[],
   blocks: readonly Block[] = [],

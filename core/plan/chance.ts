@@ -17,7 +17,10 @@ export function drawsOf(seed: number): () => number {
   }
 }
 
-/** Standard normal numbers from uniform ones (Box and Muller), the second of each pair thrown away so that the n-th stays the n-th. */
+/**
+ * Standard normal numbers from uniform ones (Box and Muller), the second of each pair thrown away so that
+ * the n-th stays the n-th.
+ */
 export function normal(draw: () => number): number {
   const u = Math.max(draw(), 1e-12)
   return Math.sqrt(-2 * Math.log(u)) * Math.cos(2 * Math.PI * draw())

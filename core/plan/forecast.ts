@@ -4,12 +4,18 @@ import { prior, type Pace } from './accuracy'
 import { drawsOf, normal, seedOf } from './chance'
 import type { Block, Task } from './ground'
 
-/** What a forecast looks at: the open work in the order of the plan, minutes per day from `first` on, paces by kind, the share of days that are lost. */
+/**
+ * What a forecast looks at: the open work in the order of the plan, minutes per day from `first` on, paces
+ * by kind, the share of days that are lost.
+ */
 export interface ForecastFor {
   tasks: readonly Task[]
   /** Days, counted from `first`, that someone else may take for a task that waits on them. */
   waits: ReadonlyMap<Id, number>
-  /** Blocks that lie in the week, by hand or taken from a plan: their work is done on their days, not before. */
+  /**
+   * Blocks that lie in the week, by hand or taken from a plan: their work is done on their days, not
+   * before.
+   */
   laid: readonly Block[]
   first: Day
   minutes: readonly number[]
@@ -32,9 +38,15 @@ export interface Outlook {
   /** The days by which half, and nine in ten, of the draws are ready: numbers of days since 1970. */
   p50: number
   p90: number
-  /** The step that most often decides: the one that ends last, or what it waited for until that same day. The reason. */
+  /**
+   * The step that most often decides: the one that ends last, or what it waited for until that same day.
+   * The reason.
+   */
   last: Id | undefined
-  /** How many draws are ready so many days before (negative) or after the release; both ends cut at four weeks. */
+  /**
+   * How many draws are ready so many days before (negative) or after the release; both ends cut at four
+   * weeks.
+   */
   spread: Map<number, number>
 }
 
@@ -47,10 +59,14 @@ export function outlookOf(chance: number): 'on track' | 'tight' | 'unlikely' {
 const nothing = 1e-6
 
 /**
- * Forecasts releases by seeded draws (Monte Carlo, `engine` 5): each draw stretches every task by a log-normal ratio of its kind and loses
- * some days; the work is pushed through the days' minutes in the plan's order. What is laid on a day is done on it: its room is kept for it,
- * the rest flows round it, and what a lost day, a slow draw or a late need leaves of it flows on behind it. A task's numbers depend on the
- * seed and its id alone, a day's on the seed and its date, so that the same draws serve every "what if" and differences are real. `tell`
+ * Forecasts releases by seeded draws (Monte Carlo, `engine` 5): each draw stretches every task by a
+ * log-normal ratio of its kind and loses
+ * some days; the work is pushed through the days' minutes in the plan's order. What is laid on a day is
+ * done on it: its room is kept for it,
+ * the rest flows round it, and what a lost day, a slow draw or a late need leaves of it flows on behind it.
+ * A task's numbers depend on the
+ * seed and its id alone, a day's on the seed and its date, so that the same draws serve every "what if" and
+ * differences are real. `tell`
  * hears the share done and may stop it.
  */
 export function forecast(of: ForecastFor, tell: (share: number) => boolean = () => true): Outlook[] {

@@ -13,11 +13,17 @@ export interface Task {
   earliest?: Day | undefined
   /** May be laid in several blocks of at least half an hour. Filming and recording are one sitting. */
   split: boolean
-  /** The release that it must end by; absent for steps after it, not required ones, and episodes without a date. */
+  /**
+   * The release that it must end by; absent for steps after it, not required ones, and episodes without a
+   * date.
+   */
   release?: Day | undefined
   /** How much a missed release weighs; 1 for an ordinary one. */
   weight: number
-  /** Days from the first one until what another does, or is waited for, is expected; it takes none of the creator's minutes. */
+  /**
+   * Days from the first one until what another does, or is waited for, is expected; it takes none of the
+   * creator's minutes.
+   */
   hold?: number | undefined
 }
 
@@ -27,12 +33,18 @@ export interface Block {
   minutes: number
 }
 
-/** A block that stays where it is. Of work that is not planned here its kind says what is set up on that day. */
+/**
+ * A block that stays where it is. Of work that is not planned here its kind says what is set up on that
+ * day.
+ */
 export interface Pinned extends Block {
   kind?: StepKind | undefined
 }
 
-/** What planning keeps to: minutes per day from `first` on, blocks that stay, set-up minutes per kind and day, weekdays (Monday 0) preferred per kind. */
+/**
+ * What planning keeps to: minutes per day from `first` on, blocks that stay, set-up minutes per kind and
+ * day, weekdays (Monday 0) preferred per kind.
+ */
 export interface PlanFor {
   tasks: readonly Task[]
   first: Day
@@ -45,7 +57,8 @@ export interface PlanFor {
 }
 
 /**
- * How good a plan is, in order of importance (`engine` 4): weight of missed releases, late days, work off its preferred day, set-up minutes,
+ * How good a plan is, in order of importance (`engine` 4): weight of missed releases, late days, work off
+ * its preferred day, set-up minutes,
  * and how late work ends (minute-days).
  */
 export interface Score {
@@ -92,8 +105,10 @@ const chunk = 30
 const sight = 28
 
 /**
- * Days on which work is laid, with what each kind costs to set up. Blocks that stay are kept where they can be: one that lies before what it
- * needs, or where what it needs finds no room before it, is set aside (`broken`), since no step may come before what it needs.
+ * Days on which work is laid, with what each kind costs to set up. Blocks that stay are kept where they can
+ * be: one that lies before what it
+ * needs, or where what it needs finds no room before it, is set aside (`broken`), since no step may come
+ * before what it needs.
  */
 export class Ground {
   readonly days: number
@@ -184,7 +199,8 @@ export class Ground {
       drop(i, (p) => p.n >= from)
       begins.set(i, Math.max(from, ...(this.pins[i] ?? []).map((p) => p.n)))
     }
-    // What the rest needs is laid by itself, the most pressing first; where it is late, the block that presses on it goes.
+    // What the rest needs is laid by itself, the most pressing first; where it is late, the block that
+    // presses on it goes.
     for (let tries = 0; tries <= this.of.tasks.length; tries++) {
       this.latest = this.latestOf(order)
       const before = order
@@ -218,7 +234,9 @@ export class Ground {
     return [...seen]
   }
 
-  /** Tasks with what they need before them, changing an order as little as can be. Circles are passed over. */
+  /**
+   * Tasks with what they need before them, changing an order as little as can be. Circles are passed over.
+   */
   inOrder(order: readonly number[]): number[] {
     const placed = new Set<number>()
     const row: number[] = []
@@ -248,8 +266,10 @@ export class Ground {
   }
 
   /**
-   * Lays tasks one after another, each as early as it can be (serial schedule generation). Every assignment of whole tasks to days is matched
-   * or bettered in all ends by some order, so that searching orders is enough. Where a block that stays would be passed by what it needs, what
+   * Lays tasks one after another, each as early as it can be (serial schedule generation). Every assignment
+   * of whole tasks to days is matched
+   * or bettered in all ends by some order, so that searching orders is enough. Where a block that stays
+   * would be passed by what it needs, what
    * it needs is laid first. Time: tasks times days at worst.
    */
   lay(way: Way): Laid {
@@ -341,8 +361,10 @@ export class Ground {
   }
 
   /**
-   * Where the minutes of one task go, as early as can be; nothing where they find no room. A sitting goes whole onto a day, unless no day in
-   * sight (four weeks, or up to its release) could take it even when empty. Pieces are of half an hour at least, less only where the days
+   * Where the minutes of one task go, as early as can be; nothing where they find no room. A sitting goes
+   * whole onto a day, unless no day in
+   * sight (four weeks, or up to its release) could take it even when empty. Pieces are of half an hour at
+   * least, less only where the days
    * leave no other way, and never so that what is left could not be laid any more.
    */
   private piecesOf(
@@ -393,7 +415,10 @@ export class Ground {
   }
 }
 
-/** The most of some minutes that a day's room takes so that the rest can still be cut into pieces between `least` and `most`; 0 where none. */
+/**
+ * The most of some minutes that a day's room takes so that the rest can still be cut into pieces between
+ * `least` and `most`; 0 where none.
+ */
 function pieceOf(left: number, room: number, least: number, most: number): number {
   if (left <= room) return left
   if (room < least) return 0

@@ -16,14 +16,20 @@ export type HoursOf = Pick<Settings, 'hours' | 'daysOff'> &
     begun?: ReadonlySet<StepKind>
   }
 
-/** Minutes left for episodes on a date: its hours less what standing work and busy time take, and what was worked on it already. */
+/**
+ * Minutes left for episodes on a date: its hours less what standing work and busy time take, and what was
+ * worked on it already.
+ */
 export function minutesOn(settings: HoursOf, day: Day): number {
   const whole = hoursOn(settings, day)
   const gone = (settings.taken?.get(day) ?? 0) + (settings.worked?.get(day) ?? 0)
   return gone === 0 ? whole : Math.max(0, whole - gone)
 }
 
-/** Minutes the creator has on a date in all: its own where it was given some, none on days off, else its weekday's. */
+/**
+ * Minutes the creator has on a date in all: its own where it was given some, none on days off, else its
+ * weekday's.
+ */
 export function hoursOn(settings: HoursOf, day: Day): number {
   return (
     settings.exceptions?.[day] ?? (settings.daysOff.includes(day) ? 0 : (settings.hours[weekday(day)] ?? 0))
@@ -54,7 +60,10 @@ export function planFor(
   }
 }
 
-/** Open work laid on days: its blocks, the day each piece of work ends, and what does not end by its due date. */
+/**
+ * Open work laid on days: its blocks, the day each piece of work ends, and what does not end by its due
+ * date.
+ */
 export interface Load {
   /** `fixed` ones lie there by hand or by a plan that was taken. */
   blocks: (Block & { fixed: boolean })[]
@@ -68,7 +77,8 @@ export interface Load {
 }
 
 /**
- * The work as it stands: blocks that lie in the week stay, the rest is laid round them, earliest due first, after what it needs, never more
+ * The work as it stands: blocks that lie in the week stay, the rest is laid round them, earliest due first,
+ * after what it needs, never more
  * on a day than there is. The same rules as planning (`Ground`), without its search.
  */
 export function layWork(of: PlanFor): Load {

@@ -1,6 +1,9 @@
 import type { Id, Recipe } from '../model'
 
-/** Where an episode should stand: the days before its release by which each stage should be done, in the recipe's order. Stages without steps take their neighbour's day. */
+/**
+ * Where an episode should stand: the days before its release by which each stage should be done, in the
+ * recipe's order. Stages without steps take their neighbour's day.
+ */
 export function rampOf(recipe: Recipe): { stage: Id; name: string; days: number }[] {
   const stages = recipe.stages.filter((s) => s.kind !== 'after')
   let before = Infinity
@@ -20,7 +23,10 @@ export function rampOf(recipe: Recipe): { stage: Id; name: string; days: number 
   })
 }
 
-/** Cards laid in rows so that none lies over another: the lane of each, by its left and right edges; at most `most` lanes, then nothing (a pin). */
+/**
+ * Cards laid in rows so that none lies over another: the lane of each, by its left and right edges; at most
+ * `most` lanes, then nothing (a pin).
+ */
 export function lanesOf(
   cards: readonly { id: string; from: number; to: number }[],
   most: number,

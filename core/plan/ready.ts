@@ -1,7 +1,10 @@
 import type { Day } from '../model'
 import { daysBetween } from '../rhythm/days'
 
-/** One of a show's next slots: its date, whether what stands on it is ready, and whether it is of a kind that cannot be made early. */
+/**
+ * One of a show's next slots: its date, whether what stands on it is ready, and whether it is of a kind
+ * that cannot be made early.
+ */
 export interface NextSlot {
   day: Day
   ready: boolean
@@ -26,13 +29,17 @@ export interface Ahead {
   weeks: number
   /** Spares that are used up on the way. */
   used: number
-  /** Ready topical slots further ahead than `most.topical`, and whether there are more ready ones than `most.evergreen`. */
+  /**
+   * Ready topical slots further ahead than `most.topical`, and whether there are more ready ones than
+   * `most.evergreen`.
+   */
   tooEarly: Day[]
   tooMany: boolean
 }
 
 /**
- * How far ahead a show is. `slots` are those to come, in order; `spares` fill the first holes, each once, the one that goes stale first before
+ * How far ahead a show is. `slots` are those to come, in order; `spares` fill the first holes, each once,
+ * the one that goes stale first before
  * others. Slots of live episodes neither count nor break the row. Linear in slots times spares.
  */
 export function aheadOf(
@@ -75,13 +82,19 @@ export function aheadOf(
   }
 }
 
-/** One release as its past is looked at: when it went (or goes) out, and when its work before release was done; nothing while it isn't. */
+/**
+ * One release as its past is looked at: when it went (or goes) out, and when its work before release was
+ * done; nothing while it isn't.
+ */
 export interface PastRelease {
   out: number
   ready: number | undefined
 }
 
-/** How many of the next releases in a row were ready at some moments (ms since 1970): the curve of ready-ahead. */
+/**
+ * How many of the next releases in a row were ready at some moments (ms since 1970): the curve of
+ * ready-ahead.
+ */
 export function readyCurve(releases: readonly PastRelease[], moments: readonly number[]): number[] {
   const row = [...releases].sort((a, b) => a.out - b.out)
   return moments.map((at) => {

@@ -2,7 +2,8 @@ import { dayNumber } from '../rhythm/days'
 import { isBetter, type PlanFor, type Score } from './ground'
 
 /**
- * The best score of every assignment of whole tasks to days, or to none, tried one by one: what the planner is held against on small cases.
+ * The best score of every assignment of whole tasks to days, or to none, tried one by one: what the planner
+ * is held against on small cases.
  * Tasks are taken as sittings, pinned ones stay on their day whole; exponential in tasks.
  */
 export function bestByTrying(of: PlanFor): Score {

@@ -29,7 +29,10 @@ export interface Reminder {
 
 const hour = 3_600_000
 
-/** The reminders that are due at a moment: a release within a day that isn't ready, one whose moment came, work within half an hour of its clock time, a nudge that is due. */
+/**
+ * The reminders that are due at a moment: a release within a day that isn't ready, one whose moment came,
+ * work within half an hour of its clock time, a nudge that is due.
+ */
 export function remindersOf(of: RemindersOf): Reminder[] {
   const { now, today } = of
   const list: Reminder[] = []

@@ -4,7 +4,10 @@ import type { Block, PlanFor, Task } from './ground'
 
 const first = '2026-11-23'
 
-/** A small case from a seed: up to seven sittings of up to three releases on up to five days, some pinned, some days taken by other work. */
+/**
+ * A small case from a seed: up to seven sittings of up to three releases on up to five days, some pinned,
+ * some days taken by other work.
+ */
 export function smallCase(n: number): PlanFor {
   const draw = drawsOf(1000 + n)
   const count = 3 + Math.floor(draw() * 5)

@@ -8,7 +8,10 @@ export interface Occurrence {
   state: 'to do' | 'done' | 'skipped'
 }
 
-/** Standing work from one date to another, both included, by date, those with a clock time first by it. Refuses nothing: a rule that cannot be read yields nothing. */
+/**
+ * Standing work from one date to another, both included, by date, those with a clock time first by it.
+ * Refuses nothing: a rule that cannot be read yields nothing.
+ */
 export function occurrencesOf(all: Iterable<Standing>, from: Day, to: Day): Occurrence[] {
   const row: Occurrence[] = []
   for (const work of all) {

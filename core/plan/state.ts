@@ -25,7 +25,8 @@ export interface Working {
 }
 
 /**
- * The hours of days as planning sees them, from the records at a moment: the week's, less what standing work and busy time take, less what
+ * The hours of days as planning sees them, from the records at a moment: the week's, less what standing
+ * work and busy time take, less what
  * was worked on a day already.
  */
 export function hoursIn(
@@ -99,14 +100,20 @@ export function forecastOf({ open, load }: Plan, hours: HoursOf, today: Day, lea
   }
 }
 
-/** Everything that screens derive from the records at a moment, without a memory: for looking ahead, and for holding screens against. */
+/**
+ * Everything that screens derive from the records at a moment, without a memory: for looking ahead, and for
+ * holding screens against.
+ */
 export interface State extends Plan {
   today: Day
   hours: HoursOf
   working: Working[]
 }
 
-/** Derives all episodes in work and their plan anew. Linear in their steps and scripts, beside laying the work. */
+/**
+ * Derives all episodes in work and their plan anew. Linear in their steps and scripts, beside laying the
+ * work.
+ */
 export function stateOf(
   records: Records,
   now: number,

@@ -19,7 +19,10 @@ export interface OpenWork {
   tasks: Task[]
   /** Days, from today, that others may still take for what waits on them. */
   waits: Map<Id, number>
-  /** Blocks from today on that lie there by hand or by a plan that was taken; `pinned` ones stay when the rest is planned anew. */
+  /**
+   * Blocks from today on that lie there by hand or by a plan that was taken; `pinned` ones stay when the
+   * rest is planned anew.
+   */
   laid: (Pinned & { pinned: boolean })[]
 }
 
@@ -29,9 +32,12 @@ export function isOthers(step: StepState['step']): boolean {
 }
 
 /**
- * The open work of episodes as tasks: all of those with a release, and of those without one what lies in the week, with what it needs. What
- * another does, or is waited for, takes none of the creator's minutes, yet what needs it does not come before it is expected. A release that
- * has passed without an answer is missed already: its work presses by its due dates alone. Sponsored releases weigh three ordinary ones, each
+ * The open work of episodes as tasks: all of those with a release, and of those without one what lies in
+ * the week, with what it needs. What
+ * another does, or is waited for, takes none of the creator's minutes, yet what needs it does not come
+ * before it is expected. A release that
+ * has passed without an answer is missed already: its work presses by its due dates alone. Sponsored
+ * releases weigh three ordinary ones, each
  * step of priority one more. `now` is in ms since 1970.
  */
 export function openWork(work: readonly InWork[], today: Day, now: number): OpenWork {
@@ -159,7 +165,10 @@ export interface Named {
 
 const batched: ReadonlySet<StepKind> = new Set(['film', 'record'])
 
-/** Why a block stands on its day, in a sentence: pinned, batched with others, because of what must follow, or because of its due date. */
+/**
+ * Why a block stands on its day, in a sentence: pinned, batched with others, because of what must follow,
+ * or because of its due date.
+ */
 export function explain(block: Block, of: PlanFor, blocks: readonly Block[], named: Named): string {
   const task = of.tasks.find((t) => t.id === block.id)
   const day = weekdayName(weekday(block.day)).slice(0, 3)
@@ -204,7 +213,10 @@ export function explain(block: Block, of: PlanFor, blocks: readonly Block[], nam
   return why.length === 0 ? `${day}, the first room for it.` : `${day}, because ${why.join(', and ')}.`
 }
 
-/** What changes for one release when a plan is taken: its chance and the days between being ready and going out. */
+/**
+ * What changes for one release when a plan is taken: its chance and the days between being ready and going
+ * out.
+ */
 export interface Shift {
   episode: Id
   chance: [number, number]
@@ -220,7 +232,10 @@ export function worseOff(shifts: readonly Shift[]): Shift[] {
   )
 }
 
-/** The day on which the work of each episode before its release ends, as it is laid; episodes with work that found no room are left out. */
+/**
+ * The day on which the work of each episode before its release ends, as it is laid; episodes with work that
+ * found no room are left out.
+ */
 export function readyDays(tasks: readonly Task[], load: Pick<Load, 'ends'>): Map<Id, Day> {
   const days = new Map<Id, Day>()
   const lacking = new Set<Id>()

@@ -1,11 +1,17 @@
 import type { Episode, Id, Moment, Recipe, Script, Step } from '../model'
 
-/** A step's id for a recipe's line: the same episode and line always give the same id, which makes applying idempotent. */
+/**
+ * A step's id for a recipe's line: the same episode and line always give the same id, which makes applying
+ * idempotent.
+ */
 export function stepId(episode: Id, line: Id): Id {
   return `${episode}/${line}`
 }
 
-/** The steps that a recipe would add to an episode which has `present` ones: those of lines without a step yet. */
+/**
+ * The steps that a recipe would add to an episode which has `present` ones: those of lines without a step
+ * yet.
+ */
 export function stepsToAdd(recipe: Recipe, episode: Id, present: Iterable<Step>, at: Moment): Step[] {
   const have = new Set<Id>()
   let order = 0

@@ -5,7 +5,10 @@ import { inOrder, type Needing } from './needs'
 /** Tells whether a day number is a working day. */
 export type WorkingDays = (day: number) => boolean
 
-/** The days with hours in the creator's week, minus days off. A week without any hours counts every day, so that counting back ends. */
+/**
+ * The days with hours in the creator's week, minus days off. A week without any hours counts every day, so
+ * that counting back ends.
+ */
 export function workingDays(
   settings: Pick<Settings, 'hours' | 'daysOff'> & Partial<Pick<Settings, 'exceptions'>>,
 ): WorkingDays {
@@ -35,9 +38,12 @@ export interface Dated extends Needing {
 }
 
 /**
- * Due dates by step id, counted back from the release's local date (`engine` 2): a lead is in calendar days, a due date the
- * latest working day on or before it; steps after release go the other way; a lead may refer to another step; then, in
- * reverse order of needs, a step is due no later than any that depends on it. Steps after release press on nobody before it.
+ * Due dates by step id, counted back from the release's local date (`engine` 2): a lead is in calendar
+ * days, a due date the
+ * latest working day on or before it; steps after release go the other way; a lead may refer to another
+ * step; then, in
+ * reverse order of needs, a step is due no later than any that depends on it. Steps after release press on
+ * nobody before it.
  * A lead on another step that is missing, or that refers in a circle, counts from the release itself.
  */
 export function dueDates(steps: readonly Dated[], release: Day, works: WorkingDays): Map<Id, Day> {

@@ -16,7 +16,8 @@ describe('editing a recipe', () => {
     const rest = valueOf(withoutStage(recipe, 'film'))
     expect(rest.stages.map((s) => s.id)).not.toContain('film')
     expect(rest.stages.find((s) => s.id === 'edit')?.after).toEqual(['script'])
-    // The first cut needed the shots; those needed the script and the bench, which is gone too and needed the script.
+    // The first cut needed the shots; those needed the script and the bench, which is gone too and needed
+    // the script.
     expect(line('rough', rest.lines).needs).toEqual(['script'])
     expect(recipeFault(rest).ok).toBe(true)
     const alone = { ...recipe, stages: recipe.stages.slice(0, 1), lines: [] }

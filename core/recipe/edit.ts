@@ -4,7 +4,10 @@ import { inOrder } from './needs'
 
 type Body = Pick<Recipe, 'stages' | 'lines'>
 
-/** A recipe without one stage and its lines: what built on it builds on what it built on, what needed its lines needs what they needed. Refused for the last stage. */
+/**
+ * A recipe without one stage and its lines: what built on it builds on what it built on, what needed its
+ * lines needs what they needed. Refused for the last stage.
+ */
 export function withoutStage<R extends Body>(recipe: R, id: Id): Result<R> {
   const gone = recipe.stages.find((s) => s.id === id)
   if (!gone) return refused('This stage is no longer there.', 'recipes.stages')
@@ -21,7 +24,10 @@ export function withoutStage<R extends Body>(recipe: R, id: Id): Result<R> {
   return fine(next)
 }
 
-/** A lead that was counted from a step which goes: counted from what that one was counted from, so that its due date stays. */
+/**
+ * A lead that was counted from a step which goes: counted from what that one was counted from, so that its
+ * due date stays.
+ */
 export function leadThrough(gone: Lead, days: number): Lead {
   switch (gone.by) {
     case 'before':
@@ -35,7 +41,10 @@ export function leadThrough(gone: Lead, days: number): Lead {
   }
 }
 
-/** A recipe without one line: what needed it needs what it needed; a lead that was counted from it is counted on from where its own was. */
+/**
+ * A recipe without one line: what needed it needs what it needed; a lead that was counted from it is
+ * counted on from where its own was.
+ */
 export function withoutLine<R extends Body>(recipe: R, id: Id): R {
   const gone = recipe.lines.find((l) => l.id === id)
   const lines = recipe.lines
@@ -53,7 +62,10 @@ export function withoutLine<R extends Body>(recipe: R, id: Id): R {
   return { ...recipe, lines }
 }
 
-/** A recipe with a stage of the creator's own behind another; what built on that one builds on the new one too. */
+/**
+ * A recipe with a stage of the creator's own behind another; what built on that one builds on the new one
+ * too.
+ */
 export function withStage<R extends Body>(recipe: R, stage: Pick<Stage, 'id' | 'name'>, behind: Id): R {
   const at = recipe.stages.findIndex((s) => s.id === behind)
   const fresh: Stage = { ...stage, kind: 'own', parts: [], after: at < 0 ? [] : [behind] }
@@ -77,7 +89,10 @@ export function withStageMoved<R extends Body>(recipe: R, id: Id, by: 1 | -1): R
   return { ...recipe, stages }
 }
 
-/** What is wrong with a recipe's stages and lines, in a sentence: circles of needs (named), of stages, of leads; lines in no stage. */
+/**
+ * What is wrong with a recipe's stages and lines, in a sentence: circles of needs (named), of stages, of
+ * leads; lines in no stage.
+ */
 export function recipeFault(recipe: Body): Result<true> {
   const order = inOrder(recipe.lines)
   if (!order.ok) return order

@@ -6,7 +6,10 @@ import { dueDates, type WorkingDays } from './due'
 import { inOrder, needsByStages, type Needing } from './needs'
 import { partStep } from './part-steps'
 
-/** The state of one stage of one episode, always derived (`engine` 3). `share` is of its minutes (or parts) done, 0 to 1. */
+/**
+ * The state of one stage of one episode, always derived (`engine` 3). `share` is of its minutes (or parts)
+ * done, 0 to 1.
+ */
 export interface Lamp {
   state: 'dark' | 'open' | 'working' | 'waiting' | 'lit'
   share: number
@@ -75,7 +78,10 @@ export interface StandingOf extends PartsOf {
   partMinutes?: Partial<Record<Part, number>> | undefined
 }
 
-/** Derives an episode's due dates, lamps, readiness and list of what is missing. Linear in steps, needs and script. */
+/**
+ * Derives an episode's due dates, lamps, readiness and list of what is missing. Linear in steps, needs and
+ * script.
+ */
 export function standingOf(given: StandingOf): Standing {
   const of = inKnownStages(given)
   const { episode, show, recipe, outlets, today } = of
@@ -167,7 +173,10 @@ export function standingOf(given: StandingOf): Standing {
   }
 }
 
-/** The step that is next: the one due first of those that can be begun and wait on nobody; else what is waited for; else the first of all. */
+/**
+ * The step that is next: the one due first of those that can be begun and wait on nobody; else what is
+ * waited for; else the first of all.
+ */
 function nextOf(undone: readonly StepState[]): StepState | undefined {
   const begun = undone.filter((s) => s.free && !s.step.waiting)
   const dueFirst = (row: readonly StepState[]) =>
@@ -178,7 +187,10 @@ function nextOf(undone: readonly StepState[]): StepState | undefined {
   return dueFirst(begun) ?? dueFirst(undone.filter((s) => s.free)) ?? undone[0]
 }
 
-/** Steps of a stage that the recipe has no more (it went back to three steps) stand in the release's, or the last: none is planned unseen. */
+/**
+ * Steps of a stage that the recipe has no more (it went back to three steps) stand in the release's, or the
+ * last: none is planned unseen.
+ */
 function inKnownStages(of: StandingOf): StandingOf {
   const known = new Set(of.recipe.stages.map((s) => s.id))
   if (of.steps.every((s) => known.has(s.stage))) return of
@@ -200,7 +212,9 @@ function partOrTick(part: Part, of: StandingOf): PartState {
     : state
 }
 
-/** The work of bringing parts that are asked for and that no open step brings; none for what is not in work. */
+/**
+ * The work of bringing parts that are asked for and that no open step brings; none for what is not in work.
+ */
 function bringing(of: StandingOf, required: readonly Part[], part: (p: Part) => PartState): Step[] {
   const { episode, recipe, steps } = of
   if (episode.phase.name !== 'work') return []
@@ -228,7 +242,10 @@ interface Dated extends Needing {
   step: Step
 }
 
-/** Steps in an order that their needs allow: their own, those of stages, and parts that must be settled before a stage begins. */
+/**
+ * Steps in an order that their needs allow: their own, those of stages, and parts that must be settled
+ * before a stage begins.
+ */
 function dated(steps: readonly Step[], recipe: Recipe): Dated[] {
   const byStages = needsByStages(steps, recipe.stages)
   const settled = new Map(recipe.stages.map((s) => [s.id, s.settled ?? []]))
@@ -245,7 +262,10 @@ function dated(steps: readonly Step[], recipe: Recipe): Dated[] {
   return own.ok ? own.value : plain
 }
 
-/** For each stage that cannot be begun at any time: the days before release at the earliest, its own or those of what it builds on, whichever is later in time. */
+/**
+ * For each stage that cannot be begun at any time: the days before release at the earliest, its own or
+ * those of what it builds on, whichever is later in time.
+ */
 function earliestBefore(stages: readonly Stage[], early: number | undefined): Map<Id, number> {
   const days = new Map<Id, number>()
   const byId = new Map(stages.map((s) => [s.id, s]))
@@ -283,7 +303,8 @@ export function lampOf(steps: readonly StepState[], parts: readonly PartState[],
 }
 
 /**
- * Share done: by minutes of the required steps, and for parts that no step of the stage carries, a part counting as a step.
+ * Share done: by minutes of the required steps, and for parts that no step of the stage carries, a part
+ * counting as a step.
  * Chapters don't count towards it: the program makes them by itself, so they say nothing about work begun.
  */
 function shareOf(steps: readonly StepState[], parts: readonly PartState[]): number {
@@ -320,7 +341,10 @@ function missingOf(before: readonly StageState[], required: readonly PartState[]
   return list
 }
 
-/** The six lamps of the glyph and of the matrix, by the trade's order; a stage that the recipe leaves out has none. */
+/**
+ * The six lamps of the glyph and of the matrix, by the trade's order; a stage that the recipe leaves out
+ * has none.
+ */
 export function sixLamps(standing: Standing): (Lamp | undefined)[] {
   return (['brief', 'script', 'film', 'edit', 'thumbnail', 'release'] as const).map(
     (kind) => standing.stages.find((s) => s.stage.kind === kind)?.lamp,

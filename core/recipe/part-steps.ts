@@ -34,7 +34,10 @@ const acts: Record<Part, { name: string; kind: StepKind }> = {
   keyword: { name: 'Choose a keyword', kind: 'admin' },
 }
 
-/** The id of the work that brings a part which no step brings: the same episode and part always give the same. */
+/**
+ * The id of the work that brings a part which no step brings: the same episode and part always give the
+ * same.
+ */
 export function partStepId(episode: Id, part: Part): Id {
   return `${episode}/part/${part}`
 }
@@ -57,7 +60,10 @@ function stageOf(recipe: Recipe): Stage | undefined {
   )
 }
 
-/** What else must be done before a part can be brought: a thumbnail needs what its stage builds on, chapters and length the edit, shots the script. */
+/**
+ * What else must be done before a part can be brought: a thumbnail needs what its stage builds on, chapters
+ * and length the edit, shots the script.
+ */
 function needsOf(part: Part, recipe: Recipe, steps: readonly Step[]): Id[] {
   const stages =
     part === 'thumbnail' || part === 'picture'
@@ -70,7 +76,10 @@ function needsOf(part: Part, recipe: Recipe, steps: readonly Step[]): Id[] {
   return steps.filter((s) => s.required && stages.includes(s.stage)).map((s) => s.id)
 }
 
-/** What a step that brings a part is made from. `steps` are the episode's own; `minutes` what it takes by what was learnt. */
+/**
+ * What a step that brings a part is made from. `steps` are the episode's own; `minutes` what it takes by
+ * what was learnt.
+ */
 export interface PartStepOf {
   episode: Pick<Episode, 'id'>
   kind: 'video' | 'audio'
@@ -82,8 +91,10 @@ export interface PartStepOf {
 }
 
 /**
- * The step that brings a part which an outlet requires and no step of the recipe brings. It is derived, due with the release's stage, and
- * completes itself when the part is there; it becomes a record only when something is written of it (a timer, a day).
+ * The step that brings a part which an outlet requires and no step of the recipe brings. It is derived, due
+ * with the release's stage, and
+ * completes itself when the part is there; it becomes a record only when something is written of it (a
+ * timer, a day).
  */
 export function partStep(part: Part, of: PartStepOf): Step {
   const stage = stageOf(of.recipe)

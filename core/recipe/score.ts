@@ -1,6 +1,9 @@
 import type { Id, Lead, Recipe, RecipeLine } from '../model'
 
-/** A recipe's lines on the axis of days before release (negative: after it), stage by stage, as a plot draws them. */
+/**
+ * A recipe's lines on the axis of days before release (negative: after it), stage by stage, as a plot draws
+ * them.
+ */
 export interface Score {
   rows: (
     | {
@@ -19,7 +22,10 @@ export interface Score {
   after: number
 }
 
-/** The days before release at which a line is due; a lead on another line is counted from that one's. In a circle, from the release. */
+/**
+ * The days before release at which a line is due; a lead on another line is counted from that one's. In a
+ * circle, from the release.
+ */
 export function daysBefore(lines: readonly RecipeLine[], line: RecipeLine, path: readonly Id[] = []): number {
   const { lead } = line
   switch (lead.by) {
@@ -34,7 +40,10 @@ export function daysBefore(lines: readonly RecipeLine[], line: RecipeLine, path:
   }
 }
 
-/** Lays a recipe out for drawing: rows in the order of its stages, due days pulled forward by what depends on them. */
+/**
+ * Lays a recipe out for drawing: rows in the order of its stages, due days pulled forward by what depends
+ * on them.
+ */
 export function scoreOf(recipe: Pick<Recipe, 'stages' | 'lines'>): Score {
   const rows: Score['rows'] = []
   const at = new Map<Id, number>()

@@ -71,7 +71,10 @@ function common(
   }
 }
 
-/** The recipe that everyone starts with: three steps (write, film or record, edit) over the six stages of the trade. */
+/**
+ * The recipe that everyone starts with: three steps (write, film or record, edit) over the six stages of
+ * the trade.
+ */
 export function smallRecipe(id: string, kind: Show['kind'], at: Moment): Recipe {
   const audio = kind === 'audio'
   return {

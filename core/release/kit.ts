@@ -4,7 +4,9 @@ import { jsonChapters } from '../formats/json-chapters'
 import { scriptMarkdown } from '../formats/script-markdown'
 import { episodeChapters, episodeDescription, titleOf, type PartsOf } from './parts'
 
-/** The text files of a release kit by their names in the zip; the thumbnail's two pictures are the caller's. */
+/**
+ * The text files of a release kit by their names in the zip; the thumbnail's two pictures are the caller's.
+ */
 export type KitTexts = Record<
   | 'description.txt'
   | 'chapters.txt'
@@ -16,7 +18,10 @@ export type KitTexts = Record<
   string
 >
 
-/** Everything about a release that is text, each in its open format. `number` is as shown, `at` the release moment in ms. */
+/**
+ * Everything about a release that is text, each in its open format. `number` is as shown, `at` the release
+ * moment in ms.
+ */
 export function kitTexts(
   of: PartsOf,
   about: { number: string; at: number | undefined; pictures: readonly string[] },

@@ -54,12 +54,18 @@ export function episodeDescription(of: PartsOf): string {
   return descriptionOf(of.recipe, of.episode, titleOf(of.episode), episodeChapters(of).list)
 }
 
-/** Seconds that a script lasts at the least to count as written: half the shorter running time that its show aims at. */
+/**
+ * Seconds that a script lasts at the least to count as written: half the shorter running time that its show
+ * aims at.
+ */
 export function leastScript(show: Pick<Show, 'aim'>): number {
   return show.aim.from * 30
 }
 
-/** How one part of an episode stands, against every outlet of its show. Linear in the script's length at worst. */
+/**
+ * How one part of an episode stands, against every outlet of its show. Linear in the script's length at
+ * worst.
+ */
 export function partState(part: Part, of: PartsOf): PartState {
   const { episode, show, script, outlets } = of
   const cover = show.kind === 'audio' ? 'cover' : 'thumbnail'

@@ -1,6 +1,9 @@
 import type { Outlet } from '../model'
 
-/** Characters that tags take at an outlet: each tag, two quotes round one with a space, one separator between two. */
+/**
+ * Characters that tags take at an outlet: each tag, two quotes round one with a space, one separator
+ * between two.
+ */
 export function tagLength(tags: readonly string[]): number {
   return (
     tags.reduce((sum, tag) => sum + [...tag].length + (/\s/.test(tag) ? 2 : 0), 0) +
@@ -8,7 +11,10 @@ export function tagLength(tags: readonly string[]): number {
   )
 }
 
-/** Tags in their order of priority, as many from the front as fit under the limit; what is left over comes apart. */
+/**
+ * Tags in their order of priority, as many from the front as fit under the limit; what is left over comes
+ * apart.
+ */
 export function fitTags(
   tags: readonly string[],
   limit: Outlet['tagLimit'],
@@ -18,7 +24,10 @@ export function fitTags(
   return { kept: tags.slice(0, count), left: tags.slice(count) }
 }
 
-/** Typed or pasted text as tags: parted by commas, semicolons or lines; hashes and doubles dropped, order kept. */
+/**
+ * Typed or pasted text as tags: parted by commas, semicolons or lines; hashes and doubles dropped, order
+ * kept.
+ */
 export function readTags(text: string): string[] {
   const seen = new Set<string>()
   return text

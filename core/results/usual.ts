@@ -9,7 +9,8 @@ export function median(figures: readonly number[]): number | undefined {
 }
 
 /**
- * How each released episode of one show did against its usual (`engine` 12): its views at the greatest age it has figures for,
+ * How each released episode of one show did against its usual (`engine` 12): its views at the greatest age
+ * it has figures for,
  * over the median of the ten before it at the same age. Nothing for the first three, which have no usual yet.
  * `released` in the order of release.
  */

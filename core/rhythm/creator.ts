@@ -1,7 +1,10 @@
 import type { Day, Show, Zone } from '../model'
 import { dayAt } from './zone'
 
-/** The creator's own zone: that of the first show that was made; `otherwise` while there is none. Every day on screen and in records is a day in it. */
+/**
+ * The creator's own zone: that of the first show that was made; `otherwise` while there is none. Every day
+ * on screen and in records is a day in it.
+ */
 export function creatorZone(
   shows: Iterable<Pick<Show, 'id' | 'zone' | 'createdAt'>>,
   otherwise = 'UTC',

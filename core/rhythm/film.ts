@@ -3,7 +3,8 @@ import { dayNumber } from './days'
 import { releaseOf, slotsOf, type Slot } from './slots'
 
 /**
- * One frame of a show's film: it reaches from the day after the release before (`from`) to its own release day (`to`),
+ * One frame of a show's film: it reaches from the day after the release before (`from`) to its own release
+ * day (`to`),
  * both as day numbers, both included.
  */
 export interface Frame {
@@ -21,7 +22,8 @@ export interface Frame {
 
 /**
  * The frames of a show whose releases lie between two dates, in the order of release: past releases exposed,
- * slots still to come filled, open or skipped. An episode that is overdue keeps its frame until it is answered for.
+ * slots still to come filled, open or skipped. An episode that is overdue keeps its frame until it is
+ * answered for.
  */
 export function framesOf(show: Show, episodes: Iterable<Episode>, from: Day, to: Day, now: number): Frame[] {
   const first = dayNumber(from)

@@ -46,14 +46,20 @@ export function numbersOf(show: Show, all: Iterable<Episode>, now: number, ahead
   return { episodes, open }
 }
 
-/** An episode's number as it is shown: the show's prefix and the number, or its permanent code while it has none. */
+/**
+ * An episode's number as it is shown: the show's prefix and the number, or its permanent code while it has
+ * none.
+ */
 export function sayNumber(show: Show, number: number | undefined, code: string): string {
   return number === undefined ? code : `${show.prefix}${number}`
 }
 
 const letters = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'
 
-/** A permanent code of four letters and digits for an id, none of `taken`; the same id gives the same code while it is free. */
+/**
+ * A permanent code of four letters and digits for an id, none of `taken`; the same id gives the same code
+ * while it is free.
+ */
 export function codeFor(id: Id, taken: ReadonlySet<string>): string {
   let hash = 2166136261
   for (const c of id) hash = Math.imul(hash ^ (c.codePointAt(0) ?? 0), 16777619) >>> 0

@@ -9,8 +9,10 @@ export interface Reserved {
 }
 
 /**
- * Which slots of a show are kept, by original date. A slot's own reservation comes first. A deal of so many a month is kept by itself: releases of the
- * month that have the sponsor's read count, then the month's open slots are taken, the earliest first, and only then slots whose episode lacks the read.
+ * Which slots of a show are kept, by original date. A slot's own reservation comes first. A deal of so many
+ * a month is kept by itself: releases of the
+ * month that have the sponsor's read count, then the month's open slots are taken, the earliest first, and
+ * only then slots whose episode lacks the read.
  * `slots` must hold whole months; `on` gives what stands (or stood) on a slot.
  */
 export function reservedSlots(
@@ -58,7 +60,10 @@ export function reservedSlots(
 
 const folded = (text: string) => text.trim().toLowerCase()
 
-/** Whether an episode honours a reservation: it has the sponsor's read, supports the launch, belongs to the season. What is kept for something else is the creator's to judge. */
+/**
+ * Whether an episode honours a reservation: it has the sponsor's read, supports the launch, belongs to the
+ * season. What is kept for something else is the creator's to judge.
+ */
 export function honours(
   reservation: Reservation,
   episode: Episode,

@@ -153,12 +153,18 @@ function partsOf(rhythm: Rhythm): Beat[] {
   return [...(rhythm.earlier ?? []), rhythm].sort((a, b) => (a.start < b.start ? -1 : 1))
 }
 
-/** The time of day at which a rhythm goes out on a date. Where two rhythms of a show meet on a date it is one slot, at the first one's time. */
+/**
+ * The time of day at which a rhythm goes out on a date. Where two rhythms of a show meet on a date it is
+ * one slot, at the first one's time.
+ */
 export function timeOn(rhythm: Rhythm, day: Day): string {
   return beatOn(rhythm, day)?.time ?? partsOf(rhythm).findLast((p) => p.start <= day)?.time ?? rhythm.time
 }
 
-/** The further rhythm of a show that yields a date which the main one does not; nothing where the main one does. */
+/**
+ * The further rhythm of a show that yields a date which the main one does not; nothing where the main one
+ * does.
+ */
 export function beatOn(rhythm: Rhythm, day: Day): NonNullable<Rhythm['also']>[number] | undefined {
   if (rhythm.also === undefined || rhythm.also.length === 0) return undefined
   const known = beats.get(rhythm) ?? new Map<Day, NonNullable<Rhythm['also']>[number] | undefined>()

@@ -38,7 +38,10 @@ export function slotsOf(show: Show, from: Day, to: Day): readonly Slot[] {
   return slots
 }
 
-/** Expansions by show record (a changed show is another record), since every screen asks for the same spans again and again. */
+/**
+ * Expansions by show record (a changed show is another record), since every screen asks for the same spans
+ * again and again.
+ */
 const expanded = new WeakMap<Show, Map<string, readonly Slot[]>>()
 
 function expandedSlots(show: Show, from: Day, to: Day): Slot[] {
@@ -47,7 +50,10 @@ function expandedSlots(show: Show, from: Day, to: Day): Slot[] {
     .sort((a, b) => a.at - b.at)
 }
 
-/** The slot of an original date, moved or skipped as the show says; whether the rhythm yields the date is the caller's to know. */
+/**
+ * The slot of an original date, moved or skipped as the show says; whether the rhythm yields the date is
+ * the caller's to know.
+ */
 export function slotOn(show: Show, original: Day): Slot {
   const moved = show.moved[original]
   const day = moved?.day ?? original

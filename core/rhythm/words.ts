@@ -86,8 +86,10 @@ function timeIn(text: string): { time: ClockTime | undefined; rest: string; faul
 }
 
 /**
- * Reads a rhythm from words as people say it: `every Thursday 17:00`, `every second Tuesday`, `first and third Saturday`, `twice a week on Tuesday and Friday`,
- * `every other day`, `weekdays at 7 am`, `every Friday, seasons of 8`. What is not said is left out. Refused with what was not understood and an example.
+ * Reads a rhythm from words as people say it: `every Thursday 17:00`, `every second Tuesday`, `first and
+ * third Saturday`, `twice a week on Tuesday and Friday`,
+ * `every other day`, `weekdays at 7 am`, `every Friday, seasons of 8`. What is not said is left out.
+ * Refused with what was not understood and an example.
  */
 export function readRhythm(words: string): Result<ReadRhythm> {
   const { time, rest, fault } = timeIn(words.toLowerCase())
@@ -116,9 +118,9 @@ export function readRhythm(words: string): Result<ReadRhythm> {
   let every: number | undefined
   let unit: 'day' | 'week' | 'month' | undefined
   let perWeek: number | undefined
-  let twice = false
+  const distance = { twice: false }
   const times = (n: number | undefined) => {
-    if (every !== undefined && every !== n) twice = true
+    if (every !== undefined && every !== n) distance.twice = true
     every = n
   }
   const unknown: string[] = []
@@ -155,11 +157,12 @@ export function readRhythm(words: string): Result<ReadRhythm> {
   const example =
     'Write it like “every Thursday 17:00”, “every second Tuesday”, “first and third Saturday” or “every other day”.'
   if (unknown.length > 0) return refused(`“${unknown[0] ?? ''}” was not understood. ${example}`, 'rhythm')
-  if (twice) return refused(`Two different distances are named. ${example}`, 'rhythm.every')
+  if (distance.twice) return refused(`Two different distances are named. ${example}`, 'rhythm.every')
   const row = [...new Set(days)].sort((a, b) => a - b)
   if (unit === 'day' && row.length === 0)
     return fine({ wish: { each: 'day', every: found[0] ?? every ?? 1, ...ended }, time })
-  // “Every second Tuesday” is every other week; “first and third Saturday”, “last Friday” and “second Tuesday of the month” are of a month.
+  // “Every second Tuesday” is every other week; “first and third Saturday”, “last Friday” and “second
+  // Tuesday of the month” are of a month.
   const said = /\bevery\b/.test(text) && !/\bmonth/.test(text)
   const ofMonth =
     found.length > 0 &&

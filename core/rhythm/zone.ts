@@ -35,7 +35,10 @@ function offsetAt(ms: number, zone: Zone): number {
   return Temporal.Instant.fromEpochMilliseconds(ms).toZonedDateTimeISO(zone).offsetNanoseconds / 1_000_000
 }
 
-/** The date in `zone` at a moment (ms since 1970). Quick for many moments: a zone is asked twice for each day of UTC. */
+/**
+ * The date in `zone` at a moment (ms since 1970). Quick for many moments: a zone is asked twice for each
+ * day of UTC.
+ */
 export function dayAt(ms: number, zone: Zone): Day {
   const utc = Math.floor(ms / 86_400_000)
   const key = `${utc} ${zone}`
@@ -64,7 +67,10 @@ export function sayLeft(from: number, to: number): string {
   return past ? `${text} ago` : text
 }
 
-/** What is left until a release: hours and minutes within three days, calendar days of its zone beyond, as the dates beside it count. */
+/**
+ * What is left until a release: hours and minutes within three days, calendar days of its zone beyond, as
+ * the dates beside it count.
+ */
 export function sayUntil(from: number, to: number, zone: Zone): string {
   if (Math.abs(to - from) < 3 * 86_400_000) return sayLeft(from, to)
   const days = daysBetween(dayAt(from, zone), dayAt(to, zone))

@@ -8,7 +8,10 @@ export interface Chapter {
   title: string
 }
 
-/** Chapters and where they come from: typed times of the edit, or the script's estimate stretched to the edit's length. */
+/**
+ * Chapters and where they come from: typed times of the edit, or the script's estimate stretched to the
+ * edit's length.
+ */
 export interface Chapters {
   from: 'edit' | 'script' | 'nothing'
   /** Rising, and inside the edit's length where that is known. */
@@ -35,7 +38,8 @@ function rising(all: readonly Chapter[], length: number | undefined): Pick<Chapt
 }
 
 /**
- * The chapters of an episode. Sections whose start was typed at the edit give exact ones; while none was typed, the script's
+ * The chapters of an episode. Sections whose start was typed at the edit give exact ones; while none was
+ * typed, the script's
  * estimated starts, scaled to the edit's real length where that is known.
  */
 export function chaptersOf(script: Script | undefined, cut: Cut, pace: Pace): Chapters {
@@ -55,7 +59,10 @@ export function chaptersOf(script: Script | undefined, cut: Cut, pace: Pace): Ch
   return { from: 'script', list: rising(estimated, cut.length).list, left: [] }
 }
 
-/** What breaks an outlet's rules for chapters (`engine` 10), in sentences; none when they pass. `length` in seconds. */
+/**
+ * What breaks an outlet's rules for chapters (`engine` 10), in sentences; none when they pass. `length` in
+ * seconds.
+ */
 export function chapterFaults(
   list: readonly Chapter[],
   rules: Outlet['chapters'],

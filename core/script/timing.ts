@@ -9,11 +9,17 @@ const SENTENCE = 0.35
 const BEAT = 0.8
 
 let segmenter: Intl.Segmenter | undefined
-/** Text whose words a pattern finds as the segmenter does, many times faster: plain letters, figures and the usual marks. */
+/**
+ * Text whose words a pattern finds as the segmenter does, many times faster: plain letters, figures and the
+ * usual marks.
+ */
 const plain = /^[A-Za-z0-9\s.,!?'’"“”()…–—-]*$/
 const plainWord = /[A-Za-z0-9]+(?:(?:(?<=[A-Za-z])['’.](?=[A-Za-z])|(?<=\d)['’.,](?=\d))[A-Za-z0-9]+)*/g
 
-/** How many words a text has, by the rules of Unicode (`Intl.Segmenter`), so that “don't” and “kräftig” are one each. */
+/**
+ * How many words a text has, by the rules of Unicode (`Intl.Segmenter`), so that “don't” and “kräftig” are
+ * one each.
+ */
 export function countWords(text: string): number {
   if (plain.test(text)) return text.match(plainWord)?.length ?? 0
   segmenter ??= new Intl.Segmenter('en', { granularity: 'word' })
@@ -23,8 +29,10 @@ export function countWords(text: string): number {
 }
 
 /**
- * How many sentence ends a text has: stops, questions and calls before a space, a quote or the end; those of scripts that write no
- * space behind them (Chinese, Japanese) wherever they stand, and those of Arabic, Urdu, Devanagari, Armenian, Ethiopic and Khmer.
+ * How many sentence ends a text has: stops, questions and calls before a space, a quote or the end; those
+ * of scripts that write no
+ * space behind them (Chinese, Japanese) wherever they stand, and those of Arabic, Urdu, Devanagari,
+ * Armenian, Ethiopic and Khmer.
  */
 export function countSentenceEnds(text: string): number {
   return text.match(/[.!?…]+(?=["'”’)»]*(\s|$))|[。！？｡．؟۔।॥։።៕᙮]+/gu)?.length ?? 0
@@ -42,7 +50,10 @@ function countsOf(text: string): { words: number; ends: number } {
   return found
 }
 
-/** Seconds that one beat takes: words by its delivery's pace, 0.35 s a sentence end, 0.8 s at its end, and its hold. Nothing for a blank beat but its hold. */
+/**
+ * Seconds that one beat takes: words by its delivery's pace, 0.35 s a sentence end, 0.8 s at its end, and
+ * its hold. Nothing for a blank beat but its hold.
+ */
 export function beatSeconds(beat: Beat, pace: Pace): number {
   const { words, ends } = countsOf(beat.text)
   if (words === 0) return beat.hold
@@ -100,7 +111,10 @@ export function scriptFigures(script: Script | undefined, pace: Pace): ScriptFig
   return figures
 }
 
-/** Whether a script is written: it has words, and no section is without any. A blank beat beside written ones does not hold it up; points (lines that begin with a bullet) are not written out yet. */
+/**
+ * Whether a script is written: it has words, and no section is without any. A blank beat beside written
+ * ones does not hold it up; points (lines that begin with a bullet) are not written out yet.
+ */
 export function scriptWritten(script: Script | undefined): boolean {
   return (
     (script?.sections.length ?? 0) > 0 &&

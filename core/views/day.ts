@@ -2,7 +2,10 @@ import type { ClockTime, Day, Id } from '../model'
 import type { Block } from '../plan/ground'
 import { hoursOn, type HoursOf } from '../plan/load'
 
-/** What a day holds, in minutes: its hours, what standing work and busy time take, what was worked, and what is laid with its setting up. */
+/**
+ * What a day holds, in minutes: its hours, what standing work and busy time take, what was worked, and what
+ * is laid with its setting up.
+ */
 export interface DayFigures {
   whole: number
   taken: number
@@ -16,7 +19,10 @@ export interface DayFigures {
   over: number
 }
 
-/** The figures of one day, the same for every screen. `planned` are the minutes laid on each date, setting up included. */
+/**
+ * The figures of one day, the same for every screen. `planned` are the minutes laid on each date, setting
+ * up included.
+ */
 export function dayFigures(hours: HoursOf, planned: ReadonlyMap<Day, number>, day: Day): DayFigures {
   const whole = hoursOn(hours, day)
   const taken = Math.min(whole, hours.taken?.get(day) ?? 0)
@@ -43,7 +49,10 @@ export interface InDay {
   place?: number | undefined
 }
 
-/** Work of a day in the order in which it is shown and done: by clock time, then as laid by hand, then as planned; what is needed first all the same. */
+/**
+ * Work of a day in the order in which it is shown and done: by clock time, then as laid by hand, then as
+ * planned; what is needed first all the same.
+ */
 export function inDayOrder<B extends InDay>(blocks: readonly B[]): B[] {
   const sorted = blocks
     .map((b, i) => ({ b, time: b.at ?? '~', place: b.place ?? 1000 + i }))

@@ -6,7 +6,10 @@ import { workedByDay } from '../plan/worked'
 import { dayIn } from '../rhythm/creator'
 import { inDayOrder, joinedBlocks, type InDay } from './day'
 
-/** A block as the week shows it: laid by hand or taken from a plan, pinned, what planning would add, or worked already. */
+/**
+ * A block as the week shows it: laid by hand or taken from a plan, pinned, what planning would add, or
+ * worked already.
+ */
 export interface Shown extends InDay {
   key: string
   day: Day
@@ -42,7 +45,10 @@ export interface WeekStep {
   needs: readonly Id[]
 }
 
-/** What the rows of a week are made from. `blocks` are those that are to be seen: of the plan as it stands, or of a proposed one. */
+/**
+ * What the rows of a week are made from. `blocks` are those that are to be seen: of the plan as it stands,
+ * or of a proposed one.
+ */
 export interface WeekOf {
   days: readonly Day[]
   today: Day
@@ -55,7 +61,10 @@ export interface WeekOf {
   running: Id | undefined
 }
 
-/** The rows of a week, a day each: what was worked, what lies there in its order, and what its hours come to. */
+/**
+ * The rows of a week, a day each: what was worked, what lies there in its order, and what its hours come
+ * to.
+ */
 export function weekRows(of: WeekOf): DayShown[] {
   const worked = workedBlocks(of)
   const laid = joinedBlocks(of.blocks).map((b) => laidBlock(b, of))

@@ -5,7 +5,10 @@ import { readBackup, writeBackup } from '@core/formats/backup'
 import { drawsOf } from '@core/plan/chance'
 import { demoWorld } from '@demo/world'
 
-/** Back-ups damaged in hundreds of ways: each is refused in a sentence, or what it gives breaks no rule and can be written and read again. */
+/**
+ * Back-ups damaged in hundreds of ways: each is refused in a sentence, or what it gives breaks no rule and
+ * can be written and read again.
+ */
 const count = 700
 const { whole } = demoWorld(exampleNow)
 const good = writeBackup({ ...whole, files: whole.files.slice(0, 2) }, '2026-11-24T09:00:00.000Z')

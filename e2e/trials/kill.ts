@@ -1,7 +1,10 @@
 import { execFileSync } from 'node:child_process'
 import { begin, browser, end, folder, jotLine, openField, serve, titles } from './stage'
 
-/** The browser is killed at many moments while lines are jotted; what was on screen as kept for 300 ms has to be there afterwards. */
+/**
+ * The browser is killed at many moments while lines are jotted; what was on screen as kept for 300 ms has
+ * to be there afterwards.
+ */
 const moments = Number(process.argv[2] ?? 72)
 const base = 'http://127.0.0.1:4461'
 const server = await serve(4461, folder('mail'))

@@ -4,7 +4,10 @@ import { join } from 'node:path'
 import { Mailbox } from '../../server/mailbox'
 import { begin, browser, end, folder, serve, titles } from './stage'
 
-/** Two thousand letters come to the desk, none twice; files that are no letters stand in nobody's way; a full disk acknowledges nothing that is not whole. */
+/**
+ * Two thousand letters come to the desk, none twice; files that are no letters stand in nobody's way; a
+ * full disk acknowledges nothing that is not whole.
+ */
 const count = 2000
 const base = 'http://127.0.0.1:4464'
 const at = folder('mail')

@@ -87,7 +87,9 @@ export function titles(page: Page): Promise<string[]> {
     () =>
       new Promise<string[]>((done, failed) => {
         const open = indexedDB.open('lamp-reel')
-        open.onerror = () => failed(new Error('no store'))
+        open.onerror = () => {
+          failed(new Error('no store'))
+        }
         open.onsuccess = () => {
           const all = open.result.transaction('episodes').objectStore('episodes').getAll()
           all.onsuccess = () => {

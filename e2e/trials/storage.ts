@@ -1,6 +1,9 @@
 import { begin, browser, end, folder, jotLine, openField, serve } from './stage'
 
-/** Records are damaged behind the program's back: it says so, every screen still draws, and its own back-up can be made. */
+/**
+ * Records are damaged behind the program's back: it says so, every screen still draws, and its own back-up
+ * can be made.
+ */
 const base = 'http://127.0.0.1:4463'
 const server = await serve(4463, folder('mail'))
 const damages: [string, string, unknown][] = [

@@ -1,6 +1,9 @@
 import { begin, browser, end, folder, jotLine, openField, serve, titles } from './stage'
 
-/** Three tabs jot at once, then each places another idea on the same slot: nothing is lost, no slot is taken twice. */
+/**
+ * Three tabs jot at once, then each places another idea on the same slot: nothing is lost, no slot is taken
+ * twice.
+ */
 const base = 'http://127.0.0.1:4462'
 const server = await serve(4462, folder('mail'))
 const rounds = 6

@@ -13,7 +13,10 @@ import Drop from '@app/ui/Drop.vue'
 import Flag from '@app/ui/Flag.vue'
 import { useWriting } from './writing'
 
-/** The terms on which an episode is made: by which recipe, how early, evergreen or topical, for whom; its folders; copies of it. */
+/**
+ * The terms on which an episode is made: by which recipe, how early, evergreen or topical, for whom; its
+ * folders; copies of it.
+ */
 const { card } = defineProps<{ card: Card }>()
 const library = useLibrary()
 const router = useRouter()

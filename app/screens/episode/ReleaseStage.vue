@@ -24,7 +24,10 @@ import { mend, mendLabel } from './mend'
 import StepList from './StepList.vue'
 import { typedIn, useWriting } from './writing'
 
-/** What goes out: every part gathered and checked against the outlets, what is missing with what mends it, and the kit. */
+/**
+ * What goes out: every part gathered and checked against the outlets, what is missing with what mends it,
+ * and the kit.
+ */
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
 const library = useLibrary()
 const board = useBoard()

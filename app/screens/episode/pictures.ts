@@ -3,7 +3,10 @@ import type { FileRecord } from '@core/commands/change'
 import { Picture } from '@core/model'
 import { fine, refused, type Result } from '@core/result'
 
-/** Reads a file as a picture: its type, its size in pixels, its bytes. Refused in a sentence when it is none, broken or too large. */
+/**
+ * Reads a file as a picture: its type, its size in pixels, its bytes. Refused in a sentence when it is
+ * none, broken or too large.
+ */
 export async function readPicture(file: File): Promise<Result<{ picture: Picture; file: FileRecord }>> {
   const type = Picture.shape.type.safeParse(file.type)
   if (!type.success)
@@ -40,8 +43,10 @@ async function imageOf(blob: Blob): Promise<HTMLImageElement> {
 }
 
 /**
- * A picture at 1280 × 720 as a file type: it fills the frame, what is too wide or too high is cut evenly; one that is
- * nearly square (a cover) stands whole on a dark ground. JPEG is made lighter until it has at most `most` bytes.
+ * A picture at 1280 × 720 as a file type: it fills the frame, what is too wide or too high is cut evenly;
+ * one that is
+ * nearly square (a cover) stands whole on a dark ground. JPEG is made lighter until it has at most `most`
+ * bytes.
  */
 export async function renderPicture(
   bytes: Uint8Array,

@@ -2,7 +2,9 @@ import { writeEpisode, type Typed } from '@core/commands/episode'
 import type { Card } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 
-/** Gives a function that writes typed fields of a card's episode, each under the name it has in the history. */
+/**
+ * Gives a function that writes typed fields of a card's episode, each under the name it has in the history.
+ */
 export function useWriting(card: () => Card): (typed: Typed, what: string) => Promise<void> {
   const library = useLibrary()
   return async (typed, what) => {

@@ -11,7 +11,9 @@ import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import IdeasHead from './IdeasHead.vue'
 
-/** Topics of a show: what went out in the last twelve, what is planned in the next twelve, against the wish. */
+/**
+ * Topics of a show: what went out in the last twelve, what is planned in the next twelve, against the wish.
+ */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()

@@ -8,7 +8,10 @@ import { sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 
-/** Guests thought of, and when each is not free: an idea with a guest who is away is not offered for that time. */
+/**
+ * Guests thought of, and when each is not free: an idea with a guest who is away is not offered for that
+ * time.
+ */
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
 const board = useBoard()

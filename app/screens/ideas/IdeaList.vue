@@ -69,8 +69,8 @@ const visible = computed(() =>
   }),
 )
 let asking: ReturnType<typeof setTimeout> | undefined
-watch([visible, () => ideas.found], ([ids], before) => {
-  if (before?.[1] !== ideas.found) passages.value = {}
+watch([visible, () => ideas.found], ([ids, found], before) => {
+  if (before[1] !== found) passages.value = {}
   const missing = ids.filter((id) => passages.value[id] === undefined)
   clearTimeout(asking)
   if (missing.length > 0)

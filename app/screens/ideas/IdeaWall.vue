@@ -7,7 +7,10 @@ import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import { carriedIdea, carryIdea } from './carry'
 
-/** The view as a loose wall: notes pinned by topic, with their pictures; dragging a note to another topic changes it. */
+/**
+ * The view as a loose wall: notes pinned by topic, with their pictures; dragging a note to another topic
+ * changes it.
+ */
 const { current = '' } = defineProps<{ current?: string | undefined }>()
 const emit = defineEmits<{ here: [string]; open: [Episode]; pick: [Episode, boolean] }>()
 const library = useLibrary()

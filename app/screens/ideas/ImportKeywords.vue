@@ -8,7 +8,10 @@ import { useLibrary } from '@app/stores/library'
 import { textOfFile } from '@app/ui/text-file'
 import Sheet from '@app/ui/Sheet.vue'
 
-/** A table of keywords with any column names: which column is what is offered and remembered; what is wrong is said by line. */
+/**
+ * A table of keywords with any column names: which column is what is offered and remembered; what is wrong
+ * is said by line.
+ */
 const { show } = defineProps<{ show: string }>()
 const emit = defineEmits<{ close: [] }>()
 const library = useLibrary()

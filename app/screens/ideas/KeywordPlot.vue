@@ -5,7 +5,10 @@ import { symbol, symbolCircle, symbolDiamond, symbolSquare } from 'd3-shape'
 import type { Cover } from '@core/ideas/opportunity'
 import { decades, logDomain } from '@core/ideas/plot'
 
-/** Demand against competition: to the upper left is what many search and few answer. Covered, planned and open ones differ in shape. */
+/**
+ * Demand against competition: to the upper left is what many search and few answer. Covered, planned and
+ * open ones differ in shape.
+ */
 const { covers, here = '' } = defineProps<{ covers: Cover[]; here?: string | undefined }>()
 const emit = defineEmits<{ here: [string]; choose: [string] }>()
 const box = { width: 470, height: 430, left: 46, right: 16, top: 22, bottom: 40 }

@@ -97,7 +97,8 @@ async function scan() {
     await video.value.play()
     const canvas = document.createElement('canvas')
     const pen = canvas.getContext('2d', { willReadFrequently: true })
-    while (scanning.value && pen) {
+    const goesOn = () => scanning.value
+    while (goesOn() && pen) {
       canvas.width = video.value.videoWidth
       canvas.height = video.value.videoHeight
       if (canvas.width > 0) {

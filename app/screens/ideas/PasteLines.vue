@@ -8,7 +8,10 @@ import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 
-/** A pasted block, offered as that many ideas: each line can be changed, joined to the one above, split, or left out. */
+/**
+ * A pasted block, offered as that many ideas: each line can be changed, joined to the one above, split, or
+ * left out.
+ */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()

@@ -10,7 +10,10 @@ import type { Episode } from '@core/model'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 
-/** A draft for a start, beside what is there: an outline, titles, post texts, hashtags; taken piece by piece. */
+/**
+ * A draft for a start, beside what is there: an outline, titles, post texts, hashtags; taken piece by
+ * piece.
+ */
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
 const board = useBoard()

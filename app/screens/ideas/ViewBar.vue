@@ -7,7 +7,10 @@ import Drop from '@app/ui/Drop.vue'
 import ConditionGroup from './ConditionGroup.vue'
 import InAndOut from './InAndOut.vue'
 
-/** How the list is looked at: a view, its conditions, columns, order and groups; search; list or wall; in and out. */
+/**
+ * How the list is looked at: a view, its conditions, columns, order and groups; search; list or wall; in
+ * and out.
+ */
 const ideas = useIdeas()
 const board = useBoard()
 const name = ref('')

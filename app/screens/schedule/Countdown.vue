@@ -20,7 +20,10 @@ import CarriedSays from './CarriedSays.vue'
 import { useCarrying } from './carrying'
 import ScheduleTabs from './ScheduleTabs.vue'
 
-/** Stage against days to release: a card's right edge is its release; what stands left of the ramp is behind it. */
+/**
+ * Stage against days to release: a card's right edge is its release; what stands left of the ramp is behind
+ * it.
+ */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
@@ -110,7 +113,7 @@ const puts = computed<Put[]>(() => {
   for (let i = 0; i < kinds.length; i++) {
     const mine = rows
       .filter((r) => r.row === i)
-      .sort((a, b) => Number(b.late ?? 0) - Number(a.late ?? 0) || a.right - b.right)
+      .sort((a, b) => (b.late ?? 0) - (a.late ?? 0) || a.right - b.right)
     const lanes = lanesOf(
       mine.map((m) => ({ id: m.card.episode.id, from: m.left, to: m.right })),
       3,
@@ -185,7 +188,10 @@ function slotsFor(card: Card): Slot[] {
       moved: false,
     }))
 }
-/** What is being dragged is moved in the page itself; only what is said of it is drawn anew, so that hundreds of cards can lie about it. */
+/**
+ * What is being dragged is moved in the page itself; only what is said of it is drawn anew, so that
+ * hundreds of cards can lie about it.
+ */
 const { said, over, end } = useCarrying()
 interface Drag {
   put: Put

@@ -12,7 +12,10 @@ import Sheet from '@app/ui/Sheet.vue'
 import RankWeights from './RankWeights.vue'
 import ScoreParts from './ScoreParts.vue'
 
-/** What to put on one open slot: ready spares and what is begun first, then the ideas ranked for it, each led by its reason; or a new line. */
+/**
+ * What to put on one open slot: ready spares and what is begun first, then the ideas ranked for it, each
+ * led by its reason; or a new line.
+ */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()

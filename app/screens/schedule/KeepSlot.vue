@@ -8,7 +8,10 @@ import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 
-/** Keeps a slot for a sponsor's read, a launch, a season's day or something else, once or so many times a month. */
+/**
+ * Keeps a slot for a sponsor's read, a launch, a season's day or something else, once or so many times a
+ * month.
+ */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()

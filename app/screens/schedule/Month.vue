@@ -17,7 +17,10 @@ import CarriedSays from './CarriedSays.vue'
 import { useCarrying } from './carrying'
 import ScheduleTabs from './ScheduleTabs.vue'
 
-/** Months of the same slots: releases with their pictures and glyphs, open ones, what is due and the work on demand; the unplaced beside. */
+/**
+ * Months of the same slots: releases with their pictures and glyphs, open ones, what is due and the work on
+ * demand; the unplaced beside.
+ */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
@@ -27,15 +30,17 @@ const offset = ref(0)
 const shows = ref({ due: false, work: false })
 const { said, over, end } = useCarrying()
 let held: Card | undefined
+/** What a method gives that not every browser has. */
+function called(of: object, method: string): unknown {
+  const does: unknown = Reflect.get(of, method)
+  return typeof does === 'function' ? Reflect.apply(does, of, []) : undefined
+}
 /** Monday first, or Sunday where the locale has it so. */
 const first = computed(() => {
   const locale: unknown = new Intl.Locale(navigator.language)
   const info: unknown =
     typeof locale === 'object' && locale !== null
-      ? (Reflect.get(locale, 'weekInfo') ??
-        (typeof Reflect.get(locale, 'getWeekInfo') === 'function'
-          ? Reflect.apply(Reflect.get(locale, 'getWeekInfo'), locale, [])
-          : undefined))
+      ? (Reflect.get(locale, 'weekInfo') ?? called(locale, 'getWeekInfo'))
       : undefined
   return typeof info === 'object' && info !== null && Reflect.get(info, 'firstDay') === 7 ? 6 : 0
 })

@@ -13,7 +13,10 @@ import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
 
-/** How a show stands against its wish of slots ready ahead: what is on them, when it would break, its spares, and the last months as a small curve. */
+/**
+ * How a show stands against its wish of slots ready ahead: what is on them, when it would break, its
+ * spares, and the last months as a small curve.
+ */
 const { show, plain = false } = defineProps<{ show: Show; plain?: boolean }>()
 const board = useBoard()
 const desk = useDesk()

@@ -37,7 +37,10 @@ const pictures = usePictures()
 const router = useRouter()
 const only = ref('')
 const narrow = ref('')
-/** Whose move it is on an episode: of whom it waits on, of who does its next step, else yours; nobody's once it is ready. */
+/**
+ * Whose move it is on an episode: of whom it waits on, of who does its next step, else yours; nobody's once
+ * it is ready.
+ */
 function moveOf(card: Card): { who: string; waits: boolean } | undefined {
   const next = card.standing.next
   if (card.standing.ready || !next) return undefined

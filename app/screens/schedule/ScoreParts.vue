@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { partNames, type ScorePart } from '@core/ideas/rank'
 
-/** Every part of a score: how much it weighs, what it is, why. A bar's length is what it adds; the outline what it could. */
+/**
+ * Every part of a score: how much it weighs, what it is, why. A bar's length is what it adds; the outline
+ * what it could.
+ */
 const { parts } = defineProps<{ parts: readonly ScorePart[] }>()
 const total = () =>
   Math.max(

@@ -14,14 +14,18 @@ export interface Goal {
   day: Day
 }
 
-/** What is said of an episode while it is carried over the schedule. Watched by a part of its own, so that the views behind it are not drawn anew at every step. */
+/**
+ * What is said of an episode while it is carried over the schedule. Watched by a part of its own, so that
+ * the views behind it are not drawn anew at every step.
+ */
 export interface Said {
   says: string
   outlook: string
 }
 
 /**
- * Says what putting an episode on another slot would do: its new due date, who is pushed, what is not honoured or stale, and (a moment after the hand rests) the outlook
+ * Says what putting an episode on another slot would do: its new due date, who is pushed, what is not
+ * honoured or stale, and (a moment after the hand rests) the outlook
  * before and after of all that moves.
  */
 export function useCarrying(): {

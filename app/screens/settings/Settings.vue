@@ -53,11 +53,8 @@ const busy = ref(false)
 const persistent = ref<'kept' | 'refused' | 'unknown'>()
 
 onMounted(async () => {
-  persistent.value = navigator.storage?.persisted
-    ? (await navigator.storage.persisted())
-      ? 'kept'
-      : 'refused'
-    : 'unknown'
+  persistent.value =
+    'storage' in navigator ? ((await navigator.storage.persisted()) ? 'kept' : 'refused') : 'unknown'
 })
 
 async function addOff() {

@@ -6,7 +6,10 @@ import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 
-/** Keeps ideas line by line: `I` comes here from any screen, Enter keeps a line, Esc goes back to where one was. */
+/**
+ * Keeps ideas line by line: `I` comes here from any screen, Enter keeps a line, Esc goes back to where one
+ * was.
+ */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()

@@ -5,7 +5,10 @@ import { monthName } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useReading } from '@app/stores/reading'
 
-/** What fits the line that is being typed: its show, its topics (→ takes the first), and what was made like it. */
+/**
+ * What fits the line that is being typed: its show, its topics (→ takes the first), and what was made like
+ * it.
+ */
 const { line, show } = defineProps<{ line: string; show: string }>()
 const topics = defineModel<string[]>('topics', { required: true })
 const emit = defineEmits<{ show: [string] }>()

@@ -4,7 +4,10 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { useDesk } from '@app/stores/desk'
 import { useFinding, type Entry } from './finding'
 
-/** Find or do: a slate under the film with three columns, episodes, deeds and places. Arrows move in both directions. */
+/**
+ * Find or do: a slate under the film with three columns, episodes, deeds and places. Arrows move in both
+ * directions.
+ */
 const desk = useDesk()
 const asked = ref('')
 const at = ref({ column: 0, row: 0 })

@@ -22,7 +22,10 @@ export interface Entry {
 /** How many episodes are listed at most. */
 const most = 9
 
-/** What Find or do lists for what is asked: episodes (by their words, people and scripts, those let go too), deeds and places. */
+/**
+ * What Find or do lists for what is asked: episodes (by their words, people and scripts, those let go too),
+ * deeds and places.
+ */
 export function useFinding(asked: Ref<string>) {
   const library = useLibrary()
   const board = useBoard()
@@ -330,7 +333,7 @@ export function useFinding(asked: Ref<string>) {
         },
       },
     ]
-      .filter((e) => fits(`${e.text} ${'words' in e ? e.words : ''} ${e.note}`))
+      .filter((e: Entry) => fits(`${e.text} ${e.words ?? ''} ${e.note}`))
       .slice(0, 16),
   )
   return computed(() => [

@@ -8,7 +8,10 @@ import { useLibrary } from '@app/stores/library'
 import RhythmFields from './RhythmFields.vue'
 
 type Also = NonNullable<Rhythm['also']>
-/** Further rhythms of the same show: each with its own days, time, and the recipe that its slots are made by. */
+/**
+ * Further rhythms of the same show: each with its own days, time, and the recipe that its slots are made
+ * by.
+ */
 const { show } = defineProps<{ show: Show }>()
 const also = defineModel<Also>({ required: true })
 const library = useLibrary()

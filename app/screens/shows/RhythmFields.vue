@@ -7,7 +7,10 @@ import { readRhythm } from '@core/rhythm/words'
 import { dayAt, momentAt } from '@core/rhythm/zone'
 import { useBoard } from '@app/stores/board'
 
-/** When a show goes out: weekdays, every so many weeks, or every so many days; the next dates are shown while one chooses. */
+/**
+ * When a show goes out: weekdays, every so many weeks, or every so many days; the next dates are shown
+ * while one chooses.
+ */
 const {
   count = 6,
   also = [],

@@ -37,7 +37,10 @@ const router = useRouter()
 
 const figures = computed(() => board.figuresOf(board.today))
 const room = computed(() => figures.value.left)
-/** In the order of the day: by clock time, then as the week has them, then as planned, nothing before what it needs. */
+/**
+ * In the order of the day: by clock time, then as the week has them, then as planned, nothing before what
+ * it needs.
+ */
 const blocks = computed(() => {
   const laid = joinedBlocks(board.load.blocks.filter((b) => b.day === board.today))
   // What has had all its minutes and is not ended yet stands here until it is.
@@ -80,7 +83,10 @@ const undated = computed(() =>
       : [],
   ),
 )
-/** The one thing to do now: first what is laid on today; on a day without hours, what is due first; else something undated. */
+/**
+ * The one thing to do now: first what is laid on today; on a day without hours, what is due first; else
+ * something undated.
+ */
 const soonest = computed(
   () =>
     board.placed
@@ -138,7 +144,10 @@ const scripts = computed(() =>
 const next = computed(() => board.coming[0])
 const vacant = computed(() => board.rows.find((r) => r.slot && !r.slot.skipped))
 const overdue = computed(() => board.overdue[0])
-/** Released lately, with people who wanted to be told; and what was parked until after something that is out now. */
+/**
+ * Released lately, with people who wanted to be told; and what was parked until after something that is out
+ * now.
+ */
 const told = computed(() =>
   board.released
     .slice(0, 20)
@@ -243,7 +252,10 @@ function open(card: Card, stepId?: string) {
 }
 const several = useTemplateRef<InstanceType<typeof WereTheyOut>>('several')
 async function out() {
-  if (several.value) return several.value.answer()
+  if (several.value) {
+    await several.value.answer()
+    return
+  }
   const card = overdue.value
   if (!card) return
   const first = board.released.length === 0

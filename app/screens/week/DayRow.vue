@@ -10,7 +10,10 @@ import Flag from '@app/ui/Flag.vue'
 import type { DayShown, Shown } from '@core/views/week'
 import { carries } from './shown'
 
-/** One day of the week: a track as long as its hours, its work as blocks as long as their minutes; what exceeds it sticks out. */
+/**
+ * One day of the week: a track as long as its hours, its work as blocks as long as their minutes; what
+ * exceeds it sticks out.
+ */
 const { r, scale, picked, over, chosen } = defineProps<{
   r: DayShown
   scale: number

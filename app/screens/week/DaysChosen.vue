@@ -10,7 +10,10 @@ import { useBoard, type Card } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
 
-/** Days chosen together: lost, or with other hours; what it does to the releases, and what would mend that, before anything is written. */
+/**
+ * Days chosen together: lost, or with other hours; what it does to the releases, and what would mend that,
+ * before anything is written.
+ */
 const { days } = defineProps<{ days: Day[] }>()
 const emit = defineEmits<{ done: [] }>()
 const library = useLibrary()

@@ -151,7 +151,10 @@ const choices = computed<Choice[]>(() => {
     })
   return list
 })
-/** Each way out with what it would make of this release and of the others; filled one after the other, in the worker. */
+/**
+ * Each way out with what it would make of this release and of the others; filled one after the other, in
+ * the worker.
+ */
 const after = shallowRef<ReadonlyMap<string, Map<Id, Outlook>>>(new Map())
 const opened = ref('')
 let turn = 0

@@ -7,7 +7,10 @@ import { useBoard } from '@app/stores/board'
 import Sheet from '@app/ui/Sheet.vue'
 import type { Block } from '@core/plan/ground'
 
-/** What fits into some free minutes of a day: later work that needs nothing unfinished, the most urgent first. */
+/**
+ * What fits into some free minutes of a day: later work that needs nothing unfinished, the most urgent
+ * first.
+ */
 const { day, free, blocks } = defineProps<{ day: Day; free: number; blocks: readonly Block[] }>()
 const emit = defineEmits<{ close: []; pull: [{ step: Id; from: Day; minutes: number }] }>()
 const board = useBoard()

@@ -36,7 +36,10 @@ const BusySheet = defineAsyncComponent(() => import('./BusySheet.vue'))
 const PullSheet = defineAsyncComponent(() => import('./PullSheet.vue'))
 const StandingSheet = defineAsyncComponent(() => import('./StandingSheet.vue'))
 
-/** The week: days as rows as long as their hours, steps as blocks as long as their minutes. Solid is laid by hand or taken from a plan, dashed what planning would add. */
+/**
+ * The week: days as rows as long as their hours, steps as blocks as long as their minutes. Solid is laid by
+ * hand or taken from a plan, dashed what planning would add.
+ */
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
@@ -174,11 +177,16 @@ function ordered(day: Day, step: Id, to: (at: number, row: Shown[]) => number) {
 function droppedOn(event: DragEvent, b: Shown) {
   const raw = event.dataTransfer?.getData('text/lamp-block')
   if (!raw || b.kind === 'done') return
-  const [step, from]: unknown[] = JSON.parse(raw)
+  const [step, from] = listOf(raw)
   if (typeof step !== 'string' || from !== b.day || step === b.step) return
   event.stopPropagation()
   over.value = ''
   ordered(b.day, step, (_at, row) => row.findIndex((x) => x.step === b.step))
+}
+/** What was carried, as it was written. */
+function listOf(raw: string): unknown[] {
+  const read: unknown = JSON.parse(raw)
+  return Array.isArray(read) ? read : []
 }
 function dropped(event: DragEvent, day: Day) {
   over.value = ''
@@ -189,7 +197,7 @@ function dropped(event: DragEvent, day: Day) {
   }
   const raw = event.dataTransfer?.getData('text/lamp-block')
   if (!raw) return
-  const [step, from, minutes]: unknown[] = JSON.parse(raw)
+  const [step, from, minutes] = listOf(raw)
   if (typeof step === 'string' && typeof from === 'string' && typeof minutes === 'number' && from !== day)
     void lay(step, day, from || undefined, minutes)
 }

@@ -11,7 +11,10 @@ import RhythmFields from '../shows/RhythmFields.vue'
 import HoursFields from '../settings/HoursFields.vue'
 import RestoreBackup from '../settings/RestoreBackup.vue'
 
-/** The newcomer's one screen: a show, when it goes out, and about how many hours there are. Once there is a show, the application goes on to Today by itself. */
+/**
+ * The newcomer's one screen: a show, when it goes out, and about how many hours there are. Once there is a
+ * show, the application goes on to Today by itself.
+ */
 const library = useLibrary()
 const board = useBoard()
 const title = ref('')

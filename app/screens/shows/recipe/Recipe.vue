@@ -22,7 +22,10 @@ import Score from './Score.vue'
 import StageAside from './StageAside.vue'
 import StepAside from './StepAside.vue'
 
-/** One recipe of a show: its steps drawn by when they are due, what each needs, and all that an episode begins with. */
+/**
+ * One recipe of a show: its steps drawn by when they are due, what each needs, and all that an episode
+ * begins with.
+ */
 const { show: showId, recipe: id } = defineProps<{ show: string; recipe: string }>()
 const library = useLibrary()
 const router = useRouter()

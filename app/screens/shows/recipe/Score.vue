@@ -9,7 +9,10 @@ import { withStage } from '@core/recipe/edit'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
 
-/** A recipe as a score: a row a step, its dot on the day by which it is due; needs as thin lines, the ramp as a heavy one. */
+/**
+ * A recipe as a score: a row a step, its dot on the day by which it is due; needs as thin lines, the ramp
+ * as a heavy one.
+ */
 const { recipe, chosen } = defineProps<{
   recipe: Recipe
   chosen: { is: 'step' | 'stage'; id: string } | undefined

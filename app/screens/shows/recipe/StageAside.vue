@@ -7,7 +7,10 @@ import { withStageMoved } from '@core/recipe/edit'
 import { useLibrary } from '@app/stores/library'
 import { partNames, tickedOf, valueOf } from './words'
 
-/** All that a recipe says of one stage: what must be settled before it, how early it may begin, its checklists. */
+/**
+ * All that a recipe says of one stage: what must be settled before it, how early it may begin, its
+ * checklists.
+ */
 const { recipe, stage } = defineProps<{ recipe: Recipe; stage: Stage }>()
 const emit = defineEmits<{
   write: [RecipeFields]
