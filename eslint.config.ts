@@ -10,8 +10,8 @@ function closed(files: string[], groups: { group: string[]; message: string }[])
 }
 /**
  * Each component that is linted with types makes the checker build its program anew, minutes for all of
- * them: so `npm test` takes types for
- * plain sources alone, and the hook before a commit for components too (those that are staged).
+ * them: so `npm test` takes types for plain sources alone, and the hook before a commit for components too
+ * (those that are staged).
  */
 const withTypes = process.env['LINT_COMPONENTS'] === 'typed'
 /** The first ten letters of a moment are its day in UTC, which is another one for half the world. */

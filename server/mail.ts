@@ -43,9 +43,8 @@ export interface MailOptions {
 
 /**
  * The mailbox's addresses: jotted ideas from the phone, wishes from the audience, and the desk that takes
- * both. On this machine alone
- * no key is asked, but the Host must be this machine's own name, so that no page elsewhere can speak for it
- * (DNS rebinding).
+ * both. On this machine alone no key is asked, but the Host must be this machine's own name, so that no
+ * page elsewhere can speak for it (DNS rebinding).
  */
 export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router {
   const router = express.Router()

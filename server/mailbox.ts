@@ -29,8 +29,8 @@ const most = { letters: 2000, bytes: 200_000_000 }
 
 /**
  * Writes a file so that it is whole or not there, also when the disk is full or the machine stops in
- * between: beside it, all of its bytes,
- * flushed and looked at, then renamed, and the folder flushed. Throws where that fails; nothing is left then.
+ * between: beside it, all of its bytes, flushed and looked at, then renamed, and the folder flushed. Throws
+ * where that fails; nothing is left then.
  */
 function writeWhole(path: string, text: string): void {
   const beside = `${path}.part`
@@ -68,8 +68,8 @@ function flushFolder(folder: string): void {
 
 /**
  * Letters that wait for the desk, a file each, named by their id. The same letter put twice is one; one
- * that the desk has
- * taken is remembered by its id, so that it never comes again, whichever side died in between.
+ * that the desk has taken is remembered by its id, so that it never comes again, whichever side died in
+ * between.
  */
 export class Mailbox {
   private readonly letters: string

@@ -34,9 +34,8 @@ export async function revisionOf(store: Store): Promise<number> {
 
 /**
  * Writes what some commands did in one transaction, each with its line in the journal, and counts it.
- * Throws `Missed` where other tabs wrote
- * since `seen`, `Overtaken` where a record is not what it was before, `Gone` where the store is not ours
- * any more; nothing is written then.
+ * Throws `Missed` where other tabs wrote since `seen`, `Overtaken` where a record is not what it was
+ * before, `Gone` where the store is not ours any more; nothing is written then.
  */
 export async function commit(
   store: Store,

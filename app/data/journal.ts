@@ -60,8 +60,8 @@ export async function writeLine(
 
 /**
  * What was written since a count, as far as the journal still knows it: the changes, oldest first; nothing
- * where it has forgotten some of it.
- * Lines that were lengthened or turned carry the counts from their first to their last writing.
+ * where it has forgotten some of it. Lines that were lengthened or turned carry the counts from their first
+ * to their last writing.
  */
 export async function changesSince(
   journal: Table<JournalLine, number>,

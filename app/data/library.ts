@@ -43,10 +43,8 @@ interface Waiting {
 
 /**
  * The records of one world in memory, and the one write path to its store. A command is run on the records,
- * shown at once,
- * and written in one transaction with its line in the journal; where another tab was first, it is run again
- * on what that
- * tab left. Nothing else writes records.
+ * shown at once, and written in one transaction with its line in the journal; where another tab was first,
+ * it is run again on what that tab left. Nothing else writes records.
  */
 export class Library {
   records: Records = emptyRecords()
@@ -346,8 +344,7 @@ export class Library {
 
   /**
    * What was done, upon what stands by now: what was typed goes field by field into the stored record,
-   * everything else is run again. Refused
-   * where it would write over a record that this page had never read.
+   * everything else is run again. Refused where it would write over a record that this page had never read.
    */
   private async upon({ done, run }: Waiting): Promise<Result<Done>> {
     if (done.merge !== undefined) {
@@ -423,8 +420,8 @@ export class Library {
 
   /**
    * Takes back one thing that was done, wherever it stands in the row: the last one as undo does, an
-   * earlier one as a step of its own that can
-   * itself be taken back. Refused where something later depends on it.
+   * earlier one as a step of its own that can itself be taken back. Refused where something later depends
+   * on it.
    */
   async takeBack(lines: readonly number[]): Promise<Result<string>> {
     await this.settled()

@@ -5,8 +5,7 @@ const prefix = 'lamp-reel.jot.'
 
 /**
  * Ideas jotted in this browser that nobody has taken yet: an entry each, so that two pages never write over
- * each other.
- * They stay until the mailbox, or the desk in this same browser, has them safe.
+ * each other. They stay until the mailbox, or the desk in this same browser, has them safe.
  */
 export function waitingHere(): JottedMail[] {
   const found: JottedMail[] = []

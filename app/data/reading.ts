@@ -114,8 +114,8 @@ function isNeeded(row: unknown, from: string): boolean {
 
 /**
  * Takes out of the rows what breaks the rules between records, and writes everything that is set aside into
- * its own table, so that the rest
- * works and nothing is lost. Gives the rows that stay, and all that is set aside by now.
+ * its own table, so that the rest works and nothing is lost. Gives the rows that stay, and all that is set
+ * aside by now.
  */
 export async function settledRows(store: Store, read: Read): Promise<{ rows: Rows; aside: Aside[] }> {
   const faults = faultsOf(read.rows)

@@ -318,8 +318,7 @@ export const useBoard = defineStore('board', () => {
   const readyOn = computed(() => readyDays(open.value.tasks, load.value))
   /**
    * The day an episode's work before release ends as it is laid now, and the days in hand between that and
-   * its release; nothing where some of
-   * it finds no room, and no day for what is ready already.
+   * its release; nothing where some of it finds no room, and no day for what is ready already.
    */
   function inHandOf(c: Card): { ready: Day; days: number } | undefined {
     const { release } = c.standing

@@ -166,9 +166,8 @@ export const usePlan = defineStore('plan', () => {
   const proposal = shallowRef<Proposal>()
   /**
    * Plans the open work for a few seconds; what it finds stands in `proposal` at once and gets better until
-   * it is done or stopped. Pinned
-   * blocks stay, and of work that is not planned here all that lies in the week. At the end it says which
-   * releases it would leave worse.
+   * it is done or stopped. Pinned blocks stay, and of work that is not planned here all that lies in the
+   * week. At the end it says which releases it would leave worse.
    */
   async function propose(until: Day | undefined, ms = 2500): Promise<void> {
     const { tasks: all, laid } = board.open

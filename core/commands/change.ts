@@ -210,8 +210,8 @@ function turned(c: Change): Change {
 
 /**
  * Checks every record that would be written against its schema, so that nothing false is stored, and hands
- * on what the schema
- * read: plain data, whatever a screen wrapped it in. Refused with the path to the first fault.
+ * on what the schema read: plain data, whatever a screen wrapped it in. Refused with the path to the first
+ * fault.
  */
 export function checked(done: Done): Result<Done> {
   const changes: Change[] = []

@@ -52,8 +52,7 @@ export function timed(
 
 /**
  * Starts a step's timer; the one that runs is stopped first and its minutes logged: one runs at a time.
- * Refused for a step that is gone, and
- * for the one that runs already, which goes on.
+ * Refused for a step that is gone, and for the one that runs already, which goes on.
  */
 export const startStep: Command<{ step: Id }> = (records, { step: id }, context) => {
   const read = stepOf(records, id, context)
@@ -101,8 +100,7 @@ const shares = { shorter: 0.7, 'as planned': 1, longer: 1.4 } as const
 
 /**
  * Ends a step now, or on a day that has passed. What was timed or typed counts as it is; `took` fills in
- * where nothing was. A timer on it
- * stops. Refused for a day to come.
+ * where nothing was. A timer on it stops. Refused for a day to come.
  */
 export const endStep: Command<{ step: Id; took: keyof typeof shares; day?: Day | undefined }> = (
   records,
@@ -132,8 +130,7 @@ export const endStep: Command<{ step: Id; took: keyof typeof shares; day?: Day |
 
 /**
  * Corrects what was worked on a step, done or not: on one day, or in all, what is more or less then going
- * to the last day that has any (today
- * where none has). Refused for more than a hundred hours.
+ * to the last day that has any (today where none has). Refused for more than a hundred hours.
  */
 export const correctLog: Command<{ step: Id; minutes: number; day?: Day | undefined }> = (
   records,

@@ -40,9 +40,9 @@ function sayThen({ then }: FollowOn, recipe: Recipe): string {
 
 /**
  * What a command does, with all that follows it by the recipes' follow-ons, as one step: stages that it
- * lights and steps that it gets done are found by comparing
- * each touched episode in work before and after. Each follow-on happens once per episode and is noted in
- * the episode's log. What follows sets off nothing further.
+ * lights and steps that it gets done are found by comparing each touched episode in work before and after.
+ * Each follow-on happens once per episode and is noted in the episode's log. What follows sets off nothing
+ * further.
  */
 export function withFollowOns(records: Records, done: Done, context: Context): Done {
   const touched = new Set(

@@ -123,8 +123,8 @@ export const jotIdeas: Command<{ show: Id; drafts: Draft[] }> = (records, { show
 
 /**
  * Takes mail in as ideas under the mail's own ids: what is there already, whatever became of it, is left as
- * it is, so that
- * the same mail arrives once however often it is handed over. Mail for an unknown show goes to `show`.
+ * it is, so that the same mail arrives once however often it is handed over. Mail for an unknown show goes
+ * to `show`.
  */
 export const keepMail: Command<{ show: Id; mail: Mail[]; files?: FileRecord[] }> = (
   records,
@@ -331,9 +331,8 @@ export const writeIdea: Command<{ episode: Id; typed: Partial<Idea>; what: strin
 
 /**
  * Makes one idea of two: the kept one gets the other's title and note below its own, its sources, who
- * asked, images, topics and
- * keywords; the other is let go with the reason, so that nothing is lost. Only an idea can be merged into
- * something.
+ * asked, images, topics and keywords; the other is let go with the reason, so that nothing is lost. Only an
+ * idea can be merged into something.
  */
 export const mergeIdeas: Command<{ into: Id; from: Id }> = (records, { into, from }, context) => {
   const kept = records.episodes.get(into)

@@ -9,8 +9,7 @@ import { markReleased } from './release'
 
 /**
  * Puts an episode whose release has passed on the next slot to come, open or not; what stands there and
- * behind it moves one slot later, up to
- * the next open one. Refused for what is not placed, or is out.
+ * behind it moves one slot later, up to the next open one. Refused for what is not placed, or is out.
  */
 export const putOnNext: Command<{ episode: Id }> = (records, { episode: id }, context) => {
   const episode = records.episodes.get(id)

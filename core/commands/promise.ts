@@ -33,8 +33,7 @@ export function unkept(records: Records, show: Show, slot: Slot, episode: Episod
 
 /**
  * What is kept for the sponsors of episodes that move goes with them: the changes that put each such
- * reservation on the new slot. One that
- * keeps the new slot already stays, and then the old one does too.
+ * reservation on the new slot. One that keeps the new slot already stays, and then the old one does too.
  */
 export function keptAlong(
   records: Records,

@@ -12,9 +12,8 @@ function idOf(value: unknown): string | undefined {
 
 /**
  * Three versions of a value as one: what was changed here (`base` to `mine`) upon what stands by now
- * (`theirs`), field by field. Lists of things
- * with ids are merged by id, lists of the same length place by place; where both changed the same, what was
- * changed here holds.
+ * (`theirs`), field by field. Lists of things with ids are merged by id, lists of the same length place by
+ * place; where both changed the same, what was changed here holds.
  */
 export function merge3(base: unknown, mine: unknown, theirs: unknown): unknown {
   if (same(mine, base)) return theirs

@@ -436,8 +436,8 @@ function workOf(records: Records, show: Show): Episode[] {
 
 /**
  * Copies an episode as a pattern for a new one in work, without a slot: its steps come undone, undated and
- * unlogged; its brief, script and tags only if wanted,
- * else the script's sections alone. Pictures, figures, the cut and the number stay where they are.
+ * unlogged; its brief, script and tags only if wanted, else the script's sections alone. Pictures, figures,
+ * the cut and the number stay where they are.
  */
 export const copyEpisode: Command<{ episode: Id; texts: boolean }> = (
   records,

@@ -176,8 +176,8 @@ export const startWork: Command<{ episode: Id }> = (records, { episode: id }, co
 
 /**
  * Places several episodes of one show, in the order given, on its next open slots, as one step of undo.
- * Where their nature forbids a
- * slot, it goes to the next in the row that may. Refused when a show is mixed in, or when a slot is lacking.
+ * Where their nature forbids a slot, it goes to the next in the row that may. Refused when a show is mixed
+ * in, or when a slot is lacking.
  */
 export const placeSeveral: Command<{ episodes: Id[] }> = (records, { episodes }, context) => {
   const found = episodes.flatMap((id) => records.episodes.get(id) ?? [])

@@ -153,8 +153,7 @@ export interface RhythmChange {
 
 /**
  * The show as a change of rhythm would leave it. Begun on a date still to come, it holds from then on, and
- * what held before holds until
- * then; begun on a date that has passed, it holds for all slots to come.
+ * what held before holds until then; begun on a date that has passed, it holds for all slots to come.
  */
 export function withRhythm(show: Show, change: RhythmChange, today: Day): Result<Show> {
   const rule = ruleOf(change.rhythm)
@@ -204,8 +203,7 @@ export type Displaced = 'nearest' | 'keep' | 'off' | 'ideas'
 
 /**
  * Changes a show's rhythm. Episodes that lose their slot go, as the wish says, onto the nearest open slots
- * in order, keep their date as a one-off,
- * go off the schedule, or back to Ideas; none is dropped.
+ * in order, keep their date as a one-off, go off the schedule, or back to Ideas; none is dropped.
  */
 export const changeRhythm: Command<RhythmChange & { show: Id; displaced: Displaced }> = (
   records,

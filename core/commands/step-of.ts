@@ -18,8 +18,8 @@ export function todayOf(records: Pick<Records, 'shows'>, context: Pick<Context, 
 
 /**
  * The step with an id: its record, or the one that brings a part which no step of its episode brings
- * (`core/recipe/part-steps`); that one
- * becomes a record by what a command writes of it. Refused when there is neither.
+ * (`core/recipe/part-steps`); that one becomes a record by what a command writes of it. Refused when there
+ * is neither.
  */
 export function stepOf(records: Records, id: Id, context: Context): Result<Step> {
   const step = records.steps.get(id)

@@ -10,8 +10,7 @@ function withRecords(change: Change, before: unknown, after: unknown): unknown {
 
 /**
  * What was typed, upon what stands in the store by now: field by field (`rebase`), checked by the schemas.
- * Refused where what it was typed
- * into is gone.
+ * Refused where what it was typed into is gone.
  */
 export function upheld(done: Done, stored: (change: Change) => unknown): Result<Done> {
   const parts = rebased(done.changes, stored)

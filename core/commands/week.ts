@@ -71,8 +71,8 @@ function laidAfter(
 
 /**
  * Lays a step's minutes on a day, pinned there; minutes laid on `from` are moved, otherwise those not laid
- * yet. Refused for a day that has
- * passed, for nothing to lay, and for a day before one on which something that it needs lies.
+ * yet. Refused for a day that has passed, for nothing to lay, and for a day before one on which something
+ * that it needs lies.
  */
 export const layOnDay: Command<{
   step: Id
@@ -328,9 +328,8 @@ export const layEpisode: Command<{ episode: Id; monday: Day; today: Day; hours: 
 
 /**
  * Takes a proposed plan, whole or in part: the blocks of these steps in place of those that lie loose from
- * today on; pinned ones stay and what
- * is added to their day joins them, past ones stay as what was planned. One step of undo. Refused when none
- * of the steps is there any more.
+ * today on; pinned ones stay and what is added to their day joins them, past ones stay as what was planned.
+ * One step of undo. Refused when none of the steps is there any more.
  */
 export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[] }> = (
   records,

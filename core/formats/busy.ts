@@ -16,8 +16,8 @@ const most = 2000
 
 /**
  * Reads the busy time of an iCalendar file (RFC 5545) between two dates in a zone: recurring events
- * expanded, what is cancelled or marked free left out, what lasts over
- * midnight split by day, a whole day counted as all of it. Refused with the reason where it is no calendar.
+ * expanded, what is cancelled or marked free left out, what lasts over midnight split by day, a whole day
+ * counted as all of it. Refused with the reason where it is no calendar.
  */
 export function readBusy(text: string, zone: Zone, from: Day, to: Day): Result<BusyRead> {
   let root: ICAL.Component

@@ -6,8 +6,8 @@ function escaped(text: string): string {
 }
 
 /**
- * Title and chapters in FFmpeg's metadata format (ffmpeg-formats, "Metadata"), times in milliseconds.
- * A chapter ends where the next begins; the last at `length` seconds, or a second after its start when that
+ * Title and chapters in FFmpeg's metadata format (ffmpeg-formats, "Metadata"), times in milliseconds. A
+ * chapter ends where the next begins; the last at `length` seconds, or a second after its start when that
  * is not known.
  */
 export function ffmetadata(

@@ -4,8 +4,8 @@ import { addDays } from '../rhythm/days'
 
 /**
  * One entry of a calendar file: a release at its moment (with an alarm a day before), a due date as a whole
- * day (with one at nine that morning), a day's work as a whole
- * day, or at its clock time (with one a quarter of an hour before). `uid` stays the same for the same thing.
+ * day (with one at nine that morning), a day's work as a whole day, or at its clock time (with one a
+ * quarter of an hour before). `uid` stays the same for the same thing.
  */
 export type CalendarEntry =
   | { kind: 'release'; uid: string; at: number; minutes: number; summary: string; description: string }

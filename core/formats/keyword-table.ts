@@ -6,8 +6,8 @@ const units: Readonly<Record<string, number>> = { k: 1e3, m: 1e6, mio: 1e6, b: 1
 
 /**
  * A figure as people and tables write it: `12,400`, `12.400`, `12 400`, `1.2k`, `3M`; a range (`1k – 10k`)
- * is its geometric middle,
- * an open one (`<10`, `1M+`) its bound. Nothing for a blank, a dash or `n/a`; `wrong` for anything else.
+ * is its geometric middle, an open one (`<10`, `1M+`) its bound. Nothing for a blank, a dash or `n/a`;
+ * `wrong` for anything else.
  */
 export function readFigure(text: string): number | undefined | 'wrong' {
   const clean = text.trim().toLowerCase().replaceAll('\u00a0', ' ').replaceAll('\u202f', ' ')

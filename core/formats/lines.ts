@@ -18,11 +18,9 @@ const mdLink = /\[([^\]]*)\]\((https?:\/\/[^\s)]+)\)/g
 
 /**
  * Reads a pasted block as ideas: a line each; Markdown and numbered lists, checkbox lists (a ticked one is
- * marked), lines indented
- * under another as its note, headings as the topic of what follows, links as sources; a block of CSV with a
- * header by its columns.
- * Lines longer than a title are cut there, the whole line kept as the note. Nothing is refused; a blank
- * text gives none.
+ * marked), lines indented under another as its note, headings as the topic of what follows, links as
+ * sources; a block of CSV with a header by its columns. Lines longer than a title are cut there, the whole
+ * line kept as the note. Nothing is refused; a blank text gives none.
  */
 export function readLines(text: string): Draft[] {
   const csv = readCsv(text)

@@ -117,8 +117,7 @@ function delimiterOf(text: string): string {
 
 /**
  * Reads CSV (comma, semicolon or tab) or a Markdown table, by its first row's names; blank rows are passed
- * over.
- * Refused when there is no row below a header, or when quotes are never closed.
+ * over. Refused when there is no row below a header, or when quotes are never closed.
  */
 export function readTable(text: string): Result<Table> {
   const bounded = withinBounds(text)
@@ -181,8 +180,7 @@ export interface TableChanges {
 
 /**
  * Reads a table's rows as changes to episodes: one with a known code changes it, one without makes a new
- * idea from `blank`.
- * A row with a fault is left out whole and reported with its line.
+ * idea from `blank`. A row with a fault is left out whole and reported with its line.
  */
 export function readRows(
   table: Table,

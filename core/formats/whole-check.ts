@@ -56,10 +56,9 @@ export const singular: Readonly<Record<TableName, string>> = {
 
 /**
  * What is wrong between records: references to what is not there, ids, codes, numbers and slots that stand
- * twice, needs in a circle. Every
- * rule that commands guarantee, in one place: what is read from the store or from a back-up is held against
- * it. A record at fault takes those
- * along that hang on it. Linear in the records but for the circles.
+ * twice, needs in a circle. Every rule that commands guarantee, in one place: what is read from the store
+ * or from a back-up is held against it. A record at fault takes those along that hang on it. Linear in the
+ * records but for the circles.
  */
 export function faultsOf(rows: Rows): Fault[] {
   const faults: Fault[] = []

@@ -12,8 +12,8 @@ export const bounds = {
 
 /**
  * Looks at a zip's directory (PKWARE APPNOTE 4.3.12 and 4.3.16) before anything is inflated: how many
- * entries, how large each says it is, and
- * that none lies over another. Refused where it is no zip, is damaged, or goes beyond the bounds.
+ * entries, how large each says it is, and that none lies over another. Refused where it is no zip, is
+ * damaged, or goes beyond the bounds.
  */
 export function zipWithinBounds(bytes: Uint8Array): Result<true> {
   const noZip = refused(

@@ -26,8 +26,8 @@ const searching = {
 
 /**
  * Everything that is looked up by words over all episodes: full-text search (titles and notes at once,
- * scripts as they are read),
- * likeness, and guesses of show and topics. Built in a worker; one change replaces one text.
+ * scripts as they are read), likeness, and guesses of show and topics. Built in a worker; one change
+ * replaces one text.
  */
 export class LibraryIndex {
   private readonly heads = new MiniSearch<{ id: string; title: string; notes: string }>({

@@ -32,11 +32,10 @@ interface Kept {
 
 /**
  * Likeness of episodes by term vectors with cosine (Salton's vector space model; weights are tf-idf, term
- * counts damped by a
- * logarithm). A vector is a head and a body of fixed shares, so that title and keywords weigh more than a
- * long script.
- * Queries go over the postings of the query's terms alone: linear in the documents that share a term with it.
- * Weights are laid when first asked after a change; a change of one document replaces its own alone.
+ * counts damped by a logarithm). A vector is a head and a body of fixed shares, so that title and keywords
+ * weigh more than a long script. Queries go over the postings of the query's terms alone: linear in the
+ * documents that share a term with it. Weights are laid when first asked after a change; a change of one
+ * document replaces its own alone.
  */
 export class Likeness {
   private readonly texts = new Map<Id, Kept>()

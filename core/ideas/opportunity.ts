@@ -5,8 +5,7 @@ const cut = (n: number) => Math.min(1, Math.max(0, n))
 
 /**
  * A keyword's opportunity, 0 to 100 (`engine` 7): 100 · d · (1 − c), with d = log10(1 + searches a month) /
- * 6 and
- * c = log10(1 + competing results) / 8, both cut to 0–1. Nothing while a figure is missing.
+ * 6 and c = log10(1 + competing results) / 8, both cut to 0–1. Nothing while a figure is missing.
  */
 export function opportunityOf(keyword: Pick<Keyword, 'searches' | 'competing'>): number | undefined {
   if (keyword.searches === undefined || keyword.competing === undefined) return undefined

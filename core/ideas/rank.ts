@@ -62,9 +62,8 @@ const hours = (minutes: number) =>
 
 /**
  * Ideas of a show for one slot (`engine` 7): a weighted sum of parts from 0 to 1, times 100, best first;
- * those that a hard
- * filter rules out apart, with the reason. What a topic contributes is computed once per topic: linear in
- * the ideas.
+ * those that a hard filter rules out apart, with the reason. What a topic contributes is computed once per
+ * topic: linear in the ideas.
  */
 export function rankIdeas(of: RankFor): { ranked: Ranked[]; ruled: Ruled[] } {
   const ranked: Ranked[] = []

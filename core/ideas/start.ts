@@ -55,8 +55,8 @@ export function subjectOf(title: string): string {
 
 /**
  * A start for an idea with a title: the recipe's outline filled with the premise, the points and the
- * keywords; five shapes of title;
- * two texts for posts; three hashtags. The same idea gives the same draft: no chance, no network.
+ * keywords; five shapes of title; two texts for posts; three hashtags. The same idea gives the same draft:
+ * no chance, no network.
  */
 export function startFor(of: StartFor): Start {
   const { episode, keywords, recipe } = of

@@ -121,9 +121,8 @@ export interface Shown {
 
 /**
  * Carries a view out: keeps what its condition (and `found`, the ids that full-text search found) lets
- * through, sorts, groups.
- * An episode of several topics stands in the group of its first. Sorting by hand is by the creator's own
- * order.
+ * through, sorts, groups. An episode of several topics stands in the group of its first. Sorting by hand is
+ * by the creator's own order.
  */
 export function carryOut(
   view: Pick<View, 'where' | 'sort' | 'group'>,

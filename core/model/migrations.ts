@@ -82,8 +82,8 @@ function isRow(value: unknown): value is Record<string, unknown> {
 }
 
 /**
- * Brings tables from version `from` up to `to`. Refused where they are newer than this program
- * or where a way is missing.
+ * Brings tables from version `from` up to `to`. Refused where they are newer than this program or where a
+ * way is missing.
  */
 export function migrate(
   tables: RawTables,

@@ -26,8 +26,7 @@ export const lostPrior = 0.04
 
 /**
  * The pace of some finished steps with logged minutes, the prior mixed in as if it were four more of them.
- * The spread is pooled
- * from the prior's and the seen ones' about the mixed mean.
+ * The spread is pooled from the prior's and the seen ones' about the mixed mean.
  */
 export function paceOf(steps: Iterable<Pick<Step, 'minutes' | 'logged' | 'doneAt'>>): Pace {
   const logs: number[] = []
@@ -53,8 +52,8 @@ export interface Lost {
 
 /**
  * The share of days that are lost, learnt from planned against done over the last 180 days: a day on which
- * work was laid counts as kept where any was done or worked on
- * that day, else as lost; days that were declared lost count too. The prior is mixed in as 25 more days.
+ * work was laid counts as kept where any was done or worked on that day, else as lost; days that were
+ * declared lost count too. The prior is mixed in as 25 more days.
  */
 export function lostOf(
   steps: Iterable<Pick<Step, 'blocks' | 'worked' | 'doneAt'>>,

@@ -58,8 +58,7 @@ export interface PlanFor {
 
 /**
  * How good a plan is, in order of importance (`engine` 4): weight of missed releases, late days, work off
- * its preferred day, set-up minutes,
- * and how late work ends (minute-days).
+ * its preferred day, set-up minutes, and how late work ends (minute-days).
  */
 export interface Score {
   missed: number
@@ -106,9 +105,8 @@ const sight = 28
 
 /**
  * Days on which work is laid, with what each kind costs to set up. Blocks that stay are kept where they can
- * be: one that lies before what it
- * needs, or where what it needs finds no room before it, is set aside (`broken`), since no step may come
- * before what it needs.
+ * be: one that lies before what it needs, or where what it needs finds no room before it, is set aside
+ * (`broken`), since no step may come before what it needs.
  */
 export class Ground {
   readonly days: number
@@ -267,10 +265,9 @@ export class Ground {
 
   /**
    * Lays tasks one after another, each as early as it can be (serial schedule generation). Every assignment
-   * of whole tasks to days is matched
-   * or bettered in all ends by some order, so that searching orders is enough. Where a block that stays
-   * would be passed by what it needs, what
-   * it needs is laid first. Time: tasks times days at worst.
+   * of whole tasks to days is matched or bettered in all ends by some order, so that searching orders is
+   * enough. Where a block that stays would be passed by what it needs, what it needs is laid first. Time:
+   * tasks times days at worst.
    */
   lay(way: Way): Laid {
     const laid = this.laidIn(way)
@@ -362,10 +359,9 @@ export class Ground {
 
   /**
    * Where the minutes of one task go, as early as can be; nothing where they find no room. A sitting goes
-   * whole onto a day, unless no day in
-   * sight (four weeks, or up to its release) could take it even when empty. Pieces are of half an hour at
-   * least, less only where the days
-   * leave no other way, and never so that what is left could not be laid any more.
+   * whole onto a day, unless no day in sight (four weeks, or up to its release) could take it even when
+   * empty. Pieces are of half an hour at least, less only where the days leave no other way, and never so
+   * that what is left could not be laid any more.
    */
   private piecesOf(
     i: number,

@@ -21,8 +21,8 @@ export interface LaunchStanding {
 
 /**
  * What is missing around a launch: episodes not chosen yet, not placed, going out after its end or before
- * its run-up, not likely to be in time; and open slots within
- * its run-up, by date. `open` are the open slots' dates.
+ * its run-up, not likely to be in time; and open slots within its run-up, by date. `open` are the open
+ * slots' dates.
  */
 export function launchStanding(
   launch: Launch,

@@ -78,8 +78,8 @@ export interface Load {
 
 /**
  * The work as it stands: blocks that lie in the week stay, the rest is laid round them, earliest due first,
- * after what it needs, never more
- * on a day than there is. The same rules as planning (`Ground`), without its search.
+ * after what it needs, never more on a day than there is. The same rules as planning (`Ground`), without
+ * its search.
  */
 export function layWork(of: PlanFor): Load {
   const ground = new Ground(of)

@@ -30,11 +30,9 @@ const patience = 120
 
 /**
  * A planner: a first full plan at once, then better ones for as long as it is asked. Seeded local search
- * over orders (moves of one task, of a
- * whole episode, swaps), over which releases are given up so that the others have their room, and over
- * holding batched work back to a day that
- * has its set-up already. It begins anew from another order where it finds nothing better (restarts); the
- * best plan of all is kept.
+ * over orders (moves of one task, of a whole episode, swaps), over which releases are given up so that the
+ * others have their room, and over holding batched work back to a day that has its set-up already. It
+ * begins anew from another order where it finds nothing better (restarts); the best plan of all is kept.
  */
 export class Planner {
   private readonly ground: Ground
@@ -97,9 +95,8 @@ export class Planner {
 
   /**
    * Gives releases up one by one while some are missed: of those up to the first that is missed the one
-   * with the most work for its weight, so
-   * that the room it took goes to the others (Moore and Hodgson's rule for the fewest late jobs, by
-   * episodes).
+   * with the most work for its weight, so that the room it took goes to the others (Moore and Hodgson's
+   * rule for the fewest late jobs, by episodes).
    */
   private giveUp(): void {
     const workOf = new Map<Id, { work: number; release: string; weight: number }>()

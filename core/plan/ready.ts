@@ -39,8 +39,8 @@ export interface Ahead {
 
 /**
  * How far ahead a show is. `slots` are those to come, in order; `spares` fill the first holes, each once,
- * the one that goes stale first before
- * others. Slots of live episodes neither count nor break the row. Linear in slots times spares.
+ * the one that goes stale first before others. Slots of live episodes neither count nor break the row.
+ * Linear in slots times spares.
  */
 export function aheadOf(
   slots: readonly NextSlot[],

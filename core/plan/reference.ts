@@ -3,8 +3,8 @@ import { isBetter, type PlanFor, type Score } from './ground'
 
 /**
  * The best score of every assignment of whole tasks to days, or to none, tried one by one: what the planner
- * is held against on small cases.
- * Tasks are taken as sittings, pinned ones stay on their day whole; exponential in tasks.
+ * is held against on small cases. Tasks are taken as sittings, pinned ones stay on their day whole;
+ * exponential in tasks.
  */
 export function bestByTrying(of: PlanFor): Score {
   const { tasks, minutes, setup } = of

@@ -26,8 +26,7 @@ export interface Working {
 
 /**
  * The hours of days as planning sees them, from the records at a moment: the week's, less what standing
- * work and busy time take, less what
- * was worked on a day already.
+ * work and busy time take, less what was worked on a day already.
  */
 export function hoursIn(
   records: Pick<Records, 'settings' | 'standing' | 'busy' | 'steps' | 'shows'>,

@@ -3,9 +3,8 @@ const step = 15
 
 /**
  * A wished sum of minutes over the days that have hours, in quarters of an hour, in the proportions they
- * have now; the quarters that rounding
- * leaves go to the days that lost most by it (largest remainder), so that the sum is the one that was
- * wished, to a quarter of an hour.
+ * have now; the quarters that rounding leaves go to the days that lost most by it (largest remainder), so
+ * that the sum is the one that was wished, to a quarter of an hour.
  */
 export function spreadHours(days: readonly number[], wanted: number): number[] {
   const sum = days.reduce((a, b) => a + b, 0)

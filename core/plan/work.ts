@@ -33,12 +33,10 @@ export function isOthers(step: StepState['step']): boolean {
 
 /**
  * The open work of episodes as tasks: all of those with a release, and of those without one what lies in
- * the week, with what it needs. What
- * another does, or is waited for, takes none of the creator's minutes, yet what needs it does not come
- * before it is expected. A release that
- * has passed without an answer is missed already: its work presses by its due dates alone. Sponsored
- * releases weigh three ordinary ones, each
- * step of priority one more. `now` is in ms since 1970.
+ * the week, with what it needs. What another does, or is waited for, takes none of the creator's minutes,
+ * yet what needs it does not come before it is expected. A release that has passed without an answer is
+ * missed already: its work presses by its due dates alone. Sponsored releases weigh three ordinary ones,
+ * each step of priority one more. `now` is in ms since 1970.
  */
 export function openWork(work: readonly InWork[], today: Day, now: number): OpenWork {
   const open: OpenWork = { tasks: [], waits: new Map(), laid: [] }

@@ -6,8 +6,8 @@ export type WorkedOf = Pick<Step, 'worked' | 'doneAt' | 'logged' | 'minutes' | '
 
 /**
  * Minutes that were worked on a step, by day in the creator's zone: what was timed or typed; a step that
- * was ticked and never timed counts
- * with its estimate on the day of its tick, since its time has gone all the same.
+ * was ticked and never timed counts with its estimate on the day of its tick, since its time has gone all
+ * the same.
  */
 export function workedByDay(step: WorkedOf, zone: Zone): ReadonlyMap<Day, number> {
   const days = new Map<Day, number>()

@@ -31,9 +31,8 @@ const owner = (who: string | undefined) => (who === undefined || who === 'me' ? 
 
 /**
  * What a changed recipe would change in one episode in work: lines it lacks, open steps whose line changed
- * since they were made (or since that change was
- * taken or left), and open steps whose line is gone. What was taken or left is not offered again, so that
- * taking twice doubles nothing.
+ * since they were made (or since that change was taken or left), and open steps whose line is gone. What
+ * was taken or left is not offered again, so that taking twice doubles nothing.
  */
 export function differencesOf(recipe: Recipe, episode: Episode, steps: readonly Step[]): Difference[] {
   const left = new Set(episode.left)

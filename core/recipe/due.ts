@@ -39,12 +39,10 @@ export interface Dated extends Needing {
 
 /**
  * Due dates by step id, counted back from the release's local date (`engine` 2): a lead is in calendar
- * days, a due date the
- * latest working day on or before it; steps after release go the other way; a lead may refer to another
- * step; then, in
- * reverse order of needs, a step is due no later than any that depends on it. Steps after release press on
- * nobody before it.
- * A lead on another step that is missing, or that refers in a circle, counts from the release itself.
+ * days, a due date the latest working day on or before it; steps after release go the other way; a lead may
+ * refer to another step; then, in reverse order of needs, a step is due no later than any that depends on
+ * it. Steps after release press on nobody before it. A lead on another step that is missing, or that refers
+ * in a circle, counts from the release itself.
  */
 export function dueDates(steps: readonly Dated[], release: Day, works: WorkingDays): Map<Id, Day> {
   const order = inOrder(steps)

@@ -304,8 +304,8 @@ export function lampOf(steps: readonly StepState[], parts: readonly PartState[],
 
 /**
  * Share done: by minutes of the required steps, and for parts that no step of the stage carries, a part
- * counting as a step.
- * Chapters don't count towards it: the program makes them by itself, so they say nothing about work begun.
+ * counting as a step. Chapters don't count towards it: the program makes them by itself, so they say
+ * nothing about work begun.
  */
 function shareOf(steps: readonly StepState[], parts: readonly PartState[]): number {
   const carried = new Set(steps.map((s) => s.step.part))

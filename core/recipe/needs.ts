@@ -11,8 +11,7 @@ export interface Needing {
 /**
  * Steps in an order in which each stands after what it needs, keeping the given order where it can
  * (depth-first, as in Cormen et al. 22.4; time linear in steps and needs). Needs that name no step are
- * passed over.
- * Refused with the cycle named where there is one.
+ * passed over. Refused with the cycle named where there is one.
  */
 export function inOrder<T extends Needing>(steps: readonly T[]): Result<T[]> {
   const byId = new Map(steps.map((s) => [s.id, s]))
@@ -58,9 +57,8 @@ interface Staged {
 
 /**
  * What each step needs, by its id: what it says itself, and where a stage of the creator's own builds on
- * another one (or another one on it),
- * the required steps of that stage. A stage without such steps hands on those of the stages that it builds
- * on.
+ * another one (or another one on it), the required steps of that stage. A stage without such steps hands on
+ * those of the stages that it builds on.
  */
 export function needsByStages(steps: readonly Staged[], stages: readonly Stage[]): Map<Id, Id[]> {
   const byId = new Map(stages.map((s) => [s.id, s]))

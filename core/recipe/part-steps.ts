@@ -92,9 +92,8 @@ export interface PartStepOf {
 
 /**
  * The step that brings a part which an outlet requires and no step of the recipe brings. It is derived, due
- * with the release's stage, and
- * completes itself when the part is there; it becomes a record only when something is written of it (a
- * timer, a day).
+ * with the release's stage, and completes itself when the part is there; it becomes a record only when
+ * something is written of it (a timer, a day).
  */
 export function partStep(part: Part, of: PartStepOf): Step {
   const stage = stageOf(of.recipe)

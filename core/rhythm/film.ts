@@ -4,8 +4,7 @@ import { releaseOf, slotsOf, type Slot } from './slots'
 
 /**
  * One frame of a show's film: it reaches from the day after the release before (`from`) to its own release
- * day (`to`),
- * both as day numbers, both included.
+ * day (`to`), both as day numbers, both included.
  */
 export interface Frame {
   kind: 'exposed' | 'filled' | 'open' | 'skipped'
@@ -21,9 +20,9 @@ export interface Frame {
 }
 
 /**
- * The frames of a show whose releases lie between two dates, in the order of release: past releases exposed,
- * slots still to come filled, open or skipped. An episode that is overdue keeps its frame until it is
- * answered for.
+ * The frames of a show whose releases lie between two dates, in the order of release: past releases
+ * exposed, slots still to come filled, open or skipped. An episode that is overdue keeps its frame until it
+ * is answered for.
  */
 export function framesOf(show: Show, episodes: Iterable<Episode>, from: Day, to: Day, now: number): Frame[] {
   const first = dayNumber(from)

@@ -23,8 +23,8 @@ export function slotKey(show: Id, original: Day): string {
 }
 
 /**
- * A show's slots whose original dates lie from one local date to another, both included, by moment.
- * The clock time stays the same across clock changes of the show's zone.
+ * A show's slots whose original dates lie from one local date to another, both included, by moment. The
+ * clock time stays the same across clock changes of the show's zone.
  */
 export function slotsOf(show: Show, from: Day, to: Day): readonly Slot[] {
   const known = expanded.get(show) ?? new Map<string, readonly Slot[]>()
@@ -114,8 +114,8 @@ export function openSlots(show: Show, episodes: Iterable<Episode>, now: number, 
 }
 
 /**
- * What a change of rhythm would do: the unreleased episodes whose slot the new rhythm does not yield.
- * None of them may be dropped silently; they are handed back to be placed again.
+ * What a change of rhythm would do: the unreleased episodes whose slot the new rhythm does not yield. None
+ * of them may be dropped silently; they are handed back to be placed again.
  */
 export function displacedBy(show: Show, changed: Show, episodes: Iterable<Episode>): Episode[] {
   const placed = [...filledSlots(show, episodes)].filter(([, e]) => e.phase.name !== 'released')

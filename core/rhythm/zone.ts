@@ -5,8 +5,8 @@ import { dayOf, daysBetween } from './days'
 const instants = new Map<string, number>()
 
 /**
- * The moment, in ms since 1970, at which a clock in `zone` shows this date and time.
- * A time skipped by a clock change is taken as that much later, a doubled one as its first (RFC 5545, 3.3.5).
+ * The moment, in ms since 1970, at which a clock in `zone` shows this date and time. A time skipped by a
+ * clock change is taken as that much later, a doubled one as its first (RFC 5545, 3.3.5).
  */
 export function momentAt(day: Day, time: ClockTime, zone: Zone): number {
   const key = `${day}T${time}[${zone}]`

@@ -39,8 +39,7 @@ function rising(all: readonly Chapter[], length: number | undefined): Pick<Chapt
 
 /**
  * The chapters of an episode. Sections whose start was typed at the edit give exact ones; while none was
- * typed, the script's
- * estimated starts, scaled to the edit's real length where that is known.
+ * typed, the script's estimated starts, scaled to the edit's real length where that is known.
  */
 export function chaptersOf(script: Script | undefined, cut: Cut, pace: Pace): Chapters {
   if (!script) return { from: 'nothing', list: [], left: [] }

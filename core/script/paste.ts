@@ -5,8 +5,7 @@ export type NewId = () => string
 
 /**
  * Plain text as beats: paragraphs parted by blank lines, or by single line breaks where there is no blank
- * one.
- * Text in the same delivery as given. White space at the ends is dropped; nothing else is changed.
+ * one. Text in the same delivery as given. White space at the ends is dropped; nothing else is changed.
  */
 export function beatsFrom(text: string, delivery: Beat['delivery'], id: NewId): Beat[] {
   const clean = text.replace(/\r\n?/g, '\n').trim()
@@ -20,8 +19,7 @@ export function beatsFrom(text: string, delivery: Beat['delivery'], id: NewId): 
 
 /**
  * A whole pasted script as sections: lines that begin with `#` (Markdown) or stand alone in capitals are
- * titles.
- * Text before the first title goes under `first`. A text without titles is one section.
+ * titles. Text before the first title goes under `first`. A text without titles is one section.
  */
 export function sectionsFrom(text: string, first: string, id: NewId): Section[] {
   const sections: Section[] = []

@@ -20,9 +20,8 @@ export function sayMinutes(minutes: number): string {
 
 /**
  * Reads a time into seconds: `m:ss`, `h:mm:ss`, `1m20`, `9 min`, `1h02m05s`, `1h30` and `2 h 10` (hours and
- * minutes), or plain seconds. All
- * that the program writes it reads. Refused where it is no time, or seconds or minutes pass 59 behind
- * something larger.
+ * minutes), or plain seconds. All that the program writes it reads. Refused where it is no time, or seconds
+ * or minutes pass 59 behind something larger.
  */
 export function readTime(text: string): Result<number> {
   const given = text.trim().toLowerCase()

@@ -30,9 +30,8 @@ export function countWords(text: string): number {
 
 /**
  * How many sentence ends a text has: stops, questions and calls before a space, a quote or the end; those
- * of scripts that write no
- * space behind them (Chinese, Japanese) wherever they stand, and those of Arabic, Urdu, Devanagari,
- * Armenian, Ethiopic and Khmer.
+ * of scripts that write no space behind them (Chinese, Japanese) wherever they stand, and those of Arabic,
+ * Urdu, Devanagari, Armenian, Ethiopic and Khmer.
  */
 export function countSentenceEnds(text: string): number {
   return text.match(/[.!?…]+(?=["'”’)»]*(\s|$))|[。！？｡．؟۔।॥։።៕᙮]+/gu)?.length ?? 0

@@ -44,9 +44,8 @@ async function imageOf(blob: Blob): Promise<HTMLImageElement> {
 
 /**
  * A picture at 1280 × 720 as a file type: it fills the frame, what is too wide or too high is cut evenly;
- * one that is
- * nearly square (a cover) stands whole on a dark ground. JPEG is made lighter until it has at most `most`
- * bytes.
+ * one that is nearly square (a cover) stands whole on a dark ground. JPEG is made lighter until it has at
+ * most `most` bytes.
  */
 export async function renderPicture(
   bytes: Uint8Array,

@@ -25,8 +25,7 @@ export interface Said {
 
 /**
  * Says what putting an episode on another slot would do: its new due date, who is pushed, what is not
- * honoured or stale, and (a moment after the hand rests) the outlook
- * before and after of all that moves.
+ * honoured or stale, and (a moment after the hand rests) the outlook before and after of all that moves.
  */
 export function useCarrying(): {
   said: Said
