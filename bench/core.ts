@@ -4,7 +4,7 @@ import { Likeness } from '@core/ideas/likeness'
 import { LibraryIndex, textOfScript } from '@core/ideas/library-index'
 import { rankIdeas } from '@core/ideas/rank'
 import { carryOut } from '@core/ideas/viewing'
-import { freshWeights } from '@core/model'
+import { freshWeights } from '@core/records'
 import { forecast } from '@core/plan/forecast'
 import { layWork, minutesAhead, planFor } from '@core/plan/load'
 import { Planner, type Task } from '@core/plan/planner'
@@ -23,7 +23,7 @@ import { line, middle } from './measure'
 const { whole } = largeWorld(exampleNow, () => undefined)
 const { shows, recipes, outlets, episodes, steps, scripts, settings } = whole.tables
 const works = workingDays(settings[0] ?? { hours: [], daysOff: [] })
-const byEpisode = new Map<string, typeof steps>()
+const byEpisode = new Map<string, (typeof steps)[number][]>()
 for (const s of steps) (byEpisode.get(s.episode) ?? byEpisode.set(s.episode, []).get(s.episode))?.push(s)
 const script = new Map(scripts.map((s) => [s.id, s]))
 const all = episodes

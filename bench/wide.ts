@@ -1,6 +1,6 @@
 import { demoWorld } from '../demo/world'
 import { writeBackup, type Whole } from '../core/formats/backup'
-import type { Episode, Step } from '../core/model'
+import type { Episode, Step } from '../core/records'
 import { addDays } from '../core/rhythm/days'
 import { dayAt } from '../core/rhythm/zone'
 

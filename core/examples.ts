@@ -11,7 +11,7 @@ import {
   type Script,
   type Show,
   type Step,
-} from './model'
+} from './records'
 import { fullRecipe, smallRecipe } from './recipe/starters'
 import type { Result } from './result'
 

@@ -1,4 +1,4 @@
-import type { Day, Idea, IdeaStanding, Keyword, Nature } from '@core/model'
+import type { Day, Idea, IdeaStanding, Keyword, Nature } from '@core/records'
 import { addDays } from '@core/rhythm/days'
 import type { Motif } from './titles'
 

@@ -1,4 +1,4 @@
-import type { Beat, Cue, Recipe, Script } from '@core/model'
+import type { Beat, Cue, Recipe, Script } from '@core/records'
 import type { Chance } from './chance'
 import type { Subject } from './titles'
 

@@ -1,5 +1,5 @@
 import { exampleNow } from '@core/examples'
-import { schemas, tableNames } from '@core/model'
+import { tables as registry, tableNames } from '@core/records'
 import { workingDays } from '@core/recipe/due'
 import { standingOf } from '@core/recipe/lamps'
 import { numbersOf } from '@core/rhythm/numbering'
@@ -19,7 +19,8 @@ const show = (id: string) => {
 describe('the demo world', () => {
   test('fits the schemas, every record of it', () => {
     for (const name of tableNames)
-      for (const row of tables[name]) expect(schemas[name].safeParse(row).error?.issues ?? []).toEqual([])
+      for (const row of tables[name])
+        expect(registry[name].schema.safeParse(row).error?.issues ?? []).toEqual([])
   })
 
   test('has what the design asks for', () => {

@@ -12,7 +12,7 @@ import {
   type Show,
   type Standing,
   type Step,
-} from '@core/model'
+} from '@core/records'
 import { freshSettings } from '@core/commands/settings'
 import { firstOutlet } from '@core/commands/shows'
 import { stepsToAdd } from '@core/recipe/apply'

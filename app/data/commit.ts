@@ -1,5 +1,5 @@
 import type { Change, Done } from '@core/commands/change'
-import { tableNames, type Episode } from '@core/model'
+import { tableNames, type Episode } from '@core/records'
 import { now } from './clock'
 import type { Store } from './database'
 import { writeLine } from './journal'
@@ -110,7 +110,8 @@ async function onTheirSlots(store: Store, changes: readonly Change[]): Promise<E
   )
   if (placed.length === 0) return []
   const own = new Set(changes.map((c) => c.id))
-  return store.episodes
+  return store
+    .rows('episodes')
     .where('phase.name')
     .equals('work')
     .filter((e) => !own.has(e.id) && placed.some((p) => p.show === e.show && same(p.place, e.place)))

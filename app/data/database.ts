@@ -1,7 +1,8 @@
 import Dexie, { type Table } from 'dexie'
 import type { FileRecord } from '@core/commands/change'
+import { schemaVersion } from '@core/records/migrations'
 import type { Aside } from '@core/formats/backup'
-import type { JournalLine, RecordOf, TableName } from '@core/model'
+import { tableNames, tables, type JournalLine, type RecordOf, type TableName } from '@core/records'
 
 /** A remark about the store itself, such as the schema's version. */
 export interface Meta {
@@ -9,23 +10,25 @@ export interface Meta {
   value: string | number
 }
 
+/** The store's own version: it rises when tables or indices come. */
+const storeVersion = Math.max(4, schemaVersion)
+
+/** The version of the store in which a table came; it was one behind the records' once. */
+function since(name: TableName): number {
+  return tables[name].since === 4 ? 3 : tables[name].since
+}
+
+/** What a store holds beside the tables of records. */
+const besides: Readonly<Record<number, Record<string, string>>> = {
+  1: { journal: 'seq, *about', files: 'id', meta: 'key' },
+  4: { aside: 'key' },
+}
+
 /**
- * The browser's store of one world. Tables hold records of `core/model` as they are; `files` the bytes of
+ * The browser's store of one world. Tables hold records of `core/records` as they are; `files` the bytes of
  * pictures.
  */
 export class Store extends Dexie {
-  declare shows: Table<RecordOf<'shows'>, string>
-  declare outlets: Table<RecordOf<'outlets'>, string>
-  declare recipes: Table<RecordOf<'recipes'>, string>
-  declare episodes: Table<RecordOf<'episodes'>, string>
-  declare steps: Table<RecordOf<'steps'>, string>
-  declare scripts: Table<RecordOf<'scripts'>, string>
-  declare keywords: Table<RecordOf<'keywords'>, string>
-  declare settings: Table<RecordOf<'settings'>, string>
-  declare standing: Table<RecordOf<'standing'>, string>
-  declare busy: Table<RecordOf<'busy'>, string>
-  declare reservations: Table<RecordOf<'reservations'>, string>
-  declare launches: Table<RecordOf<'launches'>, string>
   declare journal: Table<JournalLine, number>
   declare files: Table<FileRecord, string>
   declare meta: Table<Meta, string>
@@ -33,25 +36,22 @@ export class Store extends Dexie {
 
   constructor(name: string) {
     super(name, { chromeTransactionDurability: 'strict' })
-    this.version(1).stores({
-      shows: 'id',
-      outlets: 'id',
-      recipes: 'id',
-      episodes: 'id, phase.name',
-      steps: 'id, episode',
-      scripts: 'id',
-      settings: 'id',
-      journal: 'seq, *about',
-      files: 'id',
-      meta: 'key',
-    })
-    this.version(2).stores({ keywords: 'id, show' })
-    this.version(3).stores({ standing: 'id', busy: 'id', reservations: 'id', launches: 'id' })
-    this.version(4).stores({ aside: 'key' })
+    for (let version = 1; version <= storeVersion; version++)
+      this.version(version).stores({
+        ...Object.fromEntries(
+          tableNames.flatMap((name) => (since(name) === version ? [[name, tables[name].index]] : [])),
+        ),
+        ...besides[version],
+      })
   }
 
-  /** The table of a record type, for code that goes over all of them. */
-  rows(name: TableName): Table<unknown, string> {
+  /** The table of a kind of record. */
+  rows<T extends TableName>(name: T): Table<RecordOf<T>, string> {
+    return this.table(name)
+  }
+
+  /** The same with its rows as they are, not yet looked at. */
+  raw(name: TableName): Table<unknown, string> {
     return this.table(name)
   }
 }

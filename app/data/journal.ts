@@ -1,6 +1,6 @@
 import type { Table } from 'dexie'
 import { merged } from '@core/commands/change'
-import type { Change, JournalLine } from '@core/model'
+import type { Change, JournalLine } from '@core/records'
 
 /** How many of the last lines keep what undo needs; older ones keep their sentence. */
 const undoable = 200

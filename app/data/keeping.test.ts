@@ -77,7 +77,7 @@ describe('pages that hear nothing of each other', () => {
       pages.map((p, i) => p.library.perform(markReleased, { episode: at(ids, i) }).then(valueOf)),
     )
     const first = pages[0].library
-    const numbers = (await first.store.episodes.toArray()).map((e) => e.number)
+    const numbers = (await first.store.rows('episodes').toArray()).map((e) => e.number)
     expect(new Set(numbers).size).toBe(3)
     await first.check()
     expect([...first.records.episodes.values()].map((e) => e.phase.name)).toEqual([
@@ -101,7 +101,7 @@ describe('pages that hear nothing of each other', () => {
     }
     valueOf(await write(a, { takeaway: 'You can' }))
     valueOf(await write(b, { description: 'Words' }))
-    expect((await a.library.store.episodes.get(at(ids, 0)))?.brief).toMatchObject({
+    expect((await a.library.store.rows('episodes').get(at(ids, 0)))?.brief).toMatchObject({
       takeaway: 'You can',
       description: 'Words',
     })
@@ -113,7 +113,7 @@ describe('pages that hear nothing of each other', () => {
     const b = await page(name, true)
     b.library.records = { ...b.library.records, scripts: new Map() }
     const stored = exampleScript({ Hook: ['Mine.'] }, out)
-    await library.store.scripts.put(stored)
+    await library.store.rows('scripts').put(stored)
     expect(
       refusalOf(
         await b.library.perform(writeScript, {
@@ -122,21 +122,21 @@ describe('pages that hear nothing of each other', () => {
         }),
       ),
     ).toMatch(/more here than this page had read/)
-    expect((await library.store.scripts.get(out))?.sections[0]?.title).toBe('Hook')
+    expect((await library.store.rows('scripts').get(out))?.sections[0]?.title).toBe('Hook')
   })
 })
 
 test('an episode that was not read at the start and is changed from a list is read whole before it is shown', async () => {
   const { name, ids, library, show } = await begun()
   const idea = valueOf(await library.perform(jotIdea, { show: show.id, line: 'Oars' })).about[0] ?? ''
-  await library.store.scripts.put(exampleScript({ Hook: ['There.'] }, idea))
+  await library.store.rows('scripts').put(exampleScript({ Hook: ['There.'] }, idea))
   const later = await page(name, true)
   expect(later.library.isLoaded(idea)).toBe(false)
   valueOf(
     await later.library.perform(writeEpisode, { episode: at(ids, 0), typed: { topics: ['x'] }, what: 'it' }),
   )
   const changed = later.library.records.episodes.get(idea)
-  if (changed) await later.library.store.episodes.put({ ...changed, note: 'changed elsewhere' })
+  if (changed) await later.library.store.rows('episodes').put({ ...changed, note: 'changed elsewhere' })
   await later.library.ensure([idea])
   expect(later.library.records.scripts.get(idea)?.sections).toHaveLength(1)
 })
@@ -148,7 +148,7 @@ test('a burst of writes is stored in one go, in its order', async () => {
   )
   const lines = done.map((d) => valueOf(d).line ?? 0)
   expect([...lines].sort((a, b) => a - b)).toEqual(lines)
-  expect(await library.store.episodes.count()).toBe(43)
+  expect(await library.store.rows('episodes').count()).toBe(43)
 })
 
 describe('taking back', () => {
@@ -240,11 +240,11 @@ test('a store that was emptied under the page is noticed; what the page holds is
   })
   expect(refusalOf(refused)).toMatch(/has emptied Lamp Reel’s store/)
   expect(troubles.at(-1)?.path).toBe('gone')
-  expect(await library.store.episodes.count()).toBe(0)
+  expect(await library.store.rows('episodes').count()).toBe(0)
   const other = await page(`keeping ${++n}`, true)
   valueOf(await restoreInto(other.library, backupOfMemory(library)))
   expect(other.library.records.episodes.size).toBe(3)
   valueOf(await putBack(library))
-  expect(await library.store.episodes.count()).toBe(3)
+  expect(await library.store.rows('episodes').count()).toBe(3)
   expect(library.records.steps.size).toBe(9)
 })

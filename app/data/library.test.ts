@@ -73,8 +73,8 @@ describe('the write path', () => {
     const kept = library.perform(placeOnSlot, { episode: idea, day: slot })
     expect(library.records.episodes.get(idea)?.place).toEqual({ on: 'slot', day: slot })
     await kept
-    expect((await library.store.episodes.get(idea))?.place).toEqual({ on: 'slot', day: slot })
-    expect(await library.store.steps.where('episode').equals(idea).count()).toBe(3)
+    expect((await library.store.rows('episodes').get(idea))?.place).toEqual({ on: 'slot', day: slot })
+    expect(await library.store.rows('steps').where('episode').equals(idea).count()).toBe(3)
     expect((await library.history(idea)).map((l) => l.sentence)).toEqual([
       expect.stringMatching(/^Put “Steaming oak ribs” on/),
       'Kept the idea “Steaming oak ribs”',
@@ -115,7 +115,7 @@ describe('the write path', () => {
       void library.perform(writeEpisode, { episode: idea, typed: { note }, what: 'the note' })
     await library.settled()
     await library.perform(writeEpisode, { episode: idea, typed: { note: 'abcd' }, what: 'the note' })
-    expect((await library.store.episodes.get(idea))?.note).toBe('abcd')
+    expect((await library.store.rows('episodes').get(idea))?.note).toBe('abcd')
     expect((await library.history(idea)).filter((l) => l.sentence === 'Changed the note')).toHaveLength(1)
     valueOf(await library.turn('undo'))
     expect(library.records.episodes.get(idea)?.note).toBe('')
@@ -196,7 +196,7 @@ describe('two tabs', () => {
       one.perform(writeEpisode, { episode: idea, typed: { note: 'a note' }, what: 'the note' }),
       two.perform(writeEpisode, { episode: idea, typed: { tags: ['oak'] }, what: 'the tags' }),
     ])
-    expect(await one.store.episodes.get(idea)).toMatchObject({ note: 'a note', tags: ['oak'] })
+    expect(await one.store.rows('episodes').get(idea)).toMatchObject({ note: 'a note', tags: ['oak'] })
     await until(
       () =>
         one.records.episodes.get(idea)?.tags.length === 1 &&
@@ -213,7 +213,7 @@ describe('two tabs', () => {
       one.perform(placeOnSlot, { episode: idea, day: slot }),
       two.perform(placeOnSlot, { episode: other, day: slot }),
     ])
-    const placed = (await one.store.episodes.toArray()).filter((e) => e.place.on === 'slot')
+    const placed = (await one.store.rows('episodes').toArray()).filter((e) => e.place.on === 'slot')
     expect(placed).toHaveLength(1)
     expect(results.filter((r) => r.ok)).toHaveLength(1)
     expect(troubles).toEqual([])
@@ -235,7 +235,7 @@ describe('when the browser does not store', () => {
     expect(refusalOf(result)).toMatch(/no room left/)
     expect(troubles).toHaveLength(1)
     expect(library.records.episodes.get(idea)?.note).toBe('')
-    expect((await library.store.episodes.get(idea))?.note).toBe('')
+    expect((await library.store.rows('episodes').get(idea))?.note).toBe('')
   })
 
   test('what was waiting behind it is taken back too, and trouble is said once', async () => {
@@ -250,7 +250,7 @@ describe('when the browser does not store', () => {
     put.mockRestore()
     expect(results.map((r) => r.ok)).toEqual([false, false])
     expect(troubles).toHaveLength(1)
-    expect(library.records.episodes.get(idea)).toEqual(await library.store.episodes.get(idea))
+    expect(library.records.episodes.get(idea)).toEqual(await library.store.rows('episodes').get(idea))
     expect(library.records.episodes.get(idea)).toMatchObject({ note: '', tags: [] })
   })
 
@@ -315,7 +315,9 @@ describe('the whole', () => {
 test('steps and scripts of ended work are read when they are asked for', async () => {
   const { library, idea, slot } = await begun('late')
   await library.perform(placeOnSlot, { episode: idea, day: slot })
-  await library.store.episodes.update(idea, { phase: { name: 'released', at: '2026-01-01T00:00:00.000Z' } })
+  await library.store
+    .rows('episodes')
+    .update(idea, { phase: { name: 'released', at: '2026-01-01T00:00:00.000Z' } })
   const { library: later } = await tab('late')
   expect(later.records.steps.size).toBe(0)
   await later.ensure([idea])

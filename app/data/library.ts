@@ -1,15 +1,18 @@
-import {
-  applied,
-  checked,
-  inverse,
-  merged,
-  type Change,
-  type Command,
-  type Done,
-} from '@core/commands/change'
+import { applied, checked, inverse, merged, type Command, type Done } from '@core/commands/change'
 import { withFollowOns } from '@core/commands/follow'
-import { emptyRecords, tableNames, type Id, type JournalLine, type Records, type Step } from '@core/model'
-import { migrate, schemaVersion } from '@core/model/migrations'
+import {
+  byId,
+  emptyRecords,
+  recordsOf,
+  tableNames,
+  type Change,
+  type Id,
+  type JournalLine,
+  type Records,
+  type Step,
+  type TableName,
+} from '@core/records'
+import { migrate, schemaVersion } from '@core/records/migrations'
 import { fine, refused, type Problem, type Result } from '@core/result'
 import { upheld } from '@core/commands/uphold'
 import type { Aside } from '@core/formats/backup'
@@ -136,20 +139,7 @@ export class Library {
     this.loaded.clear()
     for (const id of read.loaded) this.loaded.add(id)
     this.seen = read.rev
-    this.records = {
-      shows: byId(rows.shows),
-      outlets: byId(rows.outlets),
-      recipes: byId(rows.recipes),
-      episodes: byId(rows.episodes),
-      keywords: byId(rows.keywords),
-      settings: byId(rows.settings),
-      standing: byId(rows.standing),
-      busy: byId(rows.busy),
-      reservations: byId(rows.reservations),
-      launches: byId(rows.launches),
-      steps: byId(rows.steps),
-      scripts: byId(rows.scripts),
-    }
+    this.records = recordsOf(rows)
     this.watcher.changed()
     this.watcher.aside?.(aside)
     if (read.later.length > 0) void this.lookLater(read.later)
@@ -214,7 +204,8 @@ export class Library {
 
   /** The steps of some episodes, read without bringing them into the records: what past work taught. */
   async stepsOf(ids: readonly Id[]): Promise<Step[]> {
-    return this.store.steps
+    return this.store
+      .rows('steps')
       .where('episode')
       .anyOf([...ids])
       .toArray()
@@ -534,37 +525,7 @@ export class Library {
     }
   }
 
-  private async stored(change: Change): Promise<Change> {
-    const { store } = this
-    switch (change.table) {
-      case 'shows':
-        return { ...change, after: await store.shows.get(change.id) }
-      case 'outlets':
-        return { ...change, after: await store.outlets.get(change.id) }
-      case 'recipes':
-        return { ...change, after: await store.recipes.get(change.id) }
-      case 'episodes':
-        return { ...change, after: await store.episodes.get(change.id) }
-      case 'steps':
-        return { ...change, after: await store.steps.get(change.id) }
-      case 'scripts':
-        return { ...change, after: await store.scripts.get(change.id) }
-      case 'keywords':
-        return { ...change, after: await store.keywords.get(change.id) }
-      case 'settings':
-        return { ...change, after: await store.settings.get(change.id) }
-      case 'standing':
-        return { ...change, after: await store.standing.get(change.id) }
-      case 'busy':
-        return { ...change, after: await store.busy.get(change.id) }
-      case 'reservations':
-        return { ...change, after: await store.reservations.get(change.id) }
-      case 'launches':
-        return { ...change, after: await store.launches.get(change.id) }
-    }
+  private async stored<T extends TableName>(change: Change<T>): Promise<Change<T>> {
+    return { ...change, after: await this.store.rows(change.table).get(change.id) }
   }
-}
-
-function byId<R extends { id: string }>(rows: readonly R[]): Map<string, R> {
-  return new Map(rows.map((r) => [r.id, r]))
 }

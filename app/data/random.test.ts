@@ -7,7 +7,7 @@ import { startWork } from '@core/commands/schedule'
 import { commandNames, doDeed } from '@core/commands/random-deeds'
 import { valueOf } from '@core/examples'
 import { faultsOf } from '@core/formats/whole-check'
-import { tableNames } from '@core/model'
+import { tableNames } from '@core/records'
 import { Library } from './library'
 import { backupOf, restoreInto, wholeOf } from './whole'
 

@@ -1,7 +1,14 @@
-import type { ZodType } from 'zod'
-import { deepest, faultsOf, nestedBeyond, type Rows } from '@core/formats/whole-check'
+import { deepest, faultsOf, nestedBeyond } from '@core/formats/whole-check'
 import type { Aside } from '@core/formats/backup'
-import { schemas, tableNames, type Id, type RecordOf, type TableName } from '@core/model'
+import {
+  rowsFrom,
+  tableNames,
+  tables,
+  type Id,
+  type RecordOf,
+  type Rows,
+  type TableName,
+} from '@core/records'
 import { now } from './clock'
 import { revisionOf } from './commit'
 import type { Store } from './database'
@@ -51,11 +58,9 @@ export function asideOf(table: TableName, row: unknown, why: string, i = 0): Asi
   return { key: `${table}/${typeof id === 'string' ? id : `row ${i + 1}`}`, table, why, at: now(), row }
 }
 
-const readers: { readonly [T in TableName]: ZodType<RecordOf<T>> } = schemas
-
 /** Reads one record by its table's schema: the record, or what is wrong with it. */
 export function readerOf<T extends TableName>(table: T): (row: unknown) => RecordOf<T> | string {
-  const schema: ZodType<RecordOf<T>> = readers[table]
+  const { schema } = tables[table]
   // The record as it is stored, not as the schema hands it on, so that what is written compares with it.
   const fits = (row: unknown): row is RecordOf<T> => schema.safeParse(row).success
   return (row) => {
@@ -70,38 +75,36 @@ export async function readStore(store: Store): Promise<Read> {
   return store.transaction('r', store.tables, async () => {
     const rev = await revisionOf(store)
     const aside: Aside[] = []
-    const take = async <T extends TableName>(table: T, raw?: readonly unknown[]): Promise<RecordOf<T>[]> => {
-      const read = checkedRows(table, raw ?? (await store.rows(table).toArray()), readerOf(table))
+    const raw = new Map<TableName, readonly unknown[]>()
+    for (const name of tableNames) if (!ofEpisodes.has(name)) raw.set(name, await store.raw(name).toArray())
+    const all = raw.get('episodes') ?? []
+    const from = new Date(now() - lately * 86_400_000).toISOString()
+    const large = all.length > atOnce
+    const unchecked = large ? all.filter((e): e is RecordOf<'episodes'> => !isNeeded(e, from)) : []
+    if (large)
+      raw.set(
+        'episodes',
+        all.filter((e) => isNeeded(e, from)),
+      )
+    const take = <T extends TableName>(table: T): RecordOf<T>[] => {
+      const read = checkedRows(table, raw.get(table) ?? [], readerOf(table))
       aside.push(...read.aside)
       return read.rows
     }
-    const all: unknown[] = await store.rows('episodes').toArray()
-    const from = new Date(now() - lately * 86_400_000).toISOString()
-    const large = all.length > atOnce
-    const needed = all.filter((e) => !large || isNeeded(e, from))
-    const episodes = await take('episodes', needed)
-    const unchecked = large ? all.filter((e): e is RecordOf<'episodes'> => !isNeeded(e, from)) : []
+    const episodes = take('episodes')
     const loaded = episodes.filter((e) => isNeeded(e, from)).map((e) => e.id)
-    const rows: Rows = {
-      shows: await take('shows'),
-      outlets: await take('outlets'),
-      recipes: await take('recipes'),
-      episodes: [...episodes, ...unchecked],
-      keywords: await take('keywords'),
-      settings: await take('settings'),
-      standing: await take('standing'),
-      busy: await take('busy'),
-      reservations: await take('reservations'),
-      launches: await take('launches'),
-      steps: await take('steps', await store.rows('steps').where('episode').anyOf(loaded).toArray()),
-      scripts: await take(
-        'scripts',
-        (await store.rows('scripts').bulkGet(loaded)).filter((s) => s !== undefined),
-      ),
-    }
+    raw.set('steps', await store.raw('steps').where('episode').anyOf(loaded).toArray())
+    raw.set(
+      'scripts',
+      (await store.raw('scripts').bulkGet(loaded)).filter((s) => s !== undefined),
+    )
+    const rows = { ...rowsFrom(take), episodes: [...episodes, ...unchecked] }
     return { rows, aside, loaded, later: unchecked.map((e) => e.id), rev }
   })
 }
+
+/** Tables that are read with their episodes. */
+const ofEpisodes: ReadonlySet<TableName> = new Set<TableName>(['steps', 'scripts'])
 
 /** Whether an episode's steps and script are read at the start: in work, parked, or out lately. */
 function isNeeded(row: unknown, from: string): boolean {
@@ -130,20 +133,7 @@ export async function settledRows(store: Store, read: Read): Promise<{ rows: Row
       return !fault
     })
   }
-  const rows: Rows = {
-    shows: keep('shows'),
-    outlets: keep('outlets'),
-    recipes: keep('recipes'),
-    episodes: keep('episodes'),
-    steps: keep('steps'),
-    scripts: keep('scripts'),
-    keywords: keep('keywords'),
-    settings: keep('settings'),
-    standing: keep('standing'),
-    busy: keep('busy'),
-    reservations: keep('reservations'),
-    launches: keep('launches'),
-  }
+  const rows = rowsFrom(keep)
   await setAside(store, [...read.aside, ...broken])
   return { rows, aside: await store.aside.toArray() }
 }
@@ -154,7 +144,7 @@ export async function setAside(store: Store, aside: readonly Aside[]): Promise<v
   await store.transaction('rw', [...tableNames, 'aside'], async () => {
     for (const a of aside) {
       await store.aside.put(a)
-      await store.rows(a.table).delete(a.key.slice(a.table.length + 1))
+      await store.raw(a.table).delete(a.key.slice(a.table.length + 1))
     }
   })
 }

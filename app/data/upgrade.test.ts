@@ -7,8 +7,8 @@ import { putStanding } from '@core/commands/standing'
 import { startStep } from '@core/commands/doing'
 import { layOnDay } from '@core/commands/week'
 import { exampleAt, exampleEpisode, exampleRecords, exampleStep, valueOf } from '@core/examples'
-import { schemas } from '@core/model'
-import { schemaVersion } from '@core/model/migrations'
+import { tables } from '@core/records'
+import { schemaVersion } from '@core/records/migrations'
 import { Library } from './library'
 import { backupOf, restoreInto, sweepFiles, wholeOf } from './whole'
 
@@ -79,7 +79,7 @@ describe('a store of the first version', () => {
     const whole = await wholeOf(library.store)
     for (const table of ['shows', 'episodes', 'steps', 'settings'] as const)
       for (const row of whole.tables[table])
-        expect(schemas[table].safeParse(row).error?.issues ?? []).toEqual([])
+        expect(tables[table].schema.safeParse(row).error?.issues ?? []).toEqual([])
     expect(library.records.episodes.get('episode')).toMatchObject({
       title: 'Later title',
       note: 'from the first version',
@@ -89,7 +89,7 @@ describe('a store of the first version', () => {
     expect(valueOf(await library.turn('undo'))).toBe('Changed the working title')
     expect(library.records.episodes.get('episode')?.title).toBe('Steaming oak ribs')
     valueOf(await library.perform(sortIdeas, { episodes: ['episode'], standing: 'next' }))
-    expect((await library.store.episodes.get('episode'))?.idea.standing).toBe('next')
+    expect((await library.store.rows('episodes').get('episode'))?.idea.standing).toBe('next')
     // The tables that came later take records, and give them back by undo.
     valueOf(
       await library.perform(putStanding, {
@@ -119,15 +119,15 @@ describe('a store of the first version', () => {
       }),
     )
     expect([
-      await library.store.standing.count(),
-      await library.store.reservations.count(),
-      await library.store.launches.count(),
+      await library.store.rows('standing').count(),
+      await library.store.rows('reservations').count(),
+      await library.store.rows('launches').count(),
     ]).toEqual([1, 1, 1])
     const copy = await opened(`${name} restored`)
     expect(valueOf(await restoreInto(copy, await backupOf(library)))).toBe(1)
     expect([...copy.records.reservations.values()].map((r) => r.name)).toEqual(['Kelpline Rope'])
     expect(valueOf(await library.turn('undo'))).toBe('Added the launch “Drawings”')
-    expect(await library.store.launches.count()).toBe(0)
+    expect(await library.store.rows('launches').count()).toBe(0)
   })
 
   test('opened twice it is brought up once', async () => {

@@ -1,8 +1,8 @@
 import { readBackup, writeBackup, type Aside, type Whole } from '@core/formats/backup'
 import { faultsOf } from '@core/formats/whole-check'
 import { filesOf } from '@core/commands/files'
-import { JournalLine, tableNames, type RecordOf, type TableName } from '@core/model'
-import { schemaVersion } from '@core/model/migrations'
+import { JournalLine, tableNames, type RecordOf, type TableName } from '@core/records'
+import { schemaVersion } from '@core/records/migrations'
 import { fine, type Result } from '@core/result'
 import { now } from './clock'
 import type { Store } from './database'
@@ -14,18 +14,18 @@ import { problemOf } from './problems'
 export async function wholeOf(store: Store): Promise<Whole> {
   return store.transaction('r', store.tables, async () => ({
     tables: {
-      shows: await store.shows.toArray(),
-      outlets: await store.outlets.toArray(),
-      recipes: await store.recipes.toArray(),
-      episodes: await store.episodes.toArray(),
-      steps: await store.steps.toArray(),
-      scripts: await store.scripts.toArray(),
-      keywords: await store.keywords.toArray(),
-      settings: await store.settings.toArray(),
-      standing: await store.standing.toArray(),
-      busy: await store.busy.toArray(),
-      reservations: await store.reservations.toArray(),
-      launches: await store.launches.toArray(),
+      shows: await store.rows('shows').toArray(),
+      outlets: await store.rows('outlets').toArray(),
+      recipes: await store.rows('recipes').toArray(),
+      episodes: await store.rows('episodes').toArray(),
+      steps: await store.rows('steps').toArray(),
+      scripts: await store.rows('scripts').toArray(),
+      keywords: await store.rows('keywords').toArray(),
+      settings: await store.rows('settings').toArray(),
+      standing: await store.rows('standing').toArray(),
+      busy: await store.rows('busy').toArray(),
+      reservations: await store.rows('reservations').toArray(),
+      launches: await store.rows('launches').toArray(),
     },
     journal: await store.journal.toArray(),
     files: await store.files.toArray(),
@@ -105,10 +105,11 @@ export async function putBack(library: Library): Promise<Result<number>> {
  * A whole that can be restored: rows that their schemas or the rules between records refuse stand beside
  * it, set aside.
  */
-export function restorable(whole: Whole): Whole {
+export function restorable(whole: Whole, tried: readonly Aside[] = []): Whole {
   const aside: Aside[] = [...(whole.aside ?? [])]
   const take = <T extends TableName>(table: T): RecordOf<T>[] => {
-    const raw: readonly unknown[] = whole.tables[table]
+    const more = tried.filter((a) => a.table === table).map((a) => a.row)
+    const raw: readonly unknown[] = [...whole.tables[table], ...more]
     const read = checkedRows(table, raw, readerOf(table))
     aside.push(...read.aside)
     return read.rows
@@ -154,12 +155,7 @@ export async function mendAside(library: Library, mended: readonly Aside[] = [])
   const changed = new Map(mended.map((a) => [a.key, a]))
   const all = (await store.aside.toArray()).map((a) => changed.get(a.key) ?? a)
   const whole = await wholeOf(store)
-  const tried: Whole = { ...whole, aside: [] }
-  for (const a of all) {
-    const rows: unknown[] = tried.tables[a.table]
-    rows.push(a.row)
-  }
-  const back = restorable(tried)
+  const back = restorable({ ...whole, aside: [] }, all)
   const left = new Set((back.aside ?? []).map((a) => a.key))
   await replaceWhole(store, back)
   await library.reloaded()
@@ -211,9 +207,9 @@ export async function eraseAll(library: Library): Promise<void> {
 
 /** Drops the bytes of files that neither an episode nor anything undo could bring back refers to. */
 export async function sweepFiles(store: Store): Promise<number> {
-  return store.transaction('rw', store.episodes, store.journal, store.files, async () => {
+  return store.transaction('rw', store.rows('episodes'), store.journal, store.files, async () => {
     const kept = new Set<string>()
-    await store.episodes.each((e) => {
+    await store.rows('episodes').each((e) => {
       for (const f of filesOf(e)) kept.add(f)
     })
     await store.journal.each((line) => {

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { recipeFor } from '@core/commands/schedule'
-import type { Day, Episode, Id, Outlet, Part, Recipe, Script, Show, Step } from '@core/model'
+import type { Day, Episode, Id, Outlet, Part, Recipe, Script, Show, Step } from '@core/records'
 import { partMinutesOf } from '@core/plan/accuracy'
 import type { Outlook } from '@core/plan/forecast'
 import { horizon, minutesByDay } from '@core/plan/load'

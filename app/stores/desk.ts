@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
-import type { Id, Step } from '@core/model'
+import type { Id, Step } from '@core/records'
 import type { Slot } from '@core/rhythm/slots'
 import type { Ranked } from '@core/ideas/rank'
 import type { Outlook } from '@core/plan/forecast'

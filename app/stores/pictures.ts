@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { reactive } from 'vue'
-import type { Id } from '@core/model'
+import type { Id } from '@core/records'
 import { useLibrary } from './library'
 
 /** Pictures as addresses that an `img` can show, read from the store when first asked for. */

@@ -1,6 +1,6 @@
 import fontUrl from '@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2?url'
 import type { FileRecord } from '@core/commands/change'
-import type { Picture } from '@core/model'
+import type { Picture } from '@core/records'
 import { paint } from '@demo/paint'
 import { demoWorld, largeWorld } from '@demo/world'
 

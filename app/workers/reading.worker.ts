@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
 import { LibraryIndex, passageOf, textOfScript } from '@core/ideas/library-index'
-import type { Change, Id, Keyword } from '@core/model'
+import type { Change, Id, Keyword } from '@core/records'
 import { Store } from '@app/data/database'
 
 /**
@@ -40,15 +40,15 @@ class Reading {
     this.share = 0
     this.missed.length = 0
     const index = new LibraryIndex()
-    this.keywords = new Map((await store.keywords.toArray()).map((k) => [k.id, k]))
-    const episodes = await store.episodes.toArray()
+    this.keywords = new Map((await store.rows('keywords').toArray()).map((k) => [k.id, k]))
+    const episodes = await store.rows('episodes').toArray()
     for (const e of episodes) index.put(e, this.keywords)
     index.ready()
     this.index = index
     const fresh = new LibraryIndex()
     for (let at = 0; at < episodes.length; at += 50) {
       const batch = episodes.slice(at, at + 50)
-      const scripts = await store.scripts.bulkGet(batch.map((e) => e.id))
+      const scripts = await store.rows('scripts').bulkGet(batch.map((e) => e.id))
       if (turn !== this.turn) return
       batch.forEach((e, i) => {
         fresh.put(e, this.keywords, scripts[i])
@@ -81,8 +81,8 @@ class Reading {
       changes.flatMap((c) => (c.table === 'episodes' || c.table === 'scripts' ? [c.id] : [])),
     )
     for (const id of touched) {
-      const episode = await store.episodes.get(id)
-      if (episode) this.index.put(episode, this.keywords, await store.scripts.get(id))
+      const episode = await store.rows('episodes').get(id)
+      if (episode) this.index.put(episode, this.keywords, await store.rows('scripts').get(id))
       else this.index.remove(id)
     }
   }
@@ -103,7 +103,7 @@ class Reading {
   /** Passages of scripts round some words, by episode. */
   async passages(asked: Record<Id, string[]>): Promise<Record<Id, string>> {
     const ids = Object.keys(asked)
-    const scripts = (await this.store?.scripts.bulkGet(ids)) ?? []
+    const scripts = (await this.store?.rows('scripts').bulkGet(ids)) ?? []
     return Object.fromEntries(ids.map((id, i) => [id, passageOf(textOfScript(scripts[i]), asked[id] ?? [])]))
   }
 }

@@ -8,7 +8,7 @@ import {
   refusalOf,
   valueOf,
 } from '../examples'
-import { emptyRecords, type Records } from '../model'
+import { emptyRecords, type Records } from '../records'
 import { numbersOf } from '../rhythm/numbering'
 import type { Result } from '../result'
 import { applied, checked, inverse, type Done } from './change'

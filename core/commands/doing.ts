@@ -1,4 +1,4 @@
-import type { Day, Id, Records, Settings, Step } from '../model'
+import type { Day, Id, Records, Settings, Step } from '../records'
 import { fine, refused } from '../result'
 import { sayDay } from '../rhythm/days'
 import { momentAt } from '../rhythm/zone'

@@ -1,4 +1,4 @@
-import type { Episode, Id, Picture } from '../model'
+import type { Episode, Id, Picture } from '../records'
 import { fine, refused } from '../result'
 import { fitTags } from '../release/tags'
 import { momentOf, putting, type Command, type FileRecord } from './change'

@@ -1,4 +1,4 @@
-import type { Episode, Id } from '../model'
+import type { Episode, Id } from '../records'
 
 /** The ids of all files that an episode refers to: its pictures, its images as an idea, what is attached. */
 export function filesOf(episode: Episode): Id[] {

@@ -1,4 +1,4 @@
-import type { Day, Episode, FollowOn, Id, Recipe, Records, Step } from '../model'
+import type { Day, Episode, FollowOn, Id, Recipe, Records, Step } from '../records'
 import { standingOf, type Standing } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
 import { stepId } from '../recipe/apply'

@@ -8,7 +8,7 @@ import {
   type IdeaStanding,
   type Picture,
   type Records,
-} from '../model'
+} from '../records'
 import type { Draft } from '../formats/lines'
 import type { Mail } from '../formats/mail'
 import { rankOf, sayMonth } from '../ideas/usable'

@@ -1,4 +1,4 @@
-import type { Day, Id, Keyword } from '../model'
+import type { Day, Id, Keyword } from '../records'
 import { fine, refused } from '../result'
 import { momentOf, putting, removing, type Command } from './change'
 

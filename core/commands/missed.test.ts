@@ -7,7 +7,7 @@ import {
   refusalOf,
   valueOf,
 } from '../examples'
-import type { Episode, Records } from '../model'
+import type { Episode, Records } from '../records'
 import { releaseOf } from '../rhythm/slots'
 import { markAllReleased, putOnNext, skipMissed } from './missed'
 import { swapEpisodes } from './moves'

@@ -1,4 +1,4 @@
-import type { Id } from '../model'
+import type { Id } from '../records'
 import { titleOf } from '../release/parts'
 import { fine, refused } from '../result'
 import { sayDay } from '../rhythm/days'

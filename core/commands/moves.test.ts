@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { after, exampleContext, exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
-import type { Records } from '../model'
+import type { Records } from '../records'
 import { numbersOf } from '../rhythm/numbering'
 import { datesOf } from '../rhythm/rule'
 import { changeRhythm } from './shows'

@@ -1,4 +1,4 @@
-import type { Day, Episode, Id, Records, Show } from '../model'
+import type { Day, Episode, Id, Records, Show } from '../records'
 import { outOfWindow } from '../ideas/usable'
 import { titleOf } from '../release/parts'
 import { fine, refused, type Result } from '../result'

@@ -1,4 +1,4 @@
-import { Launch, Reservation, type Day, type Episode, type Id, type Records, type Show } from '../model'
+import { Launch, Reservation, type Day, type Episode, type Id, type Records, type Show } from '../records'
 import { fine, refused } from '../result'
 import { addDays, sayDay } from '../rhythm/days'
 import { honours, reservedSlots, unhonoured, type Reserved } from '../rhythm/reserve'

@@ -1,7 +1,7 @@
 import { planFor } from '../plan/load'
 import { Planner } from '../plan/planner'
 import { stateOf } from '../plan/state'
-import type { Day, Episode, Id, Picture, Records, Step } from '../model'
+import type { Day, Episode, Id, Picture, Records, Step } from '../records'
 import type { Result } from '../result'
 import { addDays, weekday } from '../rhythm/days'
 import { dayAt } from '../rhythm/zone'

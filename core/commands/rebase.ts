@@ -1,4 +1,4 @@
-import type { Change } from '../model'
+import type { Change } from '../records'
 
 function same(a: unknown, b: unknown): boolean {
   return a === b || JSON.stringify(a) === JSON.stringify(b)

@@ -8,7 +8,7 @@ import {
   exampleAt,
   valueOf,
 } from '../examples'
-import type { FollowOn, Lead, Recipe, Records, RecipeLine, Step } from '../model'
+import type { FollowOn, Lead, Recipe, Records, RecipeLine, Step } from '../records'
 import { differencesOf, lineFor } from '../recipe/differences'
 import { recipeFault, withStage, withStageMoved, withoutLine, withoutStage } from '../recipe/edit'
 import { daysBefore, leadAt, scoreOf } from '../recipe/score'

@@ -7,7 +7,7 @@ import {
   refusalOf,
   valueOf,
 } from '../examples'
-import type { FollowOn, Records, RecipeLine } from '../model'
+import type { FollowOn, Records, RecipeLine } from '../records'
 import { standingOf } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
 import { applied } from './change'

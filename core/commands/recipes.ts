@@ -8,7 +8,7 @@ import {
   type Script,
   type Show,
   type Step,
-} from '../model'
+} from '../records'
 import { fine, refused, type Result } from '../result'
 import { scriptFrom, stepId, stepsToAdd } from '../recipe/apply'
 import { differencesOf, lineFor, type Difference } from '../recipe/differences'

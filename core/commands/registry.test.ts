@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import fc from 'fast-check'
 import { after, exampleEpisode, exampleNow, exampleRecords, valueOf } from '../examples'
 import { faultsOf } from '../formats/whole-check'
-import { tableNames, type Records } from '../model'
+import { rowsOf, tableNames, type Records } from '../records'
 import { applied, checked, inverse, type Context, type Done } from './change'
 import { withFollowOns } from './follow'
 import { commandNames, doDeed } from './random-deeds'
@@ -13,7 +13,6 @@ import { putStanding, takeBusy } from './standing'
 import { tickStep } from './steps'
 import { layOnDay } from './week'
 import type { Result } from '../result'
-import { rowsOf } from './rows'
 
 function declared(folder: string): string[] {
   return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {

@@ -7,8 +7,8 @@ import {
   type Records,
   type Show,
   type Step,
-} from '../model'
-import { ClockTime as Clock } from '../model'
+} from '../records'
+import { ClockTime as Clock } from '../records'
 import { titleOf } from '../release/parts'
 import { fine, refused, type Result } from '../result'
 import { scriptFrom, stepsToAdd } from '../recipe/apply'

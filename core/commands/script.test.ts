@@ -7,7 +7,7 @@ import {
   refusalOf,
   valueOf,
 } from '../examples'
-import type { Records } from '../model'
+import type { Records } from '../records'
 import { scriptWritten } from '../script/timing'
 import { takeSection, writeScript, type ScriptWish } from './script'
 

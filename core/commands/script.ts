@@ -1,4 +1,4 @@
-import type { Beat, Cue, Id, Records, Script, Section } from '../model'
+import type { Beat, Cue, Id, Records, Script, Section } from '../records'
 import { scriptFrom } from '../recipe/apply'
 import { fine, refused } from '../result'
 import { momentOf, putting, type Command, type Context, type Done } from './change'

@@ -1,4 +1,4 @@
-import { freshSetup, freshWeights, type Settings } from '../model'
+import { freshSetup, freshWeights, type Settings } from '../records'
 import { fine } from '../result'
 import { momentOf, putting, type Command } from './change'
 

@@ -7,7 +7,7 @@ import {
   type Records,
   type Reservation,
   type Show,
-} from '../model'
+} from '../records'
 import { fine, refused, type Result } from '../result'
 import { smallRecipe } from '../recipe/starters'
 import { datesOf, ruleOf, type RhythmWish } from '../rhythm/rule'

@@ -1,4 +1,4 @@
-import { Standing, type Busy, type Day, type Id } from '../model'
+import { Standing, type Busy, type Day, type Id } from '../records'
 import { fine, refused } from '../result'
 import { sayDay } from '../rhythm/days'
 import { momentOf, putting, removing, type Command } from './change'

@@ -1,4 +1,4 @@
-import type { Day, Id, Records, Step, Zone } from '../model'
+import type { Day, Id, Records, Step, Zone } from '../records'
 import { partOfStep, partStep } from '../recipe/part-steps'
 import { fine, refused, type Result } from '../result'
 import { creatorZone } from '../rhythm/creator'

@@ -1,4 +1,4 @@
-import type { Day, Id, Records, Step } from '../model'
+import type { Day, Id, Records, Step } from '../records'
 import { fine, refused, type Result } from '../result'
 import { leadThrough } from '../recipe/edit'
 import { inOrder } from '../recipe/needs'

@@ -1,6 +1,6 @@
 import { readRows, type Table, type TableChanges } from '../formats/tables'
 import { fieldsOf } from '../ideas/fields'
-import type { Id, Records } from '../model'
+import type { Id, Records } from '../records'
 import { fine, refused } from '../result'
 import { momentOf, putting, type Command, type Context } from './change'
 import { newIdea } from './ideas'

@@ -1,4 +1,4 @@
-import { Change as ChangeSchema, type Change } from '../model'
+import { StoredChange, type Change } from '../records'
 import { refused, type Result } from '../result'
 import { checked, type Done } from './change'
 import { rebased } from './rebase'
@@ -24,6 +24,6 @@ export function upheld(done: Done, stored: (change: Change) => unknown): Result<
 }
 
 function asChange(value: unknown): Change | undefined {
-  const read = ChangeSchema.safeParse(value)
+  const read = StoredChange.safeParse(value)
   return read.success ? read.data : undefined
 }

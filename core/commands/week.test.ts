@@ -9,7 +9,7 @@ import {
   refusalOf,
   valueOf,
 } from '../examples'
-import type { Records } from '../model'
+import type { Records } from '../records'
 import { minutesOn } from '../plan/load'
 import { correctLog, endStep, handStep, ranFor, startStep, stopStep } from './doing'
 import { layOnDay, leftToToday, pinBlock, setDays, splitBlock, takeOffDay, takePlan } from './week'

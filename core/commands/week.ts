@@ -1,4 +1,4 @@
-import type { Day, Id, PlannedBlock, Records, Step } from '../model'
+import type { Day, Id, PlannedBlock, Records, Step } from '../records'
 import { titleOf } from '../release/parts'
 import { fine, refused, type Result } from '../result'
 import { addDays, dayNumber, sayDay, weekday } from '../rhythm/days'

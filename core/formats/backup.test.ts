@@ -8,7 +8,7 @@ import {
   refusalOf,
   valueOf,
 } from '../examples'
-import { schemaVersion } from '../model/migrations'
+import { schemaVersion } from '../records/migrations'
 import { readBackup, writeBackup, type Whole } from './backup'
 
 const records = exampleRecords()

@@ -1,16 +1,24 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate'
 import { z } from 'zod'
 import type { FileRecord } from '../commands/change'
-import { JournalLine, schemas, tableNames, type RecordOf, type TableName } from '../model'
-import { migrate, schemaVersion, type RawTables } from '../model/migrations'
+import {
+  JournalLine,
+  rowsFrom,
+  tableNames,
+  tables,
+  type RecordOf,
+  type Rows,
+  type TableName,
+} from '../records'
+import { migrate, schemaVersion, type RawTables } from '../records/migrations'
 import { filesOf } from '../commands/files'
-import { fine, refused, type Result } from '../result'
-import { deepest, faultsOf, nameOf, nestedBeyond, singular } from './whole-check'
+import { fine, refused, type Problem, type Result } from '../result'
+import { deepest, faultsOf, nameOf, nestedBeyond } from './whole-check'
 import { zipWithinBounds } from './zip-bounds'
 
 /** All that a browser holds: every table's rows, the journal, and the files. */
 export interface Whole {
-  tables: { [T in TableName]: RecordOf<T>[] }
+  tables: Rows
   journal: JournalLine[]
   files: FileRecord[]
   /** What could not be read and was set aside, as it is. */
@@ -20,20 +28,7 @@ export interface Whole {
 /** A record that could not be read, kept whole beside the others until it is mended or let go. */
 export const Aside = z.object({
   key: z.string().min(1),
-  table: z.enum([
-    'shows',
-    'outlets',
-    'recipes',
-    'episodes',
-    'steps',
-    'scripts',
-    'keywords',
-    'settings',
-    'standing',
-    'busy',
-    'reservations',
-    'launches',
-  ]),
+  table: z.enum(tableNames),
   why: z.string(),
   at: z.number(),
   row: z.unknown(),
@@ -104,15 +99,6 @@ function json(bytes: Uint8Array | undefined, name: string): Result<unknown> {
   }
 }
 
-/** The version of the records in which a table came, where it wasn't there from the first. */
-const since: Readonly<Record<string, number>> = {
-  keywords: 2,
-  standing: 4,
-  busy: 4,
-  reservations: 4,
-  launches: 4,
-}
-
 /**
  * Reads a back-up and checks all of it: that it is one, whole, not newer than this program, and that every
  * record and reference is right.
@@ -151,10 +137,10 @@ export function readBackup(bytes: Uint8Array): Result<Whole> {
       )
   }
   const raw: RawTables = {}
-  for (const name of [...tableNames, 'journal']) {
+  for (const name of [...tableNames, 'journal'] as const) {
     const rows = json(entries[`records/${name}.json`], `records/${name}.json`)
     // Tables that came later are not in earlier back-ups.
-    if (!entries[`records/${name}.json`] && manifest.data.version < (since[name] ?? 1)) {
+    if (!entries[`records/${name}.json`] && manifest.data.version < sinceOf(name)) {
       raw[name] = []
       continue
     }
@@ -163,9 +149,9 @@ export function readBackup(bytes: Uint8Array): Result<Whole> {
       return refused(`records/${name}.json should hold a list.`, `records/${name}.json`)
     raw[name] = rows.value
   }
-  const tables = migrate(raw, manifest.data.version)
-  if (!tables.ok) return tables
-  const whole = validated(tables.value)
+  const migrated = migrate(raw, manifest.data.version)
+  if (!migrated.ok) return migrated
+  const whole = validated(migrated.value)
   if (!whole.ok) return whole
   const files = manifest.data.files.flatMap((f) => {
     const bytesOf = entries[f.entry]
@@ -207,61 +193,34 @@ function rowsOf<T>(schema: z.ZodType<T>, rows: readonly unknown[], name: string)
   return fine(read)
 }
 
+/** The version of the records in which a table came. */
+function sinceOf(name: TableName | 'journal'): number {
+  return name === 'journal' ? 1 : tables[name].since
+}
+
 function validated(raw: RawTables): Result<Omit<Whole, 'files'>> {
-  const shows = rowsOf(schemas.shows, raw['shows'] ?? [], 'shows')
-  if (!shows.ok) return shows
-  const outlets = rowsOf(schemas.outlets, raw['outlets'] ?? [], 'outlets')
-  if (!outlets.ok) return outlets
-  const recipes = rowsOf(schemas.recipes, raw['recipes'] ?? [], 'recipes')
-  if (!recipes.ok) return recipes
-  const episodes = rowsOf(schemas.episodes, raw['episodes'] ?? [], 'episodes')
-  if (!episodes.ok) return episodes
-  const steps = rowsOf(schemas.steps, raw['steps'] ?? [], 'steps')
-  if (!steps.ok) return steps
-  const scripts = rowsOf(schemas.scripts, raw['scripts'] ?? [], 'scripts')
-  if (!scripts.ok) return scripts
-  const keywords = rowsOf(schemas.keywords, raw['keywords'] ?? [], 'keywords')
-  if (!keywords.ok) return keywords
-  const settings = rowsOf(schemas.settings, raw['settings'] ?? [], 'settings')
-  if (!settings.ok) return settings
-  const standing = rowsOf(schemas.standing, raw['standing'] ?? [], 'standing')
-  if (!standing.ok) return standing
-  const busy = rowsOf(schemas.busy, raw['busy'] ?? [], 'busy')
-  if (!busy.ok) return busy
-  const reservations = rowsOf(schemas.reservations, raw['reservations'] ?? [], 'reservations')
-  if (!reservations.ok) return reservations
-  const launches = rowsOf(schemas.launches, raw['launches'] ?? [], 'launches')
-  if (!launches.ok) return launches
+  const faults: Problem[] = []
+  const rows = rowsFrom(<T extends TableName>(name: T): readonly RecordOf<T>[] => {
+    const read = rowsOf(tables[name].schema, raw[name] ?? [], name)
+    if (read.ok) return read.value
+    faults.push(read.problem)
+    return []
+  })
   const journal = rowsOf(JournalLine, raw['journal'] ?? [], 'journal')
   if (!journal.ok) return journal
-  return fine({
-    tables: {
-      shows: shows.value,
-      outlets: outlets.value,
-      recipes: recipes.value,
-      episodes: episodes.value,
-      steps: steps.value,
-      scripts: scripts.value,
-      keywords: keywords.value,
-      settings: settings.value,
-      standing: standing.value,
-      busy: busy.value,
-      reservations: reservations.value,
-      launches: launches.value,
-    },
-    journal: journal.value,
-  })
+  const [problem] = faults
+  return problem ? { ok: false, problem } : fine({ tables: rows, journal: journal.value })
 }
 
 /** The first thing that is wrong between the records of a back-up, named; or with the files they refer to. */
-function brokenReference(tables: Whole['tables'], files: ReadonlySet<string>): string | undefined {
-  const [fault] = faultsOf(tables)
+function brokenReference(all: Rows, files: ReadonlySet<string>): string | undefined {
+  const [fault] = faultsOf(all)
   if (fault) {
-    const rows: readonly { id: string }[] = tables[fault.table]
+    const rows: readonly { id: string }[] = all[fault.table]
     const name = nameOf(rows.find((r) => r.id === fault.id))
-    return `The ${singular[fault.table]} “${name}” cannot be taken: ${fault.why.replace(/\.$/, '')}. Choose another back-up; nothing was changed.`
+    return `The ${tables[fault.table].singular} “${name}” cannot be taken: ${fault.why.replace(/\.$/, '')}. Choose another back-up; nothing was changed.`
   }
-  for (const e of tables.episodes) {
+  for (const e of all.episodes) {
     const lost = [...e.pictures, ...e.idea.images, ...e.idea.files].find((p) => !files.has(p.id))
     if (lost)
       return `The file “${lost.name}” of “${e.title}” is missing from the back-up. Choose another back-up; nothing was changed.`

@@ -1,5 +1,5 @@
 import ICAL from 'ical.js'
-import { Zone, type Busy, type Day } from '../model'
+import { Zone, type Busy, type Day } from '../records'
 import { fine, refused, type Result } from '../result'
 import { addDays } from '../rhythm/days'
 import { localAt, momentAt } from '../rhythm/zone'

@@ -1,5 +1,5 @@
 import { strToU8, zipSync, type Zippable } from 'fflate'
-import type { Recipe } from '../model'
+import type { Recipe } from '../records'
 import { heldBy } from '../named'
 
 /** What an outer folder's name may hold in braces. */

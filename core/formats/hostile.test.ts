@@ -7,11 +7,11 @@ import {
   refusalOf,
   valueOf,
 } from '../examples'
-import { bareIdea } from '../model'
+import { bareIdea } from '../records'
 import { reorderIdea } from '../commands/ideas'
 import { rankOf } from '../ideas/usable'
 import { whyNot } from '../ideas/rank'
-import { freshWeights } from '../model'
+import { freshWeights } from '../records'
 import { descriptionOf, unknownWords } from '../release/description'
 import { readRhythm } from '../rhythm/words'
 import { folderName, safeName } from './folder'

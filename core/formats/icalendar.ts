@@ -1,5 +1,5 @@
 import ICAL from 'ical.js'
-import type { Day } from '../model'
+import type { Day } from '../records'
 import { addDays } from '../rhythm/days'
 
 /**

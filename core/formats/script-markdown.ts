@@ -1,4 +1,4 @@
-import type { Script } from '../model'
+import type { Script } from '../records'
 import { sectionSeconds, type Pace } from '../script/timing'
 import { sayTime } from '../script/timecode'
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
 import { fieldsOf } from '../ideas/fields'
-import type { Episode } from '../model'
+import type { Episode } from '../records'
 import { guessColumns, readFigure, readKeywords } from './keyword-table'
 import { readRows, readTable, writeCsv, writeMarkdown } from './tables'
 

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import type { Episode } from '../model'
+import type { Episode } from '../records'
 import { textOf, type Field } from '../ideas/fields'
 import { refused, fine, type Result } from '../result'
 

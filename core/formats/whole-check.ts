@@ -1,9 +1,6 @@
-import type { Id, RecordOf, TableName } from '../model'
+import { rowsFrom, tableNames, tables, type Id, type RecordOf, type Rows, type TableName } from '../records'
 import { inOrder } from '../recipe/needs'
 import { recipeFault } from '../recipe/edit'
-
-/** The rows of tables, as far as they are known. */
-export type Rows = { readonly [T in TableName]: readonly RecordOf<T>[] }
 
 /** A record that cannot stay, and why. */
 export interface Fault {
@@ -38,22 +35,6 @@ export function nameOf(row: unknown): string {
   return ''
 }
 
-/** A table's records in the singular, for sentences. */
-export const singular: Readonly<Record<TableName, string>> = {
-  shows: 'show',
-  outlets: 'outlet',
-  recipes: 'recipe',
-  episodes: 'episode',
-  steps: 'step',
-  scripts: 'script',
-  keywords: 'keyword',
-  settings: 'settings',
-  standing: 'standing work',
-  busy: 'busy time',
-  reservations: 'reservation',
-  launches: 'launch',
-}
-
 /**
  * What is wrong between records: references to what is not there, ids, codes, numbers and slots that stand
  * twice, needs in a circle. Every rule that commands guarantee, in one place: what is read from the store
@@ -68,39 +49,27 @@ export function faultsOf(rows: Rows): Fault[] {
     out.add(`${table}/${id}`)
     faults.push({ table, id, why })
   }
-  const ids = (table: TableName) => {
-    const seen = new Set<Id>()
-    for (const { id } of rows[table]) {
-      if (seen.has(id)) blame(table, id, 'the same id stands twice')
-      seen.add(id)
-    }
-    return seen
-  }
-  const left = (table: TableName, all: ReadonlySet<Id>) => ({
-    has: (id: Id) => all.has(id) && !out.has(`${table}/${id}`),
-  })
-  const known = {
-    shows: left('shows', ids('shows')),
-    outlets: left('outlets', ids('outlets')),
-    recipes: left('recipes', ids('recipes')),
-    episodes: left('episodes', ids('episodes')),
-  }
-  for (const t of ['steps', 'scripts', 'keywords', 'standing', 'busy', 'reservations', 'launches'] as const)
-    ids(t)
   for (const r of rows.recipes) {
     const fault = recipeFault(r)
     if (!fault.ok) blame('recipes', r.id, fault.problem.sentence)
   }
-  for (const s of rows.shows) {
-    const recipes = [s.recipe, ...(s.recipes ?? []), ...(s.rhythm.also ?? []).flatMap((b) => b.recipe ?? [])]
-    if (recipes.some((r) => !known.recipes.has(r))) blame('shows', s.id, 'its recipe is not there')
-    else if (s.outlets.some((o) => !known.outlets.has(o))) blame('shows', s.id, 'its outlet is not there')
+  const known = new Map<string, ReadonlySet<Id>>()
+  const held = <T extends TableName>(table: T) => {
+    const all: readonly (RecordOf<T> & { id: Id })[] = rows[table]
+    const seen = new Set<Id>()
+    for (const row of all) {
+      if (seen.has(row.id)) blame(table, row.id, 'the same id stands twice')
+      seen.add(row.id)
+      const missing = tables[table]
+        .refers?.(row)
+        .find((r) => !known.get(r.table)?.has(r.id) || out.has(`${r.table}/${r.id}`))
+      if (missing) blame(table, row.id, `${missing.as} is not there`)
+    }
+    known.set(table, seen)
   }
+  for (const table of tableNames) held(table)
   const [codes, numbers, slots] = [new Set<string>(), new Set<string>(), new Set<string>()]
   for (const e of rows.episodes) {
-    if (!known.shows.has(e.show)) blame('episodes', e.id, 'its show is not there')
-    else if (e.recipe !== undefined && !known.recipes.has(e.recipe))
-      blame('episodes', e.id, 'its recipe is not there')
     if (codes.has(e.code)) blame('episodes', e.id, `the code ${e.code} stands twice`)
     codes.add(e.code)
     const number = `${e.show} ${String(e.number)}`
@@ -114,19 +83,12 @@ export function faultsOf(rows: Rows): Fault[] {
   }
   const steps = new Map<Id, RecordOf<'steps'>[]>()
   for (const s of rows.steps) {
-    if (!known.episodes.has(s.episode)) blame('steps', s.id, 'its episode is not there')
-    else steps.set(s.episode, [...(steps.get(s.episode) ?? []), s])
+    if (!out.has(`steps/${s.id}`)) steps.set(s.episode, [...(steps.get(s.episode) ?? []), s])
   }
   for (const mine of steps.values()) {
     const order = inOrder(mine)
     if (!order.ok) for (const s of mine) if (s.needs.length > 0) blame('steps', s.id, order.problem.sentence)
   }
-  for (const s of rows.scripts)
-    if (!known.episodes.has(s.id)) blame('scripts', s.id, 'its episode is not there')
-  for (const k of rows.keywords)
-    if (!known.shows.has(k.show)) blame('keywords', k.id, 'its show is not there')
-  for (const r of rows.reservations)
-    if (!known.shows.has(r.show)) blame('reservations', r.id, 'its show is not there')
   return faults
 }
 
@@ -138,18 +100,5 @@ export function without(rows: Rows, faults: readonly Fault[]): Rows {
     const all: readonly RecordOf<T>[] = rows[table]
     return all.filter((r) => !out.has(`${table}/${r.id}`))
   }
-  return {
-    shows: kept('shows'),
-    outlets: kept('outlets'),
-    recipes: kept('recipes'),
-    episodes: kept('episodes'),
-    steps: kept('steps'),
-    scripts: kept('scripts'),
-    keywords: kept('keywords'),
-    settings: kept('settings'),
-    standing: kept('standing'),
-    busy: kept('busy'),
-    reservations: kept('reservations'),
-    launches: kept('launches'),
-  }
+  return rowsFrom(kept)
 }

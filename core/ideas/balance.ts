@@ -1,4 +1,4 @@
-import type { Day, Episode, Show } from '../model'
+import type { Day, Episode, Show } from '../records'
 import { daysBetween, monthName } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
 

@@ -9,7 +9,7 @@ import {
   type OwnValue,
   type Recipe,
   type Show,
-} from '../model'
+} from '../records'
 import { standingNames, withIdea } from '../commands/ideas'
 import { fine, refused, type Result } from '../result'
 import { creatorZone, dayIn } from '../rhythm/creator'

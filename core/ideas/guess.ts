@@ -1,4 +1,4 @@
-import type { Id } from '../model'
+import type { Id } from '../records'
 import { termsOf } from './words'
 
 /** A text whose show and topics are known. */

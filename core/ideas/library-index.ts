@@ -1,5 +1,5 @@
 import MiniSearch, { type SearchResult } from 'minisearch'
-import type { Episode, Id, Keyword, Script } from '../model'
+import type { Episode, Id, Keyword, Script } from '../records'
 import { Guesser, type Guess } from './guess'
 import { Likeness, type Like } from './likeness'
 import { plainWords } from './words'

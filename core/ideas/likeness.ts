@@ -1,4 +1,4 @@
-import type { Id } from '../model'
+import type { Id } from '../records'
 import { countsOf, sharedWords, termsOf } from './words'
 
 /**

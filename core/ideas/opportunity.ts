@@ -1,4 +1,4 @@
-import type { Day, Episode, Id, Keyword } from '../model'
+import type { Day, Episode, Id, Keyword } from '../records'
 import { daysBetween } from '../rhythm/days'
 
 const cut = (n: number) => Math.min(1, Math.max(0, n))

@@ -1,5 +1,5 @@
 import { exampleAt, exampleEpisode, exampleNow, exampleRecords, exampleShow } from '../examples'
-import { freshWeights, type Episode, type Idea, type Keyword, type Weights } from '../model'
+import { freshWeights, type Episode, type Idea, type Keyword, type Weights } from '../records'
 import { addDays } from '../rhythm/days'
 import { dayAt } from '../rhythm/zone'
 import { balanceOf } from './balance'

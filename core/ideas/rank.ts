@@ -1,4 +1,4 @@
-import type { Day, Episode, Id, Keyword, Recipe, Settings, Show, Weights } from '../model'
+import type { Day, Episode, Id, Keyword, Recipe, Settings, Show, Weights } from '../records'
 import { heldBy } from '../named'
 import { median } from '../results/usual'
 import { daysBetween, sayDay } from '../rhythm/days'

@@ -1,5 +1,5 @@
 import { exampleAt, exampleEpisode, exampleRecords, exampleScript, exampleShow } from '../examples'
-import type { Keyword } from '../model'
+import type { Keyword } from '../records'
 import { sameTopic, startFor, subjectOf, type Earlier } from './start'
 
 const recipe = exampleRecords().recipes.get('recipe')

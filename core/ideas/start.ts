@@ -1,4 +1,4 @@
-import type { Day, Episode, Keyword, Recipe, Script, Show } from '../model'
+import type { Day, Episode, Keyword, Recipe, Script, Show } from '../records'
 import { sayDayLong } from '../rhythm/days'
 import { plainWords, termsOf } from './words'
 

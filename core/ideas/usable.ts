@@ -1,4 +1,4 @@
-import type { Day, Episode, Nature, Recipe, Show } from '../model'
+import type { Day, Episode, Nature, Recipe, Show } from '../records'
 import { addDays, dayNumber, monthName, sayDay } from '../rhythm/days'
 import { slotsOf } from '../rhythm/slots'
 

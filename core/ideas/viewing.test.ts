@@ -1,5 +1,5 @@
 import { exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
-import type { Episode, Group, Idea, Test } from '../model'
+import type { Episode, Group, Idea, Test } from '../records'
 import { fieldsOf, joinSeveral, splitSeveral } from './fields'
 import { carryOut, holds } from './viewing'
 

@@ -1,4 +1,4 @@
-import type { Episode, Group, Id, Test, View } from '../model'
+import type { Episode, Group, Id, Test, View } from '../records'
 import { addDays } from '../rhythm/days'
 import { textOf, type Field } from './fields'
 import { rankOf } from './usable'

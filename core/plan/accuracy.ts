@@ -1,5 +1,5 @@
 import { median } from 'd3-array'
-import type { Day, Part, Settings, Step, StepKind, Zone } from '../model'
+import type { Day, Part, Settings, Step, StepKind, Zone } from '../records'
 import { dayIn } from '../rhythm/creator'
 import { addDays } from '../rhythm/days'
 

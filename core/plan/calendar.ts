@@ -1,4 +1,4 @@
-import type { Show } from '../model'
+import type { Show } from '../records'
 import type { CalendarEntry } from '../formats/icalendar'
 import type { Block } from './ground'
 import type { Standing } from '../recipe/lamps'

@@ -1,4 +1,4 @@
-import type { Day, Id, StepKind } from '../model'
+import type { Day, Id, StepKind } from '../records'
 import { dayNumber } from '../rhythm/days'
 import { prior, type Pace } from './accuracy'
 import { drawsOf, normal, seedOf } from './chance'

@@ -1,4 +1,4 @@
-import type { Day, Id, StepKind } from '../model'
+import type { Day, Id, StepKind } from '../records'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
 
 /** One open piece of work to be laid on days. */

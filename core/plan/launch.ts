@@ -1,4 +1,4 @@
-import type { Day, Episode, Launch } from '../model'
+import type { Day, Episode, Launch } from '../records'
 import type { Outlook } from './forecast'
 import { addDays, sayDay } from '../rhythm/days'
 

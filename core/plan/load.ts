@@ -1,4 +1,4 @@
-import type { Day, Id, Settings, StepKind } from '../model'
+import type { Day, Id, Settings, StepKind } from '../records'
 import { addDays, dayOf, weekday } from '../rhythm/days'
 import { Ground, type Block, type Pinned, type PlanFor, type Score, type Task } from './ground'
 

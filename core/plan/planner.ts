@@ -1,4 +1,4 @@
-import type { Id } from '../model'
+import type { Id } from '../records'
 import { drawsOf } from './chance'
 import { Ground, isBetter, type Block, type Laid, type Pinned, type PlanFor, type Score } from './ground'
 

@@ -11,7 +11,7 @@ import {
 import { keepSlots } from '../commands/promise'
 import { joinBlocks, layEpisode, leftToToday, orderDay, splitBlock, timeBlock } from '../commands/week'
 import { readBusy } from '../formats/busy'
-import type { Day, Episode, Launch, Records, Reservation, Show, Standing, Step } from '../model'
+import type { Day, Episode, Launch, Records, Reservation, Show, Standing, Step } from '../records'
 import { addDays, dayNumber, daysBetween, weekday } from '../rhythm/days'
 import { honours, reservedSlots } from '../rhythm/reserve'
 import { datesOf } from '../rhythm/rule'

@@ -1,4 +1,4 @@
-import type { Id, Recipe } from '../model'
+import type { Id, Recipe } from '../records'
 
 /**
  * Where an episode should stand: the days before its release by which each stage should be done, in the

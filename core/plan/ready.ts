@@ -1,4 +1,4 @@
-import type { Day } from '../model'
+import type { Day } from '../records'
 import { daysBetween } from '../rhythm/days'
 
 /**

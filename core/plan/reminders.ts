@@ -1,4 +1,4 @@
-import type { Day } from '../model'
+import type { Day } from '../records'
 import { daysBetween, sayDay } from '../rhythm/days'
 import { sayLeft } from '../rhythm/zone'
 

@@ -11,7 +11,7 @@ import {
 import { markStanding, putStanding, removeStanding, takeBusy, dropBusy } from '../commands/standing'
 import { joinBlocks, layEpisode, moreOnDays, orderDay, timeBlock } from '../commands/week'
 import { readBusy } from '../formats/busy'
-import type { Records, Standing, Step } from '../model'
+import type { Records, Standing, Step } from '../records'
 import { lostOf } from './accuracy'
 import { layWork, planFor, minutesOn } from './load'
 import { remindersOf } from './reminders'

@@ -1,4 +1,4 @@
-import { ruleFault, type Busy, type Day, type Standing } from '../model'
+import { ruleFault, type Busy, type Day, type Standing } from '../records'
 import { datesOf } from '../rhythm/rule'
 
 /** One time that standing work falls due. */

@@ -1,4 +1,16 @@
-import type { Day, Episode, Id, Outlet, Part, Recipe, Records, Script, Show, Step, StepKind } from '../model'
+import type {
+  Day,
+  Episode,
+  Id,
+  Outlet,
+  Part,
+  Recipe,
+  Records,
+  Script,
+  Show,
+  Step,
+  StepKind,
+} from '../records'
 import { recipeFor } from '../commands/schedule'
 import { freshSettings } from '../commands/settings'
 import { workingDays } from '../recipe/due'

@@ -1,5 +1,5 @@
 import { exampleEpisode, exampleRecords, exampleStep } from '../examples'
-import type { Step } from '../model'
+import type { Step } from '../records'
 import { standingOf } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
 import { minutesAhead, planFor } from './load'

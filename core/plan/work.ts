@@ -1,4 +1,4 @@
-import type { Day, Episode, Id, StepKind } from '../model'
+import type { Day, Episode, Id, StepKind } from '../records'
 import type { Standing, StepState } from '../recipe/lamps'
 import { addDays, sayDay, weekday, weekdayName } from '../rhythm/days'
 import { sayMinutes } from '../script/timecode'

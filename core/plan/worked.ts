@@ -1,4 +1,4 @@
-import type { Day, Step, StepKind, Zone } from '../model'
+import type { Day, Step, StepKind, Zone } from '../records'
 import { dayIn } from '../rhythm/creator'
 
 /** What working on a step is known from. */

@@ -1,4 +1,4 @@
-import type { Episode, Id, Moment, Recipe, Script, Step } from '../model'
+import type { Episode, Id, Moment, Recipe, Script, Step } from '../records'
 
 /**
  * A step's id for a recipe's line: the same episode and line always give the same id, which makes applying

@@ -1,5 +1,5 @@
 import { exampleAt, exampleEpisode, exampleRecords, exampleScript, exampleStep } from '../examples'
-import type { Episode, Recipe, Script, Step } from '../model'
+import type { Episode, Recipe, Script, Step } from '../records'
 import { partOfStep, partStepId } from './part-steps'
 import { stepsToAdd } from './apply'
 import { workingDays } from './due'

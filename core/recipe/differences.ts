@@ -1,4 +1,4 @@
-import type { Episode, Id, Lead, Recipe, RecipeLine, Step } from '../model'
+import type { Episode, Id, Lead, Recipe, RecipeLine, Step } from '../records'
 import { stepId } from './apply'
 
 /** One way in which an episode in work differs from its recipe as it has become, to take or to leave. */

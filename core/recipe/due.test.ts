@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Lead } from '../model'
+import type { Lead } from '../records'
 import { addDays, dayNumber, daysBetween } from '../rhythm/days'
 import { dueDates, workingDays, type Dated } from './due'
 

@@ -1,4 +1,4 @@
-import type { Day, Id, Lead, Settings } from '../model'
+import type { Day, Id, Lead, Settings } from '../records'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
 import { inOrder, type Needing } from './needs'
 

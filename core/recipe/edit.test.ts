@@ -1,5 +1,5 @@
 import { exampleAt, refusalOf, valueOf } from '../examples'
-import type { RecipeLine } from '../model'
+import type { RecipeLine } from '../records'
 import { recipeFault, withStage, withStageMoved, withoutLine, withoutStage } from './edit'
 import { daysBefore, leadAt, scoreOf } from './score'
 import { fullRecipe } from './starters'

@@ -1,4 +1,4 @@
-import type { Id, Lead, Recipe, RecipeLine, Stage } from '../model'
+import type { Id, Lead, Recipe, RecipeLine, Stage } from '../records'
 import { fine, refused, type Result } from '../result'
 import { inOrder } from './needs'
 

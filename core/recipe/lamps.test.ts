@@ -1,5 +1,5 @@
 import { exampleAt, exampleEpisode, exampleRecords, exampleScript } from '../examples'
-import type { Episode, Script, Step } from '../model'
+import type { Episode, Script, Step } from '../records'
 import { stepsToAdd } from './apply'
 import { workingDays } from './due'
 import { sixLamps, standingOf, type Standing } from './lamps'

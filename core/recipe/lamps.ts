@@ -1,4 +1,4 @@
-import type { Day, Id, Lead, Part, Recipe, Stage, Step } from '../model'
+import type { Day, Id, Lead, Part, Recipe, Stage, Step } from '../records'
 import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
 import { partState, requiredParts, type PartsOf, type PartState } from '../release/parts'

@@ -1,4 +1,4 @@
-import type { Id, Stage } from '../model'
+import type { Id, Stage } from '../records'
 import { fine, refused, type Result } from '../result'
 
 /** What an ordering needs to know of a step or of a recipe's line. */

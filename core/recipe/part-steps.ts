@@ -1,4 +1,4 @@
-import type { Episode, Id, Moment, Part, Recipe, Stage, Step, StepKind } from '../model'
+import type { Episode, Id, Moment, Part, Recipe, Stage, Step, StepKind } from '../records'
 
 /** Minutes that bringing a part takes before anything was learnt of it. */
 export const partMinutes: Readonly<Record<Part, number>> = {

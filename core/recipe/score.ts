@@ -1,4 +1,4 @@
-import type { Id, Lead, Recipe, RecipeLine } from '../model'
+import type { Id, Lead, Recipe, RecipeLine } from '../records'
 
 /**
  * A recipe's lines on the axis of days before release (negative: after it), stage by stage, as a plot draws

@@ -1,4 +1,4 @@
-import type { Lead, Moment, Part, Recipe, RecipeLine, Show, Stage, StepKind } from '../model'
+import type { Lead, Moment, Part, Recipe, RecipeLine, Show, Stage, StepKind } from '../records'
 
 function stage(id: Stage['kind'], name: string, parts: Part[], after: string[]): Stage {
   return { id, kind: id, name, parts, after }

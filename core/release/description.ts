@@ -1,4 +1,4 @@
-import type { Episode, Recipe } from '../model'
+import type { Episode, Recipe } from '../records'
 import { chaptersText } from '../formats/chapters-text'
 import { heldBy } from '../named'
 import type { Chapter } from '../script/chapters'

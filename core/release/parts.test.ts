@@ -1,5 +1,5 @@
 import { exampleEpisode, exampleRecords, exampleScript } from '../examples'
-import type { Episode, Script } from '../model'
+import type { Episode, Script } from '../records'
 import { partState, requiredParts, titleOf } from './parts'
 
 const records = exampleRecords()

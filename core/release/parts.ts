@@ -1,4 +1,4 @@
-import type { Episode, Outlet, Part, Recipe, Script, Show } from '../model'
+import type { Episode, Outlet, Part, Recipe, Script, Show } from '../records'
 import { chapterFaults, chaptersOf, type Chapters } from '../script/chapters'
 import { sayTime } from '../script/timecode'
 import { scriptFigures, scriptWritten } from '../script/timing'

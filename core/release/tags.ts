@@ -1,4 +1,4 @@
-import type { Outlet } from '../model'
+import type { Outlet } from '../records'
 
 /**
  * Characters that tags take at an outlet: each tag, two quotes round one with a space, one separator

@@ -1,4 +1,4 @@
-import type { Episode } from '../model'
+import type { Episode } from '../records'
 
 /** The middle of some figures; nothing of none. */
 export function median(figures: readonly number[]): number | undefined {

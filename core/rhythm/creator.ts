@@ -1,4 +1,4 @@
-import type { Day, Show, Zone } from '../model'
+import type { Day, Show, Zone } from '../records'
 import { dayAt } from './zone'
 
 /**

@@ -1,4 +1,4 @@
-import type { Day, Episode, Show } from '../model'
+import type { Day, Episode, Show } from '../records'
 import { dayNumber } from './days'
 import { releaseOf, slotsOf, type Slot } from './slots'
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { exampleEpisode, exampleNow, exampleShow } from '../examples'
-import type { Episode } from '../model'
+import type { Episode } from '../records'
 import { addDays } from './days'
 import { codeFor, numbersOf, sayNumber } from './numbering'
 

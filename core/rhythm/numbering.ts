@@ -1,4 +1,4 @@
-import type { Day, Episode, Id, Show } from '../model'
+import type { Day, Episode, Id, Show } from '../records'
 import { dayOf, dayNumber } from './days'
 import { filledSlots, releaseOf, slotsOf } from './slots'
 import { dayAt } from './zone'

@@ -1,6 +1,6 @@
 import { fine } from '../result'
 import { after, exampleContext, exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
-import type { Episode, Records } from '../model'
+import type { Episode, Records } from '../records'
 import { changeRhythm, withRhythm } from '../commands/shows'
 import {
   keepSlots,

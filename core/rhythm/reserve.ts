@@ -1,4 +1,4 @@
-import type { Day, Episode, Id, Launch, Reservation } from '../model'
+import type { Day, Episode, Id, Launch, Reservation } from '../records'
 import type { Slot } from './slots'
 
 /** A reservation on one slot. */

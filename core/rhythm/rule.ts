@@ -1,5 +1,5 @@
 import { RRule, type Weekday } from 'rrule'
-import { ruleFault, rhythmStarts, type Day, type Rhythm } from '../model'
+import { ruleFault, rhythmStarts, type Day, type Rhythm } from '../records'
 import { fine, refused, type Result } from '../result'
 import { dateOf, dayNumber, dayOf, weekdayName } from './days'
 

@@ -1,4 +1,4 @@
-import type { ClockTime, Day, Episode, Id, Show } from '../model'
+import type { ClockTime, Day, Episode, Id, Show } from '../records'
 import { dayOf, dayNumber } from './days'
 import { datesOf, timeOn } from './rule'
 import { dayAt, localAt, momentAt } from './zone'

@@ -1,4 +1,4 @@
-import type { ClockTime } from '../model'
+import type { ClockTime } from '../records'
 import { heldBy } from '../named'
 import { fine, refused, type Result } from '../result'
 import type { RhythmWish } from './rule'

@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill'
-import type { ClockTime, Day, Zone } from '../model'
+import type { ClockTime, Day, Zone } from '../records'
 import { dayOf, daysBetween } from './days'
 
 const instants = new Map<string, number>()

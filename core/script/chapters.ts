@@ -1,4 +1,4 @@
-import type { Cut, Outlet, Script } from '../model'
+import type { Cut, Outlet, Script } from '../records'
 import { scriptFigures, type Pace } from './timing'
 import { sayTime } from './timecode'
 

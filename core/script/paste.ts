@@ -1,4 +1,4 @@
-import type { Beat, Section } from '../model'
+import type { Beat, Section } from '../records'
 
 /** Makes ids for what a paste brings; the caller's source of new ids. */
 export type NewId = () => string

@@ -1,4 +1,4 @@
-import type { Beat, Delivery, Script, Section } from '../model'
+import type { Beat, Delivery, Script, Section } from '../records'
 
 /** Words a minute by delivery, and the seconds that ends cost (`engine` 9). */
 export interface Pace {

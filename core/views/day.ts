@@ -1,4 +1,4 @@
-import type { ClockTime, Day, Id } from '../model'
+import type { ClockTime, Day, Id } from '../records'
 import type { Block } from '../plan/ground'
 import { hoursOn, type HoursOf } from '../plan/load'
 

@@ -1,4 +1,4 @@
-import type { Busy, Day, Id, PlannedBlock, Step, StepKind, Zone } from '../model'
+import type { Busy, Day, Id, PlannedBlock, Step, StepKind, Zone } from '../records'
 import type { Block } from '../plan/ground'
 import { hoursOn, type HoursOf } from '../plan/load'
 import type { Occurrence } from '../plan/standing'

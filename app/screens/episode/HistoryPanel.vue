@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { JournalLine } from '@core/model'
+import type { JournalLine } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { localAt } from '@core/rhythm/zone'
 import { useBoard } from '@app/stores/board'

@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { ImagePlus, Trash2 } from '@lucide/vue'
 import { addPicture, choosePicture, removePicture } from '@core/commands/episode'
-import type { Picture } from '@core/model'
+import type { Picture } from '@core/records'
 import type { StageState } from '@core/recipe/lamps'
 import { sayTime } from '@core/script/timecode'
 import type { Card } from '@app/stores/board'

@@ -1,6 +1,6 @@
 import { largestPicture, pictureTooLarge } from '@core/commands/episode'
 import type { FileRecord } from '@core/commands/change'
-import { Picture } from '@core/model'
+import { Picture } from '@core/records'
 import { fine, refused, type Result } from '@core/result'
 
 /**

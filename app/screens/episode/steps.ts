@@ -1,4 +1,4 @@
-import type { Step } from '@core/model'
+import type { Step } from '@core/records'
 import type { Card } from '@app/stores/board'
 
 /** Whether a step may be ticked by hand: a physical act, or one whose part a person may leave out. */

@@ -11,7 +11,7 @@ import {
   type Edits,
 } from '@core/commands/ideas'
 import { placeSeveral } from '@core/commands/schedule'
-import { IdeaStanding } from '@core/model'
+import { IdeaStanding } from '@core/records'
 import { addDays } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useIdeas } from '@app/stores/ideas'

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { Plus, X } from '@lucide/vue'
 import { howsOf, takesValue } from '@core/ideas/viewing'
 import type { Field } from '@core/ideas/fields'
-import type { Group, Test } from '@core/model'
+import type { Group, Test } from '@core/records'
 
 /** Conditions joined by all or any; a group may hold groups. */
 const {

@@ -11,7 +11,7 @@ import {
 } from '@core/commands/ideas'
 import { likelySame, type Like } from '@core/ideas/likeness'
 import { isResting } from '@core/ideas/usable'
-import { IdeaStanding, type Episode } from '@core/model'
+import { IdeaStanding, type Episode } from '@core/records'
 import { addDays, sayAway, sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'

@@ -14,7 +14,7 @@ import {
 import { startWork } from '@core/commands/schedule'
 import { likelySame, type Like } from '@core/ideas/likeness'
 import { effortOf } from '@core/ideas/usable'
-import { IdeaStanding, type Idea } from '@core/model'
+import { IdeaStanding, type Idea } from '@core/records'
 import { sayAway } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { editMany } from '@core/commands/ideas'
-import type { Episode } from '@core/model'
+import type { Episode } from '@core/records'
 import { useIdeas } from '@app/stores/ideas'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'

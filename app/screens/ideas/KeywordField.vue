@@ -3,7 +3,7 @@ import { computed, ref, useId } from 'vue'
 import { writeIdea } from '@core/commands/ideas'
 import { addKeyword, sameWords } from '@core/commands/keywords'
 import { opportunityOf } from '@core/ideas/opportunity'
-import type { Episode } from '@core/model'
+import type { Episode } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 
 /** The keywords an idea is for; new words join the show's table. */

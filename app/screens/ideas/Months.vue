@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { meanFor } from '@core/commands/ideas'
 import { sayMonth } from '@core/ideas/usable'
-import type { Episode } from '@core/model'
+import type { Episode } from '@core/records'
 import { releaseOf, slotsOf } from '@core/rhythm/slots'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { writeIdea } from '@core/commands/ideas'
-import { Occasion, type Episode } from '@core/model'
+import { Occasion, type Episode } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 
 /** What an idea is tied to: a launch, a season or a date, and how many days before it may go out. */

@@ -6,7 +6,7 @@ import { takeSection } from '@core/commands/script'
 import { sameTopic, startFor } from '@core/ideas/start'
 import { strictest } from '@core/release/parts'
 import { releaseOf } from '@core/rhythm/slots'
-import type { Episode } from '@core/model'
+import type { Episode } from '@core/records'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 

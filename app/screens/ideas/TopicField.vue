@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
 import { writeEpisode } from '@core/commands/episode'
-import type { Episode } from '@core/model'
+import type { Episode } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 
 /** The topics of an episode as chips, with a field that offers the show's own. */

@@ -1,4 +1,4 @@
-import type { Episode } from '@core/model'
+import type { Episode } from '@core/records'
 
 /** Takes an idea up for dragging: onto an open frame of the strip, a month, a place in the order. */
 export function carryIdea(event: DragEvent, idea: Episode): void {

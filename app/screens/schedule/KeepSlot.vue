@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { keepSlots } from '@core/commands/promise'
-import type { Reservation } from '@core/model'
+import type { Reservation } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { editSettings } from '@core/commands/settings'
 import { partNames, type PartName } from '@core/ideas/rank'
-import { freshWeights } from '@core/model'
+import { freshWeights } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 import { useRanking } from '@app/stores/ranking'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { editSettings } from '@core/commands/settings'
-import type { StepKind } from '@core/model'
+import type { StepKind } from '@core/records'
 import { weekdayName } from '@core/rhythm/days'
 import { useLibrary } from '@app/stores/library'
 import { kindNames } from '../shows/recipe/words'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { editSettings } from '@core/commands/settings'
-import { Day } from '@core/model'
+import { Day } from '@core/records'
 import { addDays, daysBetween, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Aside } from '@core/formats/backup'
-import { nameOf, singular } from '@core/formats/whole-check'
+import { nameOf } from '@core/formats/whole-check'
+import { tables } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 import { download } from '@app/ui/download'
 import Flag from '@app/ui/Flag.vue'
@@ -13,7 +14,7 @@ const open = ref(false)
 const texts = ref<Record<string, string>>({})
 const fault = ref('')
 const rows = computed(() =>
-  library.aside.map((a) => ({ ...a, name: nameOf(a.row), kind: singular[a.table] })),
+  library.aside.map((a) => ({ ...a, name: nameOf(a.row), kind: tables[a.table].singular })),
 )
 const said = computed(() => {
   const first = rows.value[0]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Show } from '@core/model'
+import type { Show } from '@core/records'
 import { sixLamps } from '@core/recipe/lamps'
 import { sayDay } from '@core/rhythm/days'
 import type { Frame } from '@core/rhythm/film'

@@ -1,7 +1,7 @@
 import { computed, ref, watch, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { editSettings } from '@core/commands/settings'
-import type { Episode } from '@core/model'
+import type { Episode } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
-import type { Rhythm, Show } from '@core/model'
+import type { Rhythm, Show } from '@core/records'
 import { addDays } from '@core/rhythm/days'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
 import { useBoard } from '@app/stores/board'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { changeRhythm, keptElsewhere, withRhythm, type Displaced } from '@core/commands/shows'
-import type { Show } from '@core/model'
+import type { Show } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
 import { displacedBy, releaseOf } from '@core/rhythm/slots'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Show } from '@core/model'
+import type { Show } from '@core/records'
 import { addDays, sayAway, sayDay, weekdayName } from '@core/rhythm/days'
 import { datesOf, ruleOf, sayRhythm, type RhythmWish } from '@core/rhythm/rule'
 import { readRhythm } from '@core/rhythm/words'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { editShow } from '@core/commands/shows'
-import type { Show } from '@core/model'
+import type { Show } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 
 const { show } = defineProps<{ show: Show }>()

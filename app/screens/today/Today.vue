@@ -23,7 +23,7 @@ import { download } from '@app/ui/download'
 import NextOut from './NextOut.vue'
 import WantToKnow from './WantToKnow.vue'
 import WereTheyOut from './WereTheyOut.vue'
-import type { Step } from '@core/model'
+import type { Step } from '@core/records'
 import { stepGoal, stepTicks } from '../episode/steps'
 
 const Drop = defineAsyncComponent(() => import('@app/ui/Drop.vue'))

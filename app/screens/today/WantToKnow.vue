@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { markTold } from '@core/commands/ideas'
-import type { Episode } from '@core/model'
+import type { Episode } from '@core/records'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { MoreHorizontal, Pin } from '@lucide/vue'
 import type { Occurrence } from '@core/plan/standing'
-import type { Id } from '@core/model'
+import type { Id } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { markStanding, putStanding, removeStanding } from '@core/commands/standing'
-import { StepKind, type Day, type Standing } from '@core/model'
+import { StepKind, type Day, type Standing } from '@core/records'
 import { sayDay, weekday, weekdayName } from '@core/rhythm/days'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
 import { useBoard } from '@app/stores/board'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { settleDifferences } from '@core/commands/recipes'
-import type { Recipe } from '@core/model'
+import type { Recipe } from '@core/records'
 import type { Difference } from '@core/recipe/differences'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'

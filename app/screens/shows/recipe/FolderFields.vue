@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { RecipeFields } from '@core/commands/recipes'
 import { folderName, folderPattern, folderTree } from '@core/formats/folder'
-import type { Recipe, Show } from '@core/model'
+import type { Recipe, Show } from '@core/records'
 import { useBoard } from '@app/stores/board'
 import { valueOf } from './words'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RecipeFields } from '@core/commands/recipes'
-import type { Recipe } from '@core/model'
+import type { Recipe } from '@core/records'
 import { patternWords } from '@core/release/description'
 import { valueOf } from './words'
 

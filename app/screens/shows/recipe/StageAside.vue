@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { ArrowDown, ArrowUp, X } from '@lucide/vue'
 import { leaveOutStage, type RecipeFields } from '@core/commands/recipes'
-import { Part, type Checklist, type Recipe, type Stage } from '@core/model'
+import { Part, type Checklist, type Recipe, type Stage } from '@core/records'
 import { withStageMoved } from '@core/recipe/edit'
 import { useLibrary } from '@app/stores/library'
 import { partNames, tickedOf, valueOf } from './words'

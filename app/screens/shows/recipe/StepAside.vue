@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { X } from '@lucide/vue'
 import { editLine, type RecipeFields } from '@core/commands/recipes'
-import { Part, StepKind, type Lead, type Recipe, type RecipeLine } from '@core/model'
+import { Part, StepKind, type Lead, type Recipe, type RecipeLine } from '@core/records'
 import { withoutLine } from '@core/recipe/edit'
 import { daysBefore } from '@core/recipe/score'
 import { useLibrary } from '@app/stores/library'

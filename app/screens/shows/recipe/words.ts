@@ -1,4 +1,4 @@
-import type { Part, StepKind } from '@core/model'
+import type { Part, StepKind } from '@core/records'
 
 /** What a step may be tied to, in words. */
 export const partNames: Readonly<Record<Part, string>> = {

@@ -1,6 +1,6 @@
 import { freshSettings } from '../commands/settings'
 import { exampleAt, exampleEpisode, exampleShow, exampleStep, refusalOf, valueOf } from '../examples'
-import { JournalLine, schemas } from '.'
+import { JournalLine, tables } from '.'
 import { migrate, schemaVersion } from './migrations'
 
 const ways = {
@@ -48,9 +48,9 @@ describe('migrations', () => {
         1,
       ),
     )
-    expect(schemas.episodes.parse(now['episodes']?.[0])).toEqual({ ...first, idea })
-    expect(schemas.shows.parse(now['shows']?.[0])).toEqual({ ...show, fields })
-    expect(schemas.settings.parse(now['settings']?.[0])).toEqual({
+    expect(tables.episodes.schema.parse(now['episodes']?.[0])).toEqual({ ...first, idea })
+    expect(tables.shows.schema.parse(now['shows']?.[0])).toEqual({ ...show, fields })
+    expect(tables.settings.schema.parse(now['settings']?.[0])).toEqual({
       ...settings,
       weights,
       views,
@@ -59,7 +59,7 @@ describe('migrations', () => {
       setup,
       preferred,
     })
-    expect(schemas.steps.parse(now['steps']?.[0])).toEqual({ ...step, blocks })
+    expect(tables.steps.schema.parse(now['steps']?.[0])).toEqual({ ...step, blocks })
     for (const table of ['keywords', 'standing', 'busy', 'reservations', 'launches'])
       expect(now[table]).toEqual([])
     expect(now['journal']?.map((l) => JournalLine.parse(l).changes.length)).toEqual([2, 0])
