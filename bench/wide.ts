@@ -30,7 +30,6 @@ export function wideWorld(now: number): Whole {
         code: `${show.id === 'boats' ? 'W' : 'Y'}${String(i).padStart(3, '0')}`,
         title: `${pattern.title}, ${i + 1}`,
         place: { on: 'slot', day: addDays(today, 2 + i) },
-        pictures: [],
         chosenPicture: undefined,
         number: undefined,
       })
@@ -58,8 +57,6 @@ export function wideWorld(now: number): Whole {
       episodes: [...released, ...episodes],
       steps: [...whole.tables.steps.filter((s) => kept.has(s.episode)), ...steps],
       scripts: whole.tables.scripts.filter((s) => kept.has(s.id)),
-      launches: [],
-      reservations: [],
     },
   }
 }

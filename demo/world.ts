@@ -1,6 +1,7 @@
 import type { Whole } from '@core/formats/backup'
 import {
   bareIdea,
+  rowsFrom,
   type Brief,
   type Day,
   type Episode,
@@ -562,6 +563,7 @@ class Maker {
     const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
     return {
       tables: {
+        ...rowsFrom(() => []),
         shows: [this.boats, this.talks],
         outlets: this.outlets,
         recipes: this.recipes,

@@ -1,7 +1,15 @@
 import { readBackup, writeBackup, type Aside, type Whole } from '@core/formats/backup'
 import { faultsOf } from '@core/formats/whole-check'
 import { filesOf } from '@core/commands/files'
-import { JournalLine, tableNames, type RecordOf, type TableName } from '@core/records'
+import {
+  JournalLine,
+  rowsFrom,
+  rowsOf,
+  tableNames,
+  type RecordOf,
+  type Rows,
+  type TableName,
+} from '@core/records'
 import { schemaVersion } from '@core/records/migrations'
 import { fine, type Result } from '@core/result'
 import { now } from './clock'
@@ -10,23 +18,21 @@ import type { Library } from './library'
 import { asideOf, checkedRows, readerOf } from './reading'
 import { problemOf } from './problems'
 
+/** The rows of every table of a store. */
+async function tablesIn(store: Store): Promise<Rows> {
+  const raw = new Map<TableName, readonly unknown[]>()
+  for (const name of tableNames) raw.set(name, await store.raw(name).toArray())
+  return rowsFrom(<T extends TableName>(name: T) => {
+    // As they stand; they are looked at where it matters.
+    const isRow = (_row: unknown): _row is RecordOf<T> => true
+    return (raw.get(name) ?? []).filter(isRow)
+  })
+}
+
 /** Reads everything that a world's store holds, in one transaction. */
 export async function wholeOf(store: Store): Promise<Whole> {
   return store.transaction('r', store.tables, async () => ({
-    tables: {
-      shows: await store.rows('shows').toArray(),
-      outlets: await store.rows('outlets').toArray(),
-      recipes: await store.rows('recipes').toArray(),
-      episodes: await store.rows('episodes').toArray(),
-      steps: await store.rows('steps').toArray(),
-      scripts: await store.rows('scripts').toArray(),
-      keywords: await store.rows('keywords').toArray(),
-      settings: await store.rows('settings').toArray(),
-      standing: await store.rows('standing').toArray(),
-      busy: await store.rows('busy').toArray(),
-      reservations: await store.rows('reservations').toArray(),
-      launches: await store.rows('launches').toArray(),
-    },
+    tables: await tablesIn(store),
     journal: await store.journal.toArray(),
     files: await store.files.toArray(),
     aside: await store.aside.toArray(),
@@ -43,7 +49,7 @@ export async function replaceWhole(
     // Counted as a write, so that every tab notices.
     const rev = (await store.meta.get('rev'))?.value
     for (const table of store.tables) await table.clear()
-    for (const name of tableNames) await store.rows(name).bulkAdd(whole.tables[name])
+    for (const name of tableNames) await store.raw(name).bulkAdd([...whole.tables[name]])
     await store.journal.bulkAdd(whole.journal)
     await store.files.bulkAdd(whole.files)
     await store.aside.bulkAdd([...new Map((whole.aside ?? []).map((a) => [a.key, a])).values()])
@@ -69,20 +75,7 @@ export function backupOfMemory(library: Library): Uint8Array {
 /** All that this page holds of its world. */
 export function memoryOf({ records }: Library): Whole {
   return {
-    tables: {
-      shows: [...records.shows.values()],
-      outlets: [...records.outlets.values()],
-      recipes: [...records.recipes.values()],
-      episodes: [...records.episodes.values()],
-      steps: [...records.steps.values()],
-      scripts: [...records.scripts.values()],
-      keywords: [...records.keywords.values()],
-      settings: [...records.settings.values()],
-      standing: [...records.standing.values()],
-      busy: [...records.busy.values()],
-      reservations: [...records.reservations.values()],
-      launches: [...records.launches.values()],
-    },
+    tables: rowsOf(records),
     journal: [],
     files: [],
   }
@@ -103,7 +96,7 @@ export async function putBack(library: Library): Promise<Result<number>> {
 
 /**
  * A whole that can be restored: rows that their schemas or the rules between records refuse stand beside
- * it, set aside.
+ * it, set aside. `tried` are rows that were set aside and are looked at again.
  */
 export function restorable(whole: Whole, tried: readonly Aside[] = []): Whole {
   const aside: Aside[] = [...(whole.aside ?? [])]
@@ -114,7 +107,7 @@ export function restorable(whole: Whole, tried: readonly Aside[] = []): Whole {
     aside.push(...read.aside)
     return read.rows
   }
-  const right = tablesOf(take)
+  const right = rowsFrom(take)
   const faults = new Map(faultsOf(right).map((f) => [`${f.table}/${f.id}`, f]))
   const keep = <T extends TableName>(table: T): RecordOf<T>[] => {
     const rows: readonly RecordOf<T>[] = right[table]
@@ -125,24 +118,7 @@ export function restorable(whole: Whole, tried: readonly Aside[] = []): Whole {
     })
   }
   const journal = whole.journal.filter((l) => JournalLine.safeParse(l).success)
-  return { tables: tablesOf(keep), journal, files: whole.files, aside }
-}
-
-function tablesOf(take: <T extends TableName>(table: T) => RecordOf<T>[]): Whole['tables'] {
-  return {
-    shows: take('shows'),
-    outlets: take('outlets'),
-    recipes: take('recipes'),
-    episodes: take('episodes'),
-    steps: take('steps'),
-    scripts: take('scripts'),
-    keywords: take('keywords'),
-    settings: take('settings'),
-    standing: take('standing'),
-    busy: take('busy'),
-    reservations: take('reservations'),
-    launches: take('launches'),
-  }
+  return { tables: rowsFrom(keep), journal, files: whole.files, aside }
 }
 
 /**
@@ -180,20 +156,7 @@ export async function restoreInto(library: Library, bytes: Uint8Array): Promise<
 }
 
 const nothing: Whole = {
-  tables: {
-    shows: [],
-    outlets: [],
-    recipes: [],
-    episodes: [],
-    steps: [],
-    scripts: [],
-    keywords: [],
-    settings: [],
-    standing: [],
-    busy: [],
-    reservations: [],
-    launches: [],
-  },
+  tables: rowsFrom(() => []),
   journal: [],
   files: [],
 }

@@ -54,8 +54,7 @@ export function faultsOf(rows: Rows): Fault[] {
     if (!fault.ok) blame('recipes', r.id, fault.problem.sentence)
   }
   const known = new Map<string, ReadonlySet<Id>>()
-  const held = <T extends TableName>(table: T) => {
-    const all: readonly (RecordOf<T> & { id: Id })[] = rows[table]
+  const held = <T extends TableName>(table: T, all: readonly (RecordOf<T> & { id: Id })[]) => {
     const seen = new Set<Id>()
     for (const row of all) {
       if (seen.has(row.id)) blame(table, row.id, 'the same id stands twice')
@@ -67,7 +66,7 @@ export function faultsOf(rows: Rows): Fault[] {
     }
     known.set(table, seen)
   }
-  for (const table of tableNames) held(table)
+  for (const table of tableNames) held(table, rows[table])
   const [codes, numbers, slots] = [new Set<string>(), new Set<string>(), new Set<string>()]
   for (const e of rows.episodes) {
     if (codes.has(e.code)) blame('episodes', e.id, `the code ${e.code} stands twice`)

@@ -102,14 +102,17 @@ export type Records = { readonly [T in TableName]: ReadonlyMap<string, RecordMap
 /** The rows of every table. */
 export type Rows = { readonly [T in TableName]: readonly RecordMap[T][] }
 
-function isWhole<W extends object>(made: object): made is W {
+function isRows(made: object): made is Rows {
+  return tableNames.every((name) => name in made)
+}
+function isRecords(made: object): made is Records {
   return tableNames.every((name) => name in made)
 }
 
 /** Rows of every table, a table at a time. */
 export function rowsFrom(make: <T extends TableName>(name: T) => readonly RecordOf<T>[]): Rows {
   const made = Object.fromEntries(tableNames.map((name) => [name, make(name)]))
-  if (!isWhole<Rows>(made)) throw new Error('A table is missing.')
+  if (!isRows(made)) throw new Error('A table is missing.')
   return made
 }
 
@@ -118,7 +121,7 @@ export function recordsFrom(
   make: <T extends TableName>(name: T) => ReadonlyMap<string, RecordOf<T>>,
 ): Records {
   const made = Object.fromEntries(tableNames.map((name) => [name, make(name)]))
-  if (!isWhole<Records>(made)) throw new Error('A table is missing.')
+  if (!isRecords(made)) throw new Error('A table is missing.')
   return made
 }
 
