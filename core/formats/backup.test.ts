@@ -8,6 +8,7 @@ import {
   refusalOf,
   valueOf,
 } from '../examples'
+import { rowsOf } from '../records'
 import { schemaVersion } from '../records/migrations'
 import { readBackup, writeBackup, type Whole } from './backup'
 
@@ -15,18 +16,10 @@ const records = exampleRecords()
 const picture = { id: 'p', name: 'a.png', type: 'image/png' as const, width: 2, height: 2, size: 4 }
 const whole: Whole = {
   tables: {
-    shows: [...records.shows.values()],
-    outlets: [...records.outlets.values()],
-    recipes: [...records.recipes.values()],
-    standing: [],
-    busy: [],
-    reservations: [],
-    launches: [],
-    settings: [...records.settings.values()],
+    ...rowsOf(records),
     episodes: [exampleEpisode({ pictures: [picture] })],
     steps: [exampleStep({ id: 's' })],
     scripts: [exampleScript({ Hook: ['“Words” & more.'] })],
-    keywords: [],
   },
   journal: [
     {

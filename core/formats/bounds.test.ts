@@ -1,25 +1,13 @@
 import { zipSync } from 'fflate'
 import { exampleAt, exampleEpisode, exampleRecords, exampleStep, refusalOf, valueOf } from '../examples'
+import { rowsOf } from '../records'
 import { fullRecipe } from '../recipe/starters'
 import { readBackup, writeBackup, type Whole } from './backup'
 import { faultsOf, nestedBeyond, without } from './whole-check'
 import { bounds, zipWithinBounds } from './zip-bounds'
 
 const records = exampleRecords([exampleEpisode()])
-const tables: Whole['tables'] = {
-  shows: [...records.shows.values()],
-  outlets: [...records.outlets.values()],
-  recipes: [...records.recipes.values()],
-  episodes: [...records.episodes.values()],
-  steps: [],
-  scripts: [],
-  keywords: [],
-  settings: [...records.settings.values()],
-  standing: [],
-  busy: [],
-  reservations: [],
-  launches: [],
-}
+const tables = rowsOf(records)
 const backup = (more: Partial<Whole['tables']>) =>
   readBackup(writeBackup({ tables: { ...tables, ...more }, journal: [], files: [] }, exampleAt))
 const slot = { on: 'slot' as const, day: '2026-12-10' }
