@@ -1,8 +1,7 @@
-import type { Context } from './commands/change'
-import { applied, type Done } from './commands/change'
-import { newIdea } from './commands/ideas'
-import { freshSettings } from './commands/settings'
-import { firstOutlet } from './commands/shows'
+import { type Context, type Done, applied } from './commands/change'
+import { newIdea } from './commands/ideas/new-idea'
+import { freshSettings } from './commands/settings/fresh-settings'
+import { firstOutlet } from './commands/shows/first-outlet'
 import {
   emptyRecords,
   type Episode,

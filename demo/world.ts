@@ -14,8 +14,8 @@ import {
   type Standing,
   type Step,
 } from '@core/records'
-import { freshSettings } from '@core/commands/settings'
-import { firstOutlet } from '@core/commands/shows'
+import { freshSettings } from '@core/commands/settings/fresh-settings'
+import { firstOutlet } from '@core/commands/shows/first-outlet'
 import { stepsToAdd } from '@core/recipe/apply'
 import { fullRecipe } from '@core/recipe/starters'
 import { addDays, dayNumber, weekday } from '@core/rhythm/days'

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { applied, type Change, type Command, type Done } from '@core/commands/change'
-import { freshSettings } from '@core/commands/settings'
+import { freshSettings } from '@core/commands/settings/fresh-settings'
 import type { Aside } from '@core/formats/backup'
 import { emptyRecords, type Id, type JournalLine, type Records, type Step } from '@core/records'
 import type { Problem, Result } from '@core/result'

@@ -12,23 +12,37 @@ import { emptyRecords, type Records } from '../records'
 import { numbersOf } from '../rhythm/numbering'
 import type { Result } from '../result'
 import { applied, checked, inverse, type Done } from './change'
-import {
-  addPicture,
-  addTitle,
-  choosePicture,
-  chooseTitle,
-  dropTags,
-  removePicture,
-  writeEpisode,
-} from './episode'
-import { backToIdeas, dropEpisodes, jotIdea } from './ideas'
-import { fixNumber, markReleased } from './release'
-import { moveToNextOpen, placeOnOwn, placeOnSlot, skipSlot, startWork, stepsOf, takeOff } from './schedule'
-import { writeScript } from './script'
-import { editSettings } from './settings'
-import { editLine, editRecipe, settleDifferences, openDifferences, takeStarter } from './recipes'
-import { addShow, changeRhythm, editOutlet, editShow, type SetUp } from './shows'
-import { addStep, estimateStep, removeStep, tickStep, waitStep } from './steps'
+import { addPicture, choosePicture, removePicture } from './episode/pictures'
+import { addTitle, chooseTitle } from './episode/titles'
+import { dropTags } from './episode/drop-tags'
+import { writeEpisode } from './episode/write-episode'
+import { backToIdeas } from './ideas/back-to-ideas'
+import { dropEpisodes } from './ideas/drop-episodes'
+import { jotIdea } from './ideas/jot'
+import { fixNumber } from './release/fix-number'
+import { markReleased } from './release/mark-released'
+import { moveToNextOpen } from './schedule/move-to-next-open'
+import { placeOnOwn } from './schedule/place-on-own'
+import { placeOnSlot } from './schedule/place-on-slot'
+import { skipSlot } from './schedule/skip-slot'
+import { startWork } from './schedule/start-work'
+import { stepsOf } from './of-episode'
+import { takeOff } from './schedule/take-off'
+import { writeScript } from './episode/write-script'
+import { editSettings } from './settings/edit-settings'
+import { editLine } from './recipes/edit-line'
+import { editRecipe } from './recipes/edit-recipe'
+import { settleDifferences } from './recipes/settle-differences'
+import { openDifferences } from './recipes/open-differences'
+import { takeStarter } from './recipes/take-starter'
+import { addShow, type SetUp } from './shows/add-show'
+import { changeRhythm } from './shows/change-rhythm'
+import { editOutlet } from './shows/edit-outlet'
+import { editShow } from './shows/edit-show'
+import { addStep, removeStep } from './work/add-step'
+import { estimateStep } from './work/estimate-step'
+import { tickStep } from './work/tick-step'
+import { waitStep } from './work/wait-step'
 
 const context = exampleContext()
 const records = exampleRecords([

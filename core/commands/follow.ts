@@ -3,8 +3,8 @@ import { standingOf, type Standing } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
 import { stepId } from '../recipe/apply'
 import { applied, merged, momentOf, putting, type Context, type Done } from './change'
-import { recipeFor, stepsOf } from './schedule'
-import { freshSettings } from './settings'
+import { recipeFor, stepsOf } from './of-episode'
+import { freshSettings } from './settings/fresh-settings'
 import { todayOf } from './step-of'
 
 /** A follow-on as a sentence, by the names of its recipe. */

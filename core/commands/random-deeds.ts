@@ -6,90 +6,89 @@ import type { Result } from '../result'
 import { addDays, weekday } from '../rhythm/days'
 import { dayAt } from '../rhythm/zone'
 import type { Context, Done } from './change'
-import { correctLog, endStep, handStep, startStep, stopStep } from './doing'
-import {
-  addPicture,
-  addTitle,
-  choosePicture,
-  chooseTitle,
-  dropTags,
-  removePicture,
-  writeEpisode,
-} from './episode'
-import {
-  backToIdeas,
-  dropEpisodes,
-  editMany,
-  jotIdea,
-  jotIdeas,
-  keepMail,
-  markTold,
-  meanFor,
-  mergeIdeas,
-  reorderIdea,
-  restIdeas,
-  sortIdeas,
-  writeIdea,
-} from './ideas'
-import { addKeyword, editKeyword, importKeywords, removeKeyword } from './keywords'
-import { markAllReleased, putOnNext, skipMissed } from './missed'
-import { moveToSlot, pullEpisodes, pushEpisode, swapEpisodes } from './moves'
-import { keepSlots, letGo, putLaunch, removeLaunch, supportLaunch } from './promise'
-import {
-  addRecipe,
-  copyEpisode,
-  editLine,
-  editRecipe,
-  firstRecipe,
-  leaveOutStage,
-  openDifferences,
-  removeRecipe,
-  settleDifferences,
-  takeStarter,
-  useRecipe,
-} from './recipes'
-import { fixNumber, markReleased } from './release'
-import {
-  moveToNextOpen,
-  parkEpisode,
-  placeOnOwn,
-  placeOnSlot,
-  placeSeveral,
-  skipSlot,
-  startWork,
-  takeOff,
-} from './schedule'
-import { takeSection, writeScript, type ScriptWish } from './script'
-import { editSettings } from './settings'
-import { addShow, changeRhythm, editOutlet, editShow } from './shows'
-import { dropBusy, markStanding, putStanding, removeStanding, takeBusy } from './standing'
-import {
-  addStep,
-  backdateStep,
-  editStep,
-  estimateStep,
-  finishStages,
-  putAway,
-  removeStep,
-  tickItem,
-  tickStep,
-  waitStep,
-} from './steps'
-import { takeTable } from './tables'
-import {
-  joinBlocks,
-  layEpisode,
-  layOnDay,
-  leftToToday,
-  moreOnDays,
-  orderDay,
-  pinBlock,
-  setDays,
-  splitBlock,
-  takeOffDay,
-  takePlan,
-  timeBlock,
-} from './week'
+import { correctLog } from './work/correct-log'
+import { endStep } from './work/end-step'
+import { handStep } from './work/hand-step'
+import { startStep, stopStep } from './work/timer'
+import { addPicture, choosePicture, removePicture } from './episode/pictures'
+import { addTitle, chooseTitle } from './episode/titles'
+import { dropTags } from './episode/drop-tags'
+import { writeEpisode } from './episode/write-episode'
+import { backToIdeas } from './ideas/back-to-ideas'
+import { dropEpisodes } from './ideas/drop-episodes'
+import { editMany } from './ideas/edit-many'
+import { jotIdea, jotIdeas } from './ideas/jot'
+import { keepMail } from './ideas/keep-mail'
+import { markTold } from './ideas/mark-told'
+import { meanFor } from './ideas/mean-for'
+import { mergeIdeas } from './ideas/merge-ideas'
+import { reorderIdea } from './ideas/reorder-idea'
+import { restIdeas } from './ideas/rest-ideas'
+import { sortIdeas } from './ideas/sort-ideas'
+import { writeIdea } from './ideas/write-idea'
+import { addKeyword } from './keywords/add-keyword'
+import { editKeyword } from './keywords/edit-keyword'
+import { importKeywords } from './keywords/import-keywords'
+import { removeKeyword } from './keywords/remove-keyword'
+import { markAllReleased } from './release/mark-all-released'
+import { putOnNext } from './schedule/put-on-next'
+import { skipMissed } from './schedule/skip-missed'
+import { moveToSlot } from './schedule/move-to-slot'
+import { pullEpisodes } from './schedule/pull-episodes'
+import { pushEpisode } from './schedule/push-episode'
+import { swapEpisodes } from './schedule/swap-episodes'
+import { keepSlots, letGo } from './schedule/keep-slots'
+import { putLaunch, removeLaunch } from './schedule/launch'
+import { supportLaunch } from './schedule/support-launch'
+import { addRecipe, removeRecipe } from './recipes/add-recipe'
+import { copyEpisode } from './episode/copy-episode'
+import { editLine } from './recipes/edit-line'
+import { editRecipe } from './recipes/edit-recipe'
+import { firstRecipe } from './recipes/first-recipe'
+import { leaveOutStage } from './recipes/leave-out-stage'
+import { openDifferences } from './recipes/open-differences'
+import { settleDifferences } from './recipes/settle-differences'
+import { takeStarter } from './recipes/take-starter'
+import { useRecipe } from './recipes/use-recipe'
+import { fixNumber } from './release/fix-number'
+import { markReleased } from './release/mark-released'
+import { moveToNextOpen } from './schedule/move-to-next-open'
+import { parkEpisode } from './schedule/park-episode'
+import { placeOnOwn } from './schedule/place-on-own'
+import { placeOnSlot } from './schedule/place-on-slot'
+import { placeSeveral } from './schedule/place-several'
+import { skipSlot } from './schedule/skip-slot'
+import { startWork } from './schedule/start-work'
+import { takeOff } from './schedule/take-off'
+import { takeSection } from './episode/take-section'
+import { writeScript, type ScriptWish } from './episode/write-script'
+import { editSettings } from './settings/edit-settings'
+import { addShow } from './shows/add-show'
+import { changeRhythm } from './shows/change-rhythm'
+import { editOutlet } from './shows/edit-outlet'
+import { editShow } from './shows/edit-show'
+import { dropBusy, takeBusy } from './standing/busy'
+import { markStanding } from './standing/mark-standing'
+import { putStanding, removeStanding } from './standing/put-standing'
+import { addStep, removeStep } from './work/add-step'
+import { backdateStep } from './work/backdate-step'
+import { editStep } from './work/edit-step'
+import { estimateStep } from './work/estimate-step'
+import { finishStages } from './work/finish-stages'
+import { putAway } from './work/put-away'
+import { tickItem } from './work/tick-item'
+import { tickStep } from './work/tick-step'
+import { waitStep } from './work/wait-step'
+import { takeTable } from './ideas/take-table'
+import { joinBlocks, splitBlock } from './week/split-block'
+import { layEpisode } from './week/lay-episode'
+import { layOnDay, takeOffDay } from './week/lay-on-day'
+import { leftToToday } from './week/left-to-today'
+import { moreOnDays, setDays } from './week/set-days'
+import { orderDay } from './week/order-day'
+import { pinBlock } from './week/pin-block'
+import { takePlan } from './week/take-plan'
+import { timeBlock } from './week/time-block'
 
 /**
  * What a random wish is made from: the records, the moment, and a source of numbers from 0 to below `most`.

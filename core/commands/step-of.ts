@@ -4,7 +4,7 @@ import { fine, refused, type Result } from '../result'
 import { creatorZone } from '../rhythm/creator'
 import { dayAt } from '../rhythm/zone'
 import { momentOf, type Context } from './change'
-import { recipeFor, stepsOf } from './schedule'
+import { recipeFor, stepsOf } from './of-episode'
 
 /** The zone that days are told in. */
 export function zoneOf(records: Pick<Records, 'shows'>): Zone {

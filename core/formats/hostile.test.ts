@@ -7,11 +7,10 @@ import {
   refusalOf,
   valueOf,
 } from '../examples'
-import { bareIdea } from '../records'
-import { reorderIdea } from '../commands/ideas'
+import { bareIdea, freshWeights } from '../records'
+import { reorderIdea } from '../commands/ideas/reorder-idea'
 import { rankOf } from '../ideas/usable'
 import { whyNot } from '../ideas/rank'
-import { freshWeights } from '../records'
 import { descriptionOf, unknownWords } from '../release/description'
 import { readRhythm } from '../rhythm/words'
 import { folderName, safeName } from './folder'

@@ -1,4 +1,4 @@
-import type { KeywordRow } from '../commands/keywords'
+import type { KeywordRow } from '../commands/keywords/import-keywords'
 import { heldBy } from '../named'
 import type { Table } from './tables'
 

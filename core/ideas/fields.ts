@@ -10,7 +10,8 @@ import {
   type Recipe,
   type Show,
 } from '../records'
-import { standingNames, withIdea } from '../commands/ideas'
+import { standingNames } from '../commands/ideas/standing-names'
+import { withIdea } from '../commands/ideas/with-idea'
 import { fine, refused, type Result } from '../result'
 import { creatorZone, dayIn } from '../rhythm/creator'
 import { releaseOf } from '../rhythm/slots'

@@ -8,8 +8,12 @@ import {
   exampleStep,
   valueOf,
 } from '../examples'
-import { keepSlots } from '../commands/promise'
-import { joinBlocks, layEpisode, leftToToday, orderDay, splitBlock, timeBlock } from '../commands/week'
+import { keepSlots } from '../commands/schedule/keep-slots'
+import { joinBlocks, splitBlock } from '../commands/week/split-block'
+import { layEpisode } from '../commands/week/lay-episode'
+import { leftToToday } from '../commands/week/left-to-today'
+import { orderDay } from '../commands/week/order-day'
+import { timeBlock } from '../commands/week/time-block'
 import { readBusy } from '../formats/busy'
 import type { Day, Episode, Launch, Records, Reservation, Show, Standing, Step } from '../records'
 import { addDays, dayNumber, daysBetween, weekday } from '../rhythm/days'

@@ -8,8 +8,14 @@ import {
   refusalOf,
   valueOf,
 } from '../examples'
-import { markStanding, putStanding, removeStanding, takeBusy, dropBusy } from '../commands/standing'
-import { joinBlocks, layEpisode, moreOnDays, orderDay, timeBlock } from '../commands/week'
+import { markStanding } from '../commands/standing/mark-standing'
+import { putStanding, removeStanding } from '../commands/standing/put-standing'
+import { takeBusy, dropBusy } from '../commands/standing/busy'
+import { joinBlocks } from '../commands/week/split-block'
+import { layEpisode } from '../commands/week/lay-episode'
+import { moreOnDays } from '../commands/week/set-days'
+import { orderDay } from '../commands/week/order-day'
+import { timeBlock } from '../commands/week/time-block'
 import { readBusy } from '../formats/busy'
 import type { Records, Standing, Step } from '../records'
 import { lostOf } from './accuracy'

@@ -11,8 +11,8 @@ import type {
   Step,
   StepKind,
 } from '../records'
-import { recipeFor } from '../commands/schedule'
-import { freshSettings } from '../commands/settings'
+import { recipeFor } from '../commands/of-episode'
+import { freshSettings } from '../commands/settings/fresh-settings'
 import { workingDays } from '../recipe/due'
 import { standingOf, type Standing } from '../recipe/lamps'
 import { addDays } from '../rhythm/days'

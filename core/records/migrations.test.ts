@@ -1,4 +1,4 @@
-import { freshSettings } from '../commands/settings'
+import { freshSettings } from '../commands/settings/fresh-settings'
 import { exampleAt, exampleEpisode, exampleShow, exampleStep, refusalOf, valueOf } from '../examples'
 import { JournalLine, tables } from '.'
 import { migrate, schemaVersion } from './migrations'

@@ -1,16 +1,13 @@
 import { fine } from '../result'
 import { after, exampleContext, exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
 import type { Episode, Records } from '../records'
-import { changeRhythm, withRhythm } from '../commands/shows'
-import {
-  keepSlots,
-  letGo,
-  putLaunch,
-  removeLaunch,
-  reservedBetween,
-  supportLaunch,
-} from '../commands/promise'
-import { placeOnSlot } from '../commands/schedule'
+import { changeRhythm } from '../commands/shows/change-rhythm'
+import { withRhythm } from '../commands/shows/new-rhythm'
+import { keepSlots, letGo } from '../commands/schedule/keep-slots'
+import { putLaunch, removeLaunch } from '../commands/schedule/launch'
+import { reservedBetween } from '../commands/schedule/kept'
+import { supportLaunch } from '../commands/schedule/support-launch'
+import { placeOnSlot } from '../commands/schedule/place-on-slot'
 import { launchStanding, type Supporter } from '../plan/launch'
 import { beatOn, datesOf, sayRhythm, timeOn } from './rule'
 import { openSlots, slotsOf } from './slots'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { writeScript } from '@core/commands/script'
+import { writeScript } from '@core/commands/episode'
 import type { StageState } from '@core/recipe/lamps'
 import type { Card } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
 import { Camera, Mic, Plus, Video, X } from '@lucide/vue'
-import { writeScript, type ScriptWish } from '@core/commands/script'
+import { writeScript, type ScriptWish } from '@core/commands/episode'
 import type { StageState } from '@core/recipe/lamps'
 import type { Beat, Section } from '@core/records'
 import { beatsFrom, sectionsFrom } from '@core/script/paste'

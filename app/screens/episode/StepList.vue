@@ -5,14 +5,15 @@ import { Hourglass, Plus, UserRound, X } from '@lucide/vue'
 import {
   addStep,
   backdateStep,
+  correctLog,
   editStep,
   estimateStep,
+  handStep,
   removeStep,
   tickItem,
   tickStep,
   waitStep,
-} from '@core/commands/steps'
-import { correctLog, handStep } from '@core/commands/doing'
+} from '@core/commands/work'
 import type { StageState, StepState } from '@core/recipe/lamps'
 import { addDays, sayAway, sayDay } from '@core/rhythm/days'
 import { useBoard, type Card } from '@app/stores/board'

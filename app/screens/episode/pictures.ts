@@ -1,4 +1,4 @@
-import { largestPicture, pictureTooLarge } from '@core/commands/episode'
+import { largestPicture, pictureTooLarge } from '@core/commands/episode/picture-size'
 import type { FileRecord } from '@core/commands/change'
 import { Picture } from '@core/records'
 import { fine, refused, type Result } from '@core/result'

@@ -7,9 +7,9 @@ import {
   mergeIdeas,
   restIdeas,
   sortIdeas,
-  standingNames,
   type Edits,
 } from '@core/commands/ideas'
+import { standingNames } from '@core/commands/ideas/standing-names'
 import { placeSeveral } from '@core/commands/schedule'
 import { IdeaStanding } from '@core/records'
 import { addDays } from '@core/rhythm/days'

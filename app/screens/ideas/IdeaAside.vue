@@ -1,14 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { writeEpisode } from '@core/commands/episode'
-import {
-  backToIdeas,
-  dropEpisodes,
-  editMany,
-  restIdeas,
-  sortIdeas,
-  standingNames,
-} from '@core/commands/ideas'
+import { backToIdeas, dropEpisodes, editMany, restIdeas, sortIdeas } from '@core/commands/ideas'
+import { standingNames } from '@core/commands/ideas/standing-names'
 import { likelySame, type Like } from '@core/ideas/likeness'
 import { isResting } from '@core/ideas/usable'
 import { IdeaStanding, type Episode } from '@core/records'

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { Paperclip } from '@lucide/vue'
 import { writeIdea } from '@core/commands/ideas'
-import { largestPicture } from '@core/commands/episode'
+import { largestPicture } from '@core/commands/episode/picture-size'
 import type { Attachment, Episode, Picture } from '@core/records'
 import type { FileRecord } from '@core/commands/change'
 import { useLibrary } from '@app/stores/library'

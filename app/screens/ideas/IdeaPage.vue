@@ -2,15 +2,8 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { writeEpisode, type Typed } from '@core/commands/episode'
-import {
-  backToIdeas,
-  dropEpisodes,
-  editMany,
-  mergeIdeas,
-  sortIdeas,
-  standingNames,
-  writeIdea,
-} from '@core/commands/ideas'
+import { backToIdeas, dropEpisodes, editMany, mergeIdeas, sortIdeas, writeIdea } from '@core/commands/ideas'
+import { standingNames } from '@core/commands/ideas/standing-names'
 import { startWork } from '@core/commands/schedule'
 import { likelySame, type Like } from '@core/ideas/likeness'
 import { effortOf } from '@core/ideas/usable'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { ArrowDownUp } from '@lucide/vue'
-import { takeTable, tableChanges } from '@core/commands/tables'
+import { takeTable } from '@core/commands/ideas'
+import { tableChanges } from '@core/commands/ideas/table-changes'
 import { readTable, writeCsv, writeMarkdown, type Table, type TableChanges } from '@core/formats/tables'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'

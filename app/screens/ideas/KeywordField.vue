@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
 import { writeIdea } from '@core/commands/ideas'
-import { addKeyword, sameWords } from '@core/commands/keywords'
+import { addKeyword } from '@core/commands/keywords'
+import { sameWords } from '@core/commands/keywords/same-words'
 import { opportunityOf } from '@core/ideas/opportunity'
 import type { Episode } from '@core/records'
 import { useLibrary } from '@app/stores/library'

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { Plus } from '@lucide/vue'
-import { addTitle, writeEpisode } from '@core/commands/episode'
-import { takeSection } from '@core/commands/script'
+import { addTitle, takeSection, writeEpisode } from '@core/commands/episode'
 import { sameTopic, startFor } from '@core/ideas/start'
 import { strictest } from '@core/release/parts'
 import { releaseOf } from '@core/rhythm/slots'

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { jotIdea } from '@core/commands/ideas'
-import { letGo } from '@core/commands/promise'
-import { placeOnSlot, skipSlot } from '@core/commands/schedule'
+import { letGo, placeOnSlot, skipSlot } from '@core/commands/schedule'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'

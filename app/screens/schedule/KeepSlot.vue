@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { keepSlots } from '@core/commands/promise'
+import { keepSlots } from '@core/commands/schedule'
 import type { Reservation } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'

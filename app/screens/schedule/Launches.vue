@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { letGo, putLaunch, removeLaunch, supportLaunch } from '@core/commands/promise'
+import { letGo, putLaunch, removeLaunch, supportLaunch } from '@core/commands/schedule'
 import { launchStanding } from '@core/plan/launch'
 import { addDays, daysBetween, sayAway, sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { putOnNext, skipMissed } from '@core/commands/missed'
+import { moveToNextOpen, putOnNext, skipMissed } from '@core/commands/schedule'
 import { markReleased } from '@core/commands/release'
-import { moveToNextOpen } from '@core/commands/schedule'
 import { applied, type Change } from '@core/commands/change'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { releaseOf } from '@core/rhythm/slots'

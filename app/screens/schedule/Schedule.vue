@@ -4,8 +4,15 @@ import { useRouter } from 'vue-router'
 import { CalendarArrowDown, MoreHorizontal } from '@lucide/vue'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { backToIdeas } from '@core/commands/ideas'
-import { moveToSlot, pullEpisodes, pushEpisode, swapEpisodes } from '@core/commands/moves'
-import { placeOnSlot, skipSlot, takeOff } from '@core/commands/schedule'
+import {
+  moveToSlot,
+  placeOnSlot,
+  pullEpisodes,
+  pushEpisode,
+  skipSlot,
+  swapEpisodes,
+  takeOff,
+} from '@core/commands/schedule'
 import { sixLamps } from '@core/recipe/lamps'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'

@@ -1,5 +1,5 @@
 import { shallowReactive } from 'vue'
-import { pushed } from '@core/commands/moves'
+import { pushed } from '@core/commands/schedule/moved'
 import { honours, unhonoured } from '@core/rhythm/reserve'
 import { outOfWindow } from '@core/ideas/usable'
 import { dayNumber, dayOf, daysBetween, sayDay } from '@core/rhythm/days'

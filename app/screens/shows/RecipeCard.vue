@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { openDifferences, takeStarter } from '@core/commands/recipes'
+import { openDifferences } from '@core/commands/recipes/open-differences'
+import { takeStarter } from '@core/commands/recipes'
 import type { Show } from '@core/records'
 import { sayMinutes } from '@core/script/timecode'
 import { useLibrary } from '@app/stores/library'

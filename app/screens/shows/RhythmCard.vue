@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { changeRhythm, keptElsewhere, withRhythm, type Displaced } from '@core/commands/shows'
+import { changeRhythm } from '@core/commands/shows'
+import { keptElsewhere, withRhythm, type Displaced } from '@core/commands/shows/new-rhythm'
 import type { Show } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { correctLog } from '@core/commands/doing'
+import { correctLog } from '@core/commands/work'
 import { timeBlock } from '@core/commands/week'
 import { sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'

@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { CalendarPlus, ChevronLeft, ChevronRight } from '@lucide/vue'
-import { startStep, stopStep } from '@core/commands/doing'
+import { startStep, stopStep } from '@core/commands/work'
 import {
   joinBlocks,
   layEpisode,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { RecipeFields } from '@core/commands/recipes'
+import type { RecipeFields } from '@core/commands/recipes/written'
 import { folderName, folderPattern, folderTree } from '@core/formats/folder'
 import type { Recipe, Show } from '@core/records'
 import { useBoard } from '@app/stores/board'

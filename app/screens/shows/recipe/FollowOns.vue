@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { X } from '@lucide/vue'
 import { sayFollowOn } from '@core/commands/follow'
-import type { RecipeFields } from '@core/commands/recipes'
+import type { RecipeFields } from '@core/commands/recipes/written'
 import type { FollowOn, Recipe } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'

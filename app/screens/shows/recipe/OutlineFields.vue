@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowUp, Plus, X } from '@lucide/vue'
-import type { RecipeFields } from '@core/commands/recipes'
+import type { RecipeFields } from '@core/commands/recipes/written'
 import type { Recipe } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 import { valueOf } from './words'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RecipeFields } from '@core/commands/recipes'
+import type { RecipeFields } from '@core/commands/recipes/written'
 import type { Recipe } from '@core/records'
 import { patternWords } from '@core/release/description'
 import { valueOf } from './words'

@@ -1,14 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import {
-  addRecipe,
-  editRecipe,
-  firstRecipe,
-  openDifferences,
-  removeRecipe,
-  type RecipeFields,
-} from '@core/commands/recipes'
+import { addRecipe, editRecipe, firstRecipe, removeRecipe } from '@core/commands/recipes'
+import { openDifferences } from '@core/commands/recipes/open-differences'
+import type { RecipeFields } from '@core/commands/recipes/written'
 import { sayMinutes } from '@core/script/timecode'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'

@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { scaleLinear } from 'd3-scale'
 import { Plus } from '@lucide/vue'
-import type { RecipeFields } from '@core/commands/recipes'
+import type { RecipeFields } from '@core/commands/recipes/written'
 import type { Recipe, RecipeLine } from '@core/records'
 import { leadAt, scoreOf } from '@core/recipe/score'
 import { withStage } from '@core/recipe/edit'

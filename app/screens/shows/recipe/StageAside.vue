@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { ArrowDown, ArrowUp, X } from '@lucide/vue'
-import { leaveOutStage, type RecipeFields } from '@core/commands/recipes'
+import { leaveOutStage } from '@core/commands/recipes'
+import type { RecipeFields } from '@core/commands/recipes/written'
 import { Part, type Checklist, type Recipe, type Stage } from '@core/records'
 import { withStageMoved } from '@core/recipe/edit'
 import { useLibrary } from '@app/stores/library'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { X } from '@lucide/vue'
-import { editLine, type RecipeFields } from '@core/commands/recipes'
+import { editLine } from '@core/commands/recipes'
+import type { RecipeFields } from '@core/commands/recipes/written'
 import { Part, StepKind, type Lead, type Recipe, type RecipeLine } from '@core/records'
 import { withoutLine } from '@core/recipe/edit'
 import { daysBefore } from '@core/recipe/score'

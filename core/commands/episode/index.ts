@@ -1,0 +1,7 @@
+export * from './copy-episode'
+export * from './drop-tags'
+export * from './pictures'
+export * from './take-section'
+export * from './titles'
+export * from './write-episode'
+export * from './write-script'

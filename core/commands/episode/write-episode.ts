@@ -1,0 +1,46 @@
+import type { Episode, Id } from '../../records'
+import { fine, refused } from '../../result'
+import { type Command, momentOf, putting } from '../change'
+
+/** The fields of an episode that people type. */
+export type Typed = Partial<
+  Pick<
+    Episode,
+    | 'title'
+    | 'note'
+    | 'brief'
+    | 'titles'
+    | 'chosenTitle'
+    | 'tags'
+    | 'topics'
+    | 'links'
+    | 'guests'
+    | 'sponsor'
+    | 'nature'
+    | 'spare'
+    | 'cut'
+    | 'early'
+    | 'priority'
+  >
+>
+
+/**
+ * Writes what was typed into an episode. `what` names it in the history (“the brief”); writing the same
+ * again and again is one step of undo.
+ */
+export const writeEpisode: Command<{ episode: Id; typed: Typed; what: string }> = (
+  records,
+  { episode: id, typed, what },
+  context,
+) => {
+  const episode = records.episodes.get(id)
+  if (!episode) return refused('This episode is no longer there.', 'episodes')
+  if (typed.title?.trim() === '')
+    return refused('An episode needs a title. Type at least a word.', 'episodes.title')
+  return fine({
+    changes: [putting(records, 'episodes', { ...episode, ...typed, updatedAt: momentOf(context) })],
+    sentence: `Changed ${what}`,
+    about: [id],
+    merge: `write ${id} ${what}`,
+  })
+}

@@ -1,0 +1,23 @@
+import type { Id } from '../../records'
+import { fine, refused } from '../../result'
+import { type Command, momentOf, putting } from '../change'
+import { withIdea } from './with-idea'
+
+/** Notes that those who wanted to know have been told that it is out. */
+export const markTold: Command<{ episode: Id; asked: Id[] }> = (records, { episode: id, asked }, context) => {
+  const e = records.episodes.get(id)
+  if (!e) return refused('This episode is no longer there.', 'episodes')
+  return fine({
+    changes: [
+      putting(
+        records,
+        'episodes',
+        withIdea(e, {
+          asked: e.idea.asked.map((a) => (asked.includes(a.id) ? { ...a, told: momentOf(context) } : a)),
+        }),
+      ),
+    ],
+    sentence: `Told ${asked.length === 1 ? 'one' : asked.length} who asked for “${e.title}”`,
+    about: [id],
+  })
+}

@@ -1,0 +1,23 @@
+import type { Day, Id, Keyword } from '../../records'
+import { fine, refused } from '../../result'
+import { type Command, momentOf, putting } from '../change'
+
+type Figures = Partial<Pick<Keyword, 'words' | 'searches' | 'competing' | 'measured' | 'notes'>>
+
+/** Changes a keyword's words, figures or notes; new figures are dated `today`. */
+export const editKeyword: Command<{ keyword: Id; fields: Figures; today: Day }> = (
+  records,
+  { keyword: id, fields, today },
+  context,
+) => {
+  const keyword = records.keywords.get(id)
+  if (!keyword) return refused('This keyword is no longer there.', 'keywords')
+  const dated = 'searches' in fields || 'competing' in fields ? { measured: today } : {}
+  const next = { ...keyword, ...dated, ...fields, updatedAt: momentOf(context) }
+  return fine({
+    changes: [putting(records, 'keywords', next)],
+    sentence: `Changed the keyword “${next.words}”`,
+    about: [],
+    merge: `keyword ${id} ${Object.keys(fields).join()}`,
+  })
+}

@@ -1,0 +1,24 @@
+import type { Id } from '../../records'
+import { fine, refused } from '../../result'
+import { type Command, momentOf, putting, removing } from '../change'
+
+/** Takes a keyword away, also from the episodes that carry it. */
+export const removeKeyword: Command<{ keyword: Id }> = (records, { keyword: id }, context) => {
+  const keyword = records.keywords.get(id)
+  if (!keyword) return refused('This keyword is no longer there.', 'keywords')
+  const carrying = [...records.episodes.values()].filter((e) => e.idea.keywords.includes(id))
+  return fine({
+    changes: [
+      removing(records, 'keywords', id),
+      ...carrying.map((e) =>
+        putting(records, 'episodes', {
+          ...e,
+          idea: { ...e.idea, keywords: e.idea.keywords.filter((k) => k !== id) },
+          updatedAt: momentOf(context),
+        }),
+      ),
+    ],
+    sentence: `Removed the keyword “${keyword.words}”`,
+    about: [],
+  })
+}

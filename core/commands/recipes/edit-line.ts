@@ -1,0 +1,20 @@
+import type { Id, RecipeLine } from '../../records'
+import { fine, refused } from '../../result'
+import type { Command } from '../change'
+import { editRecipe } from './edit-recipe'
+
+/** Changes one line of a recipe. */
+export const editLine: Command<{ recipe: Id; line: RecipeLine }> = (
+  records,
+  { recipe: id, line },
+  context,
+) => {
+  const recipe = records.recipes.get(id)
+  if (!recipe) return refused('This recipe is no longer there.', 'recipes')
+  const done = editRecipe(
+    records,
+    { recipe: id, fields: { lines: recipe.lines.map((l) => (l.id === line.id ? line : l)) } },
+    context,
+  )
+  return done.ok ? fine({ ...done.value, sentence: `Changed “${line.name}” in the recipe` }) : done
+}

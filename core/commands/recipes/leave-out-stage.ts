@@ -1,0 +1,52 @@
+import { withoutStage } from '../../recipe/edit'
+import type { Id } from '../../records'
+import { fine, refused } from '../../result'
+import { type Command, momentOf, putting } from '../change'
+import { stepsOf } from '../of-episode'
+import { workBy } from './open-differences'
+import { written } from './written'
+
+/**
+ * Leaves a stage out. Its lines go; open steps made from them stay in their episodes, in the stage next to
+ * it, until the difference is taken.
+ */
+export const leaveOutStage: Command<{ recipe: Id; stage: Id }> = (
+  records,
+  { recipe: id, stage },
+  context,
+) => {
+  const recipe = records.recipes.get(id)
+  if (!recipe) return refused('This recipe is no longer there.', 'recipes')
+  const rest = withoutStage(recipe, stage)
+  if (!rest.ok) return rest
+  const follow = recipe.follow?.filter(
+    (f) =>
+      !(f.when.is === 'lit' && f.when.stage === stage) && !(f.then.is === 'add' && f.then.stage === stage),
+  )
+  const next = written(
+    recipe,
+    {
+      ...rest.value,
+      ...(follow ? { follow } : {}),
+      ...(recipe.checklists ? { checklists: recipe.checklists.filter((c) => c.stage !== stage) } : {}),
+    },
+    context,
+  )
+  if (!next.ok) return next
+  const at = recipe.stages.findIndex((s) => s.id === stage)
+  const heir =
+    recipe.stages.find((s) => s.after.includes(stage)) ?? recipe.stages[at - 1] ?? recipe.stages[at + 1]
+  const steps = workBy(records, id)
+    .flatMap((e) => stepsOf(records, e.id))
+    .filter((s) => s.stage === stage)
+  return fine({
+    changes: [
+      putting(records, 'recipes', next.value),
+      ...(heir
+        ? steps.map((s) => putting(records, 'steps', { ...s, stage: heir.id, updatedAt: momentOf(context) }))
+        : []),
+    ],
+    sentence: `Left the stage “${recipe.stages[at]?.name ?? ''}” out of “${recipe.name}”`,
+    about: [...new Set(steps.map((s) => s.episode))],
+  })
+}

@@ -1,0 +1,68 @@
+import { stepsToAdd } from '../../recipe/apply'
+import { lineFor } from '../../recipe/differences'
+import type { Id, Step } from '../../records'
+import { fine, refused } from '../../result'
+import { type Change, type Command, momentOf, putting, removing } from '../change'
+import { stepsOf } from '../of-episode'
+
+/**
+ * Lets an episode be made by another recipe of its show: steps of lines it lacks come, open ones not begun
+ * whose line the other lacks go; what is done stays.
+ */
+export const useRecipe: Command<{ episode: Id; recipe: Id }> = (
+  records,
+  { episode: id, recipe: wanted },
+  context,
+) => {
+  const episode = records.episodes.get(id)
+  const show = episode && records.shows.get(episode.show)
+  const recipe = records.recipes.get(wanted)
+  if (!episode || !show || !recipe) return refused('It is no longer there.', 'episodes')
+  const at = momentOf(context)
+  const changes: Change[] = [
+    putting(records, 'episodes', {
+      ...episode,
+      recipe: wanted === show.recipe ? undefined : wanted,
+      left: undefined,
+      updatedAt: at,
+    }),
+  ]
+  const mine = stepsOf(records, id)
+  if (episode.phase.name === 'work') {
+    const lines = new Map(recipe.lines.map((l) => [l.id, l]))
+    const home = (stage: Id) =>
+      recipe.stages.some((s) => s.id === stage)
+        ? stage
+        : ((recipe.stages.find((s) => s.kind === 'release') ?? recipe.stages[0])?.id ?? stage)
+    const gone = new Set(
+      mine
+        .filter((s) => s.line !== undefined && !lines.has(s.line) && s.doneAt === undefined && s.logged === 0)
+        .map((s) => s.id),
+    )
+    for (const s of mine) {
+      if (gone.has(s.id)) {
+        changes.push(removing(records, 'steps', s.id))
+        continue
+      }
+      const line = s.line === undefined ? undefined : lines.get(s.line)
+      const next: Step =
+        s.doneAt === undefined && s.logged === 0 && line
+          ? {
+              ...s,
+              name: line.name,
+              kind: line.kind,
+              minutes: line.minutes,
+              stage: line.stage,
+              required: line.required,
+              part: line.part,
+              ...lineFor(line, id),
+              updatedAt: at,
+            }
+          : { ...s, stage: home(s.stage), needs: s.needs.filter((n) => !gone.has(n)) }
+      if (JSON.stringify({ ...next, updatedAt: '' }) !== JSON.stringify({ ...s, updatedAt: '' }))
+        changes.push(putting(records, 'steps', { ...next, updatedAt: at }))
+    }
+    for (const s of stepsToAdd(recipe, id, mine, at)) changes.push(putting(records, 'steps', s))
+  }
+  return fine({ changes, sentence: `“${episode.title}” is made by “${recipe.name}”`, about: [id] })
+}

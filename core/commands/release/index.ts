@@ -1,0 +1,3 @@
+export * from './fix-number'
+export * from './mark-all-released'
+export * from './mark-released'

@@ -1,0 +1,34 @@
+import type { Id } from '../../records'
+import { fine, refused } from '../../result'
+import { releaseOf } from '../../rhythm/slots'
+import { type Change, type Command, applied, merged } from '../change'
+import { markReleased } from './mark-released'
+
+/**
+ * Answers “is it out?” with yes for several at once, each released at its own moment, in order of release.
+ * Refused when none of them can be.
+ */
+export const markAllReleased: Command<{ episodes: Id[] }> = (records, { episodes }, context) => {
+  const at = (id: Id) => {
+    const e = records.episodes.get(id)
+    const show = e && records.shows.get(e.show)
+    return (e && show && releaseOf(e, show)?.at) ?? 0
+  }
+  let now = records
+  let changes: Change[] = []
+  const done: Id[] = []
+  for (const id of [...episodes].sort((a, b) => at(a) - at(b))) {
+    const one = markReleased(now, { episode: id }, context)
+    if (!one.ok) continue
+    changes = merged(changes, one.value.changes)
+    now = applied(now, one.value.changes)
+    done.push(id)
+  }
+  return done.length === 0
+    ? refused('They are out already, or no longer there.', 'episodes.phase')
+    : fine({
+        changes,
+        sentence: `Released ${done.length} ${done.length === 1 ? 'episode' : 'episodes'}, each on its day`,
+        about: done,
+      })
+}

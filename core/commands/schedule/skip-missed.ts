@@ -1,0 +1,32 @@
+import type { Id } from '../../records'
+import { titleOf } from '../../release/parts'
+import { fine, refused } from '../../result'
+import { sayDay } from '../../rhythm/days'
+import { releaseOf } from '../../rhythm/slots'
+import { type Command, momentOf, putting } from '../change'
+
+/**
+ * Skips the slot that an episode has missed: the slot is left out, the episode stays in work without a
+ * date. Refused for what is on no slot.
+ */
+export const skipMissed: Command<{ episode: Id }> = (records, { episode: id }, context) => {
+  const episode = records.episodes.get(id)
+  const show = episode && records.shows.get(episode.show)
+  if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
+  if (episode.phase.name !== 'work' || episode.place.on !== 'slot')
+    return refused('It is on no slot that could be skipped.', 'episodes.place')
+  const { day } = episode.place
+  const at = momentOf(context)
+  return fine({
+    changes: [
+      putting(records, 'episodes', { ...episode, place: { on: 'nothing' }, updatedAt: at }),
+      putting(records, 'shows', {
+        ...show,
+        skipped: [...new Set([...show.skipped, day])].sort(),
+        updatedAt: at,
+      }),
+    ],
+    sentence: `Skipped ${sayDay(releaseOf(episode, show)?.day ?? day)}; “${titleOf(episode)}” has no date now`,
+    about: [id],
+  })
+}

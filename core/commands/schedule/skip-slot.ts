@@ -1,0 +1,26 @@
+import type { Day} from '../../records';
+import { type Id } from '../../records'
+import { titleOf } from '../../release/parts'
+import { fine, refused } from '../../result'
+import { sayDay } from '../../rhythm/days'
+import { filledSlots } from '../../rhythm/slots'
+import { type Command, momentOf, putting } from '../change'
+
+/** Skips an open slot once, or takes the skip back. Refused while an episode stands on it. */
+export const skipSlot: Command<{ show: Id; day: Day; skip: boolean }> = (
+  records,
+  { show: id, day, skip },
+  context,
+) => {
+  const show = records.shows.get(id)
+  if (!show) return refused('This show is no longer there.', 'shows')
+  const there = filledSlots(show, records.episodes.values()).get(day)
+  if (skip && there)
+    return refused(`“${titleOf(there)}” stands on it. Move it first, then skip the slot.`, 'shows.skipped')
+  const skipped = skip ? [...new Set([...show.skipped, day])].sort() : show.skipped.filter((d) => d !== day)
+  return fine({
+    changes: [putting(records, 'shows', { ...show, skipped, updatedAt: momentOf(context) })],
+    sentence: `${skip ? 'Skipped' : 'Took back the skip of'} ${show.title} on ${sayDay(day)}`,
+    about: [],
+  })
+}

@@ -1,0 +1,18 @@
+import type { Id } from '../../records'
+import { titleOf } from '../../release/parts'
+import { fine, refused } from '../../result'
+import { type Command, putting } from '../change'
+import { begun, found, working } from './placing'
+
+/** Starts an episode without a slot: it gets its steps, undated. */
+export const startWork: Command<{ episode: Id }> = (records, { episode: id }, context) => {
+  const read = found(records, id)
+  if (!read.ok) return read
+  const { episode } = read.value
+  if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
+  return fine({
+    changes: [putting(records, 'episodes', working(episode, context)), ...begun(records, episode, context)],
+    sentence: `Started “${titleOf(episode)}”`,
+    about: [id],
+  })
+}

@@ -1,0 +1,20 @@
+import type { Id } from '../../records'
+import { titleOf } from '../../release/parts'
+import { fine, refused } from '../../result'
+import { type Command, momentOf, putting } from '../change'
+import { found } from './placing'
+
+/** Takes an episode off its slot; it stays in work, its steps undated. */
+export const takeOff: Command<{ episode: Id }> = (records, { episode: id }, context) => {
+  const read = found(records, id)
+  if (!read.ok) return read
+  const { episode } = read.value
+  if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
+  return fine({
+    changes: [
+      putting(records, 'episodes', { ...episode, place: { on: 'nothing' }, updatedAt: momentOf(context) }),
+    ],
+    sentence: `Took “${titleOf(episode)}” off the schedule`,
+    about: [id],
+  })
+}

@@ -1,0 +1,50 @@
+import type { Settings } from '../../records'
+import { fine } from '../../result'
+import { type Command, momentOf, putting } from '../change'
+import { freshSettings } from './fresh-settings'
+
+/** Changes hours, days off or the theme. */
+export const editSettings: Command<
+  Partial<
+    Pick<
+      Settings,
+      | 'hours'
+      | 'daysOff'
+      | 'exceptions'
+      | 'setup'
+      | 'preferred'
+      | 'theme'
+      | 'weights'
+      | 'views'
+      | 'away'
+      | 'nudgeAfter'
+    >
+  >
+> = (records, fields, context) => {
+  const at = momentOf(context)
+  const settings = records.settings.get('settings') ?? freshSettings(at)
+  const what =
+    fields.theme !== undefined
+      ? 'the theme'
+      : fields.daysOff !== undefined
+        ? 'the days off'
+        : fields.exceptions !== undefined
+          ? 'the hours of a day'
+          : fields.setup !== undefined || fields.preferred !== undefined
+            ? 'how work is batched'
+            : fields.nudgeAfter !== undefined
+              ? 'when a nudge is due'
+              : fields.weights !== undefined
+                ? 'what weighs in choosing ideas'
+                : fields.views !== undefined
+                  ? 'the views'
+                  : fields.away !== undefined
+                    ? 'when guests are not free'
+                    : 'the hours of the week'
+  return fine({
+    changes: [putting(records, 'settings', { ...settings, ...fields, updatedAt: at })],
+    sentence: `Changed ${what}`,
+    about: [],
+    merge: `settings ${Object.keys(fields).join()}`,
+  })
+}

@@ -1,0 +1,18 @@
+import type { Id, Outlet } from '../../records'
+import { fine, refused } from '../../result'
+import { type Command, momentOf, putting } from '../change'
+
+/** Changes an outlet's limits. */
+export const editOutlet: Command<{
+  outlet: Id
+  fields: Partial<Omit<Outlet, 'id' | 'createdAt' | 'updatedAt'>>
+}> = (records, { outlet: id, fields }, context) => {
+  const outlet = records.outlets.get(id)
+  if (!outlet) return refused('This outlet is no longer there.', 'outlets')
+  return fine({
+    changes: [putting(records, 'outlets', { ...outlet, ...fields, updatedAt: momentOf(context) })],
+    sentence: `Changed the limits of ${outlet.name}`,
+    about: [],
+    merge: `outlet ${id} ${Object.keys(fields).join()}`,
+  })
+}

@@ -1,0 +1,4 @@
+export * from './add-show'
+export * from './change-rhythm'
+export * from './edit-outlet'
+export * from './edit-show'

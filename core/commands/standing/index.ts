@@ -1,0 +1,3 @@
+export * from './busy'
+export * from './mark-standing'
+export * from './put-standing'

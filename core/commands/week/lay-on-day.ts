@@ -1,0 +1,88 @@
+import { needsByStages } from '../../recipe/needs'
+import type { Day, Id, Records, Step } from '../../records'
+import { refused } from '../../result'
+import { sayDay } from '../../rhythm/days'
+import type { Command } from '../change'
+import { recipeFor, stepsOf } from '../of-episode'
+import { stepOf } from '../step-of'
+import { withBlock, written } from './blocks'
+
+/**
+ * A step that another needs and that lies in the week after a day, near or far down the needs; the latest
+ * of them.
+ */
+function laidAfter(
+  records: Records,
+  step: Step,
+  day: Day,
+  today: Day,
+): { name: string; day: Day } | undefined {
+  const episode = records.episodes.get(step.episode)
+  const recipe = episode && recipeFor(records, episode)
+  const steps = stepsOf(records, step.episode)
+  const needs = needsByStages(steps, recipe?.stages ?? [])
+  const seen = new Set<Id>([step.id])
+  const row = [...(needs.get(step.id) ?? step.needs)]
+  let latest: { name: string; day: Day } | undefined
+  for (let id = row.pop(); id !== undefined; id = row.pop()) {
+    if (seen.has(id)) continue
+    seen.add(id)
+    row.push(...(needs.get(id) ?? []))
+    const need = records.steps.get(id)
+    if (!need || need.doneAt !== undefined) continue
+    for (const b of need.blocks)
+      if (b.day >= today && b.day > (latest?.day ?? day)) latest = { name: need.name, day: b.day }
+  }
+  return latest
+}
+
+/**
+ * Lays a step's minutes on a day, pinned there; minutes laid on `from` are moved, otherwise those not laid
+ * yet. Refused for a day that has passed, for nothing to lay, and for a day before one on which something
+ * that it needs lies.
+ */
+export const layOnDay: Command<{
+  step: Id
+  day: Day
+  from?: Day | undefined
+  minutes: number
+  today: Day
+}> = (records, { step: id, day, from, minutes, today }, context) => {
+  const read = stepOf(records, id, context)
+  if (!read.ok) return read
+  const step = read.value
+  if (day < today) return refused(`${sayDay(day)} has passed. Choose today or a day to come.`, 'steps.blocks')
+  if (minutes <= 0) return refused('Nothing of this step is left to lay.', 'steps.blocks')
+  const before = laidAfter(records, step, day, today)
+  if (before)
+    return refused(
+      `${step.name} needs ${before.name}, which lies on ${sayDay(before.day)}. Lay it then or later, or move ${before.name} first.`,
+      'steps.blocks',
+    )
+  const moved = from === undefined ? step.blocks : step.blocks.filter((b) => b.day !== from)
+  return written(
+    records,
+    step,
+    withBlock(moved, day, minutes, true),
+    context,
+    `${step.name} laid on ${sayDay(day)}`,
+  )
+}
+
+/** Takes a step's block off its day, or all of its blocks; the plan lays it again. */
+export const takeOffDay: Command<{ step: Id; day?: Day | undefined }> = (
+  records,
+  { step: id, day },
+  context,
+) => {
+  const read = stepOf(records, id, context)
+  return read.ok
+    ? written(
+        records,
+        read.value,
+        day === undefined ? [] : read.value.blocks.filter((b) => b.day !== day),
+        context,
+        `${read.value.name} taken off ${day === undefined ? 'the week' : sayDay(day)}`,
+      )
+    : read
+}

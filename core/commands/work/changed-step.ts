@@ -1,0 +1,21 @@
+import type { Id, Records, Step } from '../../records'
+import { type Result, fine } from '../../result'
+import { type Context, type Done, momentOf, putting } from '../change'
+import { stepOf } from '../step-of'
+
+export function over(
+  records: Records,
+  id: Id,
+  to: (step: Step) => Step,
+  context: Context,
+  sentence: (step: Step) => string,
+): Result<Done> {
+  const read = stepOf(records, id, context)
+  if (!read.ok) return read
+  const step = read.value
+  return fine({
+    changes: [putting(records, 'steps', { ...to(step), updatedAt: momentOf(context) })],
+    sentence: sentence(step),
+    about: [step.episode],
+  })
+}

@@ -1,0 +1,16 @@
+import type { Id } from '../../records'
+import { fine } from '../../result'
+import { type Command, momentOf, putting } from '../change'
+import { stepOf } from '../step-of'
+
+/** Hands a step to someone, or takes it back. */
+export const handStep: Command<{ step: Id; owner: string }> = (records, { step: id, owner }, context) => {
+  const read = stepOf(records, id, context)
+  if (!read.ok) return read
+  const name = owner.trim() || 'me'
+  return fine({
+    changes: [putting(records, 'steps', { ...read.value, owner: name, updatedAt: momentOf(context) })],
+    sentence: name === 'me' ? `${read.value.name} is yours again` : `Handed ${read.value.name} to ${name}`,
+    about: [read.value.episode],
+  })
+}
