@@ -98,6 +98,7 @@ test('a record that cannot be read is named, kept whole and mended by hand', asy
   await alert.getByRole('button', { name: 'Look at it' }).click()
   await text.fill((await text.inputValue()).replace('"note": 7', '"note": "seven"'))
   await dialog.getByRole('button', { name: 'Put back what can be read' }).click()
+  await expect(dialog).toHaveCount(0)
   await expect(alert).toHaveCount(0)
   await page.goto('/ideas')
   await expect(page.getByRole('list', { name: 'Ideas' })).toContainText('Steaming oak ribs')

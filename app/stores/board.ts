@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { recipeFor } from '@core/commands/of-episode'
 import type { Day, Episode, Id, Outlet, Part, Recipe, Script, Show, Step } from '@core/records'
 import { partMinutesOf } from '@core/plan/accuracy'
+import { workedOn } from '@core/plan/worked'
 import type { Outlook } from '@core/plan/forecast'
 import { horizon, minutesByDay } from '@core/plan/load'
 import { aheadOf, type Ahead } from '@core/plan/ready'
@@ -297,12 +298,24 @@ export const useBoard = defineStore('board', () => {
       e.phase.name === 'released' && dayIn(e.phase.at, zone.value) >= from ? (cardOf(e) ?? []) : [],
     )
   })
+  /**
+   * What was worked on lately and is neither in work nor out: parked, or an idea again. Its minutes are
+   * gone from the days all the same.
+   */
+  const laidDown = computed(() => {
+    const from = addDays(today.value, -lateDays)
+    const shown = new Set([...working.value, ...lately.value].map((c) => c.episode.id))
+    return [...workedOn(library.records.steps.values(), zone.value, from)].flatMap((id) => {
+      const episode = shown.has(id) ? undefined : library.records.episodes.get(id)
+      return episode ? (cardOf(episode) ?? []) : []
+    })
+  })
   /** The figures of a day. */
   const figuresOf = (day: Day): DayFigures => dayFigures(hours.value, planned.value, day)
-  /** A step of an episode in work, or out lately, with its card, by the step's id. */
+  /** A step of an episode in work, out lately or worked on lately, with its card, by the step's id. */
   const stepIn = computed(() => {
     const by = new Map<Id, { card: Card; state: StepState }>()
-    for (const c of [...working.value, ...lately.value])
+    for (const c of [...working.value, ...lately.value, ...laidDown.value])
       for (const state of c.standing.steps) by.set(state.step.id, { card: c, state })
     return by
   })

@@ -4,8 +4,8 @@ import { stateOf } from '../plan/state'
 import type { Day, Episode, Id, Picture, Records, Step } from '../records'
 import type { Result } from '../result'
 import { addDays, weekday } from '../rhythm/days'
-import { dayAt } from '../rhythm/zone'
 import type { Context, Done } from './change'
+import { todayOf } from './step-of'
 import { correctLog } from './work/correct-log'
 import { endStep } from './work/end-step'
 import { handStep } from './work/hand-step'
@@ -110,7 +110,7 @@ function one<T>(list: readonly T[], { n }: Chance): T | undefined {
 function idIn(map: ReadonlyMap<Id, unknown>, chance: Chance): Id {
   return chance.n(25) === 24 ? 'nowhere' : (one([...map.keys()], chance) ?? 'nowhere')
 }
-const today = ({ r, c }: Chance): Day => dayAt(c.now, [...r.shows.values()].map((s) => s.zone)[0] ?? 'UTC')
+const today = ({ r, c }: Chance): Day => todayOf(r, c)
 const near = (chance: Chance, before: number, after: number): Day =>
   addDays(today(chance), chance.n(before + after) - before)
 const word = (chance: Chance): string => one(words, chance) ?? 'Oak'

@@ -1,4 +1,4 @@
-import type { Day, Step, StepKind, Zone } from '../records'
+import type { Day, Id, Step, StepKind, Zone } from '../records'
 import { dayIn } from '../rhythm/creator'
 
 /** What working on a step is known from. */
@@ -39,4 +39,14 @@ export function workedSince(steps: Iterable<WorkedOf>, zone: Zone, from: Day): W
     }
   }
   return worked
+}
+
+/** The episodes on which was worked since a date, whatever became of them after. */
+export function workedOn(steps: Iterable<WorkedOf & { episode: Id }>, zone: Zone, from: Day): Set<Id> {
+  const on = new Set<Id>()
+  for (const step of steps) {
+    if ((step.worked === undefined && step.doneAt === undefined) || on.has(step.episode)) continue
+    for (const day of workedByDay(step, zone).keys()) if (day >= from) on.add(step.episode)
+  }
+  return on
 }

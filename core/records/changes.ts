@@ -38,7 +38,10 @@ function turned<T extends TableName>(change: Change<T>): Change<T> {
   return { ...change, before: change.after, after: change.before }
 }
 
-/** Two lists of changes, one after the other, as one: the first `before` and the last `after` of each record. */
+/**
+ * Two lists of changes, one after the other, as one: the first `before` and the last `after` of each
+ * record.
+ */
 export function merged(first: readonly Change[], second: readonly Change[]): Change[] {
   const row = new Map<string, Change>()
   for (const change of [...first, ...second]) {
@@ -54,7 +57,8 @@ function spanned<T extends TableName>(earlier: Change, later: Change<T>): Change
 }
 
 /**
- * Changes with what would be written as the tables' tables read it: plain data, whatever a screen wrapped it in.
+ * Changes with what would be written as the tables' tables read it: plain data, whatever a screen wrapped
+ * it in.
  * Refused with the path to the first fault.
  */
 export function checkedChanges(changes: readonly Change[]): Result<Change[]> {

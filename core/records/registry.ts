@@ -18,7 +18,8 @@ export interface RefersTo {
 }
 
 /**
- * What a table is. From this follow its store, its changes and their undo, its rows in back-ups and in what is
+ * What a table is. From this follow its store, its changes and their undo, its rows in back-ups and in what
+ * is
  * set aside, and the checks of a record by itself and of what it refers to.
  */
 export interface TableOf<R> {
