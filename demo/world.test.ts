@@ -126,12 +126,12 @@ describe('the demo world', () => {
   })
 })
 
-test('the large world has 5,000 released episodes with scripts of about 1,200 words', () => {
-  const { whole: large } = largeWorld(exampleNow, () => undefined)
+test('the large world has as many released episodes as wanted, with scripts of about 1,200 words', () => {
+  const { whole: large } = largeWorld(exampleNow, () => undefined, 200)
   const released = large.tables.episodes.filter((e) => e.phase.name === 'released')
-  expect(released).toHaveLength(5000)
+  expect(released).toHaveLength(200)
   const words = large.tables.scripts
-    .slice(20, 40)
+    .slice(-20)
     .map((s) => s.sections.flatMap((x) => x.beats).reduce((sum, b) => sum + b.text.split(' ').length, 0))
   for (const n of words) expect(n).toBeGreaterThan(1000)
   expect(new Set(large.tables.episodes.map((e) => e.code)).size).toBe(large.tables.episodes.length)

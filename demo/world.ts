@@ -303,18 +303,19 @@ export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[]
 }
 
 /**
- * A world for trying out scale: 5,000 released episodes of daily shows with scripts of about 1,200 words,
- * 10,000 ideas, and the usual demo's work.
+ * A world for trying out scale: `count` released episodes of daily shows with scripts of about 1,200 words,
+ * twice as many ideas, and the usual demo's work.
  */
 export function largeWorld(
   now: number,
   progress: (share: number) => void,
+  count = 5000,
 ): { whole: Whole; pictures: PictureOrder[] } {
   const { whole: usual, pictures } = demoWorld(now)
   const maker = new Maker(now, chanceFrom(7), new Set(usual.tables.episodes.map((e) => e.code)))
   const subjects = [...releasedBoats, ...releasedTalks]
   const today = dayAt(now, zone)
-  const days = Math.ceil(5000 / 2)
+  const days = Math.ceil(count / 2)
   const fixed = usual.tables.episodes.filter((e) => e.phase.name !== 'released')
   for (let i = 0; i < days; i++) {
     const day = addDays(today, i - days)
@@ -342,8 +343,8 @@ export function largeWorld(
     if (i % 25 === 0) progress(i / days)
   }
   for (const [show, lines, count] of [
-    [maker.boats, readIdeas(ideaBoats), 6000],
-    [maker.talks, readIdeas(ideaTalks), 4000],
+    [maker.boats, readIdeas(ideaBoats), count * 1.2],
+    [maker.talks, readIdeas(ideaTalks), count * 0.8],
   ] as const)
     for (let i = 0; i < count; i++) {
       const line = lines[i % lines.length]

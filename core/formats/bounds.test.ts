@@ -73,7 +73,10 @@ describe('what commands guarantee is asked of a back-up too', () => {
 
 describe('a zip is looked at before it is unpacked', () => {
   test('what says that it is too large, or lies over something else, is refused', () => {
-    const zip = zipSync({ 'records/episodes.json': new Uint8Array(bounds.records + 1) }, { level: 1 })
+    const zip = zipSync({ 'records/episodes.json': new Uint8Array(200) }, { level: 1 })
+    // The directory is made to say that the entry is larger than it is.
+    const head = new DataView(zip.buffer)
+    head.setUint32(head.getUint32(zip.length - 22 + 16, true) + 24, bounds.records + 1, true)
     expect(refusalOf(zipWithinBounds(zip))).toMatch(
       /records\/episodes.json in the zip says that it takes 256 MB/,
     )

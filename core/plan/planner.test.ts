@@ -174,7 +174,7 @@ function against(n: number, most: number): { of: PlanFor; planner: Planner; scor
 
 test('against brute force on small cases: the fewest missed releases always, the whole within 5 % on average', () => {
   const ratios: number[] = []
-  for (let n = 0; n < 150; n++) {
+  for (let n = 0; n < 50; n++) {
     const { of, planner, score, best } = against(n, 3000)
     expect([n, score.missed]).toEqual([n, best.missed])
     expect([n, planner.broken]).toEqual([n, []])

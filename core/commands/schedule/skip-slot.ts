@@ -1,4 +1,4 @@
-import type { Day} from '../../records';
+import type { Day } from '../../records'
 import { type Id } from '../../records'
 import { titleOf } from '../../release/parts'
 import { fine, refused } from '../../result'
