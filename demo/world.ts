@@ -342,11 +342,11 @@ export function largeWorld(
     )
     if (i % 25 === 0) progress(i / days)
   }
-  for (const [show, lines, count] of [
+  for (const [show, lines, many] of [
     [maker.boats, readIdeas(ideaBoats), count * 1.2],
     [maker.talks, readIdeas(ideaTalks), count * 0.8],
   ] as const)
-    for (let i = 0; i < count; i++) {
+    for (let i = 0; i < many; i++) {
       const line = lines[i % lines.length]
       if (line)
         maker.idea(

@@ -170,16 +170,14 @@ export const useIdeas = defineStore('ideas', () => {
   async function saveView(name: string, id: Id): Promise<boolean> {
     const kept: View = { ...view.value, id, name, words: '' }
     const others = library.settings.views.filter((v) => v.id !== id)
-    const done = await library.perform(editSettings, { views: [...others, kept] })
+    const done = await library.perform(editSettings, { views: [...others, kept] }, 'quietly')
     if (done.ok) view.value = kept
     return done.ok
   }
   async function dropView(id: Id): Promise<void> {
-    const done = await library.perform(
-      editSettings,
-      { views: library.settings.views.filter((v) => v.id !== id) },
-      'aloud',
-    )
+    const done = await library.perform(editSettings, {
+      views: library.settings.views.filter((v) => v.id !== id),
+    })
     if (done.ok) view.value = base
   }
 

@@ -108,17 +108,17 @@ export const useLibrary = defineStore('library', () => {
   }
 
   /**
-   * Runs a command. Says what is wrong where it is refused; with `quiet` unset, says what was done and
-   * offers to take it back.
+   * Runs a command. Says what was done and offers to take it back, or what is wrong where it is refused;
+   * `quietly` says the latter alone: for typing, and for what is seen to happen.
    */
   async function perform<Wish extends object>(
     command: Command<Wish>,
     wish: Wish,
-    quiet: 'quiet' | 'aloud' = 'quiet',
+    says: 'aloud' | 'quietly' = 'aloud',
   ): Promise<Result<Done>> {
     const result = await library.perform(command, wish)
     if (!result.ok) say(result.problem.sentence, 'refused')
-    else if (quiet === 'aloud')
+    else if (says === 'aloud')
       say(result.value.sentence, 'done', result.value.line === undefined ? undefined : [result.value.line])
     turns.value++
     return result

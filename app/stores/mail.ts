@@ -65,7 +65,7 @@ export const useMail = defineStore('mail', () => {
       await library.settled()
       return true
     }
-    return (await library.perform(keepMail, { show: show.value, mail, files: filesOf(mail) }, 'aloud')).ok
+    return (await library.perform(keepMail, { show: show.value, mail, files: filesOf(mail) })).ok
   }
 
   /** Keeps letters, all at once or, where that is refused, each by itself; the ids of those that are safe. */

@@ -311,11 +311,7 @@ export const randomDeeds = {
   },
   addKeyword: (x) => addKeyword(x.r, { show: show(x), words: word(x) }, x.c),
   editKeyword: (x) =>
-    editKeyword(
-      x.r,
-      { keyword: idIn(x.r.keywords, x), fields: { searches: x.n(5000) }, today: today(x) },
-      x.c,
-    ),
+    editKeyword(x.r, { keyword: idIn(x.r.keywords, x), fields: { searches: x.n(5000) } }, x.c),
   removeKeyword: (x) => removeKeyword(x.r, { keyword: idIn(x.r.keywords, x) }, x.c),
   importKeywords: (x) =>
     importKeywords(
@@ -607,8 +603,7 @@ export const randomDeeds = {
       },
       x.c,
     ),
-  layOnDay: (x) =>
-    layOnDay(x.r, { step: openStep(x), day: near(x, 0, 9), minutes: 15 + x.n(90), today: today(x) }, x.c),
+  layOnDay: (x) => layOnDay(x.r, { step: openStep(x), day: near(x, 0, 9), minutes: 15 + x.n(90) }, x.c),
   takeOffDay: (x) => {
     const at = laid(x)
     return takeOffDay(x.r, { step: at?.s.id ?? step(x), day: x.n(2) ? at?.b.day : undefined }, x.c)
@@ -638,7 +633,7 @@ export const randomDeeds = {
     const parted = [...x.r.steps.values()].filter((s) => s.blocks.length > 1)
     const s = one(parted, x)
     const at = s ? { s, b: one(s.blocks, x) } : laid(x)
-    return joinBlocks(x.r, { step: at?.s.id ?? step(x), day: at?.b?.day ?? today(x), today: today(x) }, x.c)
+    return joinBlocks(x.r, { step: at?.s.id ?? step(x), day: at?.b?.day ?? today(x) }, x.c)
   },
   timeBlock: (x) => {
     const at = laid(x)
@@ -662,11 +657,7 @@ export const randomDeeds = {
   },
   layEpisode: (x) => {
     const monday = addDays(today(x), -weekday(today(x)) + 7 * x.n(2))
-    return layEpisode(
-      x.r,
-      { episode: inPhase(x, 'work'), monday, today: today(x), hours: stateOf(x.r, x.c.now).hours },
-      x.c,
-    )
+    return layEpisode(x.r, { episode: inPhase(x, 'work'), monday, hours: stateOf(x.r, x.c.now).hours }, x.c)
   },
   takePlan: (x) => {
     const { open, hours, today: day } = stateOf(x.r, x.c.now)
@@ -675,7 +666,7 @@ export const randomDeeds = {
     planner.improve(10)
     return takePlan(x.r, { blocks: planner.plan.blocks.filter((b) => !b.fixed) }, x.c)
   },
-  leftToToday: (x) => leftToToday(x.r, { steps: [...x.r.steps.keys()], today: today(x) }, x.c),
+  leftToToday: (x) => leftToToday(x.r, { steps: [...x.r.steps.keys()] }, x.c),
   setDays: (x) =>
     setDays(x.r, { days: [near(x, 1, 4)], minutes: one([0, 0, 240, undefined] as const, x) }, x.c),
   moreOnDays: (x) => moreOnDays(x.r, { days: [near(x, 0, 6)], minutes: 30 + x.n(60) }, x.c),

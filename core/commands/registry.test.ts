@@ -55,7 +55,7 @@ function world(): Records {
   const mail = { name: 'Mailing list', kind: 'admin', minutes: 30 } as const
   r = after(r, putStanding(r, { ...mail, when: { by: 'once', day: '2026-11-30' } }, context))
   for (const day of ['2026-11-25', '2026-11-26'])
-    r = after(r, layOnDay(r, { step: 'e0/film', day, minutes: 60, today: '2026-11-24' }, context))
+    r = after(r, layOnDay(r, { step: 'e0/film', day, minutes: 60 }, context))
   return r
 }
 

@@ -373,11 +373,7 @@ describe('the week', () => {
           )
           const r = of(steps)
           const asked = { hours, daysOff: [] }
-          const done = layEpisode(
-            r,
-            { episode: 'episode', monday: '2026-11-23', today, hours: asked },
-            context,
-          )
+          const done = layEpisode(r, { episode: 'episode', monday: '2026-11-23', hours: asked }, context)
           if (!done.ok) return
           const next = after(r, done)
           const setup = next.settings.get('settings')?.setup ?? {}
@@ -433,7 +429,7 @@ describe('the week', () => {
                   context,
                 )
               : what === 'join'
-                ? joinBlocks(r, { step: 'a', day: block.day, today }, context)
+                ? joinBlocks(r, { step: 'a', day: block.day }, context)
                 : what === 'time'
                   ? timeBlock(
                       r,
@@ -447,7 +443,7 @@ describe('the week', () => {
                     )
                   : what === 'order'
                     ? orderDay(r, { day: block.day, row: [{ step: 'a', minutes: block.minutes }] }, context)
-                    : leftToToday(r, { steps: ['a', 'b'], today }, context)
+                    : leftToToday(r, { steps: ['a', 'b'] }, context)
           if (!done.ok) continue
           if (what === 'left') brought = 60
           r = after(r, done)

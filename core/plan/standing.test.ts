@@ -258,7 +258,6 @@ describe('the week', () => {
     episodes: new Map([['episode', exampleEpisode({ phase: { name: 'work', since: exampleAt } })]]),
     steps: new Map(steps.map((s) => [s.id, s])),
   })
-  const today = '2026-11-24'
   const blocks = (r: Records, id: string) =>
     r.steps.get(id)?.blocks.map((b) => `${b.day.slice(8)} ${b.minutes}${b.at ? ` ${b.at}` : ''}`)
 
@@ -272,9 +271,9 @@ describe('the week', () => {
         ],
       }),
     )
-    const joined = after(r, joinBlocks(r, { step: 'a', day: '2026-11-27', today }, context))
+    const joined = after(r, joinBlocks(r, { step: 'a', day: '2026-11-27' }, context))
     expect(blocks(joined, 'a')).toEqual(['20 30', '27 90'])
-    expect(refusalOf(joinBlocks(joined, { step: 'a', day: '2026-11-27', today }, context))).toMatch(
+    expect(refusalOf(joinBlocks(joined, { step: 'a', day: '2026-11-27' }, context))).toMatch(
       /one piece already/,
     )
     const timed = after(
@@ -314,13 +313,13 @@ describe('the week', () => {
       settings: records.settings,
     }
     const hours = { hours: [120, 120, 120, 120, 120, 0, 0], daysOff: ['2026-11-26'] }
-    const done = valueOf(layEpisode(r, { episode: 'episode', monday: '2026-11-23', today, hours }, context))
+    const done = valueOf(layEpisode(r, { episode: 'episode', monday: '2026-11-23', hours }, context))
     expect(done.sentence).toMatch(/^Laid “Steaming oak ribs” on the week of Mon 23 Nov; 1 step finds no room/)
     const next = after(r, { ok: true, value: done })
     expect([blocks(next, 'a'), blocks(next, 'b'), blocks(next, 'c')]).toEqual([['24 120'], ['25 120'], []])
-    expect(
-      refusalOf(layEpisode(r, { episode: 'episode', monday: '2026-11-16', today, hours }, context)),
-    ).toMatch(/has passed/)
+    expect(refusalOf(layEpisode(r, { episode: 'episode', monday: '2026-11-16', hours }, context))).toMatch(
+      /has passed/,
+    )
     expect(
       refusalOf(
         layEpisode(
@@ -328,7 +327,6 @@ describe('the week', () => {
           {
             episode: 'episode',
             monday: '2026-11-23',
-            today,
             hours: { hours: [0, 0, 0, 0, 0, 0, 0], daysOff: [] },
           },
           context,

@@ -35,7 +35,7 @@ function point(i: number, event: Event) {
 async function addOne() {
   const text = title.value
   title.value = ''
-  const done = await library.perform(addTitle, { episode: card.episode.id, text })
+  const done = await library.perform(addTitle, { episode: card.episode.id, text }, 'quietly')
   if (!done.ok) title.value = text
 }
 function rewrite(id: string, event: Event) {
@@ -120,7 +120,7 @@ onMounted(() => {
               class="tick rounded-full!"
               :checked="card.episode.chosenTitle === t.id"
               :aria-label="`Choose “${t.text}”`"
-              @change="library.perform(chooseTitle, { episode: card.episode.id, title: t.id })"
+              @change="library.perform(chooseTitle, { episode: card.episode.id, title: t.id }, 'quietly')"
             />
             <input
               class="quiet-field mx-0 flex-1"

@@ -172,10 +172,7 @@ const joined = (i: number) =>
       <span class="flex-1"
         >This is still an idea. Start it, and it gets the steps and the script’s sections of its recipe.</span
       ><button class="btn" @click="desk.placing = card.episode.id">Put on a slot</button
-      ><button
-        class="btn btn-main"
-        @click="library.perform(startWork, { episode: card.episode.id }, 'aloud')"
-      >
+      ><button class="btn btn-main" @click="library.perform(startWork, { episode: card.episode.id })">
         Start it
       </button>
     </p>

@@ -34,7 +34,7 @@ const valueOf = (event: Event) =>
     ? event.target.value
     : ''
 function made(event: Event) {
-  void library.perform(useRecipe, { episode: card.episode.id, recipe: valueOf(event) }, 'aloud')
+  void library.perform(useRecipe, { episode: card.episode.id, recipe: valueOf(event) })
 }
 function nature(event: Event) {
   const next: Nature = valueOf(event) === 'topical' ? { is: 'topical' } : { is: 'evergreen' }
@@ -63,7 +63,7 @@ function early(event: Event) {
   )
 }
 async function copy(texts: boolean, close: () => void) {
-  const done = await library.perform(copyEpisode, { episode: card.episode.id, texts }, 'aloud')
+  const done = await library.perform(copyEpisode, { episode: card.episode.id, texts })
   const code = done.ok
     ? done.value.changes.flatMap((c) => (c.table === 'episodes' && c.after ? [c.after.code] : []))[0]
     : undefined
@@ -140,11 +140,11 @@ async function folders() {
             class="tick"
             :checked="l.episodes.includes(card.episode.id)"
             @change="
-              library.perform(
-                supportLaunch,
-                { launch: l.id, episode: card.episode.id, supports: !l.episodes.includes(card.episode.id) },
-                'aloud',
-              )
+              library.perform(supportLaunch, {
+                launch: l.id,
+                episode: card.episode.id,
+                supports: !l.episodes.includes(card.episode.id),
+              })
             "
           />{{ l.name }}</label
         >

@@ -21,10 +21,14 @@ const all = computed(() => sections.value.flatMap((s) => s.shots))
 const got = computed(() => all.value.filter((s) => s.cue.got).length)
 function tick(cue: string, event: Event) {
   if (event.target instanceof HTMLInputElement)
-    void library.perform(writeScript, {
-      episode: card.episode.id,
-      wish: { do: 'get cue', cue, got: event.target.checked },
-    })
+    void library.perform(
+      writeScript,
+      {
+        episode: card.episode.id,
+        wish: { do: 'get cue', cue, got: event.target.checked },
+      },
+      'quietly',
+    )
 }
 </script>
 

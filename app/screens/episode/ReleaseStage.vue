@@ -64,7 +64,7 @@ async function copy(what: string, text: string) {
 async function kit() {
   busy.value = true
   try {
-    if (!released.value) await library.perform(fixNumber, { episode: card.episode.id })
+    if (!released.value) await library.perform(fixNumber, { episode: card.episode.id }, 'quietly')
     const { releaseKit } = await import('./kit')
     const fresh = board.card(card.episode.id) ?? card
     const file = card.episode.chosenPicture ? await library.file(card.episode.chosenPicture) : undefined
@@ -99,7 +99,7 @@ function changeLink(id: string, field: 'label' | 'url', event: Event) {
   )
 }
 async function out() {
-  const done = await library.perform(markReleased, { episode: card.episode.id }, 'aloud')
+  const done = await library.perform(markReleased, { episode: card.episode.id })
   if (done.ok) void router.push({ name: 'catalogue' })
 }
 </script>

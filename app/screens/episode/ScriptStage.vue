@@ -40,7 +40,7 @@ const pasted = ref('')
 const shooting = ref<string>()
 
 async function act(wish: ScriptWish) {
-  return library.perform(writeScript, { episode: card.episode.id, wish })
+  return library.perform(writeScript, { episode: card.episode.id, wish }, 'quietly')
 }
 function focusBeat(id: string | undefined, caret?: number) {
   void nextTick(() => {

@@ -35,11 +35,11 @@ const fault = ref('')
 
 function tick(s: StepState, event: Event) {
   if (event.target instanceof HTMLInputElement)
-    void library.perform(tickStep, { step: s.step.id, done: event.target.checked })
+    void library.perform(tickStep, { step: s.step.id, done: event.target.checked }, 'quietly')
 }
 function ask(s: StepState) {
   if (s.step.waiting) {
-    void library.perform(waitStep, { step: s.step.id, waiting: undefined }, 'aloud')
+    void library.perform(waitStep, { step: s.step.id, waiting: undefined })
     return
   }
   asking.value = s
@@ -50,26 +50,26 @@ function ask(s: StepState) {
 }
 async function wait() {
   if (!asking.value) return
-  const done = await library.perform(
-    waitStep,
-    {
-      step: asking.value.step.id,
-      waiting: { who: who.value.trim(), what: what.value.trim(), since: board.today, nudge: nudge.value },
-    },
-    'aloud',
-  )
+  const done = await library.perform(waitStep, {
+    step: asking.value.step.id,
+    waiting: { who: who.value.trim(), what: what.value.trim(), since: board.today, nudge: nudge.value },
+  })
   fault.value = done.ok ? '' : done.problem.sentence
   if (done.ok) asking.value = undefined
 }
 const adding = ref(false)
 const fresh = ref('')
 async function add() {
-  const done = await library.perform(addStep, {
-    episode: card.episode.id,
-    stage: here.stage.id,
-    name: fresh.value.trim(),
-    minutes: 30,
-  })
+  const done = await library.perform(
+    addStep,
+    {
+      episode: card.episode.id,
+      stage: here.stage.id,
+      name: fresh.value.trim(),
+      minutes: 30,
+    },
+    'quietly',
+  )
   if (!done.ok) return
   adding.value = false
   fresh.value = ''
@@ -79,7 +79,11 @@ const line = (s: StepState) => card.recipe.lines.find((l) => l.id === s.step.lin
 const lists = computed(() => (card.recipe.checklists ?? []).filter((c) => c.stage === here.stage.id))
 function item(id: string, event: Event) {
   if (event.target instanceof HTMLInputElement)
-    void library.perform(tickItem, { episode: card.episode.id, item: id, on: event.target.checked })
+    void library.perform(
+      tickItem,
+      { episode: card.episode.id, item: id, on: event.target.checked },
+      'quietly',
+    )
 }
 const handing = ref<StepState>()
 const owner = ref('')
@@ -94,12 +98,16 @@ async function handed() {
   if (!s) return
   handing.value = undefined
   if (lead.value !== s.step.lead.days)
-    await library.perform(editStep, {
-      step: s.step.id,
-      fields: { lead: { ...s.step.lead, days: Math.max(0, Math.min(365, Math.round(lead.value) || 0)) } },
-    })
+    await library.perform(
+      editStep,
+      {
+        step: s.step.id,
+        fields: { lead: { ...s.step.lead, days: Math.max(0, Math.min(365, Math.round(lead.value) || 0)) } },
+      },
+      'quietly',
+    )
   if ((owner.value.trim() || 'me') !== s.step.owner)
-    await library.perform(handStep, { step: s.step.id, owner: owner.value }, 'aloud')
+    await library.perform(handStep, { step: s.step.id, owner: owner.value })
 }
 const people = computed(() =>
   [...new Set([...library.records.steps.values()].flatMap((s) => (s.owner === 'me' ? [] : [s.owner])))].slice(
@@ -110,18 +118,21 @@ const people = computed(() =>
 const today = (s: StepState) => s.step.doneAt !== undefined && board.dayOn(s.step.doneAt) === board.today
 function took(s: StepState, event: Event) {
   if (event.target instanceof HTMLInputElement)
-    void library.perform(
-      correctLog,
-      { step: s.step.id, minutes: Math.max(0, Math.round(Number(event.target.value) || 0)) },
-      'aloud',
-    )
-}
-function minutes(s: StepState, event: Event) {
-  if (event.target instanceof HTMLInputElement)
-    void library.perform(estimateStep, {
+    void library.perform(correctLog, {
       step: s.step.id,
       minutes: Math.max(0, Math.round(Number(event.target.value) || 0)),
     })
+}
+function minutes(s: StepState, event: Event) {
+  if (event.target instanceof HTMLInputElement)
+    void library.perform(
+      estimateStep,
+      {
+        step: s.step.id,
+        minutes: Math.max(0, Math.round(Number(event.target.value) || 0)),
+      },
+      'quietly',
+    )
 }
 </script>
 
@@ -225,9 +236,7 @@ function minutes(s: StepState, event: Event) {
               <button
                 v-if="today(s)"
                 class="underline underline-offset-2 ml-1"
-                @click="
-                  library.perform(backdateStep, { step: s.step.id, day: addDays(board.today, -1) }, 'aloud')
-                "
+                @click="library.perform(backdateStep, { step: s.step.id, day: addDays(board.today, -1) })"
               >
                 it was yesterday
               </button>
@@ -260,7 +269,7 @@ function minutes(s: StepState, event: Event) {
             v-if="s.step.line === undefined && !s.done"
             class="btn btn-bare btn-small px-1"
             :aria-label="`Remove the step ${s.step.name}`"
-            @click="library.perform(removeStep, { step: s.step.id }, 'aloud')"
+            @click="library.perform(removeStep, { step: s.step.id })"
           >
             <X :size="14" />
           </button>

@@ -44,7 +44,7 @@ async function take(files: Iterable<File>) {
       faults.value = [...faults.value, read.problem.sentence]
       continue
     }
-    const done = await library.perform(addPicture, { episode: card.episode.id, ...read.value })
+    const done = await library.perform(addPicture, { episode: card.episode.id, ...read.value }, 'quietly')
     if (done.ok) seen.value = read.value.picture.id
   }
   busy.value = false
@@ -215,7 +215,7 @@ const sizes = computed(() =>
         <button
           v-if="large.id !== card.episode.chosenPicture"
           class="btn btn-main"
-          @click="library.perform(choosePicture, { episode: card.episode.id, picture: large.id }, 'aloud')"
+          @click="library.perform(choosePicture, { episode: card.episode.id, picture: large.id })"
         >
           Choose {{ letter(large) }}
         </button>
@@ -223,14 +223,16 @@ const sizes = computed(() =>
           <strong>{{ letter(large) }} is chosen.</strong>
           <button
             class="underline underline-offset-2"
-            @click="library.perform(choosePicture, { episode: card.episode.id, picture: undefined })"
+            @click="
+              library.perform(choosePicture, { episode: card.episode.id, picture: undefined }, 'quietly')
+            "
           >
             Take it back
           </button>
         </p>
         <button
           class="btn btn-bare btn-small justify-self-start text-ink-2"
-          @click="library.perform(removePicture, { episode: card.episode.id, picture: large.id }, 'aloud')"
+          @click="library.perform(removePicture, { episode: card.episode.id, picture: large.id })"
         >
           <Trash2 :size="14" /> Take {{ letter(large) }} away
         </button>

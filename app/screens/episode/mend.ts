@@ -38,17 +38,13 @@ export function mend(
   }
   if (missing.kind === 'part') {
     if (missing.mend.focus === 'fit-tags')
-      void library.perform(
-        dropTags,
-        { episode: card.episode.id, limit: strictest(card.outlets).tags },
-        'aloud',
-      )
+      void library.perform(dropTags, { episode: card.episode.id, limit: strictest(card.outlets).tags })
     else
       go(
         card.recipe.stages.find((s) => s.kind === missing.mend.stage)?.id ?? missing.mend.stage,
         missing.mend.focus,
       )
   } else if (mendLabel(missing) === 'Tick it')
-    void library.perform(tickStep, { step: missing.step.id, done: true }, 'aloud')
+    void library.perform(tickStep, { step: missing.step.id, done: true })
   else go(stepGoal(card, missing.step))
 }

@@ -8,7 +8,7 @@ import { useLibrary } from '@app/stores/library'
 export function useWriting(card: () => Card): (typed: Typed, what: string) => Promise<void> {
   const library = useLibrary()
   return async (typed, what) => {
-    await library.perform(writeEpisode, { episode: card().episode.id, typed, what })
+    await library.perform(writeEpisode, { episode: card().episode.id, typed, what }, 'quietly')
   }
 }
 

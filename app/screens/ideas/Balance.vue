@@ -37,7 +37,7 @@ const when = (e: Episode) =>
   show.value ? sayAway(releaseOf(e, show.value)?.day ?? board.today, board.today) : ''
 
 async function write(topics: { name: string; share: number }[]) {
-  if (show.value) await library.perform(editShow, { show: show.value.id, fields: { topics } })
+  if (show.value) await library.perform(editShow, { show: show.value.id, fields: { topics } }, 'quietly')
 }
 function share(name: string, event: Event) {
   if (!(event.target instanceof HTMLInputElement) || !show.value) return

@@ -34,7 +34,7 @@ const oneShow = computed(() => new Set(ideas.picked.map((e) => e.show)).size ===
 const topics = computed(() => [...new Set(ideas.picked.flatMap((e) => e.topics))])
 
 async function edit(edits: Edits) {
-  await library.perform(editMany, { episodes: ids.value, edits }, 'aloud')
+  await library.perform(editMany, { episodes: ids.value, edits })
 }
 async function place(how: 'given' | 'ranked', close: () => void) {
   const show = library.records.shows.get(ideas.picked[0]?.show ?? '')
@@ -46,13 +46,13 @@ async function place(how: 'given' | 'ranked', close: () => void) {
       (a, b) => (ranked.indexOf(a) + 1 || Infinity) - (ranked.indexOf(b) + 1 || Infinity),
     )
   }
-  const done = await library.perform(placeSeveral, { episodes: order }, 'aloud')
+  const done = await library.perform(placeSeveral, { episodes: order })
   if (done.ok) ideas.chosen = new Set()
   close()
 }
 async function merge() {
   const [into, from] = ids.value
-  if (into && from) await library.perform(mergeIdeas, { into, from }, 'aloud')
+  if (into && from) await library.perform(mergeIdeas, { into, from })
 }
 const typed = (event: Event) => (event.target instanceof HTMLSelectElement ? event.target.value : '')
 </script>
@@ -79,11 +79,10 @@ const typed = (event: Event) => (event.target instanceof HTMLSelectElement ? eve
       aria-label="Sort the chosen as"
       value=""
       @change="
-        library.perform(
-          sortIdeas,
-          { episodes: ids, standing: IdeaStanding.catch('unsorted').parse(typed($event)) },
-          'aloud',
-        )
+        library.perform(sortIdeas, {
+          episodes: ids,
+          standing: IdeaStanding.catch('unsorted').parse(typed($event)),
+        })
       "
     >
       <option value="" disabled>Sort as</option>
@@ -136,7 +135,7 @@ const typed = (event: Event) => (event.target instanceof HTMLSelectElement ? eve
         </form>
         <form
           class="flex gap-2"
-          @submit.prevent="library.perform(meanFor, { episodes: ids, month: month || undefined }, 'aloud')"
+          @submit.prevent="library.perform(meanFor, { episodes: ids, month: month || undefined })"
         >
           <input v-model="month" class="field" type="month" aria-label="Meant for the month" /><button
             class="btn btn-small"
@@ -164,7 +163,7 @@ const typed = (event: Event) => (event.target instanceof HTMLSelectElement ? eve
     <button
       v-if="onlyIdeas"
       class="btn btn-small"
-      @click="library.perform(restIdeas, { episodes: ids, until: addDays(board.today, 28) }, 'aloud')"
+      @click="library.perform(restIdeas, { episodes: ids, until: addDays(board.today, 28) })"
     >
       Rest 4 weeks
     </button>
@@ -172,7 +171,7 @@ const typed = (event: Event) => (event.target instanceof HTMLSelectElement ? eve
     <button
       v-if="onlyIdeas"
       class="btn btn-small"
-      @click="library.perform(dropEpisodes, { episodes: ids, why: '' }, 'aloud')"
+      @click="library.perform(dropEpisodes, { episodes: ids, why: '' })"
     >
       Let them go
     </button>

@@ -20,7 +20,11 @@ const away = ref<string>()
 const from = ref('')
 const to = ref('')
 function write(guests: string[]) {
-  void library.perform(writeEpisode, { episode: episode.id, typed: { guests }, what: 'the guests' })
+  void library.perform(
+    writeEpisode,
+    { episode: episode.id, typed: { guests }, what: 'the guests' },
+    'quietly',
+  )
 }
 function add() {
   const name = fresh.value.trim()
@@ -30,12 +34,16 @@ function add() {
 const times = (guest: string) => heldBy(library.settings.away, guest) ?? []
 async function keep(guest: string) {
   if (from.value === '') return
-  const done = await library.perform(editSettings, {
-    away: {
-      ...library.settings.away,
-      [guest]: [...times(guest), { from: from.value, to: to.value || from.value }],
+  const done = await library.perform(
+    editSettings,
+    {
+      away: {
+        ...library.settings.away,
+        [guest]: [...times(guest), { from: from.value, to: to.value || from.value }],
+      },
     },
-  })
+    'quietly',
+  )
   if (done.ok) {
     away.value = undefined
     from.value = ''
@@ -43,9 +51,13 @@ async function keep(guest: string) {
   }
 }
 function drop(guest: string, i: number) {
-  void library.perform(editSettings, {
-    away: { ...library.settings.away, [guest]: times(guest).filter((_, n) => n !== i) },
-  })
+  void library.perform(
+    editSettings,
+    {
+      away: { ...library.settings.away, [guest]: times(guest).filter((_, n) => n !== i) },
+    },
+    'quietly',
+  )
 }
 </script>
 

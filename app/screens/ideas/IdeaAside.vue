@@ -54,11 +54,15 @@ function typed(field: 'title' | 'note', event: Event) {
     return
   }
   if (event.type === 'blur') return
-  void library.perform(writeEpisode, {
-    episode: episode.id,
-    typed: { [field]: event.target.value },
-    what: field === 'title' ? 'the working title' : 'the note',
-  })
+  void library.perform(
+    writeEpisode,
+    {
+      episode: episode.id,
+      typed: { [field]: event.target.value },
+      what: field === 'title' ? 'the working title' : 'the note',
+    },
+    'quietly',
+  )
 }
 </script>
 
@@ -99,10 +103,14 @@ function typed(field: 'title' | 'note', event: Event) {
         :class="episode.idea.standing === s ? 'border-ink bg-raised' : ''"
         :aria-pressed="episode.idea.standing === s"
         @click="
-          library.perform(sortIdeas, {
-            episodes: [episode.id],
-            standing: episode.idea.standing === s ? 'unsorted' : s,
-          })
+          library.perform(
+            sortIdeas,
+            {
+              episodes: [episode.id],
+              standing: episode.idea.standing === s ? 'unsorted' : s,
+            },
+            'quietly',
+          )
         "
       >
         {{ standingNames[s] }} <span class="key">{{ keys[s] }}</span>
@@ -110,16 +118,14 @@ function typed(field: 'title' | 'note', event: Event) {
       <button
         v-if="isResting(episode, board.today)"
         class="btn btn-small border-ink"
-        @click="library.perform(sortIdeas, { episodes: [episode.id], standing: 'unsorted' }, 'aloud')"
+        @click="library.perform(sortIdeas, { episodes: [episode.id], standing: 'unsorted' })"
       >
         rests until {{ sayDay(episode.idea.restUntil ?? '') }} ×
       </button>
       <button
         v-else
         class="btn btn-small"
-        @click="
-          library.perform(restIdeas, { episodes: [episode.id], until: addDays(board.today, 28) }, 'aloud')
-        "
+        @click="library.perform(restIdeas, { episodes: [episode.id], until: addDays(board.today, 28) })"
       >
         rest 4 weeks <span class="key">R</span>
       </button>
@@ -128,7 +134,7 @@ function typed(field: 'title' | 'note', event: Event) {
       <Stars
         label="Your rating"
         :value="episode.idea.rating"
-        @change="library.perform(editMany, { episodes: [episode.id], edits: { rating: $event } })"
+        @change="library.perform(editMany, { episodes: [episode.id], edits: { rating: $event } }, 'quietly')"
       /><span v-if="episode.idea.asked.length > 0" class="sub"
         >asked for by {{ episode.idea.asked.length }}</span
       >
@@ -164,13 +170,13 @@ function typed(field: 'title' | 'note', event: Event) {
       ><button
         v-if="episode.phase.name === 'idea'"
         class="btn btn-bare btn-small text-ink-2"
-        @click="library.perform(dropEpisodes, { episodes: [episode.id], why: '' }, 'aloud')"
+        @click="library.perform(dropEpisodes, { episodes: [episode.id], why: '' })"
       >
         Let it go <span class="key">Del</span></button
       ><button
         v-else-if="episode.phase.name === 'dropped'"
         class="btn btn-small"
-        @click="library.perform(backToIdeas, { episode: episode.id }, 'aloud')"
+        @click="library.perform(backToIdeas, { episode: episode.id })"
       >
         Take it back
       </button>

@@ -47,12 +47,16 @@ async function take(files: Iterable<File>) {
     })
   }
   if (bytes.length > 0)
-    await library.perform(writeIdea, {
-      episode: episode.id,
-      typed: { images: [...episode.idea.images, ...images], files: [...episode.idea.files, ...others] },
-      what: 'the files',
-      files: bytes,
-    })
+    await library.perform(
+      writeIdea,
+      {
+        episode: episode.id,
+        typed: { images: [...episode.idea.images, ...images], files: [...episode.idea.files, ...others] },
+        what: 'the files',
+        files: bytes,
+      },
+      'quietly',
+    )
 }
 function chosen(event: Event) {
   if (event.target instanceof HTMLInputElement) void take(event.target.files ?? [])
@@ -87,15 +91,11 @@ async function save(file: Attachment) {
           class="absolute right-1 top-1 bg-base/70 text-ink rounded-control px-1.5"
           :aria-label="`Take the image ${p.name} away`"
           @click="
-            library.perform(
-              writeIdea,
-              {
-                episode: episode.id,
-                typed: { images: episode.idea.images.filter((x) => x.id !== p.id) },
-                what: 'the images',
-              },
-              'aloud',
-            )
+            library.perform(writeIdea, {
+              episode: episode.id,
+              typed: { images: episode.idea.images.filter((x) => x.id !== p.id) },
+              what: 'the images',
+            })
           "
         >
           ×
@@ -112,15 +112,11 @@ async function save(file: Attachment) {
           class="text-ink-2"
           :aria-label="`Take the file ${f.name} away`"
           @click="
-            library.perform(
-              writeIdea,
-              {
-                episode: episode.id,
-                typed: { files: episode.idea.files.filter((x) => x.id !== f.id) },
-                what: 'the files',
-              },
-              'aloud',
-            )
+            library.perform(writeIdea, {
+              episode: episode.id,
+              typed: { files: episode.idea.files.filter((x) => x.id !== f.id) },
+              what: 'the files',
+            })
           "
         >
           ×

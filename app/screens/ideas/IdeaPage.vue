@@ -89,10 +89,10 @@ watch(
 )
 
 function write(typed: Typed, what: string) {
-  if (episode.value) void library.perform(writeEpisode, { episode: episode.value.id, typed, what })
+  if (episode.value) void library.perform(writeEpisode, { episode: episode.value.id, typed, what }, 'quietly')
 }
 function put(typed: Partial<Idea>, what: string) {
-  if (episode.value) void library.perform(writeIdea, { episode: episode.value.id, typed, what })
+  if (episode.value) void library.perform(writeIdea, { episode: episode.value.id, typed, what }, 'quietly')
 }
 const text = (event: Event) =>
   event.target instanceof HTMLInputElement ||
@@ -135,7 +135,7 @@ function addSource() {
 }
 async function start() {
   if (!episode.value) return
-  const done = await library.perform(startWork, { episode: episode.value.id }, 'aloud')
+  const done = await library.perform(startWork, { episode: episode.value.id })
   if (done.ok) void router.push({ name: 'episode', params: { code } })
 }
 const standings = IdeaStanding.options
@@ -261,10 +261,14 @@ const standings = IdeaStanding.options
                 type="month"
                 :value="episode.idea.meant ?? ''"
                 @change="
-                  library.perform(editMany, {
-                    episodes: [episode.id],
-                    edits: { meant: text($event) || undefined },
-                  })
+                  library.perform(
+                    editMany,
+                    {
+                      episodes: [episode.id],
+                      edits: { meant: text($event) || undefined },
+                    },
+                    'quietly',
+                  )
                 "
             /></label>
           </div>
@@ -330,7 +334,9 @@ const standings = IdeaStanding.options
             ><Stars
               label="Your rating"
               :value="episode.idea.rating"
-              @change="library.perform(editMany, { episodes: [episode.id], edits: { rating: $event } })"
+              @change="
+                library.perform(editMany, { episodes: [episode.id], edits: { rating: $event } }, 'quietly')
+              "
             />
           </p>
           <div
@@ -345,7 +351,7 @@ const standings = IdeaStanding.options
               class="btn btn-small"
               :class="episode.idea.standing === s ? 'border-ink bg-raised' : ''"
               :aria-pressed="episode.idea.standing === s"
-              @click="library.perform(sortIdeas, { episodes: [episode.id], standing: s })"
+              @click="library.perform(sortIdeas, { episodes: [episode.id], standing: s }, 'quietly')"
             >
               {{ standingNames[s] }}
             </button>
@@ -362,7 +368,7 @@ const standings = IdeaStanding.options
             ><button
               v-else
               class="btn btn-main flex-1"
-              @click="library.perform(backToIdeas, { episode: episode.id }, 'aloud')"
+              @click="library.perform(backToIdeas, { episode: episode.id })"
             >
               Take it back
             </button>
@@ -370,7 +376,7 @@ const standings = IdeaStanding.options
           <button
             v-if="episode.phase.name === 'idea'"
             class="btn btn-bare btn-small justify-self-start text-ink-2"
-            @click="library.perform(dropEpisodes, { episodes: [episode.id], why: '' }, 'aloud')"
+            @click="library.perform(dropEpisodes, { episodes: [episode.id], why: '' })"
           >
             Let it go
           </button>
@@ -392,7 +398,7 @@ const standings = IdeaStanding.options
               ><button
                 v-if="episode.phase.name === 'idea' && l.likeness > 0.4"
                 class="btn btn-small mt-1"
-                @click="library.perform(mergeIdeas, { into: l.id, from: episode.id }, 'aloud')"
+                @click="library.perform(mergeIdeas, { into: l.id, from: episode.id })"
               >
                 Merge into it
               </button>

@@ -36,14 +36,10 @@ function dropped(event: DragEvent, topic: string) {
   const id = carriedIdea(event)
   const e = library.records.episodes.get(id ?? '')
   if (e && e.topics[0] !== topic)
-    void library.perform(
-      editMany,
-      {
-        episodes: [e.id],
-        edits: { topics: topic === '' ? [] : [topic], without: e.topics.filter((t) => t !== topic) },
-      },
-      'aloud',
-    )
+    void library.perform(editMany, {
+      episodes: [e.id],
+      edits: { topics: topic === '' ? [] : [topic], without: e.topics.filter((t) => t !== topic) },
+    })
 }
 </script>
 

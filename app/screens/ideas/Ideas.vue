@@ -94,21 +94,20 @@ const acted = () => (ideas.picked.length > 0 ? ideas.picked : current.value ? [c
 const idsOf = (es: readonly Episode[]) => es.map((e) => e.id)
 async function start(e: Episode | undefined) {
   if (!e) return
-  const done = await library.perform(startWork, { episode: e.id }, 'aloud')
+  const done = await library.perform(startWork, { episode: e.id })
   if (done.ok) void router.push({ name: 'episode', params: { code: e.code } })
 }
 function letGo() {
   const es = acted().filter((e) => e.phase.name !== 'released')
-  if (es.length > 0) void library.perform(dropEpisodes, { episodes: idsOf(es), why: '' }, 'aloud')
+  if (es.length > 0) void library.perform(dropEpisodes, { episodes: idsOf(es), why: '' })
 }
 function sort(standing: IdeaStanding) {
   const es = acted().filter((e) => e.phase.name === 'idea')
-  if (es.length > 0) void library.perform(sortIdeas, { episodes: idsOf(es), standing }, 'aloud')
+  if (es.length > 0) void library.perform(sortIdeas, { episodes: idsOf(es), standing })
 }
 function rest() {
   const es = acted().filter((e) => e.phase.name === 'idea')
-  if (es.length > 0)
-    void library.perform(restIdeas, { episodes: idsOf(es), until: addDays(board.today, 28) }, 'aloud')
+  if (es.length > 0) void library.perform(restIdeas, { episodes: idsOf(es), until: addDays(board.today, 28) })
 }
 function open(e: Episode | undefined) {
   if (!e) return
@@ -126,13 +125,13 @@ async function move(by: 1 | -1) {
   const to = at + by
   if (to < 0 || to >= es.length) return
   const [before, after] = by < 0 ? [es[to - 1], es[to]] : [es[to], es[to + 1]]
-  await library.perform(reorderIdea, { episode: e.id, before: before?.id, after: after?.id })
+  await library.perform(reorderIdea, { episode: e.id, before: before?.id, after: after?.id }, 'quietly')
   await nextTick()
   list.value?.show(here.value, true)
 }
 function dropped(id: string, before: Episode | undefined, after: Episode | undefined) {
   if (id !== before?.id && id !== after?.id)
-    void library.perform(reorderIdea, { episode: id, before: before?.id, after: after?.id })
+    void library.perform(reorderIdea, { episode: id, before: before?.id, after: after?.id }, 'quietly')
 }
 useKeys({
   ArrowDown: () => {

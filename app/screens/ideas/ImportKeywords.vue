@@ -75,11 +75,11 @@ async function open(event: Event) {
 async function take() {
   if (!read.value) return
   remember()
-  const done = await library.perform(
-    importKeywords,
-    { show, rows: read.value.rows.map(({ line: _line, ...row }) => row), measured: measured.value },
-    'aloud',
-  )
+  const done = await library.perform(importKeywords, {
+    show,
+    rows: read.value.rows.map(({ line: _line, ...row }) => row),
+    measured: measured.value,
+  })
   if (done.ok) emit('close')
 }
 </script>

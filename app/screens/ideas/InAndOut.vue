@@ -67,7 +67,7 @@ function other(show: string) {
 }
 async function take() {
   if (!read.value) return
-  const done = await library.perform(takeTable, { table: read.value.table, show: read.value.show }, 'aloud')
+  const done = await library.perform(takeTable, { table: read.value.table, show: read.value.show })
   if (done.ok) read.value = undefined
 }
 </script>

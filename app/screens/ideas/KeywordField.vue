@@ -15,14 +15,18 @@ const fresh = ref('')
 const all = computed(() => [...library.records.keywords.values()].filter((k) => k.show === episode.show))
 const mine = computed(() => episode.idea.keywords.flatMap((id) => library.records.keywords.get(id) ?? []))
 function write(keywords: string[]) {
-  void library.perform(writeIdea, { episode: episode.id, typed: { keywords }, what: 'the keywords' })
+  void library.perform(
+    writeIdea,
+    { episode: episode.id, typed: { keywords }, what: 'the keywords' },
+    'quietly',
+  )
 }
 async function add() {
   const words = fresh.value.trim()
   if (words === '') return
   fresh.value = ''
   const there = () => all.value.find((k) => sameWords(k.words) === sameWords(words))
-  if (!there()) await library.perform(addKeyword, { show: episode.show, words })
+  if (!there()) await library.perform(addKeyword, { show: episode.show, words }, 'quietly')
   const id = there()?.id
   if (id && !episode.idea.keywords.includes(id)) write([...episode.idea.keywords, id])
 }

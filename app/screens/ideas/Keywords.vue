@@ -60,20 +60,28 @@ function figure(c: Cover, name: 'searches' | 'competing', event: Event) {
     if (event.target instanceof HTMLInputElement) event.target.value = String(c.keyword[name] ?? '')
     return
   }
-  void library.perform(editKeyword, { keyword: c.keyword.id, fields: { [name]: read }, today: board.today })
+  void library.perform(editKeyword, { keyword: c.keyword.id, fields: { [name]: read } }, 'quietly')
 }
 async function add() {
-  const done = await library.perform(addKeyword, { show: showId.value, words: fresh.value })
+  const done = await library.perform(addKeyword, { show: showId.value, words: fresh.value }, 'quietly')
   if (done.ok) fresh.value = ''
 }
 async function idea(c: Cover) {
-  const made = await library.perform(jotIdea, {
-    show: c.keyword.show,
-    line: c.keyword.words.charAt(0).toUpperCase() + c.keyword.words.slice(1),
-  })
+  const made = await library.perform(
+    jotIdea,
+    {
+      show: c.keyword.show,
+      line: c.keyword.words.charAt(0).toUpperCase() + c.keyword.words.slice(1),
+    },
+    'quietly',
+  )
   const id = made.ok ? made.value.about[0] : undefined
   if (!id) return
-  await library.perform(writeIdea, { episode: id, typed: { keywords: [c.keyword.id] }, what: 'the keywords' })
+  await library.perform(
+    writeIdea,
+    { episode: id, typed: { keywords: [c.keyword.id] }, what: 'the keywords' },
+    'quietly',
+  )
   const e = library.records.episodes.get(id)
   if (e) void router.push({ name: 'idea', params: { code: e.code } })
 }
@@ -174,11 +182,14 @@ function choose(id: string) {
                   :value="c.keyword.words"
                   :aria-label="`Keyword ${c.keyword.words}`"
                   @change="
-                    library.perform(editKeyword, {
-                      keyword: c.keyword.id,
-                      fields: { words: text($event) },
-                      today: board.today,
-                    })
+                    library.perform(
+                      editKeyword,
+                      {
+                        keyword: c.keyword.id,
+                        fields: { words: text($event) },
+                      },
+                      'quietly',
+                    )
                   "
                 />
               </td>
@@ -240,11 +251,14 @@ function choose(id: string) {
                   :value="c.keyword.notes"
                   :aria-label="`Notes on ${c.keyword.words}`"
                   @change="
-                    library.perform(editKeyword, {
-                      keyword: c.keyword.id,
-                      fields: { notes: text($event) },
-                      today: board.today,
-                    })
+                    library.perform(
+                      editKeyword,
+                      {
+                        keyword: c.keyword.id,
+                        fields: { notes: text($event) },
+                      },
+                      'quietly',
+                    )
                   "
                 />
               </td>
@@ -258,7 +272,7 @@ function choose(id: string) {
                 ><button
                   class="btn btn-bare btn-small px-1.5 text-ink-2"
                   :aria-label="`Remove ${c.keyword.words}`"
-                  @click="library.perform(removeKeyword, { keyword: c.keyword.id }, 'aloud')"
+                  @click="library.perform(removeKeyword, { keyword: c.keyword.id })"
                 >
                   ×
                 </button>

@@ -58,7 +58,7 @@ function drop(event: DragEvent, month: string | undefined) {
   over.value = ''
   const id = carriedIdea(event)
   const e = library.records.episodes.get(id ?? '')
-  if (e && e.idea.meant !== month) void library.perform(meanFor, { episodes: [e.id], month }, 'aloud')
+  if (e && e.idea.meant !== month) void library.perform(meanFor, { episodes: [e.id], month })
 }
 function keyed(event: KeyboardEvent, e: Episode) {
   if (event.key === 'p') {
@@ -70,7 +70,7 @@ function keyed(event: KeyboardEvent, e: Episode) {
   event.preventDefault()
   const at = months.value.findIndex((m) => m.month === e.idea.meant)
   const to = months.value[at + (event.key === 'ArrowDown' ? 1 : -1)]
-  void library.perform(meanFor, { episodes: [e.id], month: to?.month }, 'aloud').then(() => {
+  void library.perform(meanFor, { episodes: [e.id], month: to?.month }).then(() => {
     document.querySelector<HTMLElement>(`[data-idea="${e.code}"]`)?.focus()
   })
 }

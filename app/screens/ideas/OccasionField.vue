@@ -18,19 +18,27 @@ watch(
 const parsed = computed(() => Occasion.safeParse(draft.value))
 function keep() {
   if (parsed.value.success)
-    void library.perform(writeIdea, {
-      episode: episode.id,
-      typed: { occasion: parsed.value.data },
-      what: 'the occasion',
-    })
+    void library.perform(
+      writeIdea,
+      {
+        episode: episode.id,
+        typed: { occasion: parsed.value.data },
+        what: 'the occasion',
+      },
+      'quietly',
+    )
 }
 function drop() {
   draft.value = { kind: 'date', name: '', day: '', lead: 14 }
-  void library.perform(writeIdea, {
-    episode: episode.id,
-    typed: { occasion: undefined },
-    what: 'the occasion',
-  })
+  void library.perform(
+    writeIdea,
+    {
+      episode: episode.id,
+      typed: { occasion: undefined },
+      what: 'the occasion',
+    },
+    'quietly',
+  )
 }
 </script>
 

@@ -26,11 +26,15 @@ function put(field: OwnField, typed: string) {
   trouble.value = { ...trouble.value, [field.id]: read.ok ? '' : read.problem.sentence }
   if (!read.ok) return
   const rest = Object.fromEntries(Object.entries(episode.idea.own).filter(([id]) => id !== field.id))
-  void library.perform(writeIdea, {
-    episode: episode.id,
-    typed: { own: read.value === undefined ? rest : { ...rest, [field.id]: read.value } },
-    what: `“${field.name}”`,
-  })
+  void library.perform(
+    writeIdea,
+    {
+      episode: episode.id,
+      typed: { own: read.value === undefined ? rest : { ...rest, [field.id]: read.value } },
+      what: `“${field.name}”`,
+    },
+    'quietly',
+  )
 }
 const value = (field: OwnField) => episode.idea.own[field.id]
 const stars = (field: OwnField) => {
@@ -61,10 +65,14 @@ async function add() {
     library.say('A choice needs at least two values, parted by commas.', 'refused')
     return
   }
-  const done = await library.perform(editShow, {
-    show: show.value.id,
-    fields: { fields: [...fields.value, field.data] },
-  })
+  const done = await library.perform(
+    editShow,
+    {
+      show: show.value.id,
+      fields: { fields: [...fields.value, field.data] },
+    },
+    'quietly',
+  )
   if (done.ok) {
     draft.value = { name: '', kind: 'text', choices: '' }
     adding.value = false
@@ -72,11 +80,10 @@ async function add() {
 }
 function drop(field: OwnField) {
   if (show.value)
-    void library.perform(
-      editShow,
-      { show: show.value.id, fields: { fields: fields.value.filter((f) => f.id !== field.id) } },
-      'aloud',
-    )
+    void library.perform(editShow, {
+      show: show.value.id,
+      fields: { fields: fields.value.filter((f) => f.id !== field.id) },
+    })
 }
 </script>
 

@@ -61,11 +61,7 @@ function split(i: number) {
   focusOn(i + 1)
 }
 async function keep() {
-  const done = await library.perform(
-    jotIdeas,
-    { show: show.value, drafts: taken.value.map((l) => l.draft) },
-    'aloud',
-  )
+  const done = await library.perform(jotIdeas, { show: show.value, drafts: taken.value.map((l) => l.draft) })
   if (done.ok) {
     desk.captureShow = show.value
     close()

@@ -65,26 +65,28 @@ async function decided(run: Promise<{ ok: boolean }>) {
 }
 function sort(standing: IdeaStanding) {
   const e = current.value
-  if (e) void decided(library.perform(sortIdeas, { episodes: [e.id], standing }))
+  if (e) void decided(library.perform(sortIdeas, { episodes: [e.id], standing }, 'quietly'))
 }
 function letGo() {
   const e = current.value
-  if (e) void decided(library.perform(dropEpisodes, { episodes: [e.id], why: '' }))
+  if (e) void decided(library.perform(dropEpisodes, { episodes: [e.id], why: '' }, 'quietly'))
 }
 function rest(weeks: number) {
   const e = current.value
   if (e)
-    void decided(library.perform(restIdeas, { episodes: [e.id], until: addDays(board.today, weeks * 7) }))
+    void decided(
+      library.perform(restIdeas, { episodes: [e.id], until: addDays(board.today, weeks * 7) }, 'quietly'),
+    )
 }
 function until(event: Event) {
   const e = current.value
   if (e && event.target instanceof HTMLInputElement && event.target.value !== '')
-    void decided(library.perform(restIdeas, { episodes: [e.id], until: event.target.value }))
+    void decided(library.perform(restIdeas, { episodes: [e.id], until: event.target.value }, 'quietly'))
 }
 function merge() {
   const e = current.value
   if (e && like.value)
-    void decided(library.perform(mergeIdeas, { into: like.value.card.episode.id, from: e.id }, 'aloud'))
+    void decided(library.perform(mergeIdeas, { into: like.value.card.episode.id, from: e.id }))
 }
 function later() {
   const e = current.value
@@ -101,11 +103,15 @@ async function keepLine() {
   added.value = ''
   adding.value = false
   if (e && text !== '')
-    await library.perform(writeEpisode, {
-      episode: e.id,
-      typed: { note: [e.note, text].filter(Boolean).join('\n') },
-      what: 'the note',
-    })
+    await library.perform(
+      writeEpisode,
+      {
+        episode: e.id,
+        typed: { note: [e.note, text].filter(Boolean).join('\n') },
+        what: 'the note',
+      },
+      'quietly',
+    )
 }
 async function back() {
   await library.turn('undo')

@@ -46,18 +46,22 @@ const script = computed(() => library.records.scripts.get(episode.id))
 const hasSection = (title: string) =>
   (script.value?.sections ?? []).some((s) => s.title === title && s.beats.some((b) => b.text.trim() !== ''))
 function section(title: string, points: string[]) {
-  void library.perform(takeSection, { episode: episode.id, title, points }, 'aloud')
+  void library.perform(takeSection, { episode: episode.id, title, points })
 }
 async function copy(text: string) {
   await navigator.clipboard.writeText(text)
   library.say('Copied.')
 }
 function tag(text: string) {
-  void library.perform(writeEpisode, {
-    episode: episode.id,
-    typed: { tags: [...new Set([...episode.tags, text.replace('#', '')])] },
-    what: 'the tags',
-  })
+  void library.perform(
+    writeEpisode,
+    {
+      episode: episode.id,
+      typed: { tags: [...new Set([...episode.tags, text.replace('#', '')])] },
+      what: 'the tags',
+    },
+    'quietly',
+  )
 }
 </script>
 
@@ -123,7 +127,7 @@ function tag(text: string) {
                 v-if="!episode.titles.some((x) => x.text === t)"
                 class="btn btn-small"
                 :aria-label="`Take the title ${t}`"
-                @click="library.perform(addTitle, { episode: episode.id, text: t }, 'aloud')"
+                @click="library.perform(addTitle, { episode: episode.id, text: t })"
               >
                 <Plus :size="13" aria-hidden="true" />Take</button
               ><span v-else class="sub">a candidate</span>

@@ -14,7 +14,11 @@ const known = computed(() => {
   return (show?.topics ?? []).map((t) => t.name).filter((t) => !episode.topics.includes(t))
 })
 function write(topics: string[]) {
-  void library.perform(writeEpisode, { episode: episode.id, typed: { topics }, what: 'the topics' })
+  void library.perform(
+    writeEpisode,
+    { episode: episode.id, typed: { topics }, what: 'the topics' },
+    'quietly',
+  )
 }
 function add() {
   const topic = fresh.value.trim()

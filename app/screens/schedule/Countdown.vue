@@ -283,7 +283,7 @@ function letGo(event: KeyboardEvent) {
   }
 }
 function moveTo(card: Card, slot: Slot) {
-  return library.perform(moveToSlot, { episode: card.episode.id, day: slot.original }, 'aloud')
+  return library.perform(moveToSlot, { episode: card.episode.id, day: slot.original })
 }
 async function toStage(put: Put, row: number) {
   const { stages } = put.card.standing
@@ -301,17 +301,16 @@ async function toStage(put: Put, row: number) {
       parts: between.flatMap((s) => s.parts.filter((p) => p.state !== 'there').map((p) => p.name)),
     }
   } else
-    await library.perform(
-      finishStages,
-      { episode: put.card.episode.id, stages: of(row, kinds.length).map((s) => s.stage.id), done: false },
-      'aloud',
-    )
+    await library.perform(finishStages, {
+      episode: put.card.episode.id,
+      stages: of(row, kinds.length).map((s) => s.stage.id),
+      done: false,
+    })
 }
 async function finish() {
   const a = asking.value
   asking.value = undefined
-  if (a)
-    await library.perform(finishStages, { episode: a.card.episode.id, stages: a.stages, done: true }, 'aloud')
+  if (a) await library.perform(finishStages, { episode: a.card.episode.id, stages: a.stages, done: true })
 }
 async function keyed(event: KeyboardEvent, put: Put) {
   const way = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0

@@ -52,7 +52,7 @@ function close() {
 async function take(id: string | undefined) {
   const on = slot.value
   close()
-  if (id && on) await library.perform(placeOnSlot, { episode: id, day: on.original }, 'aloud')
+  if (id && on) await library.perform(placeOnSlot, { episode: id, day: on.original })
 }
 /** What is typed is the title of an idea that is there: it is that one, never made a second time. */
 const named = computed(() => {
@@ -69,13 +69,13 @@ async function fresh() {
     await take(named.value)
     return
   }
-  const made = await library.perform(jotIdea, { show: show.value.id, line: asked.value })
+  const made = await library.perform(jotIdea, { show: show.value.id, line: asked.value }, 'quietly')
   if (made.ok) await take(made.value.about[0])
 }
 async function skip() {
   const on = slot.value
   close()
-  if (on) await library.perform(skipSlot, { show: on.show, day: on.original, skip: true }, 'aloud')
+  if (on) await library.perform(skipSlot, { show: on.show, day: on.original, skip: true })
 }
 function keep() {
   desk.keeping = slot.value
@@ -112,7 +112,7 @@ function entered() {
       ><button
         v-if="!kept.byDeal"
         class="btn btn-small"
-        @click="library.perform(letGo, { reservation: kept.reservation.id }, 'aloud')"
+        @click="library.perform(letGo, { reservation: kept.reservation.id })"
       >
         Let it go
       </button>

@@ -41,27 +41,23 @@ async function keep() {
   const on = slot.value
   if (!on) return
   const chosen = launches.value.find((l) => l.id === launch.value)
-  const done = await library.perform(
-    keepSlots,
-    {
-      ...(there.value?.kept.by === 'slot' ? { reservation: there.value.id } : {}),
-      show: on.show,
-      is: is.value,
-      name: is.value === 'launch' ? (chosen?.name ?? '') : name.value,
-      note: note.value,
-      ...(is.value === 'launch' && chosen ? { launch: chosen.id } : {}),
-      kept:
-        each.value === 'once'
-          ? { by: 'slot', day: on.original }
-          : {
-              by: 'deal',
-              perMonth: perMonth.value,
-              from: `${on.day.slice(0, 7)}-01`,
-              ...(until.value ? { to: until.value } : {}),
-            },
-    },
-    'aloud',
-  )
+  const done = await library.perform(keepSlots, {
+    ...(there.value?.kept.by === 'slot' ? { reservation: there.value.id } : {}),
+    show: on.show,
+    is: is.value,
+    name: is.value === 'launch' ? (chosen?.name ?? '') : name.value,
+    note: note.value,
+    ...(is.value === 'launch' && chosen ? { launch: chosen.id } : {}),
+    kept:
+      each.value === 'once'
+        ? { by: 'slot', day: on.original }
+        : {
+            by: 'deal',
+            perMonth: perMonth.value,
+            from: `${on.day.slice(0, 7)}-01`,
+            ...(until.value ? { to: until.value } : {}),
+          },
+  })
   if (done.ok) desk.keeping = undefined
   else fault.value = done.problem.sentence
 }

@@ -75,22 +75,18 @@ async function save() {
   const e = editing.value
   if (!e) return
   const { id, ...fields } = e
-  const done = await library.perform(
-    putLaunch,
-    { ...(id === undefined ? {} : { launch: id }), ...fields },
-    'aloud',
-  )
+  const done = await library.perform(putLaunch, { ...(id === undefined ? {} : { launch: id }), ...fields })
   fault.value = done.ok ? '' : done.problem.sentence
   if (done.ok) editing.value = undefined
 }
 async function remove() {
   const id = editing.value?.id
   editing.value = undefined
-  if (id) await library.perform(removeLaunch, { launch: id }, 'aloud')
+  if (id) await library.perform(removeLaunch, { launch: id })
 }
 function support(launch: string, event: Event) {
   if (!(event.target instanceof HTMLSelectElement) || event.target.value === '') return
-  void library.perform(supportLaunch, { launch, episode: event.target.value, supports: true }, 'aloud')
+  void library.perform(supportLaunch, { launch, episode: event.target.value, supports: true })
   event.target.value = ''
 }
 /** Where days lie on a launch's small line, from the beginning of its run-up to its end. */
@@ -169,11 +165,11 @@ function share(day: string, l: (typeof launches.value)[number]): number {
                 class="text-ink-2"
                 :aria-label="`${s.title} no longer supports it`"
                 @click="
-                  library.perform(
-                    supportLaunch,
-                    { launch: l.launch.id, episode: s.episode.id, supports: false },
-                    'aloud',
-                  )
+                  library.perform(supportLaunch, {
+                    launch: l.launch.id,
+                    episode: s.episode.id,
+                    supports: false,
+                  })
                 "
               >
                 ×
@@ -210,7 +206,7 @@ function share(day: string, l: (typeof launches.value)[number]): number {
         <button
           class="btn btn-small btn-bare"
           :aria-label="`End the deal with ${d.r.name}`"
-          @click="library.perform(letGo, { reservation: d.r.id }, 'aloud')"
+          @click="library.perform(letGo, { reservation: d.r.id })"
         >
           End the deal
         </button>

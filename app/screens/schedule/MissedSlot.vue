@@ -44,7 +44,7 @@ const choices = computed(() => {
           {
             name: 'Put it on the next slot and move what follows',
             says: moves(next),
-            act: () => library.perform(putOnNext, wish.value, 'aloud'),
+            act: () => library.perform(putOnNext, wish.value),
           },
         ]
       : []),
@@ -53,21 +53,21 @@ const choices = computed(() => {
           {
             name: 'Put it on the next open slot',
             says: moves(open),
-            act: () => library.perform(moveToNextOpen, wish.value, 'aloud'),
+            act: () => library.perform(moveToNextOpen, wish.value),
           },
         ]
       : []),
     {
       name: 'Release it late, now',
       says: `It is out today${release ? `, ${sayAway(release.day, board.today).replace(' ago', '')} after its day` : ''}; its number is fixed.`,
-      act: () => library.perform(markReleased, { ...wish.value, late: true }, 'aloud'),
+      act: () => library.perform(markReleased, { ...wish.value, late: true }),
     },
     ...(card.value?.episode.place.on === 'slot'
       ? [
           {
             name: 'Skip the slot',
             says: 'The slot is left out once; the episode stays in work, without a date.',
-            act: () => library.perform(skipMissed, wish.value, 'aloud'),
+            act: () => library.perform(skipMissed, wish.value),
           },
         ]
       : []),

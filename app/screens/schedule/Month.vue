@@ -173,12 +173,11 @@ async function put(id: string, day: string) {
     (s) => s.day === day && !s.skipped,
   )
   if (slot)
-    await library.perform(
-      open.value.has(`${day} ${card.show.id}`) ? placeOnSlot : moveToSlot,
-      { episode: id, day: slot.original },
-      'aloud',
-    )
-  else await library.perform(placeOnOwn, { episode: id, day, time: card.show.rhythm.time }, 'aloud')
+    await library.perform(open.value.has(`${day} ${card.show.id}`) ? placeOnSlot : moveToSlot, {
+      episode: id,
+      day: slot.original,
+    })
+  else await library.perform(placeOnOwn, { episode: id, day, time: card.show.rhythm.time })
 }
 async function keyed(event: KeyboardEvent, card: Card) {
   const step = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 7, ArrowUp: -7 }[event.key]
@@ -191,7 +190,7 @@ async function keyed(event: KeyboardEvent, card: Card) {
   )
   const at = slots.findIndex((s) => s.day === day)
   const to = slots[at + (step > 0 ? 1 : -1)]
-  if (to) await library.perform(moveToSlot, { episode: card.episode.id, day: to.original }, 'aloud')
+  if (to) await library.perform(moveToSlot, { episode: card.episode.id, day: to.original })
   document.querySelector<HTMLElement>(`[data-month-card="${card.episode.id}"]`)?.focus()
 }
 </script>

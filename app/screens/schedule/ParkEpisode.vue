@@ -18,11 +18,11 @@ const others = computed(() =>
 )
 async function park() {
   if (!desk.parking) return
-  const done = await library.perform(
-    parkEpisode,
-    { episode: desk.parking, why: why.value, after: after.value || undefined },
-    'aloud',
-  )
+  const done = await library.perform(parkEpisode, {
+    episode: desk.parking,
+    why: why.value,
+    after: after.value || undefined,
+  })
   if (done.ok) desk.parking = undefined
 }
 </script>

@@ -41,15 +41,11 @@ function close() {
 async function place(original: string) {
   const id = desk.placing
   close()
-  if (id) await library.perform(placeOnSlot, { episode: id, day: original }, 'aloud')
+  if (id) await library.perform(placeOnSlot, { episode: id, day: original })
 }
 async function placeOwn() {
   if (!desk.placing) return
-  const done = await library.perform(
-    placeOnOwn,
-    { episode: desk.placing, day: day.value, time: time.value },
-    'aloud',
-  )
+  const done = await library.perform(placeOnOwn, { episode: desk.placing, day: day.value, time: time.value })
   if (done.ok) close()
 }
 function move(event: KeyboardEvent) {

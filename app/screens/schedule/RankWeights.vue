@@ -15,12 +15,12 @@ function tried(name: PartName, event: Event) {
 }
 async function kept() {
   if (!ranking.trying) return
-  await library.perform(editSettings, { weights: ranking.trying })
+  await library.perform(editSettings, { weights: ranking.trying }, 'quietly')
   ranking.trying = undefined
 }
 async function usual() {
   ranking.trying = undefined
-  await library.perform(editSettings, { weights: freshWeights })
+  await library.perform(editSettings, { weights: freshWeights }, 'quietly')
 }
 </script>
 

@@ -40,7 +40,7 @@ const spares = computed(() =>
 /** Ready, on no slot, and not kept as a spare. */
 const idle = computed(() => board.unplaced.filter((c) => c.show.id === show.id && c.standing.ready))
 function keepAsSpare(episode: string) {
-  void library.perform(writeEpisode, { episode, typed: { spare: true }, what: 'that it is a spare' }, 'aloud')
+  void library.perform(writeEpisode, { episode, typed: { spare: true }, what: 'that it is a spare' })
 }
 const kept = computed(() => spares.value.filter((s) => s.card.standing.ready && s.is.is !== 'stale').length)
 const readyAt = (steps: readonly Step[]): number | undefined => {

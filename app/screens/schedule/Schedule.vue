@@ -126,8 +126,7 @@ const behind = (row: SlotRow) =>
 const spare = (row: SlotRow) => board.spares.find((c) => c.show.id === row.show.id && c.standing.ready)
 function sendSpare(row: SlotRow) {
   const [ready, on] = [spare(row), row.card?.episode.place]
-  if (ready && on?.on === 'slot')
-    void library.perform(moveToSlot, { episode: ready.episode.id, day: on.day }, 'aloud')
+  if (ready && on?.on === 'slot') void library.perform(moveToSlot, { episode: ready.episode.id, day: on.day })
 }
 const { said, over, end } = useCarrying()
 let held: Card | undefined
@@ -160,7 +159,7 @@ function dropped(event: DragEvent, row: SlotRow) {
   end()
   const goal = goalOf(row)
   if (held && goal && row.card !== held)
-    void library.perform(moveToSlot, { episode: held.episode.id, day: goal.original }, 'aloud')
+    void library.perform(moveToSlot, { episode: held.episode.id, day: goal.original })
   held = undefined
 }
 /** By keys an episode goes to the slot before or after its own. */
@@ -171,7 +170,7 @@ async function shift(card: Card, by: 1 | -1) {
   const goal = to && goalOf(to)
   held = undefined
   if (!goal) return
-  await library.perform(moveToSlot, { episode: card.episode.id, day: goal.original }, 'aloud')
+  await library.perform(moveToSlot, { episode: card.episode.id, day: goal.original })
   await nextTick()
   document.querySelector<HTMLElement>(`[data-slot-card="${card.episode.id}"]`)?.focus()
 }
@@ -394,9 +393,7 @@ async function copyAddress() {
                     :key="s.episode.id"
                     class="suggest"
                     :aria-label="`Put “${s.episode.title}” on ${sayDay(row.day)}: ${s.reason}`"
-                    @click="
-                      library.perform(placeOnSlot, { episode: s.episode.id, day: row.slot.original }, 'aloud')
-                    "
+                    @click="library.perform(placeOnSlot, { episode: s.episode.id, day: row.slot.original })"
                   >
                     <span class="sub whitespace-nowrap">{{ s.reason }}</span><span
                       class="truncate font-medium"
@@ -413,11 +410,7 @@ async function copyAddress() {
                     v-if="row.slot?.skipped"
                     class="btn btn-small"
                     @click="
-                      library.perform(
-                        skipSlot,
-                        { show: row.show.id, day: row.slot.original, skip: false },
-                        'aloud',
-                      )
+                      library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: false })
                     "
                   >
                     Take the skip back</button
@@ -427,7 +420,7 @@ async function copyAddress() {
                       class="btn btn-small"
                       @click="
                         row.slot &&
-                        library.perform(pullEpisodes, { show: row.show.id, day: row.slot.original }, 'aloud')
+                        library.perform(pullEpisodes, { show: row.show.id, day: row.slot.original })
                       "
                     >
                       Close the gap</button
@@ -435,11 +428,7 @@ async function copyAddress() {
                       class="btn btn-small"
                       @click="
                         row.slot &&
-                        library.perform(
-                          skipSlot,
-                          { show: row.show.id, day: row.slot.original, skip: true },
-                          'aloud',
-                        )
+                        library.perform(skipSlot, { show: row.show.id, day: row.slot.original, skip: true })
                       "
                     >
                       Skip once</button
@@ -471,7 +460,7 @@ async function copyAddress() {
                       ><button
                         class="item"
                         :class="{ active }"
-                        @click="library.perform(pushEpisode, { episode: row.card.episode.id }, 'aloud')"
+                        @click="library.perform(pushEpisode, { episode: row.card.episode.id })"
                       >
                         Push one slot later
                       </button></MenuItem
@@ -481,11 +470,10 @@ async function copyAddress() {
                         class="item"
                         :class="{ active }"
                         @click="
-                          library.perform(
-                            swapEpisodes,
-                            { episode: row.card.episode.id, other: behind(row)!.episode.id },
-                            'aloud',
-                          )
+                          library.perform(swapEpisodes, {
+                            episode: row.card.episode.id,
+                            other: behind(row)!.episode.id,
+                          })
                         "
                       >
                         Swap with {{ behind(row)?.number }}
@@ -501,7 +489,7 @@ async function copyAddress() {
                     ><button
                       class="item"
                       :class="{ active }"
-                      @click="library.perform(takeOff, { episode: row.card.episode.id }, 'aloud')"
+                      @click="library.perform(takeOff, { episode: row.card.episode.id })"
                     >
                       Take off the schedule
                     </button></MenuItem
@@ -515,7 +503,7 @@ async function copyAddress() {
                     ><button
                       class="item"
                       :class="{ active }"
-                      @click="library.perform(backToIdeas, { episode: row.card.episode.id }, 'aloud')"
+                      @click="library.perform(backToIdeas, { episode: row.card.episode.id })"
                     >
                       Back to Ideas
                     </button></MenuItem

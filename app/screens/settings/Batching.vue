@@ -25,13 +25,21 @@ function cost(kind: StepKind, event: Event) {
   if (!(event.target instanceof HTMLInputElement)) return
   const minutes = Math.max(0, Math.min(240, Math.round(Number(event.target.value) || 0)))
   const { [kind]: _old, ...rest } = library.settings.setup
-  void library.perform(editSettings, { setup: minutes === 0 ? rest : { ...rest, [kind]: minutes } })
+  void library.perform(
+    editSettings,
+    { setup: minutes === 0 ? rest : { ...rest, [kind]: minutes } },
+    'quietly',
+  )
 }
 function like(kind: StepKind, day: number) {
   const liked = library.settings.preferred[kind] ?? []
   const { [kind]: _old, ...rest } = library.settings.preferred
   const next = liked.includes(day) ? liked.filter((d) => d !== day) : [...liked, day].sort()
-  void library.perform(editSettings, { preferred: next.length === 0 ? rest : { ...rest, [kind]: next } })
+  void library.perform(
+    editSettings,
+    { preferred: next.length === 0 ? rest : { ...rest, [kind]: next } },
+    'quietly',
+  )
 }
 </script>
 

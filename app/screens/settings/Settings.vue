@@ -19,14 +19,18 @@ const board = useBoard()
 const reminders = useReminders()
 function nudgeAfter(event: Event) {
   if (event.target instanceof HTMLInputElement)
-    void library.perform(editSettings, {
-      nudgeAfter: Math.max(1, Math.min(90, Math.round(Number(event.target.value) || 4))),
-    })
+    void library.perform(
+      editSettings,
+      {
+        nudgeAfter: Math.max(1, Math.min(90, Math.round(Number(event.target.value) || 4))),
+      },
+      'quietly',
+    )
 }
 const hours = computed({
   get: () => library.settings.hours,
   set: (value) => {
-    void library.perform(editSettings, { hours: value })
+    void library.perform(editSettings, { hours: value }, 'quietly')
   },
 })
 const total = computed(() => hours.value.reduce((a, b) => a + b, 0))
@@ -43,9 +47,13 @@ const stretches = computed(() =>
     }, []),
 )
 function workAfterAll(s: { from: string; to: string }) {
-  void library.perform(editSettings, {
-    daysOff: library.settings.daysOff.filter((d) => d < s.from || d > s.to),
-  })
+  void library.perform(
+    editSettings,
+    {
+      daysOff: library.settings.daysOff.filter((d) => d < s.from || d > s.to),
+    },
+    'quietly',
+  )
 }
 const fault = ref('')
 const asking = ref(false)
@@ -67,14 +75,18 @@ async function addOff() {
     return
   }
   const count = last.success ? Math.min(366, daysBetween(day.data, last.data)) : 0
-  await library.perform(editSettings, {
-    daysOff: [
-      ...new Set([
-        ...library.settings.daysOff,
-        ...Array.from({ length: count + 1 }, (_, n) => addDays(day.data, n)),
-      ]),
-    ].sort(),
-  })
+  await library.perform(
+    editSettings,
+    {
+      daysOff: [
+        ...new Set([
+          ...library.settings.daysOff,
+          ...Array.from({ length: count + 1 }, (_, n) => addDays(day.data, n)),
+        ]),
+      ].sort(),
+    },
+    'quietly',
+  )
   off.value = ''
   offTo.value = ''
 }
@@ -176,7 +188,7 @@ async function keep() {
           class="btn"
           :class="library.settings.theme === value ? 'border-ink bg-raised' : ''"
           :aria-checked="library.settings.theme === value"
-          @click="library.perform(editSettings, { theme: value })"
+          @click="library.perform(editSettings, { theme: value }, 'quietly')"
         >
           {{ name }}
         </button>

@@ -60,12 +60,16 @@ async function keep() {
   clear()
   // A line with a link in it is read as a pasted one: the link becomes the source.
   const read = link ? (await import('@core/formats/lines')).draftOf(text) : { title: text, urls: [] }
-  const result = await library.perform(jotIdea, {
-    show: into,
-    line: read.title,
-    topics: on,
-    ...(read.urls[0] ? { url: read.urls[0] } : {}),
-  })
+  const result = await library.perform(
+    jotIdea,
+    {
+      show: into,
+      line: read.title,
+      topics: on,
+      ...(read.urls[0] ? { url: read.urls[0] } : {}),
+    },
+    'quietly',
+  )
   if (result.ok) kept.value = [read.title.trim(), ...kept.value].slice(0, 5)
   else {
     line.value = text

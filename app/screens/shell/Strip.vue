@@ -164,7 +164,7 @@ function keys(event: KeyboardEvent) {
 function choose(frame: Frame) {
   if (frame.episode) void router.push({ name: 'episode', params: { code: frame.episode.code } })
   else if (frame.kind === 'skipped' && frame.slot)
-    void library.perform(skipSlot, { show: frame.slot.show, day: frame.slot.original, skip: false }, 'aloud')
+    void library.perform(skipSlot, { show: frame.slot.show, day: frame.slot.original, skip: false })
   else desk.filling = frame.slot
 }
 function carried(event: DragEvent, frame: Frame, show: Show) {
@@ -175,7 +175,7 @@ function carried(event: DragEvent, frame: Frame, show: Show) {
 function dropped(event: DragEvent, frame: Frame) {
   over.value = undefined
   const id = event.dataTransfer?.getData('text/lamp-idea')
-  if (id && frame.slot) void library.perform(placeOnSlot, { episode: id, day: frame.slot.original }, 'aloud')
+  if (id && frame.slot) void library.perform(placeOnSlot, { episode: id, day: frame.slot.original })
 }
 const firstTab = computed(() => lanes.value[0]?.frames.find((f) => f.kind !== 'exposed')?.key)
 const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f.at, show.zone) : '')

@@ -105,7 +105,7 @@ export function useFinding(asked: Ref<string>) {
   })
 
   const theme = (name: 'booth' | 'daylight' | 'system') => () => {
-    void library.perform(editSettings, { theme: name })
+    void library.perform(editSettings, { theme: name }, 'quietly')
   }
   const deeds = computed<Entry[]>(() =>
     [

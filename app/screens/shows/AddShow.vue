@@ -20,19 +20,15 @@ const start = ref(board.today)
 const zone = ref(board.shows[0]?.zone ?? 'UTC')
 const fault = ref('')
 async function add() {
-  const done = await library.perform(
-    addShow,
-    {
-      title: title.value,
-      kind: kind.value,
-      zone: zone.value,
-      rhythm: wish.value,
-      time: time.value,
-      start: start.value,
-      hours: library.settings.hours,
-    },
-    'aloud',
-  )
+  const done = await library.perform(addShow, {
+    title: title.value,
+    kind: kind.value,
+    zone: zone.value,
+    rhythm: wish.value,
+    time: time.value,
+    start: start.value,
+    hours: library.settings.hours,
+  })
   fault.value = done.ok ? '' : done.problem.sentence
   if (!done.ok) return
   emit('close')

@@ -18,7 +18,7 @@ const parts = [
 ] as const
 type Fields = Parameters<typeof editOutlet>[1]['fields']
 const write = (fields: Fields) => {
-  void library.perform(editOutlet, { outlet: id, fields })
+  void library.perform(editOutlet, { outlet: id, fields }, 'quietly')
 }
 const number = (event: Event) => (event.target instanceof HTMLInputElement ? Number(event.target.value) : 0)
 const text = (event: Event) => (event.target instanceof HTMLInputElement ? event.target.value : '')

@@ -33,14 +33,14 @@ const small = computed(() => (recipes.value[0]?.recipe.lines.length ?? 0) <= 3)
       <button
         v-if="small"
         class="btn"
-        @click="library.perform(takeStarter, { show: show.id, starter: 'full' }, 'aloud')"
+        @click="library.perform(takeStarter, { show: show.id, starter: 'full' })"
       >
         Take the fuller recipe, 12 steps
       </button>
       <button
         v-else
         class="btn btn-bare btn-small"
-        @click="library.perform(takeStarter, { show: show.id, starter: 'small' }, 'aloud')"
+        @click="library.perform(takeStarter, { show: show.id, starter: 'small' })"
       >
         Back to three steps
       </button>

@@ -68,20 +68,16 @@ const displaced = computed(() =>
     : [],
 )
 async function save(how: Displaced) {
-  await library.perform(
-    changeRhythm,
-    {
-      show: show.id,
-      rhythm: wish.value,
-      time: time.value,
-      start: start.value,
-      zone: zone.value,
-      pauses: pauses.value,
-      also: also.value,
-      displaced: how,
-    },
-    'aloud',
-  )
+  await library.perform(changeRhythm, {
+    show: show.id,
+    rhythm: wish.value,
+    time: time.value,
+    start: start.value,
+    zone: zone.value,
+    pauses: pauses.value,
+    also: also.value,
+    displaced: how,
+  })
 }
 </script>
 

@@ -7,7 +7,7 @@ const { show } = defineProps<{ show: Show }>()
 const library = useLibrary()
 type Fields = Parameters<typeof editShow>[1]['fields']
 async function write(fields: Fields, event: Event) {
-  const done = await library.perform(editShow, { show: show.id, fields })
+  const done = await library.perform(editShow, { show: show.id, fields }, 'quietly')
   if (!done.ok && event.target instanceof HTMLInputElement) event.target.focus()
 }
 function most(which: 'evergreen' | 'topical', event: Event) {

@@ -169,21 +169,21 @@ const running = computed(() => {
 const leftOver = computed(() => board.leftOver.map(({ card, state }) => ({ card, step: state.step })))
 function correct(id: string, event: Event) {
   if (event.target instanceof HTMLInputElement)
-    void library.perform(correctLog, {
-      step: id,
-      minutes: Math.max(0, Math.min(6000, Math.round(Number(event.target.value)))),
-    })
+    void library.perform(
+      correctLog,
+      {
+        step: id,
+        minutes: Math.max(0, Math.min(6000, Math.round(Number(event.target.value)))),
+      },
+      'quietly',
+    )
 }
 function end(id: string, took: 'shorter' | 'as planned' | 'longer') {
-  void library.perform(endStep, { step: id, took }, 'aloud')
+  void library.perform(endStep, { step: id, took })
 }
 /** Ends a step as one key says; for one that was done the day before, back then. */
 function ended(id: string, took: 'shorter' | 'as planned' | 'longer', yesterday = false) {
-  return library.perform(
-    endStep,
-    { step: id, took, day: yesterday ? addDays(board.today, -1) : undefined },
-    'aloud',
-  )
+  return library.perform(endStep, { step: id, took, day: yesterday ? addDays(board.today, -1) : undefined })
 }
 function endHere(took: 'shorter' | 'as planned' | 'longer', close: () => void, yesterday = false) {
   if (first.value) void ended(first.value.state.step.id, took, yesterday)
@@ -206,7 +206,7 @@ async function saveFolder(card: Card, id: string) {
   const { episodeFolders } = await import('../episode/folders')
   const zip = episodeFolders(card)
   download(zip.name, zip.bytes, 'application/zip')
-  await library.perform(putAway, { episode: card.episode.id, followed: id })
+  await library.perform(putAway, { episode: card.episode.id, followed: id }, 'quietly')
 }
 const standing = computed(() =>
   occurrencesOf(library.records.standing.values(), board.today, board.today).filter(
@@ -231,11 +231,12 @@ const pulling = ref<number>()
 function pull({ step, from, minutes }: { step: string; from: string; minutes: number }) {
   pulling.value = undefined
   const laid = board.stepIn.get(step)?.state.step.blocks.some((b) => b.day === from)
-  void library.perform(
-    layOnDay,
-    { step, day: board.today, from: laid ? from : undefined, minutes, today: board.today },
-    'aloud',
-  )
+  void library.perform(layOnDay, {
+    step,
+    day: board.today,
+    from: laid ? from : undefined,
+    minutes,
+  })
 }
 const outlook = (card: Card) => desk.outlooks.get(card.episode.id)
 const nothing = computed(() => board.working.length === 0)
@@ -259,14 +260,14 @@ async function out() {
   const card = overdue.value
   if (!card) return
   const first = board.released.length === 0
-  const done = await library.perform(markReleased, { episode: card.episode.id }, 'aloud')
+  const done = await library.perform(markReleased, { episode: card.episode.id })
   if (done.ok && first)
     library.say('The Catalogue has joined the bar: what has gone out is kept there.', 'done', [
       done.value.line ?? 0,
     ])
 }
 function done(id: string) {
-  void library.perform(tickStep, { step: id, done: true }, 'aloud')
+  void library.perform(tickStep, { step: id, done: true })
 }
 useKeys({
   y: () => {
@@ -282,8 +283,8 @@ useKeys({
     endFirst('longer')
   },
   t: () => {
-    if (running.value) void library.perform(stopStep, {}, 'aloud')
-    else if (first.value) void library.perform(startStep, { step: first.value.state.step.id }, 'aloud')
+    if (running.value) void library.perform(stopStep, {})
+    else if (first.value) void library.perform(startStep, { step: first.value.state.step.id })
   },
   Enter: () => {
     const here = running.value ?? first.value
@@ -420,9 +421,7 @@ useKeys({
         <button class="btn" @click="open(running.card, running.state.step.id)">
           Go to it <span class="key">Enter</span>
         </button>
-        <button class="btn" @click="library.perform(stopStep, {}, 'aloud')">
-          Stop <span class="key">T</span>
-        </button>
+        <button class="btn" @click="library.perform(stopStep, {})">Stop <span class="key">T</span></button>
         <span
           v-if="stepTicks(running.state.step)"
           class="flex gap-1.5 items-center"
@@ -451,13 +450,7 @@ useKeys({
         </p>
         <button
           class="btn btn-small"
-          @click="
-            library.perform(
-              leftToToday,
-              { steps: leftOver.map((l) => l.step.id), today: board.today },
-              'aloud',
-            )
-          "
+          @click="library.perform(leftToToday, { steps: leftOver.map((l) => l.step.id) })"
         >
           Put on today
         </button>
@@ -509,7 +502,7 @@ useKeys({
         <button
           v-if="!running"
           class="btn"
-          @click="library.perform(startStep, { step: first.state.step.id }, 'aloud')"
+          @click="library.perform(startStep, { step: first.state.step.id })"
         >
           Start <span class="key">T</span>
         </button>
@@ -586,7 +579,7 @@ useKeys({
         ><button
           class="btn"
           :class="n.f.shows === 'folder' ? 'btn-bare' : ''"
-          @click="library.perform(putAway, { episode: n.card.episode.id, followed: n.f.id }, 'aloud')"
+          @click="library.perform(putAway, { episode: n.card.episode.id, followed: n.f.id })"
         >
           {{ n.f.shows === 'folder' ? 'Not now' : 'Seen to' }}
         </button>
@@ -679,15 +672,13 @@ useKeys({
             <button
               class="btn btn-small btn-bare"
               :aria-label="`Skip ${o.work.name} this once`"
-              @click="
-                library.perform(markStanding, { standing: o.work.id, day: o.day, as: 'skipped' }, 'aloud')
-              "
+              @click="library.perform(markStanding, { standing: o.work.id, day: o.day, as: 'skipped' })"
             >
               Skip</button
             ><button
               class="btn btn-small"
               :aria-label="`${o.work.name} is done`"
-              @click="library.perform(markStanding, { standing: o.work.id, day: o.day, as: 'done' }, 'aloud')"
+              @click="library.perform(markStanding, { standing: o.work.id, day: o.day, as: 'done' })"
             >
               Done
             </button>

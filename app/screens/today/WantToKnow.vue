@@ -45,7 +45,7 @@ async function copy(text: string) {
         Copy the addresses</button
       ><button
         class="btn btn-small"
-        @click="library.perform(markTold, { episode: episode.id, asked: untold.map((a) => a.id) }, 'aloud')"
+        @click="library.perform(markTold, { episode: episode.id, asked: untold.map((a) => a.id) })"
       >
         They have been told
       </button>

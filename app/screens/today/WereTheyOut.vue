@@ -19,11 +19,7 @@ function toggle(id: string) {
   not.value = next
 }
 async function answer() {
-  const done = await library.perform(
-    markAllReleased,
-    { episodes: out.value.map((c) => c.episode.id) },
-    'aloud',
-  )
+  const done = await library.perform(markAllReleased, { episodes: out.value.map((c) => c.episode.id) })
   if (done.ok) emit('out')
 }
 defineExpose({ answer })

@@ -18,20 +18,12 @@ const found = computed(() => board.stepIn.get(block.step))
 const at = ref(block.at ?? '')
 const worked = ref(block.minutes)
 async function correct() {
-  const done = await library.perform(
-    correctLog,
-    { step: block.step, minutes: worked.value, day: block.day },
-    'aloud',
-  )
+  const done = await library.perform(correctLog, { step: block.step, minutes: worked.value, day: block.day })
   if (done.ok) emit('close')
 }
 const pieces = computed(() => found.value?.state.step.blocks.filter((b) => b.day >= board.today).length ?? 0)
 async function time(value: string | undefined) {
-  await library.perform(
-    timeBlock,
-    { step: block.step, day: block.day, minutes: block.minutes, at: value },
-    'aloud',
-  )
+  await library.perform(timeBlock, { step: block.step, day: block.day, minutes: block.minutes, at: value })
   emit('close')
 }
 </script>

@@ -45,12 +45,12 @@ function toggle(e: BusyRead['events'][number]) {
 }
 async function take() {
   if (!read.value) return
-  const done = await library.perform(takeBusy, { events: taken.value, uids: read.value.uids }, 'aloud')
+  const done = await library.perform(takeBusy, { events: taken.value, uids: read.value.uids })
   if (done.ok) emit('close')
   else fault.value = done.problem.sentence
 }
 async function drop() {
-  await library.perform(dropBusy, {}, 'aloud')
+  await library.perform(dropBusy, {})
   emit('close')
 }
 </script>

@@ -69,7 +69,7 @@ async function mendsOf(b: Break, change: readonly Change[]): Promise<Mend[]> {
     list.push({
       name: `move it to ${sayDay(next.day)}`,
       after: (await plan.afterwards([...change, ...move])).get(card.episode.id),
-      act: () => library.perform(placeOnSlot, { episode: card.episode.id, day: next.original }),
+      act: () => library.perform(placeOnSlot, { episode: card.episode.id, day: next.original }, 'quietly'),
     })
   }
   const spare = board.spares.find((x) => x.show.id === card.show.id && x.standing.ready)
@@ -78,8 +78,9 @@ async function mendsOf(b: Break, change: readonly Change[]): Promise<Mend[]> {
       name: `send the spare “${spare.title}”`,
       after: undefined,
       act: async () => {
-        const off = await library.perform(takeOff, { episode: card.episode.id })
-        if (off.ok) await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day })
+        const off = await library.perform(takeOff, { episode: card.episode.id }, 'quietly')
+        if (off.ok)
+          await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day }, 'quietly')
       },
     })
   return list
@@ -92,7 +93,7 @@ watch(
   { immediate: true },
 )
 async function set(minutes: number | undefined, mend?: Mend) {
-  const done = await library.perform(setDays, { days, minutes }, mend ? 'quiet' : 'aloud')
+  const done = await library.perform(setDays, { days, minutes }, mend ? 'quietly' : 'aloud')
   if (done.ok && mend) {
     await mend.act()
     library.say(

@@ -87,7 +87,7 @@ const choices = computed<Choice[]>(() => {
   list.push({
     name: `${more.value.hours === 2 ? 'Two' : more.value.hours} more ${more.value.hours === 1 ? 'hour' : 'hours'} on ${chosenDays.map((d) => sayDay(d)).join(', ')}`,
     what: { hours: Object.fromEntries(chosenDays.map((d) => [d, minutes])) },
-    act: () => library.perform(moreOnDays, { days: chosenDays, minutes }, 'aloud'),
+    act: () => library.perform(moreOnDays, { days: chosenDays, minutes }),
   })
   const s = changing.value
   const { place } = c.episode
@@ -96,22 +96,18 @@ const choices = computed<Choice[]>(() => {
       name: `Half the time for “${s.name}”`,
       what: { minutes: { [s.id]: Math.round(s.minutes / 2) } },
       act: () =>
-        library.perform(
-          estimateStep,
-          { step: s.id, minutes: Math.max(5, Math.round(s.minutes / 2)) },
-          'aloud',
-        ),
+        library.perform(estimateStep, { step: s.id, minutes: Math.max(5, Math.round(s.minutes / 2)) }),
     })
     list.push({
       name: `“${s.name}” handed to someone`,
       what: { handed: [s.id] },
-      act: () => library.perform(handStep, { step: s.id, owner: 'someone' }, 'aloud'),
+      act: () => library.perform(handStep, { step: s.id, owner: 'someone' }),
     })
     if (s.part === undefined)
       list.push({
         name: `Without “${s.name}”`,
         what: { without: [s.id] },
-        act: () => library.perform(removeStep, { step: s.id }, 'aloud'),
+        act: () => library.perform(removeStep, { step: s.id }),
       })
   }
   const next = board.openOf(c.show, 12).find((x) => x.day > o.release)
@@ -119,7 +115,7 @@ const choices = computed<Choice[]>(() => {
     list.push({
       name: `Moved to ${sayDay(next.day)}`,
       what: { moved: { [c.episode.id]: next.day } },
-      act: () => library.perform(placeOnSlot, { episode: c.episode.id, day: next.original }, 'aloud'),
+      act: () => library.perform(placeOnSlot, { episode: c.episode.id, day: next.original }),
     })
   const behind = place.on === 'slot' ? pushed(library.records, c.episode.id, board.now) : undefined
   const first = behind?.ok ? behind.value[0] : undefined
@@ -127,7 +123,7 @@ const choices = computed<Choice[]>(() => {
     list.push({
       name: `Pushed to ${sayDay(first.to.day)}, ${behind.value.length - 1} behind it too`,
       what: { moved: Object.fromEntries(behind.value.map((m) => [m.episode.id, m.to.day])) },
-      act: () => library.perform(pushEpisode, { episode: c.episode.id }, 'aloud'),
+      act: () => library.perform(pushEpisode, { episode: c.episode.id }),
     })
   const spare = board.spares.find((x) => x.show.id === c.show.id && x.standing.ready)
   if (spare && place.on === 'slot')
@@ -135,8 +131,8 @@ const choices = computed<Choice[]>(() => {
       name: `The spare “${spare.title}” instead`,
       what: { off: [c.episode.id] },
       act: async () => {
-        const off = await library.perform(takeOff, { episode: c.episode.id })
-        if (off.ok) await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day }, 'aloud')
+        const off = await library.perform(takeOff, { episode: c.episode.id }, 'quietly')
+        if (off.ok) await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day })
       },
     })
   if (place.on === 'slot')
@@ -144,8 +140,8 @@ const choices = computed<Choice[]>(() => {
       name: 'Its slot skipped',
       what: { off: [c.episode.id] },
       act: async () => {
-        const off = await library.perform(takeOff, { episode: c.episode.id })
-        if (off.ok) await library.perform(skipSlot, { show: c.show.id, day: place.day, skip: true }, 'aloud')
+        const off = await library.perform(takeOff, { episode: c.episode.id }, 'quietly')
+        if (off.ok) await library.perform(skipSlot, { show: c.show.id, day: place.day, skip: true })
       },
     })
   return list

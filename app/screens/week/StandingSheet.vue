@@ -75,30 +75,26 @@ async function save() {
     fault.value = rule.value.problem.sentence
     return
   }
-  const done = await library.perform(
-    putStanding,
-    {
-      ...(work ? { standing: work.id } : {}),
-      name: name.value,
-      kind: kind.value,
-      minutes: Math.round(minutes.value) || 0,
-      when:
-        again.value === 'once'
-          ? { by: 'once', day: start.value }
-          : { by: 'rule', rule: rule.value.ok ? rule.value.value : '', start: start.value },
-      ...(at.value ? { at: at.value } : { at: undefined }),
-    },
-    'aloud',
-  )
+  const done = await library.perform(putStanding, {
+    ...(work ? { standing: work.id } : {}),
+    name: name.value,
+    kind: kind.value,
+    minutes: Math.round(minutes.value) || 0,
+    when:
+      again.value === 'once'
+        ? { by: 'once', day: start.value }
+        : { by: 'rule', rule: rule.value.ok ? rule.value.value : '', start: start.value },
+    ...(at.value ? { at: at.value } : { at: undefined }),
+  })
   if (done.ok) emit('close')
   else fault.value = done.problem.sentence
 }
 async function mark(as: 'skipped' | 'done' | 'to do') {
-  if (work && day) await library.perform(markStanding, { standing: work.id, day, as }, 'aloud')
+  if (work && day) await library.perform(markStanding, { standing: work.id, day, as })
   emit('close')
 }
 async function remove() {
-  if (work) await library.perform(removeStanding, { standing: work.id }, 'aloud')
+  if (work) await library.perform(removeStanding, { standing: work.id })
   emit('close')
 }
 </script>

@@ -136,17 +136,12 @@ function pull(what: { step: Id; from: Day; minutes: number }) {
 }
 
 function lay(step: Id, day: Day, from: Day | undefined, minutes: number) {
-  return library.perform(
-    layOnDay,
-    {
-      step,
-      day,
-      from: storedKeys.value.has(`${step} ${from ?? ''}`) ? from : undefined,
-      minutes,
-      today: board.today,
-    },
-    'aloud',
-  )
+  return library.perform(layOnDay, {
+    step,
+    day,
+    from: storedKeys.value.has(`${step} ${from ?? ''}`) ? from : undefined,
+    minutes,
+  })
 }
 function carry(event: DragEvent, b: { step: Id; day?: Day; minutes: number }) {
   event.dataTransfer?.setData('text/lamp-block', JSON.stringify([b.step, b.day ?? '', b.minutes]))
@@ -155,11 +150,11 @@ function carryEpisode(event: DragEvent, id: Id) {
   event.dataTransfer?.setData('text/lamp-episode', id)
 }
 function layWhole(episode: Id) {
-  return library.perform(
-    layEpisode,
-    { episode, monday: monday.value, today: board.today, hours: board.hours },
-    'aloud',
-  )
+  return library.perform(layEpisode, {
+    episode,
+    monday: monday.value,
+    hours: board.hours,
+  })
 }
 /** Blocks of a day in another order: one before another, or one place earlier or later. */
 function ordered(day: Day, step: Id, to: (at: number, row: Shown[]) => number) {
@@ -168,11 +163,7 @@ function ordered(day: Day, step: Id, to: (at: number, row: Shown[]) => number) {
   const [one] = row.splice(at, 1)
   if (at < 0 || !one) return
   row.splice(Math.max(0, Math.min(row.length, to(at, row))), 0, one)
-  void library.perform(
-    orderDay,
-    { day, row: row.map((b) => ({ step: b.step, minutes: b.minutes })) },
-    'aloud',
-  )
+  void library.perform(orderDay, { day, row: row.map((b) => ({ step: b.step, minutes: b.minutes })) })
 }
 function droppedOn(event: DragEvent, b: Shown) {
   const raw = event.dataTransfer?.getData('text/lamp-block')
@@ -237,19 +228,15 @@ function open(id: Id) {
     })
 }
 async function split(b: Shown) {
-  await library.perform(
-    splitBlock,
-    { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) },
-    'aloud',
-  )
+  await library.perform(splitBlock, { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) })
 }
 async function pin(b: Shown) {
   if (storedKeys.value.has(b.key))
-    await library.perform(pinBlock, { step: b.step, day: b.day, pinned: b.kind !== 'pinned' }, 'aloud')
+    await library.perform(pinBlock, { step: b.step, day: b.day, pinned: b.kind !== 'pinned' })
   else await lay(b.step, b.day, undefined, b.minutes)
 }
 function join(b: Shown) {
-  void library.perform(joinBlocks, { step: b.step, day: b.day, today: board.today }, 'aloud')
+  void library.perform(joinBlocks, { step: b.step, day: b.day })
 }
 const acting = ref<Shown>()
 function act(what: 'open' | 'pin' | 'split' | 'join' | 'off' | 'timer') {
@@ -270,7 +257,7 @@ function act(what: 'open' | 'pin' | 'split' | 'join' | 'off' | 'timer') {
       join(b)
       return
     case 'off':
-      void library.perform(takeOffDay, { step: b.step, day: b.day }, 'aloud')
+      void library.perform(takeOffDay, { step: b.step, day: b.day })
       return
     case 'timer':
       timer(b.step)
@@ -279,8 +266,8 @@ function act(what: 'open' | 'pin' | 'split' | 'join' | 'off' | 'timer') {
 const standing = ref<{ work?: Standing; day?: Day }>()
 const busyOpen = ref(false)
 function timer(id: Id) {
-  if (library.settings.running?.step === id) void library.perform(stopStep, {}, 'aloud')
-  else void library.perform(startStep, { step: id }, 'aloud')
+  if (library.settings.running?.step === id) void library.perform(stopStep, {})
+  else void library.perform(startStep, { step: id })
 }
 useKeys({
   ArrowDown: () => {
@@ -308,7 +295,7 @@ useKeys({
   },
   Delete: () => {
     const b = focused()
-    if (b) void library.perform(takeOffDay, { step: b.step, day: b.day }, 'aloud')
+    if (b) void library.perform(takeOffDay, { step: b.step, day: b.day })
   },
 })
 function alted(event: KeyboardEvent) {
@@ -345,7 +332,7 @@ async function take(only: boolean) {
   const p = plan.proposal
   if (!p) return
   const mine = p.plan.blocks.filter((b) => !b.fixed && (!only || chosen.value.has(`${b.id} ${b.day}`)))
-  const done = await library.perform(takePlan, { blocks: mine }, 'aloud')
+  const done = await library.perform(takePlan, { blocks: mine })
   if (done.ok) plan.forget()
 }
 function choose(key: string) {
@@ -457,13 +444,7 @@ const worse = computed(() =>
               >{{ l.step.name }} <span class="num">{{ l.card.number }}</span></span
             ><button
               class="btn btn-small"
-              @click="
-                library.perform(
-                  leftToToday,
-                  { steps: left.map((l) => l.step.id), today: board.today },
-                  'aloud',
-                )
-              "
+              @click="library.perform(leftToToday, { steps: left.map((l) => l.step.id) })"
             >
               Put on today
             </button>
@@ -480,10 +461,7 @@ const worse = computed(() =>
               <Flag />{{ b.state.step.name }} of <span class="num">{{ b.card.number }}</span> lies before what
               it needs; it is planned after it.
             </p>
-            <button
-              class="btn btn-small"
-              @click="library.perform(takeOffDay, { step: b.id, day: b.day }, 'aloud')"
-            >
+            <button class="btn btn-small" @click="library.perform(takeOffDay, { step: b.id, day: b.day })">
               Take it off the day
             </button>
           </div>

@@ -38,15 +38,19 @@ function spread(event: Event) {
   hours.value = spreadHours(hours.value, wanted)
 }
 async function begin() {
-  const done = await library.perform(addShow, {
-    title: title.value,
-    kind: kind.value,
-    zone: zone.value,
-    rhythm: wish.value,
-    time: time.value,
-    start: start.value,
-    hours: hours.value,
-  })
+  const done = await library.perform(
+    addShow,
+    {
+      title: title.value,
+      kind: kind.value,
+      zone: zone.value,
+      rhythm: wish.value,
+      time: time.value,
+      start: start.value,
+      hours: hours.value,
+    },
+    'quietly',
+  )
   fault.value = done.ok ? '' : done.problem.sentence
   if (!done.ok) {
     name.value?.focus()

@@ -196,10 +196,7 @@ test('keywords: added once, figures dated, imported over what is there, taken of
     /already/,
   )
   const id = [...records.keywords.keys()][0] ?? ''
-  records = after(
-    records,
-    editKeyword(records, { keyword: id, fields: { searches: 900 }, today: '2026-11-24' }, context),
-  )
+  records = after(records, editKeyword(records, { keyword: id, fields: { searches: 900 } }, context))
   expect(records.keywords.get(id)).toMatchObject({ searches: 900, measured: '2026-11-24' })
   const took = importKeywords(
     records,

@@ -1,18 +1,19 @@
-import type { Day, Id, Keyword } from '../../records'
+import type { Id, Keyword } from '../../records'
 import { fine, refused } from '../../result'
 import { type Command, momentOf, putting } from '../change'
+import { todayOf } from '../step-of'
 
 type Figures = Partial<Pick<Keyword, 'words' | 'searches' | 'competing' | 'measured' | 'notes'>>
 
-/** Changes a keyword's words, figures or notes; new figures are dated `today`. */
-export const editKeyword: Command<{ keyword: Id; fields: Figures; today: Day }> = (
+/** Changes a keyword's words, figures or notes; new figures are dated today. */
+export const editKeyword: Command<{ keyword: Id; fields: Figures }> = (
   records,
-  { keyword: id, fields, today },
+  { keyword: id, fields },
   context,
 ) => {
   const keyword = records.keywords.get(id)
   if (!keyword) return refused('This keyword is no longer there.', 'keywords')
-  const dated = 'searches' in fields || 'competing' in fields ? { measured: today } : {}
+  const dated = 'searches' in fields || 'competing' in fields ? { measured: todayOf(records, context) } : {}
   const next = { ...keyword, ...dated, ...fields, updatedAt: momentOf(context) }
   return fine({
     changes: [putting(records, 'keywords', next)],

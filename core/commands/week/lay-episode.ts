@@ -8,18 +8,20 @@ import { type Change, type Command, momentOf, putting } from '../change'
 import { stepsOf } from '../of-episode'
 import { freshSettings } from '../settings/fresh-settings'
 import { withBlock } from './blocks'
+import { todayOf } from '../step-of'
 
 /**
  * Lays an episode's open work of one's own on the days of a week, pinned, in the room that other laid work
  * leaves, needs first. Says how much found none; refused where nothing fits.
  */
-export const layEpisode: Command<{ episode: Id; monday: Day; today: Day; hours: HoursOf }> = (
+export const layEpisode: Command<{ episode: Id; monday: Day; hours: HoursOf }> = (
   records,
-  { episode: id, monday, today, hours },
+  { episode: id, monday, hours },
   context,
 ) => {
   const episode = records.episodes.get(id)
   if (!episode) return refused('This episode is no longer there.', 'episodes')
+  const today = todayOf(records, context)
   const first = monday > today ? monday : today
   const last = addDays(monday, 6)
   if (last < today) return refused('This week has passed. Choose one that is still to come.', 'steps.blocks')

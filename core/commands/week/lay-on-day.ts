@@ -4,7 +4,7 @@ import { refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import type { Command } from '../change'
 import { recipeFor, stepsOf } from '../of-episode'
-import { stepOf } from '../step-of'
+import { stepOf, todayOf } from '../step-of'
 import { withBlock, written } from './blocks'
 
 /**
@@ -46,8 +46,8 @@ export const layOnDay: Command<{
   day: Day
   from?: Day | undefined
   minutes: number
-  today: Day
-}> = (records, { step: id, day, from, minutes, today }, context) => {
+}> = (records, { step: id, day, from, minutes }, context) => {
+  const today = todayOf(records, context)
   const read = stepOf(records, id, context)
   if (!read.ok) return read
   const step = read.value

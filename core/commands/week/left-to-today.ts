@@ -1,10 +1,12 @@
-import type { Day, Id } from '../../records'
+import type { Id } from '../../records'
 import { fine, refused } from '../../result'
 import { type Change, type Command, momentOf, putting } from '../change'
 import { withBlock } from './blocks'
+import { todayOf } from '../step-of'
 
 /** Brings what was laid on past days and not done onto today, in one move. */
-export const leftToToday: Command<{ steps: Id[]; today: Day }> = (records, { steps, today }, context) => {
+export const leftToToday: Command<{ steps: Id[] }> = (records, { steps }, context) => {
+  const today = todayOf(records, context)
   const changes = steps.flatMap((id): Change[] => {
     const step = records.steps.get(id)
     const past = step?.blocks.filter((b) => b.day < today && !b.missed) ?? []

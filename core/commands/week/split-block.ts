@@ -2,7 +2,7 @@ import type { Day, Id } from '../../records'
 import { refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import type { Command } from '../change'
-import { stepOf } from '../step-of'
+import { stepOf, todayOf } from '../step-of'
 import { withBlock, written } from './blocks'
 
 /**
@@ -32,13 +32,10 @@ export const splitBlock: Command<{ step: Id; day: Day; minutes: number; to: Day 
  * Gathers all that is laid of a step from a day on into one block on it; it stays split nowhere. Refused
  * where it is in one piece.
  */
-export const joinBlocks: Command<{ step: Id; day: Day; today: Day }> = (
-  records,
-  { step: id, day, today },
-  context,
-) => {
+export const joinBlocks: Command<{ step: Id; day: Day }> = (records, { step: id, day }, context) => {
   const read = stepOf(records, id, context)
   if (!read.ok) return read
+  const today = todayOf(records, context)
   const mine = read.value.blocks.filter((b) => b.day >= today)
   if (mine.length < 2) return refused('It is in one piece already.', 'steps.blocks')
   const minutes = mine.reduce((sum, b) => sum + b.minutes, 0)

@@ -19,11 +19,11 @@ const by = computed(() => {
   })
 })
 function settle(take: readonly Difference[], leave: readonly Difference[]) {
-  void library.perform(
-    settleDifferences,
-    { recipe: recipe.id, take: take.map((d) => d.key), leave: leave.map((d) => d.key) },
-    'aloud',
-  )
+  void library.perform(settleDifferences, {
+    recipe: recipe.id,
+    take: take.map((d) => d.key),
+    leave: leave.map((d) => d.key),
+  })
 }
 </script>
 

@@ -44,7 +44,7 @@ const open = computed(() => (recipe.value ? openDifferences(library.records, rec
 const fault = ref('')
 async function write(fields: RecipeFields) {
   if (!recipe.value) return false
-  const done = await library.perform(editRecipe, { recipe: recipe.value.id, fields })
+  const done = await library.perform(editRecipe, { recipe: recipe.value.id, fields }, 'quietly')
   fault.value = done.ok ? '' : done.problem.sentence
   return done.ok
 }
@@ -53,11 +53,11 @@ function rename(event: Event) {
 }
 const fresh = ref('')
 async function add(from: 'small' | 'full' | { recipe: string }, close: () => void) {
-  const done = await library.perform(
-    addRecipe,
-    { show: showId, name: fresh.value.trim() || 'Another recipe', from },
-    'aloud',
-  )
+  const done = await library.perform(addRecipe, {
+    show: showId,
+    name: fresh.value.trim() || 'Another recipe',
+    from,
+  })
   const made = done.ok ? done.value.changes.find((c) => c.table === 'recipes') : undefined
   if (!made) return
   fresh.value = ''
@@ -66,7 +66,7 @@ async function add(from: 'small' | 'full' | { recipe: string }, close: () => voi
 }
 async function remove() {
   if (!recipe.value) return
-  const done = await library.perform(removeRecipe, { show: showId, recipe: recipe.value.id }, 'aloud')
+  const done = await library.perform(removeRecipe, { show: showId, recipe: recipe.value.id })
   if (done.ok)
     void router.replace({ name: 'recipe', params: { show: showId, recipe: show.value?.recipe ?? '' } })
 }
@@ -108,7 +108,7 @@ async function remove() {
         <button
           v-if="recipe.id !== show.recipe"
           class="btn btn-small"
-          @click="library.perform(firstRecipe, { show: show.id, recipe: recipe.id }, 'aloud')"
+          @click="library.perform(firstRecipe, { show: show.id, recipe: recipe.id })"
         >
           Make it the first
         </button>

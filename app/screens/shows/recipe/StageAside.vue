@@ -27,7 +27,7 @@ function put(fields: Partial<Stage>) {
 const toggled = <T,>(row: readonly T[] | undefined, one: T, on: boolean): T[] =>
   on ? [...(row ?? []), one] : (row ?? []).filter((x) => x !== one)
 async function leaveOut() {
-  const done = await library.perform(leaveOutStage, { recipe: recipe.id, stage: stage.id }, 'aloud')
+  const done = await library.perform(leaveOutStage, { recipe: recipe.id, stage: stage.id })
   if (done.ok) emit('gone')
 }
 const item = ref('')

@@ -27,7 +27,7 @@ const people = computed(() =>
   ),
 )
 async function put(fields: Partial<RecipeLine>, event?: Event) {
-  const done = await library.perform(editLine, { recipe: recipe.id, line: { ...line, ...fields } })
+  const done = await library.perform(editLine, { recipe: recipe.id, line: { ...line, ...fields } }, 'quietly')
   if (!done.ok && event?.target instanceof HTMLInputElement) {
     if (event.target.type === 'checkbox') event.target.checked = !event.target.checked
     event.target.focus()
