@@ -16,14 +16,15 @@ import { tickStep } from './work/tick-step'
 import { layOnDay } from './week/lay-on-day'
 import type { Result } from '../result'
 
-function declared(folder: string): string[] {
+/** The sources of a folder and of those in it. */
+function sources(folder: string): { path: string; text: string }[] {
   return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
     const path = join(folder, entry.name)
-    if (entry.isDirectory()) return declared(path)
-    const text = readFileSync(path, 'utf8')
-    return [...text.matchAll(/^export const (\w+): Command</gm)].map((m) => m[1] ?? '')
+    if (entry.isDirectory()) return sources(path)
+    return path.endsWith('.test.ts') ? [] : [{ path, text: readFileSync(path, 'utf8') }]
   })
 }
+const commandIn = /^export const (\w+): Command</gm
 
 function withFollowed(records: Records, result: Result<Done>, context: Context): Records {
   return applied(records, withFollowOns(records, valueOf(result), context).changes)
@@ -101,7 +102,18 @@ function same(name: string, a: Records, b: Records): void {
 }
 
 test('every command has a random deed, and every random deed a command', () => {
-  expect([...commandNames].sort()).toEqual(declared(__dirname).sort())
+  const declared = sources(__dirname).flatMap(({ text }) => [...text.matchAll(commandIn)].map((m) => m[1]))
+  expect([...commandNames].sort()).toEqual(declared.sort())
+})
+
+test('a command says above itself in which sentences it refuses', () => {
+  const unsaid = sources(__dirname).flatMap(({ path, text }) => {
+    if (text.search(commandIn) < 0) return []
+    const said = text.replace(/\n \*\s+/g, ' ')
+    const sentences = [...text.matchAll(/refused\(\s*['`]([^'`$]{12,40})/g)].map((m) => m[1] ?? '')
+    return sentences.filter((sentence) => !said.includes(`“${sentence}`)).map((sentence) => [path, sentence])
+  })
+  expect(unsaid).toEqual([])
 })
 
 test('whatever is done, undo gives the very records from before, redo those after, and no rule between records breaks', () => {

@@ -9,6 +9,9 @@ import { recipeFor, stepsOf } from '../of-episode'
  * Copies an episode as a pattern for a new one in work, without a slot: its steps come undone, undated and
  * unlogged; its brief, script and tags only if wanted, else the script's sections alone. Pictures, figures,
  * the cut and the number stay where they are.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
  */
 export const copyEpisode: Command<{ episode: Id; texts: boolean }> = (
   records,

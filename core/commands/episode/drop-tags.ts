@@ -3,7 +3,12 @@ import { fitTags } from '../../release/tags'
 import { fine, refused } from '../../result'
 import { type Command, momentOf, putting } from '../change'
 
-/** Drops the last tags until the rest fit under a limit in characters. */
+/**
+ * Drops the last tags until the rest fit under a limit in characters.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ */
 export const dropTags: Command<{ episode: Id; limit: number }> = (
   records,
   { episode: id, limit },

@@ -3,7 +3,12 @@ import { fine, refused } from '../../result'
 import { type Command, type FileRecord, momentOf, putting } from '../change'
 import { largestPicture, pictureTooLarge } from './picture-size'
 
-/** Adds a picture with its bytes. Refused when it is larger than 20 MB. */
+/**
+ * Adds a picture with its bytes. Refused when it is larger than 20 MB.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ */
 export const addPicture: Command<{ episode: Id; picture: Picture; file: FileRecord }> = (
   records,
   { episode: id, picture, file },
@@ -27,7 +32,12 @@ export const addPicture: Command<{ episode: Id; picture: Picture; file: FileReco
   })
 }
 
-/** Takes a picture away (its bytes stay until nothing can bring it back). */
+/**
+ * Takes a picture away (its bytes stay until nothing can bring it back).
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ */
 export const removePicture: Command<{ episode: Id; picture: Id }> = (
   records,
   { episode: id, picture },
@@ -50,7 +60,12 @@ export const removePicture: Command<{ episode: Id; picture: Id }> = (
   })
 }
 
-/** Chooses the picture that sells the episode, or none. */
+/**
+ * Chooses the picture that sells the episode, or none.
+ *
+ * Refused:
+ * - “This picture is no longer there.”
+ */
 export const choosePicture: Command<{ episode: Id; picture: Id | undefined }> = (
   records,
   { episode: id, picture },

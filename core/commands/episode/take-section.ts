@@ -12,6 +12,9 @@ export function asPoints(points: readonly string[]): string {
  * Takes one section of a drafted outline into the script: a new section (the recipe's outline is laid first
  * where there is no script yet), or points below what the section has. Nothing that is there is written
  * over.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
  */
 export const takeSection: Command<{ episode: Id; title: string; points: string[] }> = (
   records,

@@ -2,7 +2,14 @@ import type { Id } from '../../records'
 import { fine, refused } from '../../result'
 import { type Command, momentOf, putting } from '../change'
 
-/** Adds a title candidate; the first to come is not chosen by itself. Refused when blank or there already. */
+/**
+ * Adds a title candidate; the first to come is not chosen by itself. Refused when blank or there already.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ * - “Type a title first.”
+ * - “This title is among the candidates already.”
+ */
 export const addTitle: Command<{ episode: Id; text: string }> = (records, { episode: id, text }, context) => {
   const episode = records.episodes.get(id)
   if (!episode) return refused('This episode is no longer there.', 'episodes')
@@ -23,7 +30,12 @@ export const addTitle: Command<{ episode: Id; text: string }> = (records, { epis
   })
 }
 
-/** Chooses one title candidate, or none. */
+/**
+ * Chooses one title candidate, or none.
+ *
+ * Refused:
+ * - “This title is no longer there.”
+ */
 export const chooseTitle: Command<{ episode: Id; title: Id | undefined }> = (
   records,
   { episode: id, title },

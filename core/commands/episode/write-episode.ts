@@ -27,6 +27,10 @@ export type Typed = Partial<
 /**
  * Writes what was typed into an episode. `what` names it in the history (“the brief”); writing the same
  * again and again is one step of undo.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ * - “An episode needs a title. Type at least a word.”
  */
 export const writeEpisode: Command<{ episode: Id; typed: Typed; what: string }> = (
   records,

@@ -20,7 +20,13 @@ export type ScriptWish =
   | { do: 'remove section'; section: Id }
   | { do: 'replace'; sections: Section[] }
 
-/** Changes an episode's script by one wish. Refused when what it names is no longer there. */
+/**
+ * Changes an episode's script by one wish. Refused when what it names is no longer there.
+ *
+ * Refused:
+ * - “This passage is no longer there; another change has taken it away.”
+ * - “This episode has no script yet. Start it, and it gets the sections of its recipe.”
+ */
 export const writeScript: Command<{ episode: Id; wish: ScriptWish }> = (
   records,
   { episode, wish },

@@ -3,7 +3,12 @@ import { refused } from '../../result'
 import type { Command } from '../change'
 import { changedAll } from './changed-all'
 
-/** Lets ideas go: kept as dropped, so that nothing is lost. Refused for what has been released. */
+/**
+ * Lets ideas go: kept as dropped, so that nothing is lost. Refused for what has been released.
+ *
+ * Refused:
+ * - “What has been released stays in the Catalogue.”
+ */
 export const dropEpisodes: Command<{ episodes: Id[]; why: string }> = (
   records,
   { episodes, why },

@@ -19,7 +19,14 @@ export interface Edits {
   nature?: Episode['nature']
 }
 
-/** Edits several at once, as one step of undo. Another show is refused for what is more than an idea. */
+/**
+ * Edits several at once, as one step of undo. Another show is refused for what is more than an idea.
+ *
+ * Refused:
+ * - “This show is no longer there.”
+ * - “Only ideas can go to another show; what is in work has its show’s steps. Leave those out, then try
+ *   again.”
+ */
 export const editMany: Command<{ episodes: Id[]; edits: Edits }> = (
   records,
   { episodes, edits },

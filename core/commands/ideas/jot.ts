@@ -7,6 +7,10 @@ import { codesOf, newIdea } from './new-idea'
 /**
  * Keeps a line as an idea of a show, with topics where they are known. Refused when it is blank or longer
  * than a title can be.
+ *
+ * Refused:
+ * - “There is nothing to keep yet. Type a line, then press Enter.”
+ * - “This show is no longer there. Choose another one.”
  */
 export const jotIdea: Command<{ show: Id; line: string; topics?: string[]; url?: string }> = (
   records,
@@ -29,7 +33,13 @@ export const jotIdea: Command<{ show: Id; line: string; topics?: string[]; url?:
   })
 }
 
-/** Keeps several ideas read from pasted text, in their order: the first ends up on top. */
+/**
+ * Keeps several ideas read from pasted text, in their order: the first ends up on top.
+ *
+ * Refused:
+ * - “This show is no longer there. Choose another one.”
+ * - “No line is left to keep.”
+ */
 export const jotIdeas: Command<{ show: Id; drafts: Draft[] }> = (records, { show, drafts }, context) => {
   if (!records.shows.has(show))
     return refused('This show is no longer there. Choose another one.', 'episodes.show')

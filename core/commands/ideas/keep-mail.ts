@@ -8,6 +8,9 @@ import { codesOf, newIdea } from './new-idea'
  * Takes mail in as ideas under the mail's own ids: what is there already, whatever became of it, is left as
  * it is, so that the same mail arrives once however often it is handed over. Mail for an unknown show goes
  * to `show`.
+ *
+ * Refused:
+ * - “Begin a show first; the ideas wait until then.”
  */
 export const keepMail: Command<{ show: Id; mail: Mail[]; files?: FileRecord[] }> = (
   records,

@@ -3,7 +3,12 @@ import { fine, refused } from '../../result'
 import { type Command, momentOf, putting } from '../change'
 import { withIdea } from './with-idea'
 
-/** Notes that those who wanted to know have been told that it is out. */
+/**
+ * Notes that those who wanted to know have been told that it is out.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ */
 export const markTold: Command<{ episode: Id; asked: Id[] }> = (records, { episode: id, asked }, context) => {
   const e = records.episodes.get(id)
   if (!e) return refused('This episode is no longer there.', 'episodes')

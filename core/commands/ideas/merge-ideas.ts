@@ -7,6 +7,10 @@ import { withIdea } from './with-idea'
  * Makes one idea of two: the kept one gets the other's title and note below its own, its sources, who
  * asked, images, topics and keywords; the other is let go with the reason, so that nothing is lost. Only an
  * idea can be merged into something.
+ *
+ * Refused:
+ * - “One of the two is no longer there.”
+ * - ““…” is more than an idea; only ideas can be merged into another.”
  */
 export const mergeIdeas: Command<{ into: Id; from: Id }> = (records, { into, from }, context) => {
   const kept = records.episodes.get(into)

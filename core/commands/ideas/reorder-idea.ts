@@ -7,6 +7,9 @@ import { withIdea } from './with-idea'
 /**
  * Puts an idea between two others (or before the first, behind the last) in the order made by hand. `order`
  * are the ids as they stand on screen.
+ *
+ * Refused:
+ * - “This idea is no longer there.”
  */
 export const reorderIdea: Command<{ episode: Id; before: Id | undefined; after: Id | undefined }> = (
   records,

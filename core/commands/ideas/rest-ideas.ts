@@ -6,7 +6,12 @@ import type { Command } from '../change'
 import { changedAll, named } from './changed-all'
 import { withIdea } from './with-idea'
 
-/** Puts ideas away until a date; they come back unsorted. Refused for a date that is not to come. */
+/**
+ * Puts ideas away until a date; they come back unsorted. Refused for a date that is not to come.
+ *
+ * Refused:
+ * - “Choose a date still to come, for example in four weeks.”
+ */
 export const restIdeas: Command<{ episodes: Id[]; until: Day }> = (records, { episodes, until }, context) => {
   const found = episodes.flatMap((id) => records.episodes.get(id) ?? [])
   const zone = records.shows.get(found[0]?.show ?? '')?.zone ?? 'UTC'

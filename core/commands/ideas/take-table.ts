@@ -4,7 +4,13 @@ import { fine, refused } from '../../result'
 import { type Command, momentOf, putting } from '../change'
 import { tableChanges } from './table-changes'
 
-/** Takes a table in, its good rows alone, as one step of undo. Refused when it changes nothing. */
+/**
+ * Takes a table in, its good rows alone, as one step of undo. Refused when it changes nothing.
+ *
+ * Refused:
+ * - “This show is no longer there. Choose another one.”
+ * - “Nothing in the table differs from what is here.”
+ */
 export const takeTable: Command<{ table: Table; show: Id }> = (records, { table, show }, context) => {
   if (!records.shows.has(show))
     return refused('This show is no longer there. Choose another one.', 'episodes.show')

@@ -3,7 +3,12 @@ import { fine, refused } from '../../result'
 import { type Command, type FileRecord, momentOf, putting } from '../change'
 import { withIdea } from './with-idea'
 
-/** Writes what was typed on an idea's own page; writing the same again and again is one step of undo. */
+/**
+ * Writes what was typed on an idea's own page; writing the same again and again is one step of undo.
+ *
+ * Refused:
+ * - “This idea is no longer there.”
+ */
 export const writeIdea: Command<{ episode: Id; typed: Partial<Idea>; what: string; files?: FileRecord[] }> = (
   records,
   { episode: id, typed, what, files },

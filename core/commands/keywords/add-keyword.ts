@@ -3,7 +3,14 @@ import { fine, refused } from '../../result'
 import { type Command, momentOf, putting } from '../change'
 import { sameWords } from './same-words'
 
-/** Adds a keyword to a show. Refused when blank or there already, or when the show is gone. */
+/**
+ * Adds a keyword to a show. Refused when blank or there already, or when the show is gone.
+ *
+ * Refused:
+ * - “This show is no longer there. Choose another one.”
+ * - “Type the words that people search for.”
+ * - ““…” is in the table already.”
+ */
 export const addKeyword: Command<{ show: Id; words: string }> = (records, { show, words }, context) => {
   if (!records.shows.has(show))
     return refused('This show is no longer there. Choose another one.', 'keywords.show')

@@ -5,7 +5,12 @@ import { todayOf } from '../step-of'
 
 type Figures = Partial<Pick<Keyword, 'words' | 'searches' | 'competing' | 'measured' | 'notes'>>
 
-/** Changes a keyword's words, figures or notes; new figures are dated today. */
+/**
+ * Changes a keyword's words, figures or notes; new figures are dated today.
+ *
+ * Refused:
+ * - “This keyword is no longer there.”
+ */
 export const editKeyword: Command<{ keyword: Id; fields: Figures }> = (
   records,
   { keyword: id, fields },

@@ -14,6 +14,10 @@ export interface KeywordRow {
 /**
  * Takes read rows in: words that are there get the new figures, others are added; all of it is one step of
  * undo. Refused without rows, or when the show is gone.
+ *
+ * Refused:
+ * - “This show is no longer there. Choose another one.”
+ * - “No row is left to take.”
  */
 export const importKeywords: Command<{ show: Id; rows: KeywordRow[]; measured: Day }> = (
   records,

@@ -2,7 +2,12 @@ import type { Id } from '../../records'
 import { fine, refused } from '../../result'
 import { type Command, momentOf, putting, removing } from '../change'
 
-/** Takes a keyword away, also from the episodes that carry it. */
+/**
+ * Takes a keyword away, also from the episodes that carry it.
+ *
+ * Refused:
+ * - “This keyword is no longer there.”
+ */
 export const removeKeyword: Command<{ keyword: Id }> = (records, { keyword: id }, context) => {
   const keyword = records.keywords.get(id)
   if (!keyword) return refused('This keyword is no longer there.', 'keywords')

@@ -5,7 +5,14 @@ import { type Command, momentOf, putting } from '../change'
 import { workBy } from './open-differences'
 import { written } from './written'
 
-/** Gives a show one recipe more: a copy of one it has, or a starter. */
+/**
+ * Gives a show one recipe more: a copy of one it has, or a starter.
+ *
+ * Refused:
+ * - “This show is no longer there.”
+ * - “The recipe to copy is no longer there.”
+ * - and what `written` refuses
+ */
 export const addRecipe: Command<{ show: Id; name: string; from: 'small' | 'full' | { recipe: Id } }> = (
   records,
   { show: id, name, from },
@@ -34,7 +41,14 @@ export const addRecipe: Command<{ show: Id; name: string; from: 'small' | 'full'
   })
 }
 
-/** Takes a recipe from a show. Refused for its first one, and while something in work is made by it. */
+/**
+ * Takes a recipe from a show. Refused for its first one, and while something in work is made by it.
+ *
+ * Refused:
+ * - “This show is no longer there.”
+ * - “It is the show’s first recipe. Make another one the first, then remove this.”
+ * - ““…” is made by it. Give it another recipe first.”
+ */
 export const removeRecipe: Command<{ show: Id; recipe: Id }> = (records, { show: id, recipe }, context) => {
   const show = records.shows.get(id)
   if (!show) return refused('This show is no longer there.', 'shows')

@@ -3,7 +3,12 @@ import { fine, refused } from '../../result'
 import type { Command } from '../change'
 import { editRecipe } from './edit-recipe'
 
-/** Changes one line of a recipe. */
+/**
+ * Changes one line of a recipe.
+ *
+ * Refused:
+ * - “This recipe is no longer there.”
+ */
 export const editLine: Command<{ recipe: Id; line: RecipeLine }> = (
   records,
   { recipe: id, line },

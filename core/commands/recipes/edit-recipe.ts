@@ -6,6 +6,10 @@ import { type RecipeFields, written } from './written'
 /**
  * Changes a recipe. Refused for a circle (named), an unknown word in the pattern, or a field that is wrong.
  * Episodes in work keep their steps; what differs is offered to them.
+ *
+ * Refused:
+ * - “This recipe is no longer there.”
+ * - and what `written` refuses
  */
 export const editRecipe: Command<{ recipe: Id; fields: RecipeFields }> = (
   records,

@@ -6,6 +6,9 @@ import { workBy } from './open-differences'
 /**
  * Makes one of a show's recipes the first: what is begun from now on is made by it. What is in work keeps
  * its own.
+ *
+ * Refused:
+ * - “This show doesn’t have that recipe.”
  */
 export const firstRecipe: Command<{ show: Id; recipe: Id }> = (records, { show: id, recipe }, context) => {
   const show = records.shows.get(id)

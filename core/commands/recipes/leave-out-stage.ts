@@ -9,6 +9,10 @@ import { written } from './written'
 /**
  * Leaves a stage out. Its lines go; open steps made from them stay in their episodes, in the stage next to
  * it, until the difference is taken.
+ *
+ * Refused:
+ * - “This recipe is no longer there.”
+ * - and what `withoutStage`, `written` refuse
  */
 export const leaveOutStage: Command<{ recipe: Id; stage: Id }> = (
   records,

@@ -9,6 +9,9 @@ import { openDifferences } from './open-differences'
 /**
  * Takes some differences of a changed recipe and leaves others; either way they are not offered again.
  * Those that are no longer there are passed over.
+ *
+ * Refused:
+ * - “These differences are settled already.”
  */
 export const settleDifferences: Command<{ recipe: Id; take: string[]; leave: string[] }> = (
   records,

@@ -8,6 +8,9 @@ import { stepsOf } from '../of-episode'
 /**
  * Gives a show another starter recipe in place of its first; its episodes in work get the steps they lack.
  * What they have stays.
+ *
+ * Refused:
+ * - “This show is no longer there.”
  */
 export const takeStarter: Command<{ show: Id; starter: 'small' | 'full' }> = (
   records,

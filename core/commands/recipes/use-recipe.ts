@@ -8,6 +8,9 @@ import { stepsOf } from '../of-episode'
 /**
  * Lets an episode be made by another recipe of its show: steps of lines it lacks come, open ones not begun
  * whose line the other lacks go; what is done stays.
+ *
+ * Refused:
+ * - “It is no longer there.”
  */
 export const useRecipe: Command<{ episode: Id; recipe: Id }> = (
   records,

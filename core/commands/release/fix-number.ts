@@ -6,6 +6,9 @@ import { type Command, momentOf, putting } from '../change'
 /**
  * Fixes an episode's number because it leaves the program (a kit, a folder). Nothing changes when it is
  * fixed already.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
  */
 export const fixNumber: Command<{ episode: Id }> = (records, { episode: id }, context) => {
   const episode = records.episodes.get(id)

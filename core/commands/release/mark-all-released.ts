@@ -7,6 +7,9 @@ import { markReleased } from './mark-released'
 /**
  * Answers “is it out?” with yes for several at once, each released at its own moment, in order of release.
  * Refused when none of them can be.
+ *
+ * Refused:
+ * - “They are out already, or no longer there.”
  */
 export const markAllReleased: Command<{ episodes: Id[] }> = (records, { episodes }, context) => {
   const at = (id: Id) => {

@@ -12,6 +12,10 @@ import { nextFree } from './next-free'
  * Answers “is it out?” with yes: released at its release moment (or now, without one, before it, or
  * `late`), its number fixed. Refused for
  * what is out already.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ * - “It has already been released.”
  */
 export const markReleased: Command<{ episode: Id; late?: boolean | undefined }> = (
   records,

@@ -6,6 +6,10 @@ import { type Command, momentOf, putting, removing } from '../change'
 /**
  * Keeps a slot, or so many slots a month, for a sponsor, a launch, a season or something else; or changes
  * what is kept.
+ *
+ * Refused:
+ * - “This show is no longer there.”
+ * - “The deal ends before it begins. Choose a later last date, or none.”
  */
 export const keepSlots: Command<
   { reservation?: Id | undefined } & Pick<Reservation, 'show' | 'name' | 'is' | 'launch' | 'kept' | 'note'>
@@ -55,7 +59,12 @@ export const keepSlots: Command<
   })
 }
 
-/** Lets a reservation go. */
+/**
+ * Lets a reservation go.
+ *
+ * Refused:
+ * - “Nothing is kept there any more.”
+ */
 export const letGo: Command<{ reservation: Id }> = (records, { reservation }, _context) => {
   const old = records.reservations.get(reservation)
   if (!old) return refused('Nothing is kept there any more.', 'reservations')

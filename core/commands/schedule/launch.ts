@@ -23,7 +23,12 @@ export const putLaunch: Command<
   })
 }
 
-/** Takes a launch away; slots kept for it are kept no longer. */
+/**
+ * Takes a launch away; slots kept for it are kept no longer.
+ *
+ * Refused:
+ * - “This launch is no longer there.”
+ */
 export const removeLaunch: Command<{ launch: Id }> = (records, { launch: id }, _context) => {
   const old = records.launches.get(id)
   if (!old) return refused('This launch is no longer there.', 'launches')

@@ -5,7 +5,13 @@ import type { Command } from '../change'
 import { placeOnSlot } from './place-on-slot'
 import { found } from './placing'
 
-/** Moves an unreleased episode that was not released in time onto the next open slot. */
+/**
+ * Moves an unreleased episode that was not released in time onto the next open slot.
+ *
+ * Refused:
+ * - “… has no open slot in the next ten years.”
+ * - and what `found` refuses
+ */
 export const moveToNextOpen: Command<{ episode: Id }> = (records, { episode: id }, context) => {
   const read = found(records, id)
   if (!read.ok) return read

@@ -5,7 +5,13 @@ import { type Command, applied } from '../change'
 import { placeOnSlot } from './place-on-slot'
 import { pushEpisode } from './push-episode'
 
-/** Moves an episode to a slot of its show; who stands there is pushed on, so that nobody loses a place. */
+/**
+ * Moves an episode to a slot of its show; who stands there is pushed on, so that nobody loses a place.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ * - and what `pushEpisode`, `placeOnSlot` refuse
+ */
 export const moveToSlot: Command<{ episode: Id; day: Day }> = (records, { episode: id, day }, context) => {
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)

@@ -7,6 +7,13 @@ import { found } from './placing'
 /**
  * Parks an episode with a reason, and where it is to follow another, after that one. Its work is kept; it
  * leaves its slot.
+ *
+ * Refused:
+ * - “It has been released, so it stays in the Catalogue.”
+ * - “It cannot wait for itself. Choose another episode.”
+ * - “The episode to wait for is no longer there.”
+ * - “Say why, so that you know when to take it up again.”
+ * - and what `found` refuses
  */
 export const parkEpisode: Command<{ episode: Id; why: string; after?: Id | undefined }> = (
   records,

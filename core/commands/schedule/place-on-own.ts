@@ -9,6 +9,11 @@ import { begun, found, working } from './placing'
 /**
  * Gives an episode a release moment of its own, off the rhythm. Refused for an impossible date or one that
  * has passed.
+ *
+ * Refused:
+ * - “It has already been released.”
+ * - “… … has passed. Choose a moment still to come.”
+ * - and what `found` refuses
  */
 export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
   records,

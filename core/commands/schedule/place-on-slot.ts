@@ -12,6 +12,15 @@ import { begun, found, working } from './placing'
  * Puts an episode on a slot of its show and to work, with its recipe's steps. A read that the slot is kept
  * for becomes the episode's; a slot kept for its own sponsor is kept where it goes. Refused when the slot
  * is skipped, taken or none of the rhythm's.
+ *
+ * Refused:
+ * - “It has already been released.”
+ * - “This is not a date that exists. Choose one of the open slots.”
+ * - “… has no slot on …. Choose one of the open slots.”
+ * - “The slot on … is skipped. Take it back first, or choose another.”
+ * - “The slot on … has passed. Choose one that is still to come.”
+ * - ““…” is on … already. Move it first, or choose an open slot.”
+ * - and what `found` refuses
  */
 export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episode: id, day }, context) => {
   const read = found(records, id)

@@ -10,6 +10,12 @@ import { placeOnSlot } from './place-on-slot'
  * Places several episodes of one show, in the order given, on its next open slots, as one step of undo.
  * Where their nature forbids a slot, it goes to the next in the row that may. Refused when a show is mixed
  * in, or when a slot is lacking.
+ *
+ * Refused:
+ * - “Some of them are no longer there.”
+ * - “They belong to more than one show. Choose ideas of one show, then place them.”
+ * - ““…” fits none of the next open slots of …. Leave it out, or give it a date of its own.”
+ * - and what `placeOnSlot` refuses
  */
 export const placeSeveral: Command<{ episodes: Id[] }> = (records, { episodes }, context) => {
   const found = episodes.flatMap((id) => records.episodes.get(id) ?? [])

@@ -5,7 +5,14 @@ import type { Slot } from '../../rhythm/slots'
 import type { Command } from '../change'
 import { lane, moved } from './moved'
 
-/** Closes a gap: the episodes in a row behind an open slot each move one slot earlier. */
+/**
+ * Closes a gap: the episodes in a row behind an open slot each move one slot earlier.
+ *
+ * Refused:
+ * - “This show is no longer there.”
+ * - “This slot is not open.”
+ * - “No episode stands behind it.”
+ */
 export const pullEpisodes: Command<{ show: Id; day: Day }> = (records, { show: id, day }, context) => {
   const show = records.shows.get(id)
   if (!show) return refused('This show is no longer there.', 'shows')

@@ -4,7 +4,12 @@ import { sayDay } from '../../rhythm/days'
 import type { Command } from '../change'
 import { moved, pushed } from './moved'
 
-/** Pushes an episode and all in a row behind it one slot later, up to the next open slot. */
+/**
+ * Pushes an episode and all in a row behind it one slot later, up to the next open slot.
+ *
+ * Refused:
+ * - and what `pushed` refuses
+ */
 export const pushEpisode: Command<{ episode: Id }> = (records, { episode }, context) => {
   const moves = pushed(records, episode, context.now)
   if (!moves.ok) return moves

@@ -7,6 +7,10 @@ import { moveToSlot } from './move-to-slot'
 /**
  * Puts an episode whose release has passed on the next slot to come, open or not; what stands there and
  * behind it moves one slot later, up to the next open one. Refused for what is not placed, or is out.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ * - “… has no slot in the next ten years.”
  */
 export const putOnNext: Command<{ episode: Id }> = (records, { episode: id }, context) => {
   const episode = records.episodes.get(id)

@@ -8,6 +8,10 @@ import { type Command, momentOf, putting } from '../change'
 /**
  * Skips the slot that an episode has missed: the slot is left out, the episode stays in work without a
  * date. Refused for what is on no slot.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ * - “It is on no slot that could be skipped.”
  */
 export const skipMissed: Command<{ episode: Id }> = (records, { episode: id }, context) => {
   const episode = records.episodes.get(id)

@@ -6,7 +6,13 @@ import { sayDay } from '../../rhythm/days'
 import { filledSlots } from '../../rhythm/slots'
 import { type Command, momentOf, putting } from '../change'
 
-/** Skips an open slot once, or takes the skip back. Refused while an episode stands on it. */
+/**
+ * Skips an open slot once, or takes the skip back. Refused while an episode stands on it.
+ *
+ * Refused:
+ * - “This show is no longer there.”
+ * - ““…” stands on it. Move it first, then skip the slot.”
+ */
 export const skipSlot: Command<{ show: Id; day: Day; skip: boolean }> = (
   records,
   { show: id, day, skip },

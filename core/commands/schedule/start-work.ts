@@ -4,7 +4,13 @@ import { fine, refused } from '../../result'
 import { type Command, putting } from '../change'
 import { begun, found, working } from './placing'
 
-/** Starts an episode without a slot: it gets its steps, undated. */
+/**
+ * Starts an episode without a slot: it gets its steps, undated.
+ *
+ * Refused:
+ * - “It has already been released.”
+ * - and what `found` refuses
+ */
 export const startWork: Command<{ episode: Id }> = (records, { episode: id }, context) => {
   const read = found(records, id)
   if (!read.ok) return read

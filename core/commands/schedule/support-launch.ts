@@ -2,7 +2,12 @@ import type { Id } from '../../records'
 import { fine, refused } from '../../result'
 import { type Command, momentOf, putting } from '../change'
 
-/** Lets an episode support a launch, or no longer. */
+/**
+ * Lets an episode support a launch, or no longer.
+ *
+ * Refused:
+ * - “It is no longer there.”
+ */
 export const supportLaunch: Command<{ launch: Id; episode: Id; supports: boolean }> = (
   records,
   { launch: id, episode: of, supports },

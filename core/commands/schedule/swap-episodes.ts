@@ -5,7 +5,13 @@ import { slotsOf } from '../../rhythm/slots'
 import type { Command } from '../change'
 import { moved, onSlot } from './moved'
 
-/** Swaps the slots of two episodes of one show. */
+/**
+ * Swaps the slots of two episodes of one show.
+ *
+ * Refused:
+ * - “They belong to different shows, each with its own rhythm.”
+ * - “One of the slots is no longer there.”
+ */
 export const swapEpisodes: Command<{ episode: Id; other: Id }> = (records, { episode, other }, context) => {
   const [a, b] = [onSlot(records, episode), onSlot(records, other)]
   if (!a.ok) return a

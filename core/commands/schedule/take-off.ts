@@ -4,7 +4,13 @@ import { fine, refused } from '../../result'
 import { type Command, momentOf, putting } from '../change'
 import { found } from './placing'
 
-/** Takes an episode off its slot; it stays in work, its steps undated. */
+/**
+ * Takes an episode off its slot; it stays in work, its steps undated.
+ *
+ * Refused:
+ * - “It has already been released.”
+ * - and what `found` refuses
+ */
 export const takeOff: Command<{ episode: Id }> = (records, { episode: id }, context) => {
   const read = found(records, id)
   if (!read.ok) return read

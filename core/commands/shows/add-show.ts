@@ -20,6 +20,9 @@ export interface SetUp {
 /**
  * Adds a show with the small recipe and one outlet; for a newcomer also the week's hours. Refused with the
  * field that is wrong.
+ *
+ * Refused:
+ * - and what `ruleOf` refuses
  */
 export const addShow: Command<SetUp> = (records, wish, context) => {
   const at = momentOf(context)

@@ -9,6 +9,10 @@ import { type Displaced, type RhythmChange, keptElsewhere, withRhythm } from './
 /**
  * Changes a show's rhythm. Episodes that lose their slot go, as the wish says, onto the nearest open slots
  * in order, keep their date as a one-off, go off the schedule, or back to Ideas; none is dropped.
+ *
+ * Refused:
+ * - “This show is no longer there.”
+ * - and what `withRhythm` refuses
  */
 export const changeRhythm: Command<RhythmChange & { show: Id; displaced: Displaced }> = (
   records,

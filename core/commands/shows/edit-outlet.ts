@@ -2,7 +2,12 @@ import type { Id, Outlet } from '../../records'
 import { fine, refused } from '../../result'
 import { type Command, momentOf, putting } from '../change'
 
-/** Changes an outlet's limits. */
+/**
+ * Changes an outlet's limits.
+ *
+ * Refused:
+ * - “This outlet is no longer there.”
+ */
 export const editOutlet: Command<{
   outlet: Id
   fields: Partial<Omit<Outlet, 'id' | 'createdAt' | 'updatedAt'>>

@@ -2,7 +2,12 @@ import { type Id, type Show, Show as ShowSchema } from '../../records'
 import { fine, refused } from '../../result'
 import { type Command, momentOf, putting } from '../change'
 
-/** Changes what a show says of itself, its rhythm apart. */
+/**
+ * Changes what a show says of itself, its rhythm apart.
+ *
+ * Refused:
+ * - “This show is no longer there.”
+ */
 export const editShow: Command<{
   show: Id
   fields: Partial<

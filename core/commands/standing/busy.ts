@@ -5,6 +5,9 @@ import { type Command, momentOf, putting, removing } from '../change'
 /**
  * Takes busy time that was read from a calendar: what came before under the same identity is updated; times
  * of the same events that are no longer there go.
+ *
+ * Refused:
+ * - “All of it is there already; nothing changed.”
  */
 export const takeBusy: Command<{
   events: Pick<Busy, 'uid' | 'name' | 'day' | 'minutes' | 'at'>[]
@@ -29,7 +32,12 @@ export const takeBusy: Command<{
   })
 }
 
-/** Gives busy time back to the day's hours: one time, or all of it. */
+/**
+ * Gives busy time back to the day's hours: one time, or all of it.
+ *
+ * Refused:
+ * - “No busy time is kept.”
+ */
 export const dropBusy: Command<{ busy?: Id | undefined }> = (records, { busy }, _context) => {
   const mine = [...records.busy.values()].filter((b) => busy === undefined || b.id === busy)
   if (mine.length === 0) return refused('No busy time is kept.', 'busy')

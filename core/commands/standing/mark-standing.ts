@@ -3,7 +3,12 @@ import { fine, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import { type Command, momentOf, putting } from '../change'
 
-/** Marks one time of standing work: skipped this once, done, or to do again. */
+/**
+ * Marks one time of standing work: skipped this once, done, or to do again.
+ *
+ * Refused:
+ * - “It is no longer there.”
+ */
 export const markStanding: Command<{ standing: Id; day: Day; as: 'skipped' | 'done' | 'to do' }> = (
   records,
   { standing, day, as },

@@ -32,7 +32,12 @@ export const putStanding: Command<
   })
 }
 
-/** Takes standing work away, all of its times. */
+/**
+ * Takes standing work away, all of its times.
+ *
+ * Refused:
+ * - “It is no longer there.”
+ */
 export const removeStanding: Command<{ standing: Id }> = (records, { standing }, _context) => {
   const old = records.standing.get(standing)
   return old

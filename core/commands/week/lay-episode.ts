@@ -13,6 +13,11 @@ import { todayOf } from '../step-of'
 /**
  * Lays an episode's open work of one's own on the days of a week, pinned, in the room that other laid work
  * leaves, needs first. Says how much found none; refused where nothing fits.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ * - “This week has passed. Choose one that is still to come.”
+ * - “Nothing of “…” fits into the week of …. Free some hours, or choose another week.”
  */
 export const layEpisode: Command<{ episode: Id; monday: Day; hours: HoursOf }> = (
   records,

@@ -40,6 +40,12 @@ function laidAfter(
  * Lays a step's minutes on a day, pinned there; minutes laid on `from` are moved, otherwise those not laid
  * yet. Refused for a day that has passed, for nothing to lay, and for a day before one on which something
  * that it needs lies.
+ *
+ * Refused:
+ * - “… has passed. Choose today or a day to come.”
+ * - “Nothing of this step is left to lay.”
+ * - “… needs …, which lies on …. Lay it then or later, or move … first.”
+ * - and what `stepOf` refuses
  */
 export const layOnDay: Command<{
   step: Id

@@ -4,7 +4,12 @@ import { type Change, type Command, momentOf, putting } from '../change'
 import { withBlock } from './blocks'
 import { todayOf } from '../step-of'
 
-/** Brings what was laid on past days and not done onto today, in one move. */
+/**
+ * Brings what was laid on past days and not done onto today, in one move.
+ *
+ * Refused:
+ * - “Nothing is left over.”
+ */
 export const leftToToday: Command<{ steps: Id[] }> = (records, { steps }, context) => {
   const today = todayOf(records, context)
   const changes = steps.flatMap((id): Change[] => {

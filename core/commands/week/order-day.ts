@@ -7,6 +7,9 @@ import { stepOf } from '../step-of'
 /**
  * Lays the blocks of a day in an order. What was only the plan's is laid there by it; what has a clock time
  * is shown by that.
+ *
+ * Refused:
+ * - “They are in this order already.”
  */
 export const orderDay: Command<{ day: Day; row: { step: Id; minutes: number }[] }> = (
   records,

@@ -9,6 +9,9 @@ import { todayOf } from '../step-of'
 /**
  * Gives several days other hours at once: none when they are lost (what was laid there is free for other
  * days), more when an evening comes free; `undefined` takes their weekday's again.
+ *
+ * Refused:
+ * - “Choose a day first.”
  */
 export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (
   records,
@@ -51,7 +54,12 @@ export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (
   })
 }
 
-/** Gives several days so many minutes more than they have, each; at most the whole day. One step of undo. */
+/**
+ * Gives several days so many minutes more than they have, each; at most the whole day. One step of undo.
+ *
+ * Refused:
+ * - “Choose a day first.”
+ */
 export const moreOnDays: Command<{ days: Day[]; minutes: number }> = (
   records,
   { days, minutes },

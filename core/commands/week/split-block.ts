@@ -8,6 +8,10 @@ import { withBlock, written } from './blocks'
 /**
  * Splits a block in two, the second half going to another day, where it joins what is there. Refused under
  * an hour.
+ *
+ * Refused:
+ * - “Under an hour it is not worth splitting.”
+ * - and what `stepOf` refuses
  */
 export const splitBlock: Command<{ step: Id; day: Day; minutes: number; to: Day }> = (
   records,
@@ -31,6 +35,10 @@ export const splitBlock: Command<{ step: Id; day: Day; minutes: number; to: Day 
 /**
  * Gathers all that is laid of a step from a day on into one block on it; it stays split nowhere. Refused
  * where it is in one piece.
+ *
+ * Refused:
+ * - “It is in one piece already.”
+ * - and what `stepOf` refuses
  */
 export const joinBlocks: Command<{ step: Id; day: Day }> = (records, { step: id, day }, context) => {
   const read = stepOf(records, id, context)

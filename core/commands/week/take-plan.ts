@@ -8,6 +8,9 @@ import { withBlock } from './blocks'
  * Takes a proposed plan, whole or in part: the blocks of these steps in place of those that lie loose from
  * today on; pinned ones stay and what is added to their day joins them, past ones stay as what was planned.
  * One step of undo. Refused when none of the steps is there any more.
+ *
+ * Refused:
+ * - “Nothing of this plan can be taken any more; plan anew.”
  */
 export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[] }> = (
   records,

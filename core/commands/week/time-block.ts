@@ -7,6 +7,9 @@ import { written } from './blocks'
 /**
  * Gives a block a clock time on its day (a guest at 15:00), or none. It is pinned by it; what was not laid
  * yet is laid.
+ *
+ * Refused:
+ * - and what `stepOf` refuses
  */
 export const timeBlock: Command<{ step: Id; day: Day; minutes: number; at: string | undefined }> = (
   records,

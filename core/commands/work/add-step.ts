@@ -4,7 +4,12 @@ import { fine, refused } from '../../result'
 import { type Command, momentOf, putting, removing } from '../change'
 import { stepsOf } from '../of-episode'
 
-/** Adds a step of the episode's own to a stage, due with the release unless said otherwise. */
+/**
+ * Adds a step of the episode's own to a stage, due with the release unless said otherwise.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ */
 export const addStep: Command<{ episode: Id; stage: Id; name: string; minutes: number }> = (
   records,
   { episode, stage, name, minutes },
@@ -40,6 +45,9 @@ export const addStep: Command<{ episode: Id; stage: Id; name: string; minutes: n
 /**
  * Takes a step away from its episode, and with it what other steps needed of it; a lead counted from it is
  * counted on from where its own was.
+ *
+ * Refused:
+ * - “This step is no longer there.”
  */
 export const removeStep: Command<{ step: Id }> = (records, { step: id }, context) => {
   const step = records.steps.get(id)

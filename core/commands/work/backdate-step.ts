@@ -8,6 +8,10 @@ import { zoneOf } from '../step-of'
 /**
  * Sets the day on which a step was done, for what was ticked a day late; the minutes worked on the day it
  * was ticked go with it. Refused for a day to come.
+ *
+ * Refused:
+ * - “It is not done yet. Tick it first.”
+ * - “That day is still to come. Choose one that has passed.”
  */
 export const backdateStep: Command<{ step: Id; day: Day }> = (records, { step: id, day }, context) => {
   const step = records.steps.get(id)

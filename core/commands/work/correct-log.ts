@@ -9,6 +9,10 @@ import { most } from './logged'
 /**
  * Corrects what was worked on a step, done or not: on one day, or in all, what is more or less then going
  * to the last day that has any (today where none has). Refused for more than a hundred hours.
+ *
+ * Refused:
+ * - “A step has at most … hours. Type its minutes.”
+ * - and what `stepOf` refuses
  */
 export const correctLog: Command<{ step: Id; minutes: number; day?: Day | undefined }> = (
   records,

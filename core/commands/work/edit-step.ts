@@ -5,7 +5,12 @@ import { type Command, momentOf, putting } from '../change'
 import { stepsOf } from '../of-episode'
 import { stepOf } from '../step-of'
 
-/** Changes who does a step, its lead or its earliest date for one episode alone. */
+/**
+ * Changes who does a step, its lead or its earliest date for one episode alone.
+ *
+ * Refused:
+ * - and what `stepOf`, `inOrder` refuse
+ */
 export const editStep: Command<{
   step: Id
   fields: Partial<Pick<Step, 'name' | 'minutes' | 'lead' | 'earliest' | 'required' | 'owner' | 'needs'>>

@@ -15,6 +15,10 @@ const shares = { shorter: 0.7, 'as planned': 1, longer: 1.4 } as const
 /**
  * Ends a step now, or on a day that has passed. What was timed or typed counts as it is; `took` fills in
  * where nothing was. A timer on it stops. Refused for a day to come.
+ *
+ * Refused:
+ * - “That day is still to come. Choose one that has passed.”
+ * - and what `stepOf` refuses
  */
 export const endStep: Command<{ step: Id; took: keyof typeof shares; day?: Day | undefined }> = (
   records,

@@ -7,6 +7,10 @@ import { timed } from './logged'
 /**
  * Ticks all open steps of some stages done, or takes the ticks of theirs back, as one step of undo. Refused
  * when nothing would change.
+ *
+ * Refused:
+ * - “No step is open there; what is missing are parts.”
+ * - “No step is done there that could be opened again.”
  */
 export const finishStages: Command<{ episode: Id; stages: Id[]; done: boolean }> = (
   records,

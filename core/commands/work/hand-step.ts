@@ -3,7 +3,12 @@ import { fine } from '../../result'
 import { type Command, momentOf, putting } from '../change'
 import { stepOf } from '../step-of'
 
-/** Hands a step to someone, or takes it back. */
+/**
+ * Hands a step to someone, or takes it back.
+ *
+ * Refused:
+ * - and what `stepOf` refuses
+ */
 export const handStep: Command<{ step: Id; owner: string }> = (records, { step: id, owner }, context) => {
   const read = stepOf(records, id, context)
   if (!read.ok) return read

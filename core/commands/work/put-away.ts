@@ -2,7 +2,12 @@ import type { Id } from '../../records'
 import { fine, refused } from '../../result'
 import { type Command, momentOf, putting } from '../change'
 
-/** Puts away a note, or the offer of a folder, that a follow-on put on Today. The log keeps it. */
+/**
+ * Puts away a note, or the offer of a folder, that a follow-on put on Today. The log keeps it.
+ *
+ * Refused:
+ * - “It is no longer there.”
+ */
 export const putAway: Command<{ episode: Id; followed: Id }> = (
   records,
   { episode: id, followed },

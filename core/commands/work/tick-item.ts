@@ -6,6 +6,10 @@ import { recipeFor } from '../of-episode'
 /**
  * Ticks an item of a checklist for one episode, or takes the tick back. Refused when no checklist of its
  * recipe has the item.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ * - “This item is no longer in the checklist.”
  */
 export const tickItem: Command<{ episode: Id; item: Id; on: boolean }> = (
   records,

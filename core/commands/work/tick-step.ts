@@ -7,6 +7,9 @@ import { timed } from './logged'
 /**
  * Ticks a step done now, or takes the tick back; who waited no longer waits. A timer that runs on it stops,
  * its minutes logged; otherwise nothing is logged.
+ *
+ * Refused:
+ * - and what `stepOf` refuses
  */
 export const tickStep: Command<{ step: Id; done: boolean }> = (records, { step: id, done }, context) => {
   const read = stepOf(records, id, context)

@@ -7,6 +7,10 @@ import { ranFor, settingsOf, timed } from './logged'
 /**
  * Starts a step's timer; the one that runs is stopped first and its minutes logged: one runs at a time.
  * Refused for a step that is gone, and for the one that runs already, which goes on.
+ *
+ * Refused:
+ * - “… is running already.”
+ * - and what `stepOf` refuses
  */
 export const startStep: Command<{ step: Id }> = (records, { step: id }, context) => {
   const read = stepOf(records, id, context)
@@ -30,7 +34,12 @@ export const startStep: Command<{ step: Id }> = (records, { step: id }, context)
   })
 }
 
-/** Stops the timer and logs its minutes. Refused when none runs. */
+/**
+ * Stops the timer and logs its minutes. Refused when none runs.
+ *
+ * Refused:
+ * - “No step is running.”
+ */
 export const stopStep: Command<object> = (records, _wish, context) => {
   const settings = records.settings.get('settings')
   if (!settings?.running) return refused('No step is running.', 'settings.running')
