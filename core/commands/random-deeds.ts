@@ -31,6 +31,8 @@ import { editKeyword } from './keywords/edit-keyword'
 import { importKeywords } from './keywords/import-keywords'
 import { removeKeyword } from './keywords/remove-keyword'
 import { markAllReleased } from './release/mark-all-released'
+import { swapInSpare } from './schedule/swap-in-spare'
+import { jotForKeyword, giveKeyword } from './keywords/give-keyword'
 import { putOnNext } from './schedule/put-on-next'
 import { skipMissed } from './schedule/skip-missed'
 import { moveToSlot } from './schedule/move-to-slot'
@@ -313,6 +315,8 @@ export const randomDeeds = {
   editKeyword: (x) =>
     editKeyword(x.r, { keyword: idIn(x.r.keywords, x), fields: { searches: x.n(5000) } }, x.c),
   removeKeyword: (x) => removeKeyword(x.r, { keyword: idIn(x.r.keywords, x) }, x.c),
+  giveKeyword: (x) => giveKeyword(x.r, { episode: episode(x), words: word(x) }, x.c),
+  jotForKeyword: (x) => jotForKeyword(x.r, { keyword: idIn(x.r.keywords, x) }, x.c),
   importKeywords: (x) =>
     importKeywords(
       x.r,
@@ -332,6 +336,7 @@ export const randomDeeds = {
   pushEpisode: (x) => pushEpisode(x.r, { episode: inPhase(x, 'work') }, x.c),
   pullEpisodes: (x) => pullEpisodes(x.r, { show: show(x), day: slotDay(x) }, x.c),
   swapEpisodes: (x) => swapEpisodes(x.r, { episode: inPhase(x, 'work'), other: inPhase(x, 'work') }, x.c),
+  swapInSpare: (x) => swapInSpare(x.r, { episode: inPhase(x, 'work'), spare: episode(x) }, x.c),
   moveToSlot: (x) => moveToSlot(x.r, { episode: inPhase(x, 'work'), day: slotDay(x) }, x.c),
   keepSlots: (x) =>
     keepSlots(

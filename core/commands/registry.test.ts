@@ -60,11 +60,20 @@ function world(): Records {
   return r
 }
 
-const deed = fc.record({
-  name: fc.constantFrom(...commandNames),
-  numbers: fc.array(fc.nat({ max: 10_000 }), { minLength: 7, maxLength: 7 }),
-  minutes: fc.constantFrom(1, 60, 600, 1440),
-})
+/** Deeds of sixty different commands in any order, so that each has its turn in most rows. */
+const much = 60
+const row = fc
+  .tuple(
+    fc.shuffledSubarray([...commandNames], { minLength: much, maxLength: much }),
+    fc.array(
+      fc.record({
+        numbers: fc.array(fc.nat({ max: 10_000 }), { minLength: 7, maxLength: 7 }),
+        minutes: fc.constantFrom(1, 60, 600, 1440),
+      }),
+      { minLength: much, maxLength: much },
+    ),
+  )
+  .map(([names, rest]) => rest.map((r, i) => ({ name: names[i] ?? '', ...r })))
 
 /** Lives a row of deeds; hands each state with what was done to it to `look`. */
 function lived(
@@ -119,8 +128,8 @@ test('a command says above itself in which sentences it refuses', () => {
 test('whatever is done, undo gives the very records from before, redo those after, and no rule between records breaks', () => {
   const times = new Map<string, number>()
   fc.assert(
-    fc.property(fc.array(deed, { maxLength: 40, size: 'max' }), (row) => {
-      lived(row, (name, before, done, now) => {
+    fc.property(row, (deeds) => {
+      lived(deeds, (name, before, done, now) => {
         times.set(name, (times.get(name) ?? 0) + 1)
         const back = applied(now, inverse(done.changes))
         same(name, back, before)
@@ -129,7 +138,7 @@ test('whatever is done, undo gives the very records from before, redo those afte
         expect([name, done.sentence]).toEqual([name, expect.stringMatching(/\S/)])
       })
     }),
-    { numRuns: Number(process.env['DEED_RUNS'] ?? 60), seed: 20_261_125, endOnFailure: true },
+    { numRuns: Number(process.env['DEED_RUNS'] ?? 40), seed: 20_261_124, endOnFailure: true },
   )
   // Each was really done, not only refused.
   expect(commandNames.filter((name) => !times.has(name))).toEqual([])

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
 import { writeIdea } from '@core/commands/ideas'
-import { addKeyword } from '@core/commands/keywords'
+import { giveKeyword } from '@core/commands/keywords'
 import { sameWords } from '@core/commands/keywords/same-words'
 import { opportunityOf } from '@core/ideas/opportunity'
 import type { Episode } from '@core/records'
@@ -25,10 +25,8 @@ async function add() {
   const words = fresh.value.trim()
   if (words === '') return
   fresh.value = ''
-  const there = () => all.value.find((k) => sameWords(k.words) === sameWords(words))
-  if (!there()) await library.perform(addKeyword, { show: episode.show, words }, 'quietly')
-  const id = there()?.id
-  if (id && !episode.idea.keywords.includes(id)) write([...episode.idea.keywords, id])
+  if (mine.value.some((k) => sameWords(k.words) === sameWords(words))) return
+  await library.perform(giveKeyword, { episode: episode.id, words }, 'quietly')
 }
 </script>
 

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { addKeyword, editKeyword, removeKeyword } from '@core/commands/keywords'
-import { jotIdea, writeIdea } from '@core/commands/ideas'
+import { addKeyword, editKeyword, jotForKeyword, removeKeyword } from '@core/commands/keywords'
 import { readFigure } from '@core/formats/keyword-table'
 import { coverOf, type Cover } from '@core/ideas/opportunity'
 import { sayDay } from '@core/rhythm/days'
@@ -67,21 +66,9 @@ async function add() {
   if (done.ok) fresh.value = ''
 }
 async function idea(c: Cover) {
-  const made = await library.perform(
-    jotIdea,
-    {
-      show: c.keyword.show,
-      line: c.keyword.words.charAt(0).toUpperCase() + c.keyword.words.slice(1),
-    },
-    'quietly',
-  )
+  const made = await library.perform(jotForKeyword, { keyword: c.keyword.id }, 'quietly')
   const id = made.ok ? made.value.about[0] : undefined
   if (!id) return
-  await library.perform(
-    writeIdea,
-    { episode: id, typed: { keywords: [c.keyword.id] }, what: 'the keywords' },
-    'quietly',
-  )
   const e = library.records.episodes.get(id)
   if (e) void router.push({ name: 'idea', params: { code: e.code } })
 }

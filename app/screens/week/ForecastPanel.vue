@@ -5,7 +5,7 @@ import { scaleLinear } from 'd3-scale'
 import { estimateStep, handStep, removeStep } from '@core/commands/work'
 import { moreOnDays } from '@core/commands/week'
 import { pushed } from '@core/commands/schedule/moved'
-import { placeOnSlot, pushEpisode, skipSlot, takeOff } from '@core/commands/schedule'
+import { placeOnSlot, pushEpisode, skipMissed, swapInSpare } from '@core/commands/schedule'
 import type { Outlook } from '@core/plan/forecast'
 import { hoursOn } from '@core/plan/load'
 import { addDays, dayOf, sayDay } from '@core/rhythm/days'
@@ -130,19 +130,13 @@ const choices = computed<Choice[]>(() => {
     list.push({
       name: `The spare “${spare.title}” instead`,
       what: { off: [c.episode.id] },
-      act: async () => {
-        const off = await library.perform(takeOff, { episode: c.episode.id }, 'quietly')
-        if (off.ok) await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day })
-      },
+      act: () => library.perform(swapInSpare, { episode: c.episode.id, spare: spare.episode.id }),
     })
   if (place.on === 'slot')
     list.push({
       name: 'Its slot skipped',
       what: { off: [c.episode.id] },
-      act: async () => {
-        const off = await library.perform(takeOff, { episode: c.episode.id }, 'quietly')
-        if (off.ok) await library.perform(skipSlot, { show: c.show.id, day: place.day, skip: true })
-      },
+      act: () => library.perform(skipMissed, { episode: c.episode.id }),
     })
   return list
 })
