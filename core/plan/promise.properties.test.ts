@@ -357,6 +357,7 @@ describe('the week', () => {
       needs: fc.array(fc.nat(5), { maxLength: 2 }),
       film: fc.boolean(),
     })
+    let tried = 0
     fc.assert(
       fc.property(
         fc.array(step, { minLength: 1, maxLength: 6 }),
@@ -375,6 +376,7 @@ describe('the week', () => {
           const asked = { hours, daysOff: [] }
           const done = layEpisode(r, { episode: 'episode', monday: '2026-11-23', hours: asked }, context)
           if (!done.ok) return
+          tried++
           const next = after(r, done)
           const setup = next.settings.get('settings')?.setup ?? {}
           for (let n = 0; n < 7; n++) {
@@ -398,10 +400,13 @@ describe('the week', () => {
       ),
       { numRuns: 150 },
     )
+    expect(tried).toBeGreaterThan(50)
   })
 
   test('splitting, joining, timing, ordering and bringing over lose no minute of what was laid', () => {
-    const act = fc.record({ do: fc.constantFrom('split', 'join', 'time', 'order', 'left'), n: fc.nat(6) })
+    const deeds = ['split', 'join', 'time', 'order', 'left'] as const
+    const act = fc.record({ do: fc.constantFrom(...deeds), n: fc.nat(6) })
+    const tried = new Set<string>()
     fc.assert(
       fc.property(fc.array(act, { minLength: 1, maxLength: 8 }), (acts) => {
         let r = of([
@@ -445,6 +450,7 @@ describe('the week', () => {
                     ? orderDay(r, { day: block.day, row: [{ step: 'a', minutes: block.minutes }] }, context)
                     : leftToToday(r, { steps: ['a', 'b'] }, context)
           if (!done.ok) continue
+          tried.add(what)
           if (what === 'left') brought = 60
           r = after(r, done)
           for (const s of r.steps.values()) {
@@ -458,6 +464,7 @@ describe('the week', () => {
       }),
       { numRuns: 150 },
     )
+    expect([...tried].sort()).toEqual([...deeds].sort())
   })
 })
 

@@ -185,6 +185,7 @@ describe('whatever is edited', () => {
 
 describe('differences', () => {
   test('taken, all of them, make open steps like their lines; nothing is offered again, nothing doubled, nothing done is touched', () => {
+    let tried = 0
     fc.assert(
       fc.property(edits, fc.subarray(base.lines.map((l) => l.id)), (list, done) => {
         const ticked = done.reduce(
@@ -201,6 +202,7 @@ describe('differences', () => {
         const now = after(ticked, changed)
         const open = openDifferences(now, 'recipe')
         if (open.length === 0) return
+        tried++
         const taken = after(
           now,
           settleDifferences(now, { recipe: 'recipe', take: open.map((d) => d.key), leave: [] }, later()),
@@ -234,9 +236,11 @@ describe('differences', () => {
       }),
       { numRuns: 80 },
     )
+    expect(tried).toBeGreaterThan(15)
   })
 
   test('left, all of them, change no step but by noting that they were left', () => {
+    let tried = 0
     fc.assert(
       fc.property(edits, (list) => {
         const next = edited(base, list)
@@ -249,6 +253,7 @@ describe('differences', () => {
         const now = after(placed, changed)
         const open = openDifferences(now, 'recipe')
         if (open.length === 0) return
+        tried++
         const left = after(
           now,
           settleDifferences(now, { recipe: 'recipe', take: [], leave: open.map((d) => d.key) }, later()),
@@ -259,6 +264,7 @@ describe('differences', () => {
       }),
       { numRuns: 60 },
     )
+    expect(tried).toBeGreaterThan(15)
   })
 
   test('are none for an episode that was just begun', () => {

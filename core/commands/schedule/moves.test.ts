@@ -88,6 +88,7 @@ test('whatever is moved: nobody is lost, no two share a slot, numbers follow rel
     other: fc.constantFrom('a', 'b', 'c', 'd'),
     at: fc.nat({ max: 5 }),
   })
+  const tried = new Set<string>()
   fc.assert(
     fc.property(
       fc.uniqueArray(fc.nat({ max: 5 }), { minLength: 4, maxLength: 4 }),
@@ -104,7 +105,9 @@ test('whatever is moved: nobody is lost, no two share a slot, numbers follow rel
                 : w.do === 'swap'
                   ? swapEpisodes(r, { episode: w.who, other: w.other }, context)
                   : moveToSlot(r, { episode: w.who, day }, context)
-          if (done.ok) r = after(r, done)
+          if (!done.ok) continue
+          tried.add(w.do)
+          r = after(r, done)
         }
         const placed = [...r.episodes.values()].flatMap((e) => (e.place.on === 'slot' ? [e.place.day] : []))
         expect(placed).toHaveLength(4)
@@ -120,6 +123,7 @@ test('whatever is moved: nobody is lost, no two share a slot, numbers follow rel
       },
     ),
   )
+  expect([...tried].sort()).toEqual(['move', 'pull', 'push', 'swap'])
 })
 
 test('whatever becomes of the rhythm, from whatever date, no episode is lost', () => {
@@ -161,12 +165,15 @@ test('whatever becomes of the rhythm, from whatever date, no episode is lost', (
     ),
     displaced: fc.constantFrom('nearest' as const, 'keep' as const, 'off' as const, 'ideas' as const),
   })
+  let tried = 0
   fc.assert(
     fc.property(fc.array(change, { minLength: 1, maxLength: 3 }), (changes) => {
       let r = on({ a: 0, b: 1, c: 3, d: 4 })
       for (const c of changes) {
         const done = changeRhythm(r, { show: 'show', time: '17:00', ...c }, context)
-        if (done.ok) r = after(r, done)
+        if (!done.ok) continue
+        tried++
+        r = after(r, done)
       }
       const show = r.shows.get('show')
       expect([...r.episodes.keys()]).toEqual(['a', 'b', 'c', 'd'])
@@ -182,6 +189,7 @@ test('whatever becomes of the rhythm, from whatever date, no episode is lost', (
     }),
     { numRuns: 150 },
   )
+  expect(tried).toBeGreaterThan(100)
 })
 
 test('a change from a date on leaves the slots before it as they were', () => {
