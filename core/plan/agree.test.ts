@@ -69,6 +69,7 @@ function agree(records: Records, now: number): State {
     if (row.past) continue
     const f = dayFigures(hours, planned, row.day)
     expect([row.day, row.used, row.room]).toEqual([row.day, f.taken + f.worked + f.planned, f.whole])
+    expect([row.day, row.more]).toEqual([row.day, f.over])
     // A day's hours are never below what was worked, and what is laid by planning alone fits into what is
     // left.
     expect(f.left).toBe(minutesOn(hours, row.day))
