@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useDesk } from '@app/stores/desk'
 import Sheet from '@app/ui/Sheet.vue'
-import { places } from '../places'
+import { places } from '../registry'
 
 const desk = useDesk()
 const groups = [
@@ -10,7 +10,7 @@ const groups = [
     keys: [
       ['I', 'jot an idea'],
       ['/', 'find or do'],
-      [`1 to ${places.length}`, places.map((p) => p.label).join(', ')],
+      [`1 to ${places.length}`, places.map((p) => p.title).join(', ')],
       ['0', 'the strip back to now'],
       ['L', 'the next late thing, why, and what mends it'],
       ['Ctrl Z', 'undo'],

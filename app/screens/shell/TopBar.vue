@@ -1,27 +1,17 @@
 <script setup lang="ts">
-import { CalendarRange, Columns3, Clapperboard, Film, Lightbulb, Settings as Gear, Sun } from '@lucide/vue'
+import { Settings as Gear } from '@lucide/vue'
 import { computed } from 'vue'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import { sayDay } from '@core/rhythm/days'
+import { places } from '../registry'
 import Capture from './Capture.vue'
 
 const library = useLibrary()
 const board = useBoard()
-const all = [
-  { name: 'today', label: 'Today', icon: Sun },
-  { name: 'ideas', label: 'Ideas', icon: Lightbulb },
-  { name: 'schedule', label: 'Schedule', icon: CalendarRange },
-  { name: 'week', label: 'Week', icon: Columns3 },
-  { name: 'catalogue', label: 'Catalogue', icon: Film },
-  { name: 'shows', label: 'Shows', icon: Clapperboard },
-]
 /** The Week and the Catalogue join the bar when there is first something in them. */
 const screens = computed(() =>
-  all.filter(
-    (s) =>
-      (s.name !== 'catalogue' || board.released.length > 0) && (s.name !== 'week' || board.placed.length > 0),
-  ),
+  places.filter((p) => p.icon !== undefined && (p.joins === undefined || board[p.joins].length > 0)),
 )
 </script>
 
@@ -42,7 +32,7 @@ const screens = computed(() =>
         class="screen"
         active-class="here"
       >
-        <component :is="s.icon" :size="20" class="sm:hidden" aria-hidden="true" /><span>{{ s.label }}</span>
+        <component :is="s.icon" :size="20" class="sm:hidden" aria-hidden="true" /><span>{{ s.title }}</span>
       </RouterLink>
     </nav>
     <span v-if="library.world === 'demo'" class="flex items-center gap-2 text-12 text-ink-2 max-md:hidden">

@@ -7,7 +7,7 @@ import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import { useReading } from '@app/stores/reading'
-import { places } from '../places'
+import { places } from '../registry'
 
 /** One thing that is found, or that can be done. `words` are other words by which people ask for it. */
 export interface Entry {
@@ -291,9 +291,9 @@ export function useFinding(asked: Ref<string>) {
   })
   const goals = computed<Entry[]>(() =>
     [
-      ...places.map(({ name, label, words: other }, i) => ({
+      ...places.map(({ name, title, words: other }, i) => ({
         key: name,
-        text: label,
+        text: title,
         note: '',
         hint: String(i + 1),
         words: other,

@@ -1,0 +1,160 @@
+import { CalendarRange, Clapperboard, Columns3, Film, Lightbulb, Sun } from '@lucide/vue'
+import type { Component } from 'vue'
+import type { RouteRecordSingleView } from 'vue-router'
+
+/** A screen that has a number as its key, in the order of the list. */
+export interface Place {
+  /** Its sign in the bar; a place without one stands elsewhere in it. */
+  icon?: Component
+  /** Other words by which people ask for it. */
+  words: string
+  /** It joins the bar when there is first something in it: an episode on a slot, or one that is out. */
+  joins?: 'placed' | 'released'
+}
+
+/** A screen, named once: the router, the bars, Find or do and the sheet of shortcuts follow from it. */
+export interface Screen {
+  path: string
+  name: string
+  /** What it is called, in the bar and in the browser's tab. */
+  title: string
+  component: RouteRecordSingleView['component']
+  /** The strip is not shown here. */
+  bare?: true
+  /** Parts of its address are its props. */
+  props?: true
+  place?: Place
+}
+
+export const screens: readonly Screen[] = [
+  {
+    path: '/welcome',
+    name: 'welcome',
+    title: 'Begin',
+    component: () => import('./welcome/Welcome.vue'),
+    bare: true,
+  },
+  {
+    path: '/today',
+    name: 'today',
+    title: 'Today',
+    component: () => import('./today/Today.vue'),
+    place: { icon: Sun, words: 'now next what to do home' },
+  },
+  {
+    path: '/ideas',
+    name: 'ideas',
+    title: 'Ideas',
+    component: () => import('./ideas/Ideas.vue'),
+    place: { icon: Lightbulb, words: 'backlog notes capture topics' },
+  },
+  {
+    path: '/ideas/sort',
+    name: 'sort',
+    title: 'Sort ideas',
+    component: () => import('./ideas/SortIdeas.vue'),
+  },
+  {
+    path: '/ideas/months',
+    name: 'months',
+    title: 'Months',
+    component: () => import('./ideas/Months.vue'),
+  },
+  {
+    path: '/ideas/keywords',
+    name: 'keywords',
+    title: 'Keywords',
+    component: () => import('./ideas/Keywords.vue'),
+  },
+  {
+    path: '/ideas/balance',
+    name: 'balance',
+    title: 'Balance',
+    component: () => import('./ideas/Balance.vue'),
+  },
+  {
+    path: '/ideas/mailbox',
+    name: 'mailbox',
+    title: 'Mailbox',
+    component: () => import('./ideas/Mailbox.vue'),
+  },
+  {
+    path: '/ideas/idea/:code',
+    name: 'idea',
+    title: 'Idea',
+    component: () => import('./ideas/IdeaPage.vue'),
+    props: true,
+  },
+  {
+    path: '/schedule',
+    name: 'schedule',
+    title: 'Schedule',
+    component: () => import('./schedule/Schedule.vue'),
+    place: { icon: CalendarRange, words: 'slots calendar countdown month plan releases' },
+  },
+  {
+    path: '/schedule/countdown',
+    name: 'countdown',
+    title: 'Countdown',
+    component: () => import('./schedule/Countdown.vue'),
+  },
+  {
+    path: '/schedule/month',
+    name: 'month',
+    title: 'Month',
+    component: () => import('./schedule/Month.vue'),
+  },
+  {
+    path: '/week',
+    name: 'week',
+    title: 'Week',
+    component: () => import('./week/Week.vue'),
+    place: { icon: Columns3, words: 'hours days blocks planning', joins: 'placed' },
+  },
+  {
+    path: '/episode/:code/:stage?',
+    name: 'episode',
+    title: 'Episode',
+    component: () => import('./episode/Episode.vue'),
+    bare: true,
+    props: true,
+  },
+  {
+    path: '/catalogue',
+    name: 'catalogue',
+    title: 'Catalogue',
+    component: () => import('./catalogue/Catalogue.vue'),
+    place: { icon: Film, words: 'released archive back catalogue published', joins: 'released' },
+  },
+  {
+    path: '/shows/:show?',
+    name: 'shows',
+    title: 'Shows',
+    component: () => import('./shows/Shows.vue'),
+    props: true,
+    place: { icon: Clapperboard, words: 'series rhythm recipes outlets' },
+  },
+  {
+    path: '/shows/:show/recipe/:recipe',
+    name: 'recipe',
+    title: 'Recipe',
+    component: () => import('./shows/recipe/Recipe.vue'),
+    props: true,
+  },
+  {
+    path: '/settings',
+    name: 'settings',
+    title: 'Settings',
+    component: () => import('./settings/Settings.vue'),
+    place: { words: 'preferences options hours theme' },
+  },
+  {
+    path: '/:rest(.*)*',
+    name: 'nowhere',
+    title: 'Not found',
+    component: () => import('./shell/Nowhere.vue'),
+  },
+]
+
+/** The screens with a key of their own, 1 for the first. */
+export const places = screens.flatMap((s) => (s.place ? [{ name: s.name, title: s.title, ...s.place }] : []))
