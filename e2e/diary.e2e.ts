@@ -76,6 +76,18 @@ async function agree(page: Page, day: string): Promise<number> {
     const cell = page.getByLabel(date, { exact: true }).first()
     if (await cell.isVisible()) await expect(cell).toContainText(number)
   }
+  const [first] = on
+  if (first) {
+    const [number, date] = first
+    await go(page, 'Slots')
+    const slot = page.getByRole('row').filter({ hasText: new RegExp(`${number} Tern`) })
+    await slot.getByRole('link').first().click()
+    const head = page
+      .locator('p, div')
+      .filter({ hasText: /^\s*Tern & Tiller\s*· goes out/ })
+      .last()
+    await expect(head).toContainText(date)
+  }
   return inWeek.length
 }
 
