@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import { titleFromLink } from '@core/formats/links'
 import { JottedMail, writeCodes, writeHandOver } from '@core/formats/mail'
 import { mailKey } from '@app/data/mail-key'
 import { callMailbox, forgetHere, keepHere, waitingHere } from '@app/data/outbox'
 import { download } from '@app/ui/download'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { remembered } from '@app/ui/remembered'
 
 /**
  * The phone's page: a line, kept at once; it hands over to the mailbox when it can, and keeps what it could
@@ -19,7 +21,7 @@ const line = ref('')
 const note = ref('')
 const url = ref('')
 const show = ref('')
-const shows = ref<ShowName[]>(remembered())
+const shows = remembered<ShowName[]>(aboutKey, [], readShows)
 const waiting = ref<JottedMail[]>([])
 const handed = ref<{ id: string; line: string }[]>([])
 const state = ref<'unknown' | 'there' | 'away' | 'refused'>('unknown')
@@ -28,20 +30,20 @@ const field = ref<HTMLTextAreaElement>()
 const codes = ref<string[]>([])
 const at = ref(0)
 const codeField = ref<HTMLCanvasElement>()
-let turning: ReturnType<typeof setInterval> | undefined
+const turning = useIntervalFn(
+  () => {
+    at.value = (at.value + 1) % codes.value.length
+    void draw()
+  },
+  1400,
+  { immediate: false },
+)
 const count = computed(() =>
   waiting.value.length === 1 ? 'One idea waits here' : `${waiting.value.length} ideas wait here`,
 )
 
-function remembered(): ShowName[] {
-  try {
-    return readShows(JSON.parse(localStorage.getItem(aboutKey) ?? '{}'))
-  } catch {
-    return []
-  }
-}
 function readShows(about: unknown): ShowName[] {
-  const list: unknown = typeof about === 'object' && about !== null && 'shows' in about ? about.shows : []
+  const list: unknown = typeof about === 'object' && about !== null && 'shows' in about ? about.shows : about
   return Array.isArray(list)
     ? list.flatMap((s: unknown) =>
         typeof s === 'object' && s !== null && 'id' in s && 'title' in s
@@ -105,7 +107,6 @@ async function handOver() {
     state.value = about.is === 'fine' ? 'there' : about.is
     if (about.is !== 'fine') return
     shows.value = readShows(about.body)
-    localStorage.setItem(aboutKey, JSON.stringify({ shows: shows.value }))
     for (const idea of waitingHere()) {
       const answer = await callMailbox('PUT', `/jotted/${idea.id}`, idea)
       if (answer.is === 'away') {
@@ -133,12 +134,8 @@ async function asCodes() {
   codes.value = writeCodes(waiting.value, crypto.randomUUID().slice(0, 8))
   at.value = 0
   await draw()
-  clearInterval(turning)
-  if (codes.value.length > 1)
-    turning = setInterval(() => {
-      at.value = (at.value + 1) % codes.value.length
-      void draw()
-    }, 1400)
+  if (codes.value.length > 1) turning.resume()
+  else turning.pause()
 }
 async function draw() {
   const { toCanvas } = await import('qrcode')
@@ -155,26 +152,19 @@ function arrived() {
   handed.value = [...waiting.value.map((i) => ({ id: i.id, line: i.line })), ...handed.value].slice(0, 8)
   waiting.value = waitingHere()
   codes.value = []
-  clearInterval(turning)
+  turning.pause()
 }
-let again: ReturnType<typeof setInterval> | undefined
 const now = () => {
   void handOver()
 }
+useIntervalFn(now, 20_000)
+useEventListener(window, 'online', now)
+useEventListener(document, 'visibilitychange', now)
 onMounted(() => {
   mailKey()
   shared()
   field.value?.focus()
   now()
-  again = setInterval(now, 20_000)
-  window.addEventListener('online', now)
-  document.addEventListener('visibilitychange', now)
-})
-onBeforeUnmount(() => {
-  clearInterval(again)
-  clearInterval(turning)
-  window.removeEventListener('online', now)
-  document.removeEventListener('visibilitychange', now)
 })
 </script>
 

@@ -26,6 +26,7 @@ import { browserZone, now as clock } from '@app/data/clock'
 import { dayFigures, type DayFigures } from '@core/views/day'
 import { useDesk } from './desk'
 import { useLibrary } from './library'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
 
 /** An episode with all that is derived of it, as screens show it. */
 export interface Card {
@@ -75,10 +76,8 @@ export const useBoard = defineStore('board', () => {
   const tick = () => {
     now.value = clock()
   }
-  if (typeof window !== 'undefined') {
-    setInterval(tick, 15_000)
-    window.addEventListener('focus', tick)
-  }
+  useIntervalFn(tick, 15_000)
+  useEventListener('focus', tick)
 
   const shows = computed(() =>
     [...library.records.shows.values()].sort((a, b) =>

@@ -1,30 +1,12 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef, watch } from 'vue'
+import { ref, shallowRef } from 'vue'
 import type { Id, Step } from '@core/records'
-import type { Slot } from '@core/rhythm/slots'
 import type { Ranked } from '@core/ideas/rank'
 import type { Outlook } from '@core/plan/forecast'
+import { remembered } from '@app/ui/remembered'
 
-const key = 'lamp-reel.capture'
-
-function remembered(): Id | undefined {
-  try {
-    return localStorage.getItem(key) ?? undefined
-  } catch {
-    return undefined
-  }
-}
-
-/** What lies open on the desk beside the screen: dialogs, the finder, and where capture sends ideas. */
+/** What stands on the desk beside the screen: what has been looked ahead, and where capture sends ideas. */
 export const useDesk = defineStore('desk', () => {
-  /** An idea for which a slot is being chosen. */
-  const placing = ref<Id>()
-  /** An open slot for which an idea is being chosen. */
-  const filling = shallowRef<Slot>()
-  /** A pasted block of lines that is looked at before it is taken. */
-  const pasted = ref<string>()
-  /** An episode that is being parked. */
-  const parking = ref<Id>()
   /**
    * The two ideas suggested for each of the next open slots, by the slot's key; filled when they have been
    * ranked.
@@ -34,45 +16,20 @@ export const useDesk = defineStore('desk', () => {
   const outlooks = shallowRef<ReadonlyMap<Id, Outlook>>(new Map())
   /** Steps of what was released lately, by episode: what they took teaches the pace. */
   const past = shallowRef<ReadonlyMap<Id, Step[]>>(new Map())
-  /** The episode whose forecast is open. */
-  const forecast = ref<Id>()
-  /** An episode that did not go out in time. */
-  const missed = ref<Id>()
-  /** A slot that is being kept for somebody or something. */
-  const keeping = shallowRef<Slot>()
   /** Reminders have not been asked about yet. */
   const mayRemind = ref(false)
-  const finder = ref(false)
-  const shortcuts = ref(false)
-  /** The episode whose history is open. */
-  const history = ref<Id>()
-  /** The show that captured ideas go to. */
-  const captureShow = ref<Id | undefined>(remembered())
-  watch(captureShow, (show) => {
-    try {
-      localStorage.setItem(key, show ?? '')
-    } catch {
-      /* it then lasts as long as the page */
-    }
-  })
+  /** The show that captured ideas go to; empty until one was chosen. */
+  const captureShow = remembered<Id>('lamp-reel.capture', '', (kept) =>
+    typeof kept === 'string' ? kept : undefined,
+  )
   /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */
   const toNow = ref(0)
   const toCapture = ref(0)
   return {
-    missed,
-    placing,
-    filling,
-    pasted,
-    parking,
     suggestions,
     outlooks,
     past,
-    forecast,
-    keeping,
     mayRemind,
-    finder,
-    shortcuts,
-    history,
     captureShow,
     toNow,
     toCapture,

@@ -8,6 +8,7 @@ import { View, type Episode, type Group, type Id, type Test } from '@core/record
 import { useBoard } from './board'
 import { useLibrary } from './library'
 import { useReading } from './reading'
+import { remembered } from '@app/ui/remembered'
 
 const key = 'lamp-reel.view'
 const all: Group = { is: 'group', join: 'all', of: [] }
@@ -64,27 +65,14 @@ const given: readonly View[] = [
   },
 ]
 
-function remembered(): View {
-  try {
-    const read = View.safeParse(JSON.parse(localStorage.getItem(key) ?? 'null'))
-    return read.success ? { ...read.data, words: '' } : base
-  } catch {
-    return base
-  }
-}
-
 /** The list of episodes as it is looked at: its view, what the view lets through, what is chosen in it. */
 export const useIdeas = defineStore('ideas', () => {
   const library = useLibrary()
   const board = useBoard()
   const reading = useReading()
-  const view = shallowRef<View>(remembered())
-  watch(view, (v) => {
-    try {
-      localStorage.setItem(key, JSON.stringify(v))
-    } catch {
-      /* it then lasts as long as the page */
-    }
+  const view = remembered<View>(key, base, (kept) => {
+    const read = View.safeParse(kept)
+    return read.success ? { ...read.data, words: '' } : undefined
   })
 
   const views = computed(() => [...given, ...library.settings.views])

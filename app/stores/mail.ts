@@ -9,6 +9,7 @@ import { servedStart } from '@app/data/worlds'
 import { useBoard } from './board'
 import { useDesk } from './desk'
 import { useLibrary } from './library'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
 
 /**
  * Takes in what was jotted elsewhere and what the audience asks for: fetch, keep in one transaction, and
@@ -226,13 +227,9 @@ export const useMail = defineStore('mail', () => {
     if (begun) return
     begun = true
     void begin()
-    setInterval(() => {
-      void look()
-    }, 15_000)
-    window.addEventListener('focus', () => {
-      void look()
-    })
-    window.addEventListener('storage', (event) => {
+    useIntervalFn(look, 15_000)
+    useEventListener(window, 'focus', look)
+    useEventListener(window, 'storage', (event) => {
       if (event.key?.startsWith('lamp-reel.jot.')) void look()
     })
     watch(mine, (now) => {

@@ -7,19 +7,19 @@ import { sixLamps } from '@core/recipe/lamps'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
-import { useKeys } from '@app/ui/keys'
+import { useKeymap } from '@app/ui/keymap'
+import { episodeKeys } from './keymap'
 import { useTabMark } from '@app/ui/tab-mark'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
-import HistoryPanel from './HistoryPanel.vue'
 import EpisodeTerms from './EpisodeTerms.vue'
 
 const { code, stage = '' } = defineProps<{ code: string; stage?: string }>()
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const router = useRouter()
 
 const workspaces = {
@@ -81,15 +81,12 @@ function to(step: number) {
   const goal = stages.value[at]
   if (goal) void router.push({ name: 'episode', params: { code, stage: goal.stage.id } })
 }
-useKeys({
-  '[': () => {
-    to(-1)
+useKeymap(episodeKeys, {
+  stage: ({ which }) => {
+    to(which === 0 ? -1 : 1)
   },
-  ']': () => {
-    to(1)
-  },
-  h: () => {
-    desk.history = desk.history ? undefined : found.value?.id
+  history: () => {
+    if (found.value) dialogs.show({ kind: 'history', episode: found.value.id })
   },
 })
 const joined = (i: number) =>
@@ -112,7 +109,7 @@ const joined = (i: number) =>
             · goes out
             <button
               class="underline decoration-dotted underline-offset-2"
-              @click="desk.placing = card.episode.id"
+              @click="dialogs.show({ kind: 'place', episode: card.episode.id })"
             >
               {{ sayDay(card.standing.release.day, board.today) }} {{ card.standing.release.time }}</button
             >, {{ sayUntil(board.now, card.standing.release.at, card.show.zone) }}</template
@@ -121,7 +118,7 @@ const joined = (i: number) =>
             · no slot yet,
             <button
               class="underline decoration-dotted underline-offset-2"
-              @click="desk.placing = card.episode.id"
+              @click="dialogs.show({ kind: 'place', episode: card.episode.id })"
             >
               put it on one
             </button></template
@@ -162,7 +159,7 @@ const joined = (i: number) =>
           class="btn btn-bare px-2 ml-1"
           aria-label="History"
           title="History (H)"
-          @click="desk.history = card.episode.id"
+          @click="dialogs.show({ kind: 'history', episode: card.episode.id })"
         >
           <History :size="17" />
         </button>
@@ -171,7 +168,8 @@ const joined = (i: number) =>
     <p v-if="card.episode.phase.name === 'idea'" class="mx-5 mt-4 panel p-4 flex items-center gap-4">
       <span class="flex-1"
         >This is still an idea. Start it, and it gets the steps and the script’s sections of its recipe.</span
-      ><button class="btn" @click="desk.placing = card.episode.id">Put on a slot</button
+      ><button class="btn" @click="dialogs.show({ kind: 'place', episode: card.episode.id })">
+        Put on a slot</button
       ><button class="btn btn-main" @click="library.perform(startWork, { episode: card.episode.id })">
         Start it
       </button>
@@ -182,7 +180,6 @@ const joined = (i: number) =>
       :card="card"
       :here="here"
     />
-    <HistoryPanel v-if="desk.history" :episode="desk.history" @close="desk.history = undefined" />
   </div>
   <section v-else-if="ready" class="mx-auto max-w-[520px] p-10 text-center">
     <h1>No episode has the code {{ code }}</h1>

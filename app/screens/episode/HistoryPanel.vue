@@ -6,10 +6,11 @@ import { localAt } from '@core/rhythm/zone'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
+import { useDialogs } from '@app/stores/dialogs'
 
 const { episode } = defineProps<{ episode: string }>()
-const emit = defineEmits<{ close: [] }>()
 const library = useLibrary()
+const dialogs = useDialogs()
 const board = useBoard()
 const lines = ref<JournalLine[]>([])
 watch(
@@ -37,7 +38,7 @@ const when = (line: JournalLine) => localAt(Date.parse(line.at), board.shows[0]?
 </script>
 
 <template>
-  <Sheet :open="true" title="History" wide @close="emit('close')">
+  <Sheet :open="true" title="History" wide @close="dialogs.close()">
     <p v-if="lines.length === 0" class="sub">Nothing was changed here yet.</p>
     <section v-if="wanted" class="panel border-ring p-3 mb-3" aria-label="What would be taken back">
       <p class="mb-2">

@@ -13,6 +13,8 @@ import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
 import StepList from './StepList.vue'
 import { typedIn } from './writing'
+import { keysOn } from '@app/ui/keymap'
+import { scriptKeys } from './keymap'
 
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
 const library = useLibrary()
@@ -51,40 +53,49 @@ function focusBeat(id: string | undefined, caret?: number) {
     field.setSelectionRange(at, at)
   })
 }
-function keys(event: KeyboardEvent, section: Section, beat: Beat, i: number) {
-  if (!(event.target instanceof HTMLTextAreaElement)) return
-  const { selectionStart: at, selectionEnd: end, value } = event.target
-  if (event.key === 'Enter' && !event.shiftKey && !event.isComposing) {
-    event.preventDefault()
-    void act({ do: 'split beat', beat: beat.id, at })
-    focusBeat(
-      library.records.scripts.get(card.episode.id)?.sections.find((s) => s.id === section.id)?.beats[i + 1]
-        ?.id,
-      0,
-    )
-  } else if (event.key === 'Backspace' && at === 0 && end === 0 && (i > 0 || value === '')) {
+interface InBeat {
+  section: Section
+  beat: Beat
+  i: number
+}
+/** Where the caret stands in the beat that a key was pressed in. */
+function caretIn({ target }: KeyboardEvent): { at: number; end: number; value: string } {
+  return target instanceof HTMLTextAreaElement
+    ? { at: target.selectionStart, end: target.selectionEnd, value: target.value }
+    : { at: 0, end: 0, value: '' }
+}
+const keyed = keysOn<keyof (typeof scriptKeys)['lines'], [InBeat]>(scriptKeys, {
+  split: ({ event }, { section, beat, i }) => {
+    void act({ do: 'split beat', beat: beat.id, at: caretIn(event).at })
+    const now = library.records.scripts.get(card.episode.id)?.sections.find((s) => s.id === section.id)
+    focusBeat(now?.beats[i + 1]?.id, 0)
+  },
+  join: ({ event }, { section, beat, i }) => {
+    const { at, end, value } = caretIn(event)
+    if (at !== 0 || end !== 0 || (i === 0 && value !== '')) return false
     const before = section.beats[i - 1]
-    event.preventDefault()
     void act({ do: 'join beat', beat: beat.id })
     if (before) focusBeat(before.id, before.text.length + (before.text && value ? 1 : 0))
-  } else if (event.altKey && event.key.toLowerCase() === 'v') {
-    event.preventDefault()
+    return true
+  },
+  deliver: (_, { beat }) => {
     deliver(beat)
-  } else if (event.altKey && event.key.toLowerCase() === 's') {
-    event.preventDefault()
+  },
+  shot: (_, { beat }) => {
     noteShot(beat)
-  } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
-    event.preventDefault()
-    void act({ do: 'move beat', beat: beat.id, by: event.key === 'ArrowUp' ? -1 : 1 })
-    focusBeat(beat.id, at)
-  } else if (event.key === 'ArrowUp' && at === 0 && i > 0) {
-    event.preventDefault()
-    focusBeat(section.beats[i - 1]?.id)
-  } else if (event.key === 'ArrowDown' && at === value.length && section.beats[i + 1]) {
-    event.preventDefault()
-    focusBeat(section.beats[i + 1]?.id, 0)
-  }
-}
+  },
+  move: ({ event, which }, { beat }) => {
+    void act({ do: 'move beat', beat: beat.id, by: which === 0 ? -1 : 1 })
+    focusBeat(beat.id, caretIn(event).at)
+  },
+  go: ({ event, which }, { section, i }) => {
+    const { at, value } = caretIn(event)
+    const to = section.beats[i + (which === 0 ? -1 : 1)]
+    if (!to || at !== (which === 0 ? 0 : value.length)) return false
+    focusBeat(to.id, which === 0 ? undefined : 0)
+    return true
+  },
+})
 function deliver(beat: Beat) {
   void act({ do: 'deliver', beat: beat.id, delivery: beat.delivery === 'camera' ? 'voice' : 'camera' })
 }
@@ -250,7 +261,7 @@ const unwritten = computed(() =>
             :aria-label="`Beat ${i + 1} of ${section.title}`"
             spellcheck="true"
             @input="act({ do: 'write beat', beat: beat.id, text: typedIn($event) })"
-            @keydown="keys($event, section, beat, i)"
+            @keydown="keyed($event, { section, beat, i })"
             @paste="paste($event, beat)"
           />
           <ul class="cues">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { ImagePlus, Trash2 } from '@lucide/vue'
 import { addPicture, choosePicture, removePicture } from '@core/commands/episode'
 import type { Picture } from '@core/records'
@@ -11,6 +11,7 @@ import { usePictures } from '@app/stores/pictures'
 import Flag from '@app/ui/Flag.vue'
 import { readPicture } from './pictures'
 import StepList from './StepList.vue'
+import { useEventListener } from '@vueuse/core'
 
 /** The pictures tried for an episode: one large, all at true small sizes, one chosen. */
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
@@ -60,12 +61,7 @@ function pasted(event: ClipboardEvent) {
   event.preventDefault()
   void take(files)
 }
-onMounted(() => {
-  window.addEventListener('paste', pasted)
-})
-onBeforeUnmount(() => {
-  window.removeEventListener('paste', pasted)
-})
+useEventListener(window, 'paste', pasted)
 const sizes = computed(() =>
   square.value
     ? [

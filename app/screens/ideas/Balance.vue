@@ -7,16 +7,18 @@ import type { Episode } from '@core/records'
 import { sayAway } from '@core/rhythm/days'
 import { releaseOf } from '@core/rhythm/slots'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import IdeasHead from './IdeasHead.vue'
+import KeySign from '@app/ui/KeySign.vue'
+import { shellKeys } from '../shell/keymap'
 
 /**
  * Topics of a show: what went out in the last twelve, what is planned in the next twelve, against the wish.
  */
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const router = useRouter()
 const showId = ref(board.shows[0]?.id ?? '')
 const show = computed(() => library.records.shows.get(showId.value))
@@ -197,14 +199,15 @@ function add() {
               {{ e.title }}</button><button
               class="btn btn-bare btn-small"
               :aria-label="`Put “${e.title}” on a slot`"
-              @click="desk.placing = e.id"
+              @click="dialogs.show({ kind: 'place', episode: e.id })"
             >
               Place
             </button>
           </li>
         </ul>
         <p v-if="ideas.length === 0" class="sub">
-          None is kept. Press <span class="key">I</span> and jot one; the topic is offered as you type.
+          None is kept. Press <KeySign :line="shellKeys.lines.jot" /> and jot one; the topic is offered as you
+          type.
         </p>
       </aside>
     </div>

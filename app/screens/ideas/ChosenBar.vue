@@ -19,6 +19,8 @@ import { useLibrary } from '@app/stores/library'
 import { useRanking } from '@app/stores/ranking'
 import Drop from '@app/ui/Drop.vue'
 import Stars from '@app/ui/Stars.vue'
+import KeySign from '@app/ui/KeySign.vue'
+import { ideasKeys } from './keymap'
 
 /** What can be done with several at once. */
 const library = useLibrary()
@@ -176,7 +178,7 @@ const typed = (event: Event) => (event.target instanceof HTMLSelectElement ? eve
       Let them go
     </button>
     <button class="btn btn-bare btn-small ml-auto" @click="ideas.chosen = new Set()">
-      Choose none <span class="key">Esc</span>
+      Choose none <KeySign :line="ideasKeys.lines.none" />
     </button>
   </div>
 </template>

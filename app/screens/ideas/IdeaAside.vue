@@ -8,18 +8,20 @@ import { isResting } from '@core/ideas/usable'
 import { IdeaStanding, type Episode } from '@core/records'
 import { addDays, sayAway, sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useReading } from '@app/stores/reading'
 import Stars from '@app/ui/Stars.vue'
 import TopicField from './TopicField.vue'
+import KeySign from '@app/ui/KeySign.vue'
+import { ideasKeys, sortings } from './keymap'
 
 /** The one under the cursor: its line and note at hand, how it is sorted, what it is like. */
 const { episode } = defineProps<{ episode: Episode }>()
 const emit = defineEmits<{ open: []; start: [] }>()
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const reading = useReading()
 const show = computed(() => library.records.shows.get(episode.show))
 const like = ref<Like>()
@@ -44,7 +46,6 @@ const twin = computed(() =>
   like.value && like.value.likeness > 0.45 ? board.card(like.value.id) : undefined,
 )
 const standings = IdeaStanding.options.filter((s) => s !== 'unsorted')
-const keys: Record<string, string> = { next: 'N', promising: 'G', someday: 'D' }
 
 function typed(field: 'title' | 'note', event: Event) {
   if (!(event.target instanceof HTMLInputElement) && !(event.target instanceof HTMLTextAreaElement)) return
@@ -113,7 +114,7 @@ function typed(field: 'title' | 'note', event: Event) {
           )
         "
       >
-        {{ standingNames[s] }} <span class="key">{{ keys[s] }}</span>
+        {{ standingNames[s] }} <KeySign :line="ideasKeys.lines.sort" :which="sortings.indexOf(s)" />
       </button>
       <button
         v-if="isResting(episode, board.today)"
@@ -127,7 +128,7 @@ function typed(field: 'title' | 'note', event: Event) {
         class="btn btn-small"
         @click="library.perform(restIdeas, { episodes: [episode.id], until: addDays(board.today, 28) })"
       >
-        rest 4 weeks <span class="key">R</span>
+        rest 4 weeks <KeySign :line="ideasKeys.lines.rest" />
       </button>
     </div>
     <p class="flex items-center gap-3">
@@ -159,20 +160,21 @@ function typed(field: 'title' | 'note', event: Event) {
         >
       </p>
       <div class="flex flex-wrap gap-2">
-        <button class="btn btn-main flex-1" @click="desk.placing = episode.id">
-          Put on a slot <span class="key">P</span></button
-        ><button class="btn" @click="emit('start')">Start <span class="key">S</span></button>
+        <button class="btn btn-main flex-1" @click="dialogs.show({ kind: 'place', episode: episode.id })">
+          Put on a slot <KeySign :line="ideasKeys.lines.place" /></button
+        ><button class="btn" @click="emit('start')">Start <KeySign :line="ideasKeys.lines.start" /></button>
       </div>
     </template>
     <div class="flex flex-wrap gap-2">
       <button class="btn btn-small" @click="emit('open')">
-        {{ episode.phase.name === 'idea' ? 'Its page' : 'Open it' }} <span class="key">E</span></button
+        {{ episode.phase.name === 'idea' ? 'Its page' : 'Open it' }}
+        <KeySign :line="ideasKeys.lines.open" :which="0" /></button
       ><button
         v-if="episode.phase.name === 'idea'"
         class="btn btn-bare btn-small text-ink-2"
         @click="library.perform(dropEpisodes, { episodes: [episode.id], why: '' })"
       >
-        Let it go <span class="key">Del</span></button
+        Let it go <KeySign :line="ideasKeys.lines.drop" /></button
       ><button
         v-else-if="episode.phase.name === 'dropped'"
         class="btn btn-small"

@@ -10,7 +10,8 @@ import { useBoard } from '@app/stores/board'
 import { useIdeas } from '@app/stores/ideas'
 import { useReading } from '@app/stores/reading'
 import Marked from '@app/ui/Marked.vue'
-import { carriedIdea, carryIdea } from './carry'
+import { vCarries, vTakes, type Target } from '@app/ui/drag/carry'
+import { carriedIdea } from './carried'
 
 /** The rows of the view; only those in sight are drawn. */
 const { here } = defineProps<{ here: number }>()
@@ -24,7 +25,6 @@ const board = useBoard()
 const ideas = useIdeas()
 const reading = useReading()
 const scroller = ref<HTMLElement>()
-const over = ref<number>()
 const rows = computed(() => ideas.shown.rows)
 const columns = computed(() => ideas.view.columns.flatMap((c) => ideas.fields.get(c) ?? []))
 const template = computed(
@@ -115,21 +115,20 @@ function click(event: MouseEvent, e: Episode, row: number) {
   if (event.ctrlKey || event.metaKey || event.shiftKey) emit('pick', e, event.shiftKey)
 }
 const byHand = computed(() => ideas.view.sort.by === 'hand' && ideas.view.group === '')
-function overRow(event: DragEvent, row: number) {
-  if (!byHand.value || !event.dataTransfer?.types.includes('text/lamp-idea')) return
-  event.preventDefault()
-  over.value = row
-}
-function drop(event: DragEvent, row: number) {
-  over.value = undefined
-  const id = carriedIdea(event)
-  if (id === undefined || !byHand.value) return
-  const at = (i: number) => {
-    const r = rows.value[i]
-    return r?.is === 'episode' ? r.episode : undefined
-  }
-  emit('dropped', id, at(row - 1), at(row))
-}
+/** In the order by hand a row takes an idea, to stand before it. */
+const target = (row: number): Target | undefined =>
+  byHand.value
+    ? {
+        takes: (c) => c.kind === 'idea',
+        drop: (c) => {
+          const at = (i: number) => {
+            const r = rows.value[i]
+            return r?.is === 'episode' ? r.episode : undefined
+          }
+          if (c.kind === 'idea') emit('dropped', c.id, at(row - 1), at(row))
+        },
+      }
+    : undefined
 function sortBy(name: string) {
   const { sort } = ideas.view
   ideas.change({ sort: { by: name, down: sort.by === name ? !sort.down : false } })
@@ -178,15 +177,12 @@ function sortBy(name: string) {
             </p>
             <div
               v-else
+              v-takes="target(v.index)"
               class="row"
               :class="{
                 here: v.index === here,
-                over: over === v.index,
                 picked: ideas.chosen.has(r.episode.id),
               }"
-              @dragover="overRow($event, v.index)"
-              @dragleave="over = undefined"
-              @drop.prevent.stop="drop($event, v.index)"
             >
               <input
                 type="checkbox"
@@ -197,13 +193,12 @@ function sortBy(name: string) {
                 @click="emit('pick', r.episode, $event.shiftKey)"
               />
               <button
+                v-carries="carriedIdea(r.episode)"
                 class="idea"
                 :data-row="v.index"
                 :aria-current="v.index === here"
                 :tabindex="v.index === here ? 0 : -1"
-                draggable="true"
                 :style="{ gridTemplateColumns: template }"
-                @dragstart="carryIdea($event, r.episode)"
                 @click="click($event, r.episode, v.index)"
                 @focus="emit('here', v.index)"
                 @dblclick="emit('open', r.episode)"
@@ -253,7 +248,7 @@ function sortBy(name: string) {
   background: var(--raised);
   border-left-color: var(--ink);
 }
-.row.over {
+.row[data-goal] {
   border-top: 2px solid var(--ink);
 }
 .row.picked {

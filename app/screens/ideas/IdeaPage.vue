@@ -11,7 +11,7 @@ import { IdeaStanding, type Idea } from '@core/records'
 import { sayAway } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useReading } from '@app/stores/reading'
 import Stars from '@app/ui/Stars.vue'
@@ -27,7 +27,7 @@ import GuestField from './GuestField.vue'
 const { code } = defineProps<{ code: string }>()
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const reading = useReading()
 const router = useRouter()
 const episode = computed(() => [...library.records.episodes.values()].find((e) => e.code === code))
@@ -358,7 +358,11 @@ const standings = IdeaStanding.options
           </div>
           <div class="flex flex-wrap gap-2">
             <template v-if="episode.phase.name === 'idea' || episode.phase.name === 'parked'"
-              ><button class="btn btn-main flex-1" @click="desk.placing = episode.id">Put on a slot</button
+              ><button
+                class="btn btn-main flex-1"
+                @click="dialogs.show({ kind: 'place', episode: episode.id })"
+              >
+                Put on a slot</button
               ><button class="btn" @click="start">Start</button></template
             ><RouterLink
               v-else-if="episode.phase.name !== 'dropped'"

@@ -5,7 +5,8 @@ import type { Episode } from '@core/records'
 import { useIdeas } from '@app/stores/ideas'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
-import { carriedIdea, carryIdea } from './carry'
+import { vCarries, vTakes, type Target } from '@app/ui/drag/carry'
+import { carriedIdea } from './carried'
 
 /**
  * The view as a loose wall: notes pinned by topic, with their pictures; dragging a note to another topic
@@ -32,26 +33,29 @@ const groups = computed(() => {
 })
 /** A small turn, always the same for one note. */
 const turn = (e: Episode) => ((e.code.charCodeAt(0) + e.code.charCodeAt(2)) % 5) * 0.4 - 0.8
-function dropped(event: DragEvent, topic: string) {
-  const id = carriedIdea(event)
-  const e = library.records.episodes.get(id ?? '')
-  if (e && e.topics[0] !== topic)
-    void library.perform(editMany, {
-      episodes: [e.id],
-      edits: { topics: topic === '' ? [] : [topic], without: e.topics.filter((t) => t !== topic) },
-    })
-}
+const target = (topic: string): Target => ({
+  takes: (c) => c.kind === 'idea',
+  drop: (c) => {
+    const e = c.kind === 'idea' ? library.records.episodes.get(c.id) : undefined
+    if (e && e.topics[0] !== topic)
+      void library.perform(editMany, {
+        episodes: [e.id],
+        edits: { topics: topic === '' ? [] : [topic], without: e.topics.filter((t) => t !== topic) },
+      })
+  },
+})
 </script>
 
 <template>
   <div class="grid gap-6" aria-label="Wall of notes">
-    <section v-for="g in groups" :key="g.topic" @dragover.prevent @drop.prevent="dropped($event, g.topic)">
+    <section v-for="g in groups" :key="g.topic" v-takes="target(g.topic)">
       <h2 class="mb-2">
         {{ g.topic || 'No topic yet' }} <span class="num font-normal">{{ g.notes.length }}</span>
       </h2>
       <ul class="columns-[196px] gap-3">
         <li v-for="e in g.notes.slice(0, most)" :key="e.id" class="break-inside-avoid pb-3">
           <button
+            v-carries="carriedIdea(e)"
             class="note"
             :class="{
               here: e.id === current,
@@ -59,8 +63,6 @@ function dropped(event: DragEvent, topic: string) {
               pictured: e.idea.images.length > 0,
             }"
             :style="{ rotate: `${turn(e)}deg` }"
-            draggable="true"
-            @dragstart="carryIdea($event, e)"
             @click="$event.ctrlKey || $event.metaKey ? emit('pick', e, false) : emit('here', e.id)"
             @dblclick="emit('open', e)"
             @keydown.enter="emit('open', e)"

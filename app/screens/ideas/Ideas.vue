@@ -7,10 +7,14 @@ import { addDays } from '@core/rhythm/days'
 import type { Episode, IdeaStanding } from '@core/records'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useIdeas } from '@app/stores/ideas'
 import { useLibrary } from '@app/stores/library'
 import { useReading } from '@app/stores/reading'
-import { useKeys } from '@app/ui/keys'
+import { useKeymap } from '@app/ui/keymap'
+import KeySign from '@app/ui/KeySign.vue'
+import { shellKeys } from '../shell/keymap'
+import { ideasKeys, sortings } from './keymap'
 import ChosenBar from './ChosenBar.vue'
 import IdeaAside from './IdeaAside.vue'
 import IdeaList from './IdeaList.vue'
@@ -22,6 +26,7 @@ import ViewBar from './ViewBar.vue'
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const dialogs = useDialogs()
 const ideas = useIdeas()
 const reading = useReading()
 const route = useRoute()
@@ -133,64 +138,49 @@ function dropped(id: string, before: Episode | undefined, after: Episode | undef
   if (id !== before?.id && id !== after?.id)
     void library.perform(reorderIdea, { episode: id, before: before?.id, after: after?.id }, 'quietly')
 }
-useKeys({
-  ArrowDown: () => {
-    go(here.value + 1)
+useKeymap(ideasKeys, {
+  go: ({ which }) => {
+    go(here.value + (which === 0 ? -1 : 1))
   },
-  ArrowUp: () => {
-    go(here.value - 1)
+  ends: ({ which }) => {
+    go(which === 0 ? 0 : rows.value.length - 1)
   },
-  Home: () => {
-    go(0)
+  move: ({ which }) => {
+    void move(which === 0 ? -1 : 1)
   },
-  End: () => {
-    go(rows.value.length - 1)
+  open: () => {
+    open(current.value)
   },
-  Escape: () => {
-    ideas.chosen = new Set()
-  },
-  x: (event) => {
+  pick: ({ event }) => {
     pick(current.value, event.shiftKey)
   },
-  a: () => {
+  all: () => {
     ideas.chosen = new Set(
       ideas.picked.length === ideas.shown.episodes.length ? [] : idsOf(ideas.shown.episodes),
     )
   },
-  p: () => {
-    const e = current.value
-    if (e && ideas.picked.length < 2 && e.phase.name !== 'released') desk.placing = e.id
+  none: () => {
+    ideas.chosen = new Set()
   },
-  s: () => {
+  place: () => {
+    const e = current.value
+    if (e && ideas.picked.length < 2 && e.phase.name !== 'released')
+      dialogs.show({ kind: 'place', episode: e.id })
+  },
+  start: () => {
     if (current.value?.phase.name === 'idea') void start(current.value)
   },
-  e: () => {
-    open(current.value)
+  sort: ({ which }) => {
+    const standing = sortings[which]
+    if (standing) sort(standing)
   },
-  Enter: () => {
-    open(current.value)
-  },
-  Delete: letGo,
-  n: () => {
-    sort('next')
-  },
-  g: () => {
-    sort('promising')
-  },
-  d: () => {
-    sort('someday')
-  },
-  r: rest,
+  rest,
+  drop: letGo,
 })
-function alted(event: KeyboardEvent) {
-  if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
-  event.preventDefault()
-  void move(event.key === 'ArrowUp' ? -1 : 1)
-}
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3" @keydown="alted">
+  <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
     <IdeasHead />
     <section
       v-if="
@@ -205,7 +195,9 @@ function alted(event: KeyboardEvent) {
       <p class="sub mb-4">
         Every half-thought can stand here until a slot wants it. One line is enough; a pasted list works too.
       </p>
-      <button class="btn btn-main" @click="desk.toCapture++">Jot an idea <span class="key">I</span></button>
+      <button class="btn btn-main" @click="desk.toCapture++">
+        Jot an idea <KeySign :line="shellKeys.lines.jot" />
+      </button>
     </section>
     <template v-else>
       <ViewBar />

@@ -7,6 +7,8 @@ import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import { textOfFile } from '@app/ui/text-file'
 import Sheet from '@app/ui/Sheet.vue'
+import { z } from 'zod'
+import { remembered } from '@app/ui/remembered'
 
 /**
  * A table of keywords with any column names: which column is what is offered and remembered; what is wrong
@@ -31,36 +33,18 @@ const labels = {
 const names = ['words', 'searches', 'competing', 'notes'] as const
 const read = computed(() => (table.value ? readKeywords(table.value, columns.value) : undefined))
 
-function remembered(of: readonly string[]): KeywordColumns | undefined {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? '{}')
-    const found: unknown =
-      typeof kept === 'object' && kept !== null ? Reflect.get(kept, of.join('|')) : undefined
-    if (typeof found !== 'object' || found === null) return undefined
-    const text = (n: string) => String(Reflect.get(found, n) ?? '')
-    return {
-      words: text('words'),
-      searches: text('searches'),
-      competing: text('competing'),
-      notes: text('notes'),
-    }
-  } catch {
-    return undefined
-  }
-}
-function remember() {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? '{}')
-    localStorage.setItem(
-      key,
-      JSON.stringify({
-        ...(typeof kept === 'object' ? kept : {}),
-        [table.value?.columns.join('|') ?? '']: columns.value,
-      }),
+/** Which column means what, by the columns that a table had. */
+const kept = remembered<Record<string, KeywordColumns>>(key, {}, (found) => {
+  const read = z
+    .record(
+      z.string(),
+      z.object({ words: z.string(), searches: z.string(), competing: z.string(), notes: z.string() }),
     )
-  } catch {
-    /* the next time it is guessed again */
-  }
+    .safeParse(found)
+  return read.success ? read.data : undefined
+})
+function remember() {
+  kept.value = { ...kept.value, [table.value?.columns.join('|') ?? '']: columns.value }
 }
 async function open(event: Event) {
   const file = event.target instanceof HTMLInputElement ? event.target.files?.[0] : undefined
@@ -70,7 +54,7 @@ async function open(event: Event) {
   if (!result.ok) return
   name.value = file.name
   table.value = result.value
-  columns.value = guessColumns(result.value.columns, remembered(result.value.columns))
+  columns.value = guessColumns(result.value.columns, kept.value[result.value.columns.join('|')])
 }
 async function take() {
   if (!read.value) return

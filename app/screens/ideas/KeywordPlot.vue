@@ -4,6 +4,8 @@ import { scaleLog } from 'd3-scale'
 import { symbol, symbolCircle, symbolDiamond, symbolSquare } from 'd3-shape'
 import type { Cover } from '@core/ideas/opportunity'
 import { decades, logDomain } from '@core/ideas/plot'
+import { keysOn } from '@app/ui/keymap'
+import { plotKeys } from './keymap'
 
 /**
  * Demand against competition: to the upper left is what many search and few answer. Covered, planned and
@@ -61,24 +63,21 @@ const named = computed(() => {
 })
 const current = computed(() => dots.value.find((d) => d.c.keyword.id === here))
 const plot = ref<SVGElement>()
-function keyed(event: KeyboardEvent, i: number) {
-  const way =
-    event.key === 'ArrowRight' || event.key === 'ArrowDown'
-      ? 1
-      : event.key === 'ArrowLeft' || event.key === 'ArrowUp'
-        ? -1
-        : 0
-  const to = dots.value[i + way]
-  if (event.key === 'Enter' || event.key === ' ') {
-    event.preventDefault()
+function goTo(i: number): boolean {
+  const to = dots.value[i]
+  if (!to) return false
+  emit('here', to.c.keyword.id)
+  plot.value?.querySelectorAll<SVGElement>('[data-dot]')[i]?.focus()
+  return true
+}
+const keyed = keysOn<keyof (typeof plotKeys)['lines'], [number]>(plotKeys, {
+  back: (_, i) => goTo(i - 1),
+  on: (_, i) => goTo(i + 1),
+  choose: (_, i) => {
     const d = dots.value[i]
     if (d) emit('choose', d.c.keyword.id)
-  }
-  if (way === 0 || !to) return
-  event.preventDefault()
-  emit('here', to.c.keyword.id)
-  plot.value?.querySelectorAll<SVGElement>('[data-dot]')[i + way]?.focus()
-}
+  },
+})
 </script>
 
 <template>

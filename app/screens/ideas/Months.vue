@@ -1,22 +1,25 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { meanFor } from '@core/commands/ideas'
 import { sayMonth } from '@core/ideas/usable'
 import type { Episode } from '@core/records'
 import { releaseOf, slotsOf } from '@core/rhythm/slots'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useRouter } from 'vue-router'
-import { carriedIdea, carryIdea } from './carry'
+import { carriedIdea } from './carried'
 import IdeasHead from './IdeasHead.vue'
+import { keysOn } from '@app/ui/keymap'
+import KeySign from '@app/ui/KeySign.vue'
+import { monthsKeys } from './keymap'
+import { vCarries, vTakes, type Target } from '@app/ui/drag/carry'
 
 /** The coming months as stretches of film: their slots, what is on them, and what is meant for each. */
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const router = useRouter()
-const over = ref('')
 const months = computed(() => {
   const [y = 2026, m = 1] = board.today.split('-').map(Number)
   return Array.from({ length: 8 }, (_, i) => {
@@ -54,26 +57,25 @@ const past = computed(() =>
   board.ideas.filter((e) => e.idea.meant !== undefined && e.idea.meant < board.today.slice(0, 7)),
 )
 
-function drop(event: DragEvent, month: string | undefined) {
-  over.value = ''
-  const id = carriedIdea(event)
-  const e = library.records.episodes.get(id ?? '')
-  if (e && e.idea.meant !== month) void library.perform(meanFor, { episodes: [e.id], month })
-}
-function keyed(event: KeyboardEvent, e: Episode) {
-  if (event.key === 'p') {
-    event.preventDefault()
-    desk.placing = e.id
-    return
-  }
-  if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return
-  event.preventDefault()
-  const at = months.value.findIndex((m) => m.month === e.idea.meant)
-  const to = months.value[at + (event.key === 'ArrowDown' ? 1 : -1)]
-  void library.perform(meanFor, { episodes: [e.id], month: to?.month }).then(() => {
-    document.querySelector<HTMLElement>(`[data-idea="${e.code}"]`)?.focus()
-  })
-}
+const target = (month: string | undefined): Target => ({
+  takes: (c) => c.kind === 'idea',
+  drop: (c) => {
+    const e = c.kind === 'idea' ? library.records.episodes.get(c.id) : undefined
+    if (e && e.idea.meant !== month) void library.perform(meanFor, { episodes: [e.id], month })
+  },
+})
+const keyed = keysOn<keyof (typeof monthsKeys)['lines'], [Episode]>(monthsKeys, {
+  move: ({ which }, e) => {
+    const at = months.value.findIndex((m) => m.month === e.idea.meant)
+    const to = months.value[at + (which === 0 ? -1 : 1)]
+    void library.perform(meanFor, { episodes: [e.id], month: to?.month }).then(() => {
+      document.querySelector<HTMLElement>(`[data-idea="${e.code}"]`)?.focus()
+    })
+  },
+  place: (_, e) => {
+    dialogs.show({ kind: 'place', episode: e.id })
+  },
+})
 const open = (e: Episode) => {
   void router.push({ name: 'idea', params: { code: e.code } })
 }
@@ -87,12 +89,9 @@ const open = (e: Episode) => {
         <li
           v-for="m in months"
           :key="m.month"
-          class="panel p-3 grid sm:grid-cols-[130px_minmax(0,1fr)] gap-x-4 gap-y-2"
-          :class="over === m.month ? 'border-ink' : ''"
+          v-takes="target(m.month)"
+          class="panel p-3 data-goal:border-ink grid sm:grid-cols-[130px_minmax(0,1fr)] gap-x-4 gap-y-2"
           :aria-label="m.name"
-          @dragover.prevent="over = m.month"
-          @dragleave="over = ''"
-          @drop.prevent="drop($event, m.month)"
         >
           <div>
             <h2>{{ m.name }}</h2>
@@ -114,7 +113,7 @@ const open = (e: Episode) => {
                   @click="
                     f.card
                       ? router.push({ name: 'episode', params: { code: f.card.episode.code } })
-                      : (desk.filling = f.slot)
+                      : dialogs.show({ kind: 'fill', slot: f.slot })
                   "
                 >
                   <span class="num text-11">{{ Number(f.slot.day.slice(8)) }}</span>
@@ -133,11 +132,10 @@ const open = (e: Episode) => {
             <ul class="flex flex-wrap gap-1.5" :aria-label="`Meant for ${m.name}`">
               <li v-for="e in m.meant" :key="e.id">
                 <button
+                  v-carries="carriedIdea(e)"
                   class="note"
                   :data-idea="e.code"
-                  draggable="true"
                   :aria-label="`${e.title}, meant for ${m.name}. Arrow up or down moves it to another month`"
-                  @dragstart="carryIdea($event, e)"
                   @keydown="keyed($event, e)"
                   @click="open(e)"
                 >
@@ -149,19 +147,17 @@ const open = (e: Episode) => {
         </li>
       </ol>
       <aside
+        v-takes="target(undefined)"
         class="panel p-4 grid gap-2 sticky top-4 max-h-[calc(100vh-190px)] overflow-y-auto"
         aria-label="Not meant for a month"
-        @dragover.prevent
-        @drop.prevent="drop($event, undefined)"
       >
         <template v-if="past.length > 0"
           ><h2>Its month has passed</h2>
           <ul class="grid gap-1.5 mb-2">
             <li v-for="e in past" :key="e.id">
               <button
+                v-carries="carriedIdea(e)"
                 class="note w-full"
-                draggable="true"
-                @dragstart="carryIdea($event, e)"
                 @keydown="keyed($event, e)"
                 @click="open(e)"
               >
@@ -173,15 +169,15 @@ const open = (e: Episode) => {
         <h2>Some time</h2>
         <p class="sub">
           Next and promising ideas without a month. Drag one onto a month, or press
-          <span class="key">↓</span> on it; <span class="key">P</span> puts it on a slot.
+          <KeySign :line="monthsKeys.lines.move" :which="1" /> on it;
+          <KeySign :line="monthsKeys.lines.place" /> puts it on a slot.
         </p>
         <ul class="grid gap-1.5">
           <li v-for="e in loose" :key="e.id">
             <button
+              v-carries="carriedIdea(e)"
               class="note w-full"
               :data-idea="e.code"
-              draggable="true"
-              @dragstart="carryIdea($event, e)"
               @keydown="keyed($event, e)"
               @click="open(e)"
             >

@@ -5,6 +5,7 @@ import { jotIdeas } from '@core/commands/ideas'
 import { joined, readLines, splitAt, type Draft } from '@core/formats/lines'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 
@@ -12,9 +13,11 @@ import Sheet from '@app/ui/Sheet.vue'
  * A pasted block, offered as that many ideas: each line can be changed, joined to the one above, split, or
  * left out.
  */
+const { text } = defineProps<{ text: string }>()
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const dialogs = useDialogs()
 interface Line {
   key: number
   draft: Draft
@@ -22,13 +25,13 @@ interface Line {
 }
 let keys = 0
 const line = (draft: Draft): Line => ({ key: keys++, draft, taken: !draft.ticked })
-const lines = ref<Line[]>(readLines(desk.pasted ?? '').map(line))
+const lines = ref<Line[]>(readLines(text).map(line))
 const show = ref(board.shows.find((s) => s.id === desk.captureShow)?.id ?? board.shows[0]?.id ?? '')
 const taken = computed(() => lines.value.filter((l) => l.taken && l.draft.title.trim() !== ''))
 const list = ref<HTMLElement>()
 
 function close() {
-  desk.pasted = undefined
+  dialogs.close()
 }
 function focusOn(i: number) {
   void nextTick(() => {

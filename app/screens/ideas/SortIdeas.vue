@@ -6,19 +6,21 @@ import { likelySame, type Like } from '@core/ideas/likeness'
 import type { Episode, IdeaStanding } from '@core/records'
 import { addDays, sayAway } from '@core/rhythm/days'
 import { useBoard, type Card } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useIdeas } from '@app/stores/ideas'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import { useReading } from '@app/stores/reading'
-import { useKeys } from '@app/ui/keys'
+import { useKeymap } from '@app/ui/keymap'
+import KeySign from '@app/ui/KeySign.vue'
+import { sortKeys, sortings } from './keymap'
 import IdeasHead from './IdeasHead.vue'
 import TopicField from './TopicField.vue'
 
 /** Unsorted ideas one at a time, large: a key decides, and the next one is there. */
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const ideas = useIdeas()
 const reading = useReading()
 const pictures = usePictures()
@@ -117,61 +119,34 @@ async function back() {
   await library.turn('undo')
   done.value = Math.max(0, done.value - 1)
 }
-useKeys({
-  n: () => {
-    sort('next')
+useKeymap(sortKeys, {
+  sort: ({ which }) => {
+    const standing = sortings[which]
+    if (standing) sort(standing)
   },
-  g: () => {
-    sort('promising')
-  },
-  d: () => {
-    sort('someday')
-  },
-  Delete: letGo,
-  l: letGo,
-  r: () => {
+  drop: letGo,
+  rest: () => {
     rest(4)
   },
-  m: merge,
-  p: () => {
-    if (current.value) desk.placing = current.value.id
+  merge,
+  place: () => {
+    if (current.value) dialogs.show({ kind: 'place', episode: current.value.id })
   },
-  t: add,
-  ' ': later,
-  ArrowRight: later,
-  z: () => {
-    void back()
-  },
-  Backspace: () => {
-    void back()
-  },
+  add,
+  later,
+  back,
 })
 const choices = [
-  {
-    key: 'N',
-    label: 'Next',
-    says: 'for one of the next slots',
+  ...(['for one of the next slots', 'good, not urgent', 'not now'] as const).map((says, i) => ({
+    label: ['Next', 'Promising', 'Some day'][i] ?? '',
+    says,
+    line: sortKeys.lines.sort,
+    which: i,
     act: () => {
-      sort('next')
+      sort(sortings[i] ?? 'next')
     },
-  },
-  {
-    key: 'G',
-    label: 'Promising',
-    says: 'good, not urgent',
-    act: () => {
-      sort('promising')
-    },
-  },
-  {
-    key: 'D',
-    label: 'Some day',
-    says: 'not now',
-    act: () => {
-      sort('someday')
-    },
-  },
-  { key: 'L', label: 'Let go', says: 'kept, out of sight', act: letGo },
+  })),
+  { label: 'Let go', says: 'kept, out of sight', line: sortKeys.lines.drop, which: 0, act: letGo },
 ]
 </script>
 
@@ -187,7 +162,7 @@ const choices = [
       <p class="flex gap-2 justify-center">
         <RouterLink :to="{ name: 'ideas' }" class="btn btn-main">See all ideas</RouterLink
         ><button v-if="done > 0" class="btn" @click="back">
-          Take the last back <span class="key">Z</span>
+          Take the last back <KeySign :line="sortKeys.lines.back" :which="0" />
         </button>
       </p>
     </section>
@@ -229,7 +204,7 @@ const choices = [
               /><button class="btn">Add</button>
             </form>
             <button v-else class="btn btn-bare btn-small mt-3 -ml-2.5 text-ink-2" @click="add">
-              Add a line <span class="key">T</span>
+              Add a line <KeySign :line="sortKeys.lines.add" />
             </button>
           </div>
           <img
@@ -243,19 +218,20 @@ const choices = [
         <div class="grid grid-cols-2 sm:grid-cols-4 gap-2">
           <button
             v-for="c in choices"
-            :key="c.key"
+            :key="c.label"
             class="btn flex-col gap-0.5 min-h-[64px] border-ring"
             @click="c.act"
           >
             <span class="flex items-center gap-2 text-16"
-              >{{ c.label }} <span class="key">{{ c.key }}</span></span
+              >{{ c.label }} <KeySign :line="c.line" :which="c.which" /></span
             ><span class="sub font-normal">{{ c.says }}</span>
           </button>
         </div>
         <div class="flex flex-wrap gap-2 items-center">
           <span class="sub">Rest for</span
           ><button v-for="w in [4, 8, 26]" :key="w" class="btn btn-small" @click="rest(w)">
-            {{ w === 26 ? 'half a year' : `${w} weeks` }} <span v-if="w === 4" class="key">R</span></button
+            {{ w === 26 ? 'half a year' : `${w} weeks` }}
+            <KeySign v-if="w === 4" :line="sortKeys.lines.rest" /></button
           ><label class="sub flex items-center gap-2"
             >or until
             <input
@@ -264,11 +240,15 @@ const choices = [
               :min="addDays(board.today, 1)"
               aria-label="Rest until"
               @change="until" /></label
-          ><button class="btn btn-small ml-auto" @click="desk.placing = current.id">
-            Put on a slot <span class="key">P</span></button
-          ><button class="btn btn-small" @click="later">Pass over <span class="key">→</span></button
+          ><button
+            class="btn btn-small ml-auto"
+            @click="dialogs.show({ kind: 'place', episode: current.id })"
+          >
+            Put on a slot <KeySign :line="sortKeys.lines.place" /></button
+          ><button class="btn btn-small" @click="later">
+            Pass over <KeySign :line="sortKeys.lines.later" :which="0" /></button
           ><button v-if="done > 0" class="btn btn-small" @click="back">
-            Take back <span class="key">Z</span>
+            Take back <KeySign :line="sortKeys.lines.back" :which="0" />
           </button>
         </div>
       </section>
@@ -290,7 +270,7 @@ const choices = [
           </p>
           <p v-if="like.card.episode.note" class="sub line-clamp-4">{{ like.card.episode.note }}</p>
           <button class="btn justify-self-start" @click="merge">
-            Merge into it <span class="key">M</span>
+            Merge into it <KeySign :line="sortKeys.lines.merge" />
           </button>
           <p class="sub">Both texts and sources are kept there.</p>
         </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { scaleLinear } from 'd3-scale'
 import { moveToSlot } from '@core/commands/schedule'
@@ -11,14 +11,20 @@ import { dayOf, dayNumber, daysBetween, sayAway, sayDay } from '@core/rhythm/day
 import type { Slot } from '@core/rhythm/slots'
 import { useBoard, type Card, type SlotRow } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import Sheet from '@app/ui/Sheet.vue'
-import CarriedSays from './CarriedSays.vue'
 import { useCarrying } from './carrying'
 import ScheduleTabs from './ScheduleTabs.vue'
+import { keysOn } from '@app/ui/keymap'
+import { countdownKeys } from './keymap'
+import { remembered } from '@app/ui/remembered'
+import { useElementSize } from '@vueuse/core'
+import { vCarries, vTakes, type Carried, type Target } from '@app/ui/drag/carry'
+import { followPress } from '@app/ui/drag/press'
 
 /**
  * Stage against days to release: a card's right edge is its release; what stands left of the ramp is behind
@@ -27,16 +33,15 @@ import ScheduleTabs from './ScheduleTabs.vue'
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const dialogs = useDialogs()
 const router = useRouter()
 const frame = ref<HTMLElement>()
-const width = ref(900)
-const weeks = ref(remembered())
-function remembered(): number {
-  try {
-    return Math.min(26, Math.max(2, Number(localStorage.getItem('lamp-reel.countdown-weeks')) || 6))
-  } catch {
-    return 6
-  }
+const { width } = useElementSize(frame, { width: 900, height: 0 })
+const weeks = remembered('lamp-reel.countdown-weeks', 6, (kept) =>
+  Number.isFinite(kept) ? bounded(Number(kept)) : undefined,
+)
+function bounded(to: number): number {
+  return Math.min(26, Math.max(2, to))
 }
 const showId = ref(board.shows[0]?.id ?? '')
 const show = computed(() => board.shows.find((s) => s.id === showId.value) ?? board.shows[0])
@@ -139,25 +144,8 @@ const ticks = computed(() =>
     .filter((n, i, all) => i === 0 || x.value(n) - x.value(all[i - 1] ?? 0) > 46),
 )
 
-let watcher: ResizeObserver | undefined
-onMounted(() => {
-  const measure = () => {
-    width.value = frame.value?.clientWidth ?? 900
-  }
-  measure()
-  watcher = new ResizeObserver(measure)
-  if (frame.value) watcher.observe(frame.value)
-})
-onBeforeUnmount(() => {
-  watcher?.disconnect()
-})
 function zoom(to: number) {
-  weeks.value = Math.min(26, Math.max(2, to))
-  try {
-    localStorage.setItem('lamp-reel.countdown-weeks', String(weeks.value))
-  } catch {
-    /* it then lasts as long as the page */
-  }
+  weeks.value = bounded(to)
 }
 
 /** The slots that an episode may be carried to: its show's, in order. */
@@ -192,45 +180,44 @@ function slotsFor(card: Card): Slot[] {
  * What is being dragged is moved in the page itself; only what is said of it is drawn anew, so that
  * hundreds of cards can lie about it.
  */
-const { said, over, end } = useCarrying()
+const { over, end } = useCarrying()
 interface Drag {
   put: Put
-  x: number
-  y: number
-  card: HTMLElement
   goals: { slot: Slot; days: number }[]
-  moving: boolean
   slot: Slot | undefined
   row: number
 }
-let held: Drag | undefined
-let frameAsked = 0
 function grab(event: PointerEvent, put: Put) {
-  if (event.button !== 0 || !(event.currentTarget instanceof HTMLElement)) return
-  held = {
+  const card = event.currentTarget
+  if (!(card instanceof HTMLElement)) return
+  const held: Drag = {
     put,
-    x: event.clientX,
-    y: event.clientY,
-    card: event.currentTarget,
     goals: slotsFor(put.card).map((slot) => ({ slot, days: daysBetween(board.today, slot.day) })),
-    moving: false,
     slot: undefined,
     row: put.row,
   }
-  event.currentTarget.setPointerCapture(event.pointerId)
-}
-function dragging(event: PointerEvent) {
-  const h = held
-  if (!h) return
-  const [dx, dy] = [event.clientX - h.x, event.clientY - h.y]
-  if (!h.moving && Math.hypot(dx, dy) < 6) return
-  h.moving = true
-  cancelAnimationFrame(frameAsked)
-  frameAsked = requestAnimationFrame(() => {
-    if (held !== h) return
-    h.card.classList.add('drag')
-    h.card.style.transform = `translate(${dx}px, ${dy}px)`
-    aim(h, dx, dy)
+  const back = () => {
+    card.classList.remove('drag')
+    card.style.transform = ''
+    end()
+  }
+  followPress(event, {
+    start: () => {
+      card.classList.add('drag')
+    },
+    move: (dx, dy) => {
+      card.style.transform = `translate(${dx}px, ${dy}px)`
+      aim(held, dx, dy)
+    },
+    drop: () => {
+      back()
+      if (held.slot) void moveTo(put.card, held.slot)
+      else if (held.row !== put.row) void toStage(put, held.row)
+    },
+    cancel: back,
+    tap: () => {
+      dialogs.show({ kind: 'forecast', episode: put.card.episode.id })
+    },
   })
 }
 /** Where a card would come to. */
@@ -258,30 +245,7 @@ function aim(h: Drag, dx: number, dy: number) {
   if (near && !(place.on === 'slot' && place.day === near.slot.original)) h.slot = near.slot
   over(put.card, h.slot, '')
 }
-function released() {
-  cancelAnimationFrame(frameAsked)
-  if (held) {
-    held.card.classList.remove('drag')
-    held.card.style.transform = ''
-  }
-  held = undefined
-  end()
-}
 const asking = shallowRef<{ card: Card; stages: string[]; steps: string[]; parts: string[] }>()
-async function dropped() {
-  const h = held
-  released()
-  if (!h) return
-  if (!h.moving) desk.forecast = h.put.card.episode.id
-  else if (h.slot) await moveTo(h.put.card, h.slot)
-  else if (h.row !== h.put.row) await toStage(h.put, h.row)
-}
-function letGo(event: KeyboardEvent) {
-  if (event.key === 'Escape' && held) {
-    event.preventDefault()
-    released()
-  }
-}
 function moveTo(card: Card, slot: Slot) {
   return library.perform(moveToSlot, { episode: card.episode.id, day: slot.original })
 }
@@ -312,52 +276,54 @@ async function finish() {
   asking.value = undefined
   if (a) await library.perform(finishStages, { episode: a.card.episode.id, stages: a.stages, done: true })
 }
-async function keyed(event: KeyboardEvent, put: Put) {
-  const way = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0
-  if (way !== 0) {
-    event.preventDefault()
-    const slots = slotsFor(put.card)
-    const at = slots.findIndex(
-      (s) => s.original === (put.card.episode.place.on === 'slot' ? put.card.episode.place.day : ''),
-    )
-    const to = slots[at + way]
-    if (to) {
-      await moveTo(put.card, to)
-      document.querySelector<HTMLElement>(`[data-card="${put.card.episode.id}"]`)?.focus()
-    }
-  } else if (event.key === 'ArrowDown' && put.row < kinds.length - 1) {
-    event.preventDefault()
-    await toStage(put, put.row + 1)
-  } else if (event.key === 'ArrowUp' && put.row > 0) {
-    event.preventDefault()
-    await toStage(put, put.row - 1)
-  } else if (event.key === 'Enter') {
-    event.preventDefault()
-    desk.forecast = put.card.episode.id
-  }
+async function moveBy({ card }: Put, by: 1 | -1) {
+  const slots = slotsFor(card)
+  const { place } = card.episode
+  const to = slots[slots.findIndex((s) => s.original === (place.on === 'slot' ? place.day : '')) + by]
+  if (!to) return
+  await moveTo(card, to)
+  document.querySelector<HTMLElement>(`[data-card="${card.episode.id}"]`)?.focus()
 }
+const keyed = keysOn<keyof (typeof countdownKeys)['lines'], [Put]>(countdownKeys, {
+  move: ({ which }, put) => {
+    void moveBy(put, which === 0 ? -1 : 1)
+  },
+  stage: ({ which }, put) => {
+    const row = put.row + (which === 0 ? -1 : 1)
+    if (row < 0 || row >= kinds.length) return false
+    void toStage(put, row)
+    return true
+  },
+  forecast: (_, put) => {
+    dialogs.show({ kind: 'forecast', episode: put.card.episode.id })
+  },
+})
 /** Said on a card only where it is not on track. */
 const outlookOf = (p: Put) => {
   const is = desk.outlooks.get(p.card.episode.id)?.is
   return is === 'on track' || is === 'too far ahead' ? undefined : is
 }
 const lampOf = (p: Put) => sixLamps(p.card.standing)[p.row]
-let spare: Card | undefined
-function carrySpare(event: DragEvent, card: Card) {
-  spare = card
-  event.dataTransfer?.setData('text/lamp-idea', card.episode.id)
-}
-function overOpen(event: DragEvent, row: SlotRow) {
-  if (!spare || !row.slot || row.show.id !== spare.show.id) return
-  event.preventDefault()
-  over(spare, row.slot)
-}
-function spareDropped(row: SlotRow) {
-  const card = spare
-  spare = undefined
-  end()
-  if (card && row.slot && row.show.id === card.show.id) void moveTo(card, row.slot)
-}
+const carried = (card: Card): Carried => ({
+  kind: 'episode',
+  id: card.episode.id,
+  show: card.show.id,
+  label: card.title,
+})
+/** An open slot takes a spare of its show. */
+const target = ({ slot, show }: SlotRow): Target | undefined =>
+  slot && {
+    takes: (c) => c.kind === 'episode' && c.show === show.id,
+    over: (c) => {
+      const card = c.kind === 'episode' ? board.card(c.id) : undefined
+      if (card) over(card, slot)
+    },
+    left: end,
+    drop: (c) => {
+      const card = c.kind === 'episode' ? board.card(c.id) : undefined
+      if (card) void moveTo(card, slot)
+    },
+  }
 const styles = computed(
   () =>
     new Map(
@@ -380,7 +346,7 @@ const cardStyle = (p: Put) => styles.value.get(p)
 </script>
 
 <template>
-  <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3" @keydown="letGo">
+  <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
     <header class="flex flex-wrap items-center gap-x-4 gap-y-2 mb-3">
       <h1>Schedule</h1>
       <ScheduleTabs />
@@ -523,9 +489,6 @@ const cardStyle = (p: Put) => styles.value.get(p)
               :aria-label="`${p.card.number} ${p.card.title}, out ${sayDay(p.card.standing.release?.day ?? '')}, ${p.days} d, at ${p.card.standing.where?.stage.name ?? 'ready'}${p.late ? `, late ${p.late} d` : ''}${outlookOf(p) ? `, ${outlookOf(p)}: ${board.reasonOf(desk.outlooks.get(p.card.episode.id))}` : ''}. Arrows move it, Enter says why`"
               :title="p.card.title"
               @pointerdown="grab($event, p)"
-              @pointermove="dragging"
-              @pointerup="dropped"
-              @pointercancel="released"
               @keydown="keyed($event, p)"
             >
               <template v-if="p.lane !== undefined"
@@ -550,6 +513,7 @@ const cardStyle = (p: Put) => styles.value.get(p)
         <button
           v-for="r in open"
           :key="r.key"
+          v-takes="target(r)"
           class="cd vacant"
           :class="r.show.kind"
           :style="{
@@ -560,9 +524,7 @@ const cardStyle = (p: Put) => styles.value.get(p)
           }"
           :aria-label="`${r.show.prefix}${r.number} open, ${sayDay(r.day)}${board.keptFor(r.show.id, r.slot?.original) ? `, kept for ${board.keptFor(r.show.id, r.slot?.original)?.reservation.name}` : ''}. Choose an idea`"
           :title="board.keptFor(r.show.id, r.slot?.original)?.reservation.name"
-          @click="desk.filling = r.slot"
-          @dragover="overOpen($event, r)"
-          @drop.prevent="spareDropped(r)"
+          @click="r.slot && dialogs.show({ kind: 'fill', slot: r.slot })"
         >
           <span class="num text-11 block leading-[13px]">{{ r.show.prefix }}{{ r.number }}</span
           ><span
@@ -593,11 +555,9 @@ const cardStyle = (p: Put) => styles.value.get(p)
         <ul class="grid gap-2">
           <li v-for="c in board.spares" :key="c.episode.id">
             <button
+              v-carries="carried(c)"
               class="flex gap-2 items-center text-left w-full"
-              draggable="true"
               :aria-label="`${c.title}, spare, ${c.standing.ready ? 'ready' : 'on its way'}. Drag it onto an open slot`"
-              @dragstart="carrySpare($event, c)"
-              @dragend="end"
               @click="router.push({ name: 'episode', params: { code: c.episode.code } })"
             >
               <Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><span class="text-12"
@@ -616,7 +576,6 @@ const cardStyle = (p: Put) => styles.value.get(p)
         </p>
       </aside>
     </div>
-    <CarriedSays :said="said" />
     <Sheet
       :open="asking !== undefined"
       :title="`Finish ${asking?.card.number ?? ''} up to there`"
@@ -653,7 +612,6 @@ const cardStyle = (p: Put) => styles.value.get(p)
   border-radius: 5px;
   background: var(--raised);
   cursor: grab;
-  touch-action: none;
 }
 .cd.audio {
   border-left-style: double;

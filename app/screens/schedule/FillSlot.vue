@@ -3,8 +3,9 @@ import { computed, nextTick, onMounted, ref } from 'vue'
 import { jotIdea } from '@core/commands/ideas'
 import { letGo, placeOnSlot, skipSlot } from '@core/commands/schedule'
 import { sayAway, sayDay } from '@core/rhythm/days'
+import type { Slot } from '@core/rhythm/slots'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useRanking } from '@app/stores/ranking'
 import Sheet from '@app/ui/Sheet.vue'
@@ -15,15 +16,15 @@ import ScoreParts from './ScoreParts.vue'
  * What to put on one open slot: ready spares and what is begun first, then the ideas ranked for it, each
  * led by its reason; or a new line.
  */
+const { vacant } = defineProps<{ vacant: Slot }>()
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const ranking = useRanking()
 const asked = ref('')
 const opened = ref<string>()
 const field = ref<HTMLInputElement>()
-const slot = computed(() => desk.filling)
-const show = computed(() => library.records.shows.get(slot.value?.show ?? ''))
+const show = computed(() => library.records.shows.get(vacant.show))
 const words = computed(() => asked.value.toLowerCase().split(/\s+/).filter(Boolean))
 const has = (title: string) => words.value.every((w) => title.toLowerCase().includes(w))
 const begun = computed(() =>
@@ -36,9 +37,7 @@ const begun = computed(() =>
       .map((c) => ({ id: c.episode.id, title: c.title, note: 'in work' })),
   ].filter((c) => has(c.title)),
 )
-const ranked = computed(() =>
-  show.value && slot.value ? ranking.rank(show.value, slot.value.day) : { ranked: [], ruled: [] },
-)
+const ranked = computed(() => (show.value ? ranking.rank(show.value, vacant.day) : { ranked: [], ruled: [] }))
 const ideas = computed(() => ranked.value.ranked.filter((r) => has(r.episode.title)).slice(0, 30))
 const ruled = computed(() => ranked.value.ruled.filter((r) => has(r.episode.title)))
 const backlog = computed(() => show.value && ranking.backlog(show.value))
@@ -47,12 +46,11 @@ onMounted(() => {
   void nextTick(() => field.value?.focus())
 })
 function close() {
-  desk.filling = undefined
+  dialogs.close()
 }
 async function take(id: string | undefined) {
-  const on = slot.value
   close()
-  if (id && on) await library.perform(placeOnSlot, { episode: id, day: on.original })
+  if (id) await library.perform(placeOnSlot, { episode: id, day: vacant.original })
 }
 /** What is typed is the title of an idea that is there: it is that one, never made a second time. */
 const named = computed(() => {
@@ -73,15 +71,13 @@ async function fresh() {
   if (made.ok) await take(made.value.about[0])
 }
 async function skip() {
-  const on = slot.value
   close()
-  if (on) await library.perform(skipSlot, { show: on.show, day: on.original, skip: true })
+  await library.perform(skipSlot, { show: vacant.show, day: vacant.original, skip: true })
 }
 function keep() {
-  desk.keeping = slot.value
-  close()
+  dialogs.show({ kind: 'keep', slot: vacant })
 }
-const kept = computed(() => (slot.value ? board.keptFor(slot.value.show, slot.value.original) : undefined))
+const kept = computed(() => board.keptFor(vacant.show, vacant.original))
 function entered() {
   if (asked.value.trim() === '') return
   if (firstId.value) void take(firstId.value)
@@ -90,14 +86,9 @@ function entered() {
 </script>
 
 <template>
-  <Sheet
-    :open="true"
-    :title="slot ? `${sayDay(slot.day, board.today)}, ${slot.time}` : ''"
-    wide
-    @close="close"
-  >
+  <Sheet :open="true" :title="`${sayDay(vacant.day, board.today)}, ${vacant.time}`" wide @close="close">
     <p class="sub mb-3">
-      {{ show?.title }}, {{ slot ? sayAway(slot.day, board.today) : '' }}, open<template v-if="backlog?.thin"
+      {{ show?.title }}, {{ sayAway(vacant.day, board.today) }}, open<template v-if="backlog?.thin"
         >.
         <strong class="text-ink font-semibold"
           >Ideas for {{ backlog.weeks }} {{ backlog.weeks === 1 ? 'week' : 'weeks' }} are left.</strong

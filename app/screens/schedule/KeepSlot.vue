@@ -3,8 +3,9 @@ import { computed, ref } from 'vue'
 import { keepSlots } from '@core/commands/schedule'
 import type { Reservation } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
+import type { Slot } from '@core/rhythm/slots'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 
@@ -12,14 +13,12 @@ import Sheet from '@app/ui/Sheet.vue'
  * Keeps a slot for a sponsor's read, a launch, a season's day or something else, once or so many times a
  * month.
  */
+const { vacant } = defineProps<{ vacant: Slot }>()
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
-const slot = computed(() => desk.keeping)
-const show = computed(() => library.records.shows.get(slot.value?.show ?? ''))
-const there = computed(() =>
-  slot.value ? board.keptFor(slot.value.show, slot.value.original)?.reservation : undefined,
-)
+const dialogs = useDialogs()
+const show = computed(() => library.records.shows.get(vacant.show))
+const there = computed(() => board.keptFor(vacant.show, vacant.original)?.reservation)
 const is = ref<Reservation['is']>(there.value?.is ?? 'sponsor')
 const name = ref(there.value?.name ?? '')
 const launch = ref('')
@@ -38,41 +37,35 @@ const known = computed(() =>
   ].sort(),
 )
 async function keep() {
-  const on = slot.value
-  if (!on) return
   const chosen = launches.value.find((l) => l.id === launch.value)
   const done = await library.perform(keepSlots, {
     ...(there.value?.kept.by === 'slot' ? { reservation: there.value.id } : {}),
-    show: on.show,
+    show: vacant.show,
     is: is.value,
     name: is.value === 'launch' ? (chosen?.name ?? '') : name.value,
     note: note.value,
     ...(is.value === 'launch' && chosen ? { launch: chosen.id } : {}),
     kept:
       each.value === 'once'
-        ? { by: 'slot', day: on.original }
+        ? { by: 'slot', day: vacant.original }
         : {
             by: 'deal',
             perMonth: perMonth.value,
-            from: `${on.day.slice(0, 7)}-01`,
+            from: `${vacant.day.slice(0, 7)}-01`,
             ...(until.value ? { to: until.value } : {}),
           },
   })
-  if (done.ok) desk.keeping = undefined
+  if (done.ok) dialogs.close()
   else fault.value = done.problem.sentence
 }
 </script>
 
 <template>
-  <Sheet
-    :open="true"
-    :title="slot ? `Keep ${sayDay(slot.day, board.today)} for` : ''"
-    @close="desk.keeping = undefined"
-  >
+  <Sheet :open="true" :title="`Keep ${sayDay(vacant.day, board.today)} for`" @close="dialogs.close()">
     <form class="grid gap-3" @submit.prevent="keep">
       <p class="sub">
-        {{ show?.title }}, {{ slot?.time }}. What it is kept for shows on its frame; an episode put on it that
-        doesn’t honour it says so.
+        {{ show?.title }}, {{ vacant.time }}. What it is kept for shows on its frame; an episode put on it
+        that doesn’t honour it says so.
       </p>
       <label
         ><span class="label">What for</span

@@ -6,17 +6,18 @@ import { applied, type Change } from '@core/commands/change'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { releaseOf } from '@core/rhythm/slots'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 
 /** An episode that did not go out in time: what can be done, each with what it would do, in one place. */
+const { id } = defineProps<{ id: string }>()
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
-const card = computed(() => board.card(desk.missed ?? ''))
+const dialogs = useDialogs()
+const card = computed(() => board.card(id))
 function close() {
-  desk.missed = undefined
+  dialogs.close()
 }
 /** Which releases some changes move, in words. */
 function moves(changes: readonly Change[]): string {
@@ -32,7 +33,7 @@ function moves(changes: readonly Change[]): string {
     .map(({ id, day }) => `${board.card(id)?.number ?? ''} to ${sayDay(day)}, ${sayAway(day, board.today)}`)
     .join('; ')
 }
-const wish = computed(() => ({ episode: desk.missed ?? '' }))
+const wish = computed(() => ({ episode: id }))
 const choices = computed(() => {
   const next = library.look(putOnNext, wish.value)
   const open = library.look(moveToNextOpen, wish.value)

@@ -8,13 +8,15 @@ import { addDays, monthName, sayDay, weekday, weekdayName } from '@core/rhythm/d
 import { sayMinutes } from '@core/script/timecode'
 import { slotsOf } from '@core/rhythm/slots'
 import { useBoard, type Card } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import Glyph from '@app/ui/Glyph.vue'
-import CarriedSays from './CarriedSays.vue'
 import { useCarrying } from './carrying'
 import ScheduleTabs from './ScheduleTabs.vue'
+import { keysOn } from '@app/ui/keymap'
+import { monthKeys } from './keymap'
+import { vCarries, vTakes, type Carried, type Target } from '@app/ui/drag/carry'
 
 /**
  * Months of the same slots: releases with their pictures and glyphs, open ones, what is due and the work on
@@ -22,13 +24,12 @@ import ScheduleTabs from './ScheduleTabs.vue'
  */
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const pictures = usePictures()
 const router = useRouter()
 const offset = ref(0)
 const shows = ref({ due: false, work: false })
-const { said, over, end } = useCarrying()
-let held: Card | undefined
+const { over, end } = useCarrying()
 /** What a method gives that not every browser has. */
 function called(of: object, method: string): unknown {
   const does: unknown = Reflect.get(of, method)
@@ -138,10 +139,10 @@ const launchesOn = (day: string) =>
     }))
 const keptOn = (show: string, original: string) => board.keptFor(show, original)?.reservation
 const tray = computed(() => [...board.unplaced, ...board.spares])
-function carry(event: DragEvent, id: string) {
-  held = board.card(id)
-  event.dataTransfer?.setData('text/lamp-idea', id)
-}
+const carried = (card: Card): Carried | undefined =>
+  card.episode.phase.name === 'released'
+    ? undefined
+    : { kind: 'episode', id: card.episode.id, show: card.show.id, label: card.title }
 /** The slot of an episode's show on a date, or the date itself as a release of its own. */
 function goalOn(card: Card, day: string) {
   const slot = slotsOf(card.show, addDays(day, -40), addDays(day, 40)).find(
@@ -149,22 +150,18 @@ function goalOn(card: Card, day: string) {
   )
   return slot ? { original: slot.original, day } : { original: `own ${day}`, day }
 }
-function hovered(event: DragEvent, day: string) {
-  if (event.currentTarget instanceof HTMLElement) event.currentTarget.classList.add('over')
-  if (held && day >= board.today) over(held, goalOn(held, day))
-  else end()
-}
-function left(event: DragEvent) {
-  if (event.currentTarget instanceof HTMLElement) event.currentTarget.classList.remove('over')
-}
-async function dropped(event: DragEvent, day: string) {
-  left(event)
-  end()
-  const id = event.dataTransfer?.getData('text/lamp-idea')
-  const e = library.records.episodes.get(id ?? '')
-  if (!e || day < board.today) return
-  await put(e.id, day)
-}
+const target = (day: string): Target | undefined =>
+  day < board.today
+    ? undefined
+    : {
+        takes: (c) => c.kind === 'episode',
+        over: (c) => {
+          const card = c.kind === 'episode' ? board.card(c.id) : undefined
+          if (card) over(card, goalOn(card, day))
+        },
+        left: end,
+        drop: (c) => (c.kind === 'episode' ? put(c.id, day) : undefined),
+      }
 /** Onto the show's slot of that day; on a day without one, as a release of its own. */
 async function put(id: string, day: string) {
   const card = board.card(id)
@@ -179,20 +176,22 @@ async function put(id: string, day: string) {
     })
   else await library.perform(placeOnOwn, { episode: id, day, time: card.show.rhythm.time })
 }
-async function keyed(event: KeyboardEvent, card: Card) {
-  const step = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 7, ArrowUp: -7 }[event.key]
+/** By keys it goes from slot to slot of its show. */
+async function moveBy(card: Card, by: 1 | -1) {
   const day = card.standing.release?.day
-  if (step === undefined || !event.altKey || !day || card.episode.phase.name === 'released') return
-  event.preventDefault()
-  // By keys it goes from slot to slot of its show.
+  if (!day || card.episode.phase.name === 'released') return
   const slots = slotsOf(card.show, board.today, addDays(day, 200)).filter(
     (s) => !s.skipped && s.at > board.now,
   )
-  const at = slots.findIndex((s) => s.day === day)
-  const to = slots[at + (step > 0 ? 1 : -1)]
+  const to = slots[slots.findIndex((s) => s.day === day) + by]
   if (to) await library.perform(moveToSlot, { episode: card.episode.id, day: to.original })
   document.querySelector<HTMLElement>(`[data-month-card="${card.episode.id}"]`)?.focus()
 }
+const keyed = keysOn<'move', [Card]>(monthKeys, {
+  move: ({ which }, card) => {
+    void moveBy(card, which % 2 === 0 ? -1 : 1)
+  },
+})
 </script>
 
 <template>
@@ -224,12 +223,10 @@ async function keyed(event: KeyboardEvent, card: Card) {
             <li
               v-for="d in m.cells"
               :key="d"
+              v-takes="target(d)"
               class="cell"
               :class="{ out: d.slice(0, 7) !== m.start.slice(0, 7), today: d === board.today }"
               :aria-label="sayDay(d)"
-              @dragover.prevent="hovered($event, d)"
-              @dragleave="left"
-              @drop.prevent="dropped($event, d)"
             >
               <template v-if="d.slice(0, 7) === m.start.slice(0, 7)">
                 <span
@@ -250,6 +247,7 @@ async function keyed(event: KeyboardEvent, card: Card) {
                 <button
                   v-for="c in releases.get(d) ?? []"
                   :key="c.episode.id"
+                  v-carries="carried(c)"
                   class="rel"
                   :class="[
                     c.show.kind,
@@ -259,10 +257,7 @@ async function keyed(event: KeyboardEvent, card: Card) {
                     },
                   ]"
                   :data-month-card="c.episode.id"
-                  :draggable="c.episode.phase.name !== 'released'"
                   :aria-label="`${c.number} ${c.title}${c.episode.phase.name === 'released' ? ', released' : ', Alt and arrows move it'}`"
-                  @dragstart="carry($event, c.episode.id)"
-                  @dragend="end"
                   @keydown="keyed($event, c)"
                   @click="router.push({ name: 'episode', params: { code: c.episode.code } })"
                 >
@@ -287,7 +282,7 @@ async function keyed(event: KeyboardEvent, card: Card) {
                   class="rel open"
                   :class="o.show.kind"
                   :aria-label="`${o.show.title}, ${sayDay(d)}, ${o.slot.skipped ? 'skipped' : `open${keptOn(o.show.id, o.slot.original) ? `, kept for ${keptOn(o.show.id, o.slot.original)?.name}` : ''}. Choose an idea`}`"
-                  @click="desk.filling = o.slot"
+                  @click="dialogs.show({ kind: 'fill', slot: o.slot })"
                 >
                   <span class="truncate">{{
                     o.slot.skipped
@@ -328,11 +323,9 @@ async function keyed(event: KeyboardEvent, card: Card) {
         <ul class="grid grid-cols-1 gap-1.5">
           <li v-for="c in tray" :key="c.episode.id" class="min-w-0">
             <button
+              v-carries="carried(c)"
               class="rel w-full"
-              draggable="true"
-              @dragstart="carry($event, c.episode.id)"
-              @dragend="end"
-              @click="desk.placing = c.episode.id"
+              @click="dialogs.show({ kind: 'place', episode: c.episode.id })"
             >
               <Glyph :size="20" :lamps="sixLamps(c.standing)" :name="c.title" class="flex-none" /><span
                 class="truncate"
@@ -345,7 +338,6 @@ async function keyed(event: KeyboardEvent, card: Card) {
         <p class="sub">Drag one onto a day. On a day without a slot it goes out as a one-off.</p>
       </aside>
     </div>
-    <CarriedSays :said="said" />
   </div>
 </template>
 
@@ -366,7 +358,7 @@ async function keyed(event: KeyboardEvent, card: Card) {
 .cell.today {
   box-shadow: inset 0 0 0 1.5px var(--lamp-line);
 }
-.cell.over {
+.cell[data-goal] {
   background: var(--raised);
 }
 .rel {

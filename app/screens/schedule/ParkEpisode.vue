@@ -2,33 +2,33 @@
 import { computed, ref } from 'vue'
 import { parkEpisode } from '@core/commands/schedule'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 
 /** Parks what is half made: why, and where it follows another, after which one. */
+const { id } = defineProps<{ id: string }>()
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const why = ref('')
 const after = ref('')
-const card = computed(() => (desk.parking ? board.card(desk.parking) : undefined))
+const card = computed(() => board.card(id))
 const others = computed(() =>
-  board.working.filter((c) => c.episode.id !== desk.parking && c.show.id === card.value?.show.id),
+  board.working.filter((c) => c.episode.id !== id && c.show.id === card.value?.show.id),
 )
 async function park() {
-  if (!desk.parking) return
   const done = await library.perform(parkEpisode, {
-    episode: desk.parking,
+    episode: id,
     why: why.value,
     after: after.value || undefined,
   })
-  if (done.ok) desk.parking = undefined
+  if (done.ok) dialogs.close()
 }
 </script>
 
 <template>
-  <Sheet :open="true" :title="`Park “${card?.title ?? ''}”`" @close="desk.parking = undefined">
+  <Sheet :open="true" :title="`Park “${card?.title ?? ''}”`" @close="dialogs.close()">
     <form class="grid gap-4" @submit.prevent="park">
       <p class="sub">It leaves its slot; all that is done stays. It waits in Ideas under Parked.</p>
       <label

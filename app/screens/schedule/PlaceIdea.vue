@@ -3,18 +3,21 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { placeOnOwn, placeOnSlot } from '@core/commands/schedule'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useRanking } from '@app/stores/ranking'
 import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
+import { keysOn } from '@app/ui/keymap'
+import { openSlotsKeys } from './keymap'
 
 /** The menu of open slots for one idea or episode, with dates and days away; or a date of its own. */
+const { id } = defineProps<{ id: string }>()
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const ranking = useRanking()
-const episode = computed(() => library.records.episodes.get(desk.placing ?? ''))
+const episode = computed(() => library.records.episodes.get(id))
 const show = computed(() => (episode.value ? library.records.shows.get(episode.value.show) : undefined))
 const slots = computed(() => (show.value ? board.openOf(show.value, 8) : []))
 const numbers = computed(() => (show.value ? board.numbers.get(show.value.id)?.open : undefined))
@@ -36,32 +39,30 @@ onMounted(() => {
   void nextTick(() => list.value?.querySelector('button')?.focus())
 })
 function close() {
-  desk.placing = undefined
+  dialogs.close()
 }
 async function place(original: string) {
-  const id = desk.placing
   close()
-  if (id) await library.perform(placeOnSlot, { episode: id, day: original })
+  await library.perform(placeOnSlot, { episode: id, day: original })
 }
 async function placeOwn() {
-  if (!desk.placing) return
-  const done = await library.perform(placeOnOwn, { episode: desk.placing, day: day.value, time: time.value })
+  const done = await library.perform(placeOnOwn, { episode: id, day: day.value, time: time.value })
   if (done.ok) close()
 }
-function move(event: KeyboardEvent) {
-  const all = [...(list.value?.querySelectorAll('button') ?? [])]
-  const at = all.findIndex((b) => b === document.activeElement)
-  const goal = event.key === 'ArrowDown' ? all[at + 1] : event.key === 'ArrowUp' ? all[at - 1] : undefined
-  if (!goal) return
-  event.preventDefault()
-  goal.focus()
-}
+const keyed = keysOn(openSlotsKeys, {
+  go: ({ which }) => {
+    const all = [...(list.value?.querySelectorAll('button') ?? [])]
+    const goal = all[all.findIndex((b) => b === document.activeElement) + (which === 0 ? -1 : 1)]
+    goal?.focus()
+    return goal !== undefined
+  },
+})
 </script>
 
 <template>
   <Sheet :open="true" title="Put it on a slot" @close="close">
     <p class="sub mb-3">{{ episode?.title }}</p>
-    <ul ref="list" class="grid gap-1" :aria-label="`Open slots of ${show?.title}`" @keydown="move">
+    <ul ref="list" class="grid gap-1" :aria-label="`Open slots of ${show?.title}`" @keydown="keyed">
       <li v-for="(slot, i) in slots" :key="slot.key">
         <button class="slot" @click="place(slot.original)">
           <span class="num w-[52px]">{{ show?.prefix }}{{ numbers?.get(slot.original) }}</span>

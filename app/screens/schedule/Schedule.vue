@@ -18,6 +18,7 @@ import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import { useBoard, type Card, type SlotRow } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import { download } from '@app/ui/download'
@@ -29,16 +30,20 @@ import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import { honours } from '@core/rhythm/reserve'
 import { outOfWindow } from '@core/ideas/usable'
-import CarriedSays from './CarriedSays.vue'
 import { useCarrying } from './carrying'
 import { sayInHand } from './in-hand'
 import ScheduleTabs from './ScheduleTabs.vue'
+import { keysOn } from '@app/ui/keymap'
+import KeySign from '@app/ui/KeySign.vue'
+import { slotsKeys } from './keymap'
+import { vCarries, vTakes, type Carried, type Target } from '@app/ui/drag/carry'
 
 const Launches = defineAsyncComponent(() => import('./Launches.vue'))
 const ReadyAhead = defineAsyncComponent(() => import('./ReadyAhead.vue'))
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const dialogs = useDialogs()
 const mail = useMail()
 const pictures = usePictures()
 const router = useRouter()
@@ -128,10 +133,9 @@ function sendSpare(row: SlotRow) {
   const [ready, on] = [spare(row), row.card?.episode.place]
   if (ready && on?.on === 'slot') void library.perform(moveToSlot, { episode: ready.episode.id, day: on.day })
 }
-const { said, over, end } = useCarrying()
-let held: Card | undefined
-/** A row as a place to carry an episode of its show to. */
-function goalOf(row: SlotRow) {
+const { over, end } = useCarrying()
+/** A row as a place to carry an episode of a show to. */
+function goalOf(row: SlotRow, show: string) {
   const original = row.slot
     ? row.slot.skipped
       ? undefined
@@ -139,41 +143,38 @@ function goalOf(row: SlotRow) {
     : row.card?.episode.place.on === 'slot'
       ? row.card.episode.place.day
       : undefined
-  return original === undefined || row.show.id !== held?.show.id ? undefined : { original, day: row.day }
+  return original === undefined || row.show.id !== show ? undefined : { original, day: row.day }
 }
-function carry(event: DragEvent, row: SlotRow) {
-  held = row.card
-  if (held) event.dataTransfer?.setData('text/lamp-slot', held.episode.id)
-}
-function hovered(event: DragEvent, row: SlotRow) {
-  if (!held || !goalOf(row)) return
-  event.preventDefault()
-  if (event.currentTarget instanceof HTMLElement) event.currentTarget.classList.add('goal')
-  over(held, goalOf(row))
-}
-function left(event: DragEvent) {
-  if (event.currentTarget instanceof HTMLElement) event.currentTarget.classList.remove('goal')
-}
-function dropped(event: DragEvent, row: SlotRow) {
-  left(event)
-  end()
-  const goal = goalOf(row)
-  if (held && goal && row.card !== held)
-    void library.perform(moveToSlot, { episode: held.episode.id, day: goal.original })
-  held = undefined
-}
+const carried = (row: SlotRow): Carried | undefined =>
+  row.card && { kind: 'episode', id: row.card.episode.id, show: row.show.id, label: row.card.title }
+const target = (row: SlotRow): Target => ({
+  takes: (c) => c.kind === 'episode' && goalOf(row, c.show) !== undefined,
+  over: (c) => {
+    const card = c.kind === 'episode' ? board.card(c.id) : undefined
+    if (card) over(card, goalOf(row, card.show.id))
+  },
+  left: end,
+  drop: (c) => {
+    const goal = c.kind === 'episode' ? goalOf(row, c.show) : undefined
+    if (goal && c.kind === 'episode' && row.card?.episode.id !== c.id)
+      void library.perform(moveToSlot, { episode: c.id, day: goal.original })
+  },
+})
 /** By keys an episode goes to the slot before or after its own. */
 async function shift(card: Card, by: 1 | -1) {
-  held = card
-  const row = board.rows.filter((r) => r.show.id === card.show.id && goalOf(r))
+  const row = board.rows.filter((r) => goalOf(r, card.show.id))
   const to = row[row.findIndex((r) => r.card === card) + by]
-  const goal = to && goalOf(to)
-  held = undefined
+  const goal = to && goalOf(to, card.show.id)
   if (!goal) return
   await library.perform(moveToSlot, { episode: card.episode.id, day: goal.original })
   await nextTick()
   document.querySelector<HTMLElement>(`[data-slot-card="${card.episode.id}"]`)?.focus()
 }
+const keyed = keysOn<'move', [Card]>(slotsKeys, {
+  move: ({ which }, card) => {
+    void shift(card, which === 0 ? -1 : 1)
+  },
+})
 const number = (row: SlotRow) => (row.number === undefined ? '' : `${row.show.prefix}${row.number}`)
 async function calendar() {
   download('lamp-reel.ics', await mail.calendarText(), 'text/calendar')
@@ -254,13 +255,9 @@ async function copyAddress() {
           <tr
             v-for="row in rows.slice(0, drawn)"
             :key="row.key"
+            v-carries="carried(row)"
+            v-takes="target(row)"
             :class="{ next: row.card?.episode.id === nextId, vacant: !row.card }"
-            :draggable="row.card !== undefined"
-            @dragstart="carry($event, row)"
-            @dragover="hovered($event, row)"
-            @dragleave="left"
-            @drop.prevent="dropped($event, row)"
-            @dragend="end"
           >
             <th scope="row" class="text-left align-middle font-normal">
               <span
@@ -290,10 +287,8 @@ async function copyAddress() {
                 <RouterLink
                   :to="{ name: 'episode', params: { code: row.card.episode.code } }"
                   class="no-underline block"
-                  draggable="false"
                   :data-slot-card="row.card.episode.id"
-                  @keydown.alt.up.prevent="shift(row.card, -1)"
-                  @keydown.alt.down.prevent="shift(row.card, 1)"
+                  @keydown="keyed($event, row.card)"
                   ><span class="block font-semibold leading-[18px] line-clamp-2">{{ row.card.title }}</span
                   ><span class="sub"
                     ><span class="num">{{ row.card.number }}</span> {{ row.show.title }}</span
@@ -350,7 +345,7 @@ async function copyAddress() {
                   v-if="desk.outlooks.get(row.card.episode.id)"
                   class="block text-left font-medium first-letter:uppercase rounded-control hover:underline"
                   :aria-label="`${row.card.number}: ${desk.outlooks.get(row.card.episode.id)?.is}. Open its forecast`"
-                  @click="desk.forecast = row.card.episode.id"
+                  @click="dialogs.show({ kind: 'forecast', episode: row.card.episode.id })"
                 >
                   {{ desk.outlooks.get(row.card.episode.id)?.is }}</button><span
                   v-if="desk.outlooks.get(row.card.episode.id)?.is !== 'on track'"
@@ -436,10 +431,15 @@ async function copyAddress() {
                       v-if="!keptOn(row)"
                       class="btn btn-small"
                       :aria-label="`Keep ${sayDay(row.day)} for somebody or something`"
-                      @click="desk.keeping = row.slot"
+                      @click="row.slot && dialogs.show({ kind: 'keep', slot: row.slot })"
                     >
                       Keep…</button
-                    ><button class="btn btn-small" @click="desk.filling = row.slot">Choose</button></template
+                    ><button
+                      class="btn btn-small"
+                      @click="row.slot && dialogs.show({ kind: 'fill', slot: row.slot })"
+                    >
+                      Choose
+                    </button></template
                   ></span
                 >
               </td>
@@ -451,7 +451,11 @@ async function copyAddress() {
                 /></MenuButton>
                 <MenuItems class="panel absolute right-0 top-8 z-20 w-[210px] border-line bg-raised p-1 grid">
                   <MenuItem v-slot="{ active }"
-                    ><button class="item" :class="{ active }" @click="desk.placing = row.card.episode.id">
+                    ><button
+                      class="item"
+                      :class="{ active }"
+                      @click="dialogs.show({ kind: 'place', episode: row.card.episode.id })"
+                    >
                       Put on another slot
                     </button></MenuItem
                   >
@@ -495,7 +499,11 @@ async function copyAddress() {
                     </button></MenuItem
                   >
                   <MenuItem v-slot="{ active }"
-                    ><button class="item" :class="{ active }" @click="desk.parking = row.card.episode.id">
+                    ><button
+                      class="item"
+                      :class="{ active }"
+                      @click="dialogs.show({ kind: 'park', episode: row.card.episode.id })"
+                    >
                       Park it…
                     </button></MenuItem
                   >
@@ -520,9 +528,9 @@ async function copyAddress() {
       <button class="underline underline-offset-2" @click="narrow = ''">Show every slot</button>
     </p>
     <p v-if="rows.length > 0" class="sub mt-2">
-      Drag a row onto another slot of its show, or press <span class="key">Alt ↑ ↓</span> on its title.
+      Drag a row onto another slot of its show, or press <KeySign :line="slotsKeys.lines.move" /> on its
+      title.
     </p>
-    <CarriedSays :said="said" />
     <Launches class="mt-6" />
     <section v-if="board.unplaced.length > 0" class="mt-6">
       <h2 class="mb-2">Started, no slot yet</h2>
@@ -536,10 +544,12 @@ async function copyAddress() {
           ><button
             class="btn btn-bare btn-small"
             :aria-label="`Park ${c.title}`"
-            @click="desk.parking = c.episode.id"
+            @click="dialogs.show({ kind: 'park', episode: c.episode.id })"
           >
             Park…</button
-          ><button class="btn btn-small" @click="desk.placing = c.episode.id">Put on a slot</button>
+          ><button class="btn btn-small" @click="dialogs.show({ kind: 'place', episode: c.episode.id })">
+            Put on a slot
+          </button>
         </li>
       </ul>
     </section>
@@ -571,7 +581,7 @@ async function copyAddress() {
 .slots tr.next th[scope='row'] {
   box-shadow: inset 3px 0 var(--lamp-line);
 }
-.slots tr.goal {
+.slots tr[data-goal] {
   background: var(--raised);
 }
 .slots tr.vacant {

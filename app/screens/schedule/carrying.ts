@@ -1,4 +1,3 @@
-import { shallowReactive } from 'vue'
 import { pushed } from '@core/commands/schedule/moved'
 import { honours, unhonoured } from '@core/rhythm/reserve'
 import { outOfWindow } from '@core/ideas/usable'
@@ -7,6 +6,7 @@ import type { Day } from '@core/records'
 import { useBoard, type Card } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
+import { saying, sayNothing } from '@app/ui/drag/carry'
 
 /** A slot as a place to carry an episode to. */
 export interface Goal {
@@ -15,27 +15,16 @@ export interface Goal {
 }
 
 /**
- * What is said of an episode while it is carried over the schedule. Watched by a part of its own, so that
- * the views behind it are not drawn anew at every step.
- */
-export interface Said {
-  says: string
-  outlook: string
-}
-
-/**
  * Says what putting an episode on another slot would do: its new due date, who is pushed, what is not
  * honoured or stale, and (a moment after the hand rests) the outlook before and after of all that moves.
  */
 export function useCarrying(): {
-  said: Said
   over: (card: Card, goal: Goal | undefined, words?: string) => void
   end: () => void
 } {
   const library = useLibrary()
   const board = useBoard()
   const plan = usePlan()
-  const said = shallowReactive<Said>({ says: '', outlook: '' })
   let key = ''
   let rests: ReturnType<typeof setTimeout> | undefined
   const most = 4
@@ -45,10 +34,10 @@ export function useCarrying(): {
     if (next === key) return
     key = next
     clearTimeout(rests)
-    said.outlook = ''
+    saying.outlook = ''
     const { place } = card.episode
     if (!goal || (place.on === 'slot' && place.day === goal.original)) {
-      said.says = goal ? 'Back where it was' : words
+      saying.says = goal ? 'Back where it was' : words
       return
     }
     const there = board.onSlot(card.show.id, goal.original)
@@ -61,7 +50,7 @@ export function useCarrying(): {
     const due = card.standing.next?.due
     const kept = board.keptFor(card.show.id, goal.original)
     const stale = outOfWindow(card.episode.nature, goal.day)
-    said.says = [
+    saying.says = [
       `To ${sayDay(goal.day, board.today)}`,
       due !== undefined && shift !== undefined
         ? `next step due ${sayDay(dayOf(dayNumber(due) + shift))}`
@@ -97,7 +86,7 @@ export function useCarrying(): {
   ): Promise<void> {
     const after = await plan.whatIf({ moved: { ...Object.fromEntries(others), [card.episode.id]: goal.day } })
     if (asked !== key) return
-    said.outlook = [card.episode.id, ...others.map(([id]) => id)]
+    saying.outlook = [card.episode.id, ...others.map(([id]) => id)]
       .slice(0, most)
       .flatMap((id) => {
         const [before, next, of] = [plan.outlooks.get(id), after.get(id), board.card(id)]
@@ -114,8 +103,7 @@ export function useCarrying(): {
   function end(): void {
     key = ''
     clearTimeout(rests)
-    said.says = ''
-    said.outlook = ''
+    sayNothing()
   }
-  return { said, over, end }
+  return { over, end }
 }

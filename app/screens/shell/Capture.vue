@@ -4,7 +4,11 @@ import { Check, CornerDownLeft } from '@lucide/vue'
 import { jotIdea } from '@core/commands/ideas'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
+import { keysOn } from '@app/ui/keymap'
+import KeySign from '@app/ui/KeySign.vue'
+import { captureKeys, shellKeys } from './keymap'
 
 /**
  * Keeps ideas line by line: `I` comes here from any screen, Enter keeps a line, Esc goes back to where one
@@ -13,6 +17,7 @@ import { useLibrary } from '@app/stores/library'
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const dialogs = useDialogs()
 const field = ref<HTMLInputElement>()
 const line = ref('')
 const open = ref(false)
@@ -86,18 +91,16 @@ function pasted(event: ClipboardEvent) {
   const text = event.clipboardData?.getData('text/plain') ?? ''
   if (!text.trim().includes('\n')) return
   event.preventDefault()
-  desk.pasted = text
+  dialogs.show({ kind: 'lines', text })
   open.value = false
 }
-function takeTopic(event: KeyboardEvent) {
+function takeTopic(): boolean {
   const at = field.value
-  if (
-    at &&
-    at.selectionStart === at.value.length &&
-    at.selectionEnd === at.value.length &&
-    hints.value?.takeFirst()
+  return (
+    at?.selectionStart === at?.value.length &&
+    at?.selectionEnd === at?.value.length &&
+    hints.value?.takeFirst() === true
   )
-    event.preventDefault()
 }
 function choose(id: string) {
   fitting.value = undefined
@@ -115,14 +118,23 @@ watch(line, (text) => {
     topics.value = []
   }
 })
-function other(event: KeyboardEvent) {
-  if (board.shows.length < 2) return
-  event.preventDefault()
-  const at = board.shows.findIndex((s) => s.id === show.value?.id)
-  const next =
-    board.shows[(at + (event.key === 'ArrowUp' ? board.shows.length - 1 : 1)) % board.shows.length]?.id
-  if (next) choose(next)
+function other(by: 1 | -1): boolean {
+  const { shows } = board
+  const at = shows.findIndex((s) => s.id === show.value?.id)
+  const next = shows[(at + by + shows.length) % shows.length]?.id
+  if (shows.length < 2 || !next) return false
+  choose(next)
+  return true
 }
+const keyed = keysOn(captureKeys, {
+  keep,
+  leave: ({ event }) => {
+    event.stopPropagation()
+    back()
+  },
+  topic: takeTopic,
+  show: ({ which }) => other(which === 0 ? -1 : 1),
+})
 </script>
 
 <template>
@@ -133,15 +145,11 @@ function other(event: KeyboardEvent) {
       class="field pr-9 bg-ground"
       placeholder="Jot an idea…"
       aria-label="Jot an idea"
-      aria-keyshortcuts="I"
+      :aria-keyshortcuts="shellKeys.lines.jot.keys[0]"
       autocomplete="off"
       maxlength="300"
       @focus="arrived"
-      @keydown.enter.prevent="keep"
-      @keydown.esc.stop.prevent="back"
-      @keydown.down="other"
-      @keydown.up="other"
-      @keydown.right="takeTopic"
+      @keydown="keyed"
       @paste="pasted"
     />
     <span v-if="!open" class="key absolute right-2 top-[8px] max-sm:hidden" aria-hidden="true">I</span>
@@ -191,9 +199,9 @@ function other(event: KeyboardEvent) {
         </li>
       </ul>
       <p class="text-ink-2" :class="kept.length > 0 ? 'mt-2' : ''">
-        <span class="key">Enter</span> keeps it, <span class="key">Esc</span> goes back<template
-          v-if="board.shows.length > 1"
-          >, <span class="key">↓</span> the other show</template
+        <KeySign :line="captureKeys.lines.keep" /> keeps it, <KeySign :line="captureKeys.lines.leave" /> goes
+        back<template v-if="board.shows.length > 1"
+          >, <KeySign :line="captureKeys.lines.show" :which="1" /> the other show</template
         >
       </p>
     </div>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useFinding, type Entry } from './finding'
+import { keysOn } from '@app/ui/keymap'
+import { finderKeys } from './keymap'
 
 /**
  * Find or do: a slate under the film with three columns, episodes, deeds and places. Arrows move in both
  * directions.
  */
-const desk = useDesk()
+const dialogs = useDialogs()
 const asked = ref('')
 const at = ref({ column: 0, row: 0 })
 const field = ref<HTMLInputElement>()
@@ -27,7 +29,7 @@ onMounted(() => {
   void nextTick(() => field.value?.focus())
 })
 function close() {
-  desk.finder = false
+  dialogs.close()
 }
 function take(entry: Entry | undefined) {
   if (!entry) return
@@ -36,25 +38,32 @@ function take(entry: Entry | undefined) {
     entry.act()
   }, 30)
 }
-function move(event: KeyboardEvent) {
+function side(step: 1 | -1) {
   const { column, row } = at.value
-  const length = columns.value[column]?.list.length ?? 0
-  const side = (step: number) => {
-    for (let c = column + step; c >= 0 && c < 3; c += step) {
-      const count = columns.value[c]?.list.length ?? 0
-      if (count > 0) return { column: c, row: Math.min(row, count - 1) }
+  for (let c = column + step; c >= 0 && c < 3; c += step) {
+    const count = columns.value[c]?.list.length ?? 0
+    if (count > 0) {
+      at.value = { column: c, row: Math.min(row, count - 1) }
+      return
     }
-    return at.value
   }
-  if (event.key === 'ArrowDown') at.value = { column, row: Math.min(row + 1, length - 1) }
-  else if (event.key === 'ArrowUp') at.value = { column, row: Math.max(row - 1, 0) }
-  else if (event.key === 'ArrowRight' && field.value?.selectionStart === asked.value.length)
-    at.value = side(1)
-  else if (event.key === 'ArrowLeft' && column > 0) at.value = side(-1)
-  else if (event.key === 'Enter') take(columns.value[column]?.list[row])
-  else return
-  event.preventDefault()
 }
+const keyed = keysOn(finderKeys, {
+  move: ({ which }) => {
+    const { column, row } = at.value
+    const last = (columns.value[column]?.list.length ?? 0) - 1
+    at.value = { column, row: which === 0 ? Math.max(row - 1, 0) : Math.min(row + 1, last) }
+  },
+  // Within what is typed the arrows move the caret.
+  side: ({ which }) => {
+    if (which === 0 ? at.value.column === 0 : field.value?.selectionStart !== asked.value.length) return false
+    side(which === 0 ? -1 : 1)
+    return true
+  },
+  take: () => {
+    take(columns.value[at.value.column]?.list[at.value.row])
+  },
+})
 const here = computed(() => columns.value[at.value.column]?.list[at.value.row]?.key)
 </script>
 
@@ -76,7 +85,7 @@ const here = computed(() => columns.value[at.value.column]?.list[at.value.row]?.
           aria-expanded="true"
           aria-controls="found"
           :aria-activedescendant="here ? `found-${here}` : undefined"
-          @keydown="move"
+          @keydown="keyed"
         />
         <div
           id="found"

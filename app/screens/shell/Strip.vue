@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { placeOnSlot } from '@core/commands/schedule'
 import { skipSlot } from '@core/commands/schedule'
@@ -10,20 +10,28 @@ import { sayUntil } from '@core/rhythm/zone'
 import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import StripFrame from './StripFrame.vue'
 import StripUpright from './StripUpright.vue'
+import { keysOn } from '@app/ui/keymap'
+import KeySign from '@app/ui/KeySign.vue'
+import { shellKeys, stripKeys } from './keymap'
+import { useElementSize, useMediaQuery } from '@vueuse/core'
+import { vTakes, type Target } from '@app/ui/drag/carry'
+import { followPress } from '@app/ui/drag/press'
 
 /** The strip: the releases to come (and past) on film that is true to time, a day being 26 px. */
 const DAY = 26
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const dialogs = useDialogs()
 const router = useRouter()
 const film = ref<HTMLElement>()
 const left = ref(0)
-const width = ref(1280)
-const over = ref<string>()
+const { width } = useElementSize(film, { width: 1280, height: 0 })
+const still = useMediaQuery('(prefers-reduced-motion: reduce)')
 
 const first = computed(() => board.firstDay)
 const todayN = computed(() => dayNumber(board.today))
@@ -77,25 +85,12 @@ function home(): number {
 function toNow(smooth = true) {
   film.value?.scrollTo({
     left: home(),
-    behavior: smooth && !matchMedia('(prefers-reduced-motion: reduce)').matches ? 'smooth' : 'auto',
+    behavior: smooth && !still.value ? 'smooth' : 'auto',
   })
 }
-function letGo() {
-  setTimeout(() => {
-    pan = undefined
-  }, 0)
-}
 onMounted(() => {
-  window.addEventListener('pointerup', letGo)
-  width.value = film.value?.clientWidth ?? 1280
   toNow(false)
   left.value = home()
-  new ResizeObserver(() => {
-    width.value = film.value?.clientWidth ?? 1280
-  }).observe(film.value ?? document.body)
-})
-onBeforeUnmount(() => {
-  window.removeEventListener('pointerup', letGo)
 })
 watch(
   () => desk.toNow,
@@ -114,69 +109,67 @@ function wheel(event: WheelEvent) {
   event.preventDefault()
   film.value.scrollLeft += event.deltaY
 }
-let pan: { x: number; left: number; moved: boolean } | undefined
+/** The film is panned by drawing it along; by touch it scrolls by itself. */
 function grab(event: PointerEvent) {
-  if (event.pointerType !== 'mouse' || event.button !== 0) return
-  pan = { x: event.clientX, left: film.value?.scrollLeft ?? 0, moved: false }
+  const at = film.value
+  if (!at || event.pointerType !== 'mouse') return
+  const from = at.scrollLeft
+  followPress(event, {
+    move: (dx) => {
+      at.scrollLeft = from - dx
+    },
+    drop: () => undefined,
+  })
 }
-function drag(event: PointerEvent) {
-  if (!pan || !film.value || event.buttons === 0) {
-    pan = undefined
-    return
-  }
-  if (Math.abs(event.clientX - pan.x) > 5) pan.moved = true
-  if (pan.moved) film.value.scrollLeft = pan.left - (event.clientX - pan.x)
-}
-/** A drag ends without choosing the frame under it; a key's click is never part of a drag. */
-function click(event: MouseEvent) {
-  if (pan?.moved && event.detail > 0) {
-    event.preventDefault()
-    event.stopPropagation()
-  }
-  pan = undefined
-}
-function keys(event: KeyboardEvent) {
+/** The frames that keys go through, the one in focus, and those of its show. */
+function framesAround() {
   const frames = [...(film.value?.querySelectorAll<HTMLElement>('[data-frame]') ?? [])]
-  const at = frames.findIndex((f) => f === document.activeElement)
-  const lane = frames.filter((f) => f.dataset['lane'] === frames[at]?.dataset['lane'])
-  const inLane = lane.findIndex((f) => f === document.activeElement)
-  const goal =
-    event.key === 'ArrowRight'
-      ? lane[inLane + 1]
-      : event.key === 'ArrowLeft'
-        ? lane[inLane - 1]
-        : event.key === 'ArrowDown' || event.key === 'ArrowUp'
-          ? frames.find(
-              (f) =>
-                f.dataset['lane'] !== frames[at]?.dataset['lane'] &&
-                Number(f.dataset['to']) >= Number(frames[at]?.dataset['to']),
-            )
-          : undefined
-  if (event.key === 'Home') {
-    event.preventDefault()
-    toNow()
-  }
-  if (!goal) return
-  event.preventDefault()
+  const here = frames.find((f) => f === document.activeElement)
+  const lane = frames.filter((f) => f.dataset['lane'] === here?.dataset['lane'])
+  return { frames, here, lane }
+}
+function focusFrame(goal: HTMLElement | undefined): boolean {
+  if (!goal) return false
   goal.focus({ preventScroll: true })
   goal.scrollIntoView({ inline: 'center', block: 'nearest' })
+  return true
 }
+const keyed = keysOn(stripKeys, {
+  along: ({ which }) => {
+    const { here, lane } = framesAround()
+    return focusFrame(lane[lane.findIndex((f) => f === here) + (which === 0 ? -1 : 1)])
+  },
+  across: () => {
+    const { frames, here } = framesAround()
+    const other = frames.find(
+      (f) =>
+        f.dataset['lane'] !== here?.dataset['lane'] && Number(f.dataset['to']) >= Number(here?.dataset['to']),
+    )
+    return focusFrame(other)
+  },
+  // A frame is a button, which answers to the key by itself.
+  open: () => false,
+  now: () => {
+    toNow()
+  },
+})
 function choose(frame: Frame) {
   if (frame.episode) void router.push({ name: 'episode', params: { code: frame.episode.code } })
   else if (frame.kind === 'skipped' && frame.slot)
     void library.perform(skipSlot, { show: frame.slot.show, day: frame.slot.original, skip: false })
-  else desk.filling = frame.slot
+  else if (frame.slot) dialogs.show({ kind: 'fill', slot: frame.slot })
 }
-function carried(event: DragEvent, frame: Frame, show: Show) {
-  if (frame.kind !== 'open' || !event.dataTransfer?.types.includes(`text/lamp-${show.id}`)) return
-  event.preventDefault()
-  over.value = frame.key
-}
-function dropped(event: DragEvent, frame: Frame) {
-  over.value = undefined
-  const id = event.dataTransfer?.getData('text/lamp-idea')
-  if (id && frame.slot) void library.perform(placeOnSlot, { episode: id, day: frame.slot.original })
-}
+/** An open frame takes an idea of its show. */
+const takes = (frame: Frame, show: Show): Target | undefined =>
+  frame.kind === 'open'
+    ? {
+        takes: (c) => c.kind === 'idea' && c.show === show.id,
+        drop: (c) => {
+          if (c.kind === 'idea' && frame.slot)
+            void library.perform(placeOnSlot, { episode: c.id, day: frame.slot.original })
+        },
+      }
+    : undefined
 const firstTab = computed(() => lanes.value[0]?.frames.find((f) => f.kind !== 'exposed')?.key)
 const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f.at, show.zone) : '')
 </script>
@@ -193,9 +186,7 @@ const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f
       @scroll.passive="left = film?.scrollLeft ?? 0"
       @wheel="wheel"
       @pointerdown="grab"
-      @pointermove="drag"
-      @click.capture="click"
-      @keydown="keys"
+      @keydown="keyed"
       @dragstart.prevent
     >
       <div class="relative h-full" :style="{ width: `${x(lastN + 1)}px` }">
@@ -210,6 +201,7 @@ const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f
           <StripFrame
             v-for="f in lane.frames"
             :key="f.key"
+            v-takes="takes(f, lane.show)"
             role="listitem"
             :frame="f"
             :lane="l"
@@ -217,14 +209,10 @@ const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f
             :left="x(f.from)"
             :width="(f.to - f.from + 1) * DAY - 2"
             :next="f.key === nextKey"
-            :over="over === f.key"
             :slim="slim"
             :tab="f.key === firstTab"
             :when="says(f, lane.show)"
             @choose="choose(f)"
-            @dragover="carried($event, f, lane.show)"
-            @dragleave="over = undefined"
-            @drop.prevent="dropped($event, f)"
           />
         </div>
         <div class="days" aria-hidden="true">
@@ -254,7 +242,7 @@ const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f
       class="btn btn-small absolute right-4 bottom-2 bg-raised border-ring max-sm:hidden"
       @click="toNow()"
     >
-      Now <span class="key">0</span>
+      Now <KeySign :line="shellKeys.lines.now" />
     </button>
   </section>
 </template>

@@ -12,14 +12,13 @@ import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
 
 /** One frame of the strip. Its right edge is its release. */
-const { frame, lane, show, left, width, next, over, slim, tab, when } = defineProps<{
+const { frame, lane, show, left, width, next, slim, tab, when } = defineProps<{
   frame: Frame
   lane: number
   show: Show
   left: number
   width: number
   next: boolean
-  over: boolean
   slim: boolean
   tab: boolean
   when: string
@@ -73,7 +72,7 @@ const label = computed(() => {
   <div class="absolute inset-y-0" :style="{ left: `${left}px`, width: `${width}px` }">
     <button
       class="frame"
-      :class="[frame.kind, show.kind, { next, late, over, narrow, slim }]"
+      :class="[frame.kind, show.kind, { next, late, narrow, slim }]"
       :aria-label="label"
       :title="label"
       :tabindex="tab ? 0 : -1"
@@ -88,7 +87,6 @@ const label = computed(() => {
         alt=""
         class="h-[27px] w-[48px] object-cover flex-none rounded-[2px]"
         loading="lazy"
-        draggable="false"
       />
       <span class="words" :class="{ one: slim || narrow || frame.kind !== 'filled' }">
         <template v-if="frame.kind === 'skipped'"
@@ -205,7 +203,7 @@ const label = computed(() => {
 .frame.open:hover {
   background: oklch(0.2 0.014 300);
 }
-.frame.open.over {
+.frame.open[data-goal] {
   background: oklch(0.27 0.018 300);
   border-color: var(--ink);
   border-style: solid;

@@ -5,9 +5,12 @@ import type { Episode } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useReading } from '@app/stores/reading'
 import { places } from '../registry'
+import { shownKeys } from '@app/ui/keymap'
+import { shellKeys } from './keymap'
 
 /** One thing that is found, or that can be done. `words` are other words by which people ask for it. */
 export interface Entry {
@@ -30,6 +33,7 @@ export function useFinding(asked: Ref<string>) {
   const library = useLibrary()
   const board = useBoard()
   const desk = useDesk()
+  const dialogs = useDialogs()
   const reading = useReading()
   const router = useRouter()
   const words = computed(() => asked.value.toLowerCase().split(/\s+/).filter(Boolean))
@@ -113,7 +117,7 @@ export function useFinding(asked: Ref<string>) {
         key: 'jot',
         text: 'Jot an idea',
         note: '',
-        hint: 'I',
+        hint: shownKeys(shellKeys.lines.jot),
         words: 'new idea add capture note',
         act: () => {
           desk.toCapture++
@@ -123,7 +127,7 @@ export function useFinding(asked: Ref<string>) {
         key: 'undo',
         text: 'Undo',
         note: '',
-        hint: 'Ctrl Z',
+        hint: shownKeys(shellKeys.lines.undo),
         words: 'take back revert',
         act: () => {
           void library.turn('undo')
@@ -133,7 +137,7 @@ export function useFinding(asked: Ref<string>) {
         key: 'redo',
         text: 'Do it again',
         note: '',
-        hint: 'Ctrl Shift Z',
+        hint: shownKeys(shellKeys.lines.redo),
         words: 'redo repeat',
         act: () => {
           void library.turn('redo')
@@ -221,7 +225,7 @@ export function useFinding(asked: Ref<string>) {
         key: 'now',
         text: 'Strip back to now',
         note: '',
-        hint: '0',
+        hint: shownKeys(shellKeys.lines.now),
         words: 'today film',
         act: () => {
           desk.toNow++
@@ -295,7 +299,7 @@ export function useFinding(asked: Ref<string>) {
         key: name,
         text: title,
         note: '',
-        hint: String(i + 1),
+        hint: shellKeys.lines.go.keys[i],
         words: other,
         act: go({ name }),
       })),
@@ -326,10 +330,10 @@ export function useFinding(asked: Ref<string>) {
         key: 'keys',
         text: 'All shortcuts',
         note: '',
-        hint: '?',
+        hint: shownKeys(shellKeys.lines.shortcuts),
         words: 'keyboard help',
         act: () => {
-          desk.shortcuts = true
+          dialogs.show({ kind: 'shortcuts' })
         },
       },
     ]

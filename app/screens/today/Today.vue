@@ -15,8 +15,12 @@ import { sayMinutes, sayTime } from '@core/script/timecode'
 import { scriptFigures } from '@core/script/timing'
 import { useBoard, type Card } from '@app/stores/board'
 import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
-import { useKeys } from '@app/ui/keys'
+import { useKeymap } from '@app/ui/keymap'
+import KeySign from '@app/ui/KeySign.vue'
+import { shellKeys } from '../shell/keymap'
+import { endings, todayKeys } from './keymap'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import { download } from '@app/ui/download'
@@ -33,6 +37,7 @@ const PullSheet = defineAsyncComponent(() => import('../week/PullSheet.vue'))
 const library = useLibrary()
 const board = useBoard()
 const desk = useDesk()
+const dialogs = useDialogs()
 const router = useRouter()
 
 const figures = computed(() => board.figuresOf(board.today))
@@ -269,27 +274,20 @@ async function out() {
 function done(id: string) {
   void library.perform(tickStep, { step: id, done: true })
 }
-useKeys({
-  y: () => {
-    void out()
-  },
-  '-': () => {
-    endFirst('shorter')
-  },
-  '=': () => {
-    endFirst('as planned')
-  },
-  '+': () => {
-    endFirst('longer')
-  },
-  t: () => {
-    if (running.value) void library.perform(stopStep, {})
-    else if (first.value) void library.perform(startStep, { step: first.value.state.step.id })
-  },
-  Enter: () => {
+useKeymap(todayKeys, {
+  open: () => {
     const here = running.value ?? first.value
     if (here) open(here.card, here.state.step.id)
   },
+  timer: () => {
+    if (running.value) void library.perform(stopStep, {})
+    else if (first.value) void library.perform(startStep, { step: first.value.state.step.id })
+  },
+  end: ({ which }) => {
+    const took = endings[which]
+    if (took) endFirst(took)
+  },
+  out,
 })
 </script>
 
@@ -369,8 +367,12 @@ useKeys({
             >
           </p>
         </div>
-        <button class="btn" @click="desk.missed = overdue.episode.id">Not yet…</button>
-        <button class="btn btn-main" @click="out">Yes, it is out <span class="key">Y</span></button>
+        <button class="btn" @click="dialogs.show({ kind: 'missed', episode: overdue.episode.id })">
+          Not yet…
+        </button>
+        <button class="btn btn-main" @click="out">
+          Yes, it is out <KeySign :line="todayKeys.lines.out" />
+        </button>
       </section>
 
       <section
@@ -419,9 +421,11 @@ useKeys({
           </p>
         </div>
         <button class="btn" @click="open(running.card, running.state.step.id)">
-          Go to it <span class="key">Enter</span>
+          Go to it <KeySign :line="todayKeys.lines.open" />
         </button>
-        <button class="btn" @click="library.perform(stopStep, {})">Stop <span class="key">T</span></button>
+        <button class="btn" @click="library.perform(stopStep, {})">
+          Stop <KeySign :line="todayKeys.lines.timer" />
+        </button>
         <span
           v-if="stepTicks(running.state.step)"
           class="flex gap-1.5 items-center"
@@ -429,14 +433,13 @@ useKeys({
           aria-label="Done, and it took"
           ><span class="sub">Done:</span
           ><button
-            v-for="t in ['shorter', 'as planned', 'longer'] as const"
+            v-for="(t, i) in endings"
             :key="t"
             class="btn btn-small"
             @click="end(running.state.step.id, t)"
           >
-            {{ t }} <span class="key">{{ t === 'shorter' ? '−' : t === 'longer' ? '+' : '=' }}</span>
-          </button></span
-        >
+            {{ t }} <KeySign :line="todayKeys.lines.end" :which="i" /></button
+        ></span>
       </section>
 
       <section
@@ -481,7 +484,10 @@ useKeys({
                 {{ sayDay(first.state.due)
                 }}<template v-if="outlook(first.card)"
                   >; its release is
-                  <button class="underline underline-offset-2" @click="desk.forecast = first.card.episode.id">
+                  <button
+                    class="underline underline-offset-2"
+                    @click="dialogs.show({ kind: 'forecast', episode: first.card.episode.id })"
+                  >
                     {{ outlook(first.card)?.is === 'on track' ? 'still on track' : outlook(first.card)?.is }}
                   </button></template
                 ></template
@@ -504,7 +510,7 @@ useKeys({
           class="btn"
           @click="library.perform(startStep, { step: first.state.step.id })"
         >
-          Start <span class="key">T</span>
+          Start <KeySign :line="todayKeys.lines.timer" />
         </button>
         <span v-if="stepTicks(first.state.step)" class="flex"
           ><button class="btn rounded-r-none" @click="done(first.state.step.id)">Done</button
@@ -512,13 +518,12 @@ useKeys({
             ><template #default="{ close }"
               ><div class="grid gap-1.5">
                 <button
-                  v-for="t in ['shorter', 'as planned', 'longer'] as const"
+                  v-for="(t, i) in endings"
                   :key="t"
                   class="btn btn-small justify-between"
                   @click="endHere(t, close)"
                 >
-                  Done, {{ t }}
-                  <span class="key">{{ t === 'shorter' ? '−' : t === 'longer' ? '+' : '=' }}</span></button
+                  Done, {{ t }} <KeySign :line="todayKeys.lines.end" :which="i" /></button
                 ><button class="btn btn-small" @click="endHere('as planned', close, true)">
                   It was done yesterday
                 </button>
@@ -531,7 +536,7 @@ useKeys({
           :class="overdue || running ? '' : 'btn-main'"
           @click="open(first.card, first.state.step.id)"
         >
-          Go to it <span v-if="!running" class="key">Enter</span>
+          Go to it <KeySign v-if="!running" :line="todayKeys.lines.open" />
         </button>
       </section>
 
@@ -557,7 +562,9 @@ useKeys({
             }}<template v-if="outlook(l.card)">: still {{ outlook(l.card)?.is }}</template>
           </p>
         </div>
-        <button class="btn" @click="desk.forecast = l.card.episode.id">What mends it</button>
+        <button class="btn" @click="dialogs.show({ kind: 'forecast', episode: l.card.episode.id })">
+          What mends it
+        </button>
         <button class="btn" @click="open(l.card, l.state.step.id)">Go to it</button>
       </section>
 
@@ -600,7 +607,7 @@ useKeys({
             {{ board.card(e.phase.name === 'parked' ? (e.phase.after ?? '') : '')?.title }}, which is out
           </p>
         </div>
-        <button class="btn" @click="desk.placing = e.id">Put on a slot</button>
+        <button class="btn" @click="dialogs.show({ kind: 'place', episode: e.id })">Put on a slot</button>
       </section>
 
       <section v-if="rest.length > 0" aria-labelledby="plannedtoday">
@@ -702,7 +709,7 @@ useKeys({
           }}
         </p>
         <button v-if="board.ideas.length === 0" class="btn btn-main" @click="desk.toCapture++">
-          Jot an idea <span class="key">I</span>
+          Jot an idea <KeySign :line="shellKeys.lines.jot" />
         </button>
         <RouterLink v-else to="/ideas" class="btn btn-main">Choose one</RouterLink>
       </section>
@@ -716,7 +723,12 @@ useKeys({
                 <p class="font-semibold truncate">{{ u.card.title }}</p>
                 <p class="sub truncate">next: {{ u.state.step.name }}, {{ sayMinutes(u.minutes) }}</p>
               </div>
-              <button class="btn btn-small" @click="desk.placing = u.card.episode.id">Place</button>
+              <button
+                class="btn btn-small"
+                @click="dialogs.show({ kind: 'place', episode: u.card.episode.id })"
+              >
+                Place
+              </button>
             </li>
           </ul>
         </section>
@@ -797,7 +809,9 @@ useKeys({
         Nothing is on it yet.
         {{ board.ideas.length === 0 ? 'The first line you jot can be.' : 'Any idea can take it.' }}
       </p>
-      <button class="btn" @click="desk.filling = vacant.slot">Choose an idea</button>
+      <button class="btn" @click="vacant.slot && dialogs.show({ kind: 'fill', slot: vacant.slot })">
+        Choose an idea
+      </button>
     </aside>
     <PullSheet
       v-if="pulling !== undefined"

@@ -3,14 +3,16 @@ import { computed, ref } from 'vue'
 import { markAllReleased } from '@core/commands/release'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
+import KeySign from '@app/ui/KeySign.vue'
+import { todayKeys } from './keymap'
 
 /** After days away: all releases whose moment has passed, to be answered for at once. */
 const emit = defineEmits<{ out: [] }>()
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const not = ref(new Set<string>())
 const out = computed(() => board.overdue.filter((c) => !not.value.has(c.episode.id)))
 function toggle(id: string) {
@@ -33,7 +35,7 @@ defineExpose({ answer })
       </h2>
       <button class="btn btn-main" :disabled="out.length === 0" @click="answer">
         Yes, {{ out.length === board.overdue.length ? 'all' : `the ${out.length} ticked` }}
-        <span class="key">Y</span>
+        <KeySign :line="todayKeys.lines.out" />
       </button>
     </div>
     <ul class="grid gap-1 max-h-[260px] overflow-y-auto">
@@ -51,7 +53,9 @@ defineExpose({ answer })
             ? `${sayDay(c.standing.release.day, board.today)}, ${sayAway(c.standing.release.day, board.today)}`
             : ''
         }}</span
-        ><button class="btn btn-small" @click="desk.missed = c.episode.id">Not out…</button>
+        ><button class="btn btn-small" @click="dialogs.show({ kind: 'missed', episode: c.episode.id })">
+          Not out…
+        </button>
       </li>
     </ul>
   </section>

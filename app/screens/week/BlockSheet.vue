@@ -8,6 +8,8 @@ import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 import type { Shown } from '@core/views/week'
+import KeySign from '@app/ui/KeySign.vue'
+import { weekKeys } from './keymap'
 
 /** All that can be done with one block of the week. */
 const { block, running } = defineProps<{ block: Shown; running: boolean }>()
@@ -46,19 +48,20 @@ async function time(value: string | undefined) {
     <p v-else class="flex flex-wrap gap-2">
       <button class="btn btn-main" @click="emit('act', 'open')">Go to it</button>
       <button class="btn" @click="emit('act', 'timer')">
-        {{ running ? 'Stop it' : 'Start it' }} <span class="key">T</span>
+        {{ running ? 'Stop it' : 'Start it' }} <KeySign :line="weekKeys.lines.timer" />
       </button>
       <button class="btn" @click="emit('act', 'pin')">
-        {{ block.kind === 'pinned' ? 'Let planning move it' : 'Pin it here' }} <span class="key">P</span>
+        {{ block.kind === 'pinned' ? 'Let planning move it' : 'Pin it here' }}
+        <KeySign :line="weekKeys.lines.pin" />
       </button>
       <button v-if="block.minutes >= 60" class="btn" @click="emit('act', 'split')">
-        Split it <span class="key">S</span>
+        Split it <KeySign :line="weekKeys.lines.split" />
       </button>
       <button v-if="pieces > 1" class="btn" @click="emit('act', 'join')">
-        Join its {{ pieces }} pieces here <span class="key">J</span>
+        Join its {{ pieces }} pieces here <KeySign :line="weekKeys.lines.join" />
       </button>
       <button v-if="block.kind !== 'would'" class="btn" @click="emit('act', 'off')">
-        Back to the plan <span class="key">Delete</span>
+        Back to the plan <KeySign :line="weekKeys.lines.off" />
       </button>
     </p>
     <form

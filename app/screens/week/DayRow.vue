@@ -8,28 +8,26 @@ import { useBoard } from '@app/stores/board'
 import { usePlan } from '@app/stores/plan'
 import Flag from '@app/ui/Flag.vue'
 import type { DayShown, Shown } from '@core/views/week'
-import { carries } from './shown'
+import { computed } from 'vue'
+import { vCarries, vTakes, type Carried, type Target } from '@app/ui/drag/carry'
 
 /**
  * One day of the week: a track as long as its hours, its work as blocks as long as their minutes; what
  * exceeds it sticks out.
  */
-const { r, scale, picked, over, chosen } = defineProps<{
+const { r, scale, picked, chosen } = defineProps<{
   r: DayShown
   scale: number
   picked: boolean
-  over: boolean
   chosen: ReadonlySet<string>
 }>()
 const emit = defineEmits<{
   pick: []
   pull: []
   busy: []
-  over: [boolean]
-  drop: [DragEvent]
+  drop: [Carried]
   standing: [Occurrence]
-  carry: [DragEvent, Shown]
-  dropOn: [DragEvent, Shown]
+  dropOn: [Carried, Shown]
   point: [Shown]
   press: [Shown]
   more: [Shown]
@@ -37,23 +35,43 @@ const emit = defineEmits<{
 const board = useBoard()
 const plan = usePlan()
 const stepOf = (id: Id) => board.stepIn.get(id)
+const onDay = computed<Target | undefined>(() =>
+  r.past
+    ? undefined
+    : {
+        takes: (c) => c.kind === 'work' || c.kind === 'episode',
+        drop: (c) => {
+          emit('drop', c)
+        },
+      },
+)
+const onBlock = (b: Shown): Target | undefined =>
+  b.kind === 'done'
+    ? undefined
+    : {
+        takes: (c) => c.kind === 'work' && c.day === b.day && c.step !== b.step,
+        drop: (c) => {
+          emit('dropOn', c, b)
+        },
+      }
+const carried = (b: Shown): Carried | undefined =>
+  b.kind === 'done'
+    ? undefined
+    : {
+        kind: 'work',
+        step: b.step,
+        day: b.day,
+        minutes: b.minutes,
+        label: stepOf(b.step)?.state.step.name ?? '',
+      }
 </script>
 
 <template>
   <li
+    v-takes="onDay"
     class="day"
-    :class="{ today: r.day === board.today, past: r.past, over }"
+    :class="{ today: r.day === board.today, past: r.past }"
     :aria-label="sayDay(r.day)"
-    @dragover="
-      (e) => {
-        if (!r.past && carries(e)) {
-          e.preventDefault()
-          emit('over', true)
-        }
-      }
-    "
-    @dragleave="emit('over', false)"
-    @drop.prevent="emit('drop', $event)"
   >
     <div>
       <label class="flex items-center gap-2"
@@ -138,6 +156,8 @@ const stepOf = (id: Id) => board.stepIn.get(id)
           class="wrap"
           :style="{ width: `${Math.max(34, b.minutes * scale - 2)}px` }"
           ><button
+            v-carries="carried(b)"
+            v-takes="onBlock(b)"
             class="stint"
             :class="[
               b.kind,
@@ -145,19 +165,11 @@ const stepOf = (id: Id) => board.stepIn.get(id)
               { running: b.running, late: stepOf(b.step)?.state.late, chosen: chosen.has(b.key) },
             ]"
             :data-block="b.key"
-            :draggable="b.kind !== 'done'"
             :title="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''} ${stepOf(b.step)?.card.title ?? ''}, ${sayMinutes(b.minutes)}${plan.proposal && b.kind === 'would' ? `. ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}` : ''}`"
             :aria-label="`${stepOf(b.step)?.state.step.name ?? ''}, ${stepOf(b.step)?.card.number ?? ''}, ${sayMinutes(b.minutes)}${b.at ? `, at ${b.at}` : ''}, ${b.kind === 'would' ? 'proposed' : b.kind === 'done' && !b.finished ? 'worked' : b.kind}${stepOf(b.step)?.state.late ? ', late' : ''}`"
             :aria-pressed="plan.proposal && b.kind === 'would' ? chosen.has(b.key) : undefined"
             @mouseenter="emit('point', b)"
             @focus="emit('point', b)"
-            @dragstart="emit('carry', $event, b)"
-            @dragover="
-              (e) => {
-                if (b.kind !== 'done' && carries(e)) e.preventDefault()
-              }
-            "
-            @drop.prevent="emit('dropOn', $event, b)"
             @click="emit('press', b)"
           >
             <template v-if="b.minutes * scale >= 74"
@@ -231,7 +243,7 @@ const stepOf = (id: Id) => board.stepIn.get(id)
 .day.past {
   color: var(--ink-2);
 }
-.day.over {
+.day[data-goal] {
   background: var(--raised);
 }
 .track {

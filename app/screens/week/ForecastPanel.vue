@@ -11,21 +11,25 @@ import { hoursOn } from '@core/plan/load'
 import { addDays, dayOf, sayDay } from '@core/rhythm/days'
 import type { Day, Id } from '@core/records'
 import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { usePlan, type WhatIf } from '@app/stores/plan'
 import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
 import { stepGoal } from '../episode/steps'
+import KeySign from '@app/ui/KeySign.vue'
+import { shellKeys } from '../shell/keymap'
+import { useNextLate } from '../shell/late'
 
 /** The forecast of one release: the spread of days on which it may be ready, what decides it, and what if. */
+const { id } = defineProps<{ id: string }>()
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const plan = usePlan()
 const router = useRouter()
-const card = computed(() => board.card(desk.forecast ?? ''))
-const outlook = computed(() => plan.outlooks.get(desk.forecast ?? ''))
+const card = computed(() => board.card(id))
+const outlook = computed(() => plan.outlooks.get(id))
 const step = computed(() => board.stepIn.get(outlook.value?.last ?? '')?.state.step)
 /** The percentage comes forward once eight finished steps with logged time have taught the pace. */
 const learnt = computed(() => [...plan.paces.values()].reduce((s, p) => s + p.seen, 0))
@@ -148,7 +152,7 @@ const after = shallowRef<ReadonlyMap<string, Map<Id, Outlook>>>(new Map())
 const opened = ref('')
 let turn = 0
 watch(
-  [() => desk.forecast, () => plan.outlooks, () => more.value.hours, () => more.value.days.join(), other],
+  [() => id, () => plan.outlooks, () => more.value.hours, () => more.value.days.join(), other],
   async () => {
     const mine = ++turn
     after.value = new Map()
@@ -184,11 +188,9 @@ const own = (name: string) => {
   const found = after.value.get(name)
   return (
     found && {
-      next: found.get(desk.forecast ?? ''),
+      next: found.get(id),
       others: [...plan.outlooks.values()].filter(
-        (o) =>
-          o.episode !== desk.forecast &&
-          Math.abs((found.get(o.episode)?.chance ?? o.chance) - o.chance) >= 0.01,
+        (o) => o.episode !== id && Math.abs((found.get(o.episode)?.chance ?? o.chance) - o.chance) >= 0.01,
       ).length,
     }
   )
@@ -220,28 +222,20 @@ const why = computed(() => {
 })
 async function doIt(choice: Choice) {
   await choice.act?.()
-  desk.forecast = undefined
+  dialogs.close()
 }
 function go(id: string) {
   const c = card.value
   const state = c?.standing.steps.find((x) => x.step.id === id)
   if (!c || !state) return
-  desk.forecast = undefined
+  dialogs.close()
   void router.push({ name: 'episode', params: { code: c.episode.code, stage: stepGoal(c, state.step) } })
 }
-function nextLate() {
-  const ids = board.late.map((c) => c.episode.id)
-  desk.forecast = ids[(ids.indexOf(desk.forecast ?? '') + 1) % ids.length]
-}
+const nextLate = useNextLate()
 </script>
 
 <template>
-  <Sheet
-    :open="true"
-    :title="card ? `${card.number} ${card.title}` : ''"
-    wide
-    @close="desk.forecast = undefined"
-  >
+  <Sheet :open="true" :title="card ? `${card.number} ${card.title}` : ''" wide @close="dialogs.close()">
     <p v-if="!outlook">Its forecast is being made.</p>
     <template v-else-if="card">
       <p class="text-16">
@@ -421,7 +415,9 @@ function nextLate() {
         </div>
       </details>
       <p v-if="board.late.length > 1 && why.length > 0" class="mt-3">
-        <button class="btn btn-small" @click="nextLate">The next late one <span class="key">L</span></button>
+        <button class="btn btn-small" @click="nextLate">
+          The next late one <KeySign :line="shellKeys.lines.late" />
+        </button>
       </p>
     </template>
   </Sheet>

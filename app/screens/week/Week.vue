@@ -21,15 +21,18 @@ import { weekRows, type Shown, type WeekStep } from '@core/views/week'
 import type { Day, Id, PlannedBlock, Standing } from '@core/records'
 import { addDays, sayAway, sayDay, weekday } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
-import { useDesk } from '@app/stores/desk'
+import { useBoard, type Card } from '@app/stores/board'
+import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
-import { useKeys } from '@app/ui/keys'
+import { useKeymap } from '@app/ui/keymap'
+import KeySign from '@app/ui/KeySign.vue'
+import { weekKeys } from './keymap'
 import Flag from '@app/ui/Flag.vue'
 import { stepGoal } from '../episode/steps'
 import DaysChosen from './DaysChosen.vue'
 import DayRow from './DayRow.vue'
+import { vCarries, type Carried } from '@app/ui/drag/carry'
 
 const BlockSheet = defineAsyncComponent(() => import('./BlockSheet.vue'))
 const BusySheet = defineAsyncComponent(() => import('./BusySheet.vue'))
@@ -42,7 +45,7 @@ const StandingSheet = defineAsyncComponent(() => import('./StandingSheet.vue'))
  */
 const library = useLibrary()
 const board = useBoard()
-const desk = useDesk()
+const dialogs = useDialogs()
 const plan = usePlan()
 const router = useRouter()
 plan.want()
@@ -51,7 +54,6 @@ const offset = ref(0)
 const monday = computed(() => addDays(board.today, -weekday(board.today) + offset.value * 7))
 const days = computed(() => Array.from({ length: 7 }, (_, i) => addDays(monday.value, i)))
 const picked = ref(new Set<Day>())
-const over = ref('')
 
 const stored = computed(
   () =>
@@ -143,12 +145,6 @@ function lay(step: Id, day: Day, from: Day | undefined, minutes: number) {
     minutes,
   })
 }
-function carry(event: DragEvent, b: { step: Id; day?: Day; minutes: number }) {
-  event.dataTransfer?.setData('text/lamp-block', JSON.stringify([b.step, b.day ?? '', b.minutes]))
-}
-function carryEpisode(event: DragEvent, id: Id) {
-  event.dataTransfer?.setData('text/lamp-episode', id)
-}
 function layWhole(episode: Id) {
   return library.perform(layEpisode, {
     episode,
@@ -165,33 +161,22 @@ function ordered(day: Day, step: Id, to: (at: number, row: Shown[]) => number) {
   row.splice(Math.max(0, Math.min(row.length, to(at, row))), 0, one)
   void library.perform(orderDay, { day, row: row.map((b) => ({ step: b.step, minutes: b.minutes })) })
 }
-function droppedOn(event: DragEvent, b: Shown) {
-  const raw = event.dataTransfer?.getData('text/lamp-block')
-  if (!raw || b.kind === 'done') return
-  const [step, from] = listOf(raw)
-  if (typeof step !== 'string' || from !== b.day || step === b.step) return
-  event.stopPropagation()
-  over.value = ''
-  ordered(b.day, step, (_at, row) => row.findIndex((x) => x.step === b.step))
+/** A day takes work and whole episodes; a block of it takes work of the same day, to stand before it. */
+function dropped(carried: Carried, day: Day) {
+  if (carried.kind === 'episode') void layWhole(carried.id)
+  if (carried.kind === 'work' && carried.day !== day)
+    void lay(carried.step, day, carried.day, carried.minutes)
 }
-/** What was carried, as it was written. */
-function listOf(raw: string): unknown[] {
-  const read: unknown = JSON.parse(raw)
-  return Array.isArray(read) ? read : []
+function droppedOn(carried: Carried, b: Shown) {
+  if (carried.kind === 'work')
+    ordered(b.day, carried.step, (_at, row) => row.findIndex((x) => x.step === b.step))
 }
-function dropped(event: DragEvent, day: Day) {
-  over.value = ''
-  const whole = event.dataTransfer?.getData('text/lamp-episode')
-  if (whole) {
-    void layWhole(whole)
-    return
-  }
-  const raw = event.dataTransfer?.getData('text/lamp-block')
-  if (!raw) return
-  const [step, from, minutes] = listOf(raw)
-  if (typeof step === 'string' && typeof from === 'string' && typeof minutes === 'number' && from !== day)
-    void lay(step, day, from || undefined, minutes)
-}
+const episodeOf = (card: Card): Carried => ({
+  kind: 'episode',
+  id: card.episode.id,
+  show: card.show.id,
+  label: card.title,
+})
 const focused = (): Shown | undefined =>
   shownBlocks.value.find(
     (b) =>
@@ -269,48 +254,38 @@ function timer(id: Id) {
   if (library.settings.running?.step === id) void library.perform(stopStep, {})
   else void library.perform(startStep, { step: id })
 }
-useKeys({
-  ArrowDown: () => {
-    step(1)
+/** What a key does to the block in focus; without one the key is left to others. */
+const onFocused = (act: (b: Shown) => unknown) => () => {
+  const b = focused()
+  if (!b) return false
+  act(b)
+  return true
+}
+useKeymap(weekKeys, {
+  go: ({ which }) => {
+    step(which === 0 ? -1 : 1)
   },
-  ArrowUp: () => {
-    step(-1)
+  day: ({ which }) => {
+    void shift(which === 0 ? -1 : 1)
   },
-  p: () => {
+  order: ({ which }) =>
+    onFocused((b) => {
+      const { key } = b
+      ordered(b.day, b.step, (at) => at + (which === 0 ? -1 : 1))
+      void nextTick(() => document.querySelector<HTMLElement>(`[data-block="${CSS.escape(key)}"]`)?.focus())
+    })(),
+  join: onFocused(join),
+  pin: () => {
     const b = focused()
     if (b) void pin(b)
     else void propose()
   },
-  s: () => {
-    const b = focused()
-    if (b) void split(b)
-  },
-  t: () => {
-    const b = focused()
-    if (b) timer(b.step)
-  },
-  j: () => {
-    const b = focused()
-    if (b) join(b)
-  },
-  Delete: () => {
-    const b = focused()
-    if (b) void library.perform(takeOffDay, { step: b.step, day: b.day })
-  },
+  split: onFocused(split),
+  off: onFocused((b) => library.perform(takeOffDay, { step: b.step, day: b.day })),
+  timer: onFocused((b) => {
+    timer(b.step)
+  }),
 })
-function alted(event: KeyboardEvent) {
-  const b = focused()
-  if (event.altKey && b && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
-    event.preventDefault()
-    const { key } = b
-    ordered(b.day, b.step, (at) => at + (event.key === 'ArrowLeft' ? -1 : 1))
-    void nextTick(() => document.querySelector<HTMLElement>(`[data-block="${CSS.escape(key)}"]`)?.focus())
-    return
-  }
-  if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
-  event.preventDefault()
-  void shift(event.key === 'ArrowUp' ? -1 : 1)
-}
 
 const scope = ref<'week' | 'all'>('all')
 const chosen = ref(new Set<string>())
@@ -363,7 +338,6 @@ const worse = computed(() =>
 <template>
   <div
     class="mx-auto max-w-[1360px] px-5 py-4 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_272px] max-sm:px-3"
-    @keydown="alted"
   >
     <div class="min-w-0">
       <header class="flex flex-wrap items-center gap-x-3 gap-y-2 mb-3">
@@ -387,9 +361,8 @@ const worse = computed(() =>
             <option value="all">all that is due</option>
             <option value="week">this week</option></select
           ><button class="btn btn-main" @click="propose">
-            Plan it for me <span class="key">P</span>
-          </button></template
-        >
+            Plan it for me <KeySign :line="weekKeys.lines.pin" /></button
+        ></template>
       </header>
       <section
         v-if="plan.proposal"
@@ -472,15 +445,12 @@ const worse = computed(() =>
           :r="r"
           :scale="scale"
           :picked="picked.has(r.day)"
-          :over="over === r.day"
           :chosen="chosen"
           @pick="toggle(r.day)"
           @pull="pulling = { day: r.day, free: r.free }"
           @busy="busyOpen = true"
-          @over="over = $event ? r.day : ''"
           @drop="dropped($event, r.day)"
           @standing="standing = { work: $event.work, day: $event.day }"
-          @carry="carry"
           @drop-on="droppedOn"
           @point="explain"
           @press="press"
@@ -492,27 +462,22 @@ const worse = computed(() =>
         ><button class="btn btn-small" @click="busyOpen = true">Busy time from a calendar</button>
       </p>
       <p class="sub mt-3">
-        Drag a block to another day, or press <span class="key">Alt ↑ ↓</span> on it,
-        <span class="key">Alt ← →</span> for its place in the day; <span class="key">P</span> pins it,
-        <span class="key">S</span> splits it, <span class="key">J</span> joins it,
-        <span class="key">T</span> starts it. Choose days to change their hours.
+        Drag a block to another day, or press <KeySign :line="weekKeys.lines.day" /> on it,
+        <KeySign :line="weekKeys.lines.order" /> for its place in the day;
+        <KeySign :line="weekKeys.lines.pin" /> pins it, <KeySign :line="weekKeys.lines.split" /> splits it,
+        <KeySign :line="weekKeys.lines.join" /> joins it, <KeySign :line="weekKeys.lines.timer" /> starts it.
+        Choose days to change their hours.
       </p>
     </div>
     <aside class="grid gap-5 content-start">
       <section aria-labelledby="ontime">
         <h2 id="ontime" class="border-b border-line pb-2 mb-1">Going out on time</h2>
         <ul>
-          <li
-            v-for="o in out"
-            :key="o.card.episode.id"
-            class="relative"
-            draggable="true"
-            @dragstart="carryEpisode($event, o.card.episode.id)"
-          >
+          <li v-for="o in out" :key="o.card.episode.id" v-carries="episodeOf(o.card)" class="relative">
             <button
               class="w-full text-left py-1.5 grid grid-cols-[52px_1fr_auto] gap-x-2 items-baseline border-b border-faint hover:bg-raised"
               :aria-label="`${o.card.number} ${o.card.title}: ${o.outlook?.is ?? (o.card.standing.ready ? 'ready' : 'not forecast yet')}. Open its forecast`"
-              @click="desk.forecast = o.card.episode.id"
+              @click="dialogs.show({ kind: 'forecast', episode: o.card.episode.id })"
             >
               <span class="num">{{ o.card.number }}</span><strong class="font-semibold">{{
                 o.outlook?.is ?? (o.card.standing.ready ? 'ready' : '…')
@@ -543,9 +508,8 @@ const worse = computed(() =>
             v-for="c in board.unplaced"
             :key="c.episode.id"
             class="btn btn-small text-11 min-h-[24px] max-w-full"
-            draggable="true"
+            v-carries="episodeOf(c)"
             :aria-label="`Lay all of ${c.title} on this week`"
-            @dragstart="carryEpisode($event, c.episode.id)"
             @click="layWhole(c.episode.id)"
           >
             <CalendarPlus :size="13" aria-hidden="true" /><span class="truncate">{{ c.title }}</span>
@@ -556,8 +520,13 @@ const worse = computed(() =>
             v-for="u in undated"
             :key="u.state.step.id"
             class="py-1.5 border-b border-faint cursor-grab"
-            draggable="true"
-            @dragstart="carry($event, { step: u.state.step.id, minutes: Math.max(15, u.state.minutesLeft) })"
+            v-carries="{
+              kind: 'work',
+              step: u.state.step.id,
+              day: undefined,
+              minutes: Math.max(15, u.state.minutesLeft),
+              label: u.state.step.name,
+            }"
           >
             <span class="block font-medium"
               >{{ u.state.step.name }} <span class="num">{{ sayMinutes(u.state.minutesLeft) }}</span></span

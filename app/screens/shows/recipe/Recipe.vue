@@ -16,6 +16,8 @@ import PatternFields from './PatternFields.vue'
 import Score from './Score.vue'
 import StageAside from './StageAside.vue'
 import StepAside from './StepAside.vue'
+import KeySign from '@app/ui/KeySign.vue'
+import { scoreKeys } from './keymap'
 
 /**
  * One recipe of a show: its steps drawn by when they are due, what each needs, and all that an episode
@@ -159,8 +161,8 @@ async function remove() {
             the ramp: where an episode should be by then. Thin lines are needs.
           </p>
           <p class="sub">
-            Choose a step or a stage to change it. Drag a step’s dot, or press <span class="key">←</span>
-            <span class="key">→</span> on it, to make it due earlier or later.
+            Choose a step or a stage to change it. Drag a step’s dot, or press
+            <KeySign :line="scoreKeys.lines.due" /> on it, to make it due earlier or later.
           </p>
         </div>
       </aside>

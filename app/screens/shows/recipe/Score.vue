@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { scaleLinear } from 'd3-scale'
 import { Plus } from '@lucide/vue'
 import type { RecipeFields } from '@core/commands/recipes/written'
@@ -8,6 +8,10 @@ import { leadAt, scoreOf } from '@core/recipe/score'
 import { withStage } from '@core/recipe/edit'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
+import { keysOn } from '@app/ui/keymap'
+import { scoreKeys } from './keymap'
+import { useElementSize } from '@vueuse/core'
+import { followPress } from '@app/ui/drag/press'
 
 /**
  * A recipe as a score: a row a step, its dot on the day by which it is due; needs as thin lines, the ramp
@@ -21,17 +25,7 @@ const emit = defineEmits<{ choose: [{ is: 'step' | 'stage'; id: string }]; write
 const library = useLibrary()
 const plan = usePlan()
 const frame = ref<HTMLElement>()
-const width = ref(480)
-let watcher: ResizeObserver | undefined
-onMounted(() => {
-  watcher = new ResizeObserver(() => {
-    width.value = frame.value?.clientWidth ?? 480
-  })
-  if (frame.value) watcher.observe(frame.value)
-})
-onBeforeUnmount(() => {
-  watcher?.disconnect()
-})
+const { width } = useElementSize(frame, { width: 480, height: 0 })
 
 const height = 31
 const dragged = ref<{ id: string; days: number }>()
@@ -96,35 +90,33 @@ const takes = (line: RecipeLine) => {
   return pace && pace.seen >= 4 ? Math.round((line.minutes * pace.median) / 5) * 5 : undefined
 }
 
-let grabbed: { line: RecipeLine; from: number } | undefined
 function grab(event: PointerEvent, line: RecipeLine) {
   emit('choose', { is: 'step', id: line.id })
-  if (event.button !== 0) return
-  grabbed = { line, from: event.clientX }
-  if (event.currentTarget instanceof HTMLElement) event.currentTarget.setPointerCapture(event.pointerId)
-}
-function moved(event: PointerEvent) {
-  if (!grabbed || (!dragged.value && Math.abs(event.clientX - grabbed.from) < 4)) return
   const left = frame.value?.getBoundingClientRect().left ?? 0
-  dragged.value = { id: grabbed.line.id, days: x.value.invert(event.clientX - left) }
-}
-function dropped() {
-  const [line, to] = [grabbed?.line, dragged.value]
-  grabbed = undefined
-  dragged.value = undefined
-  if (line && to) move(line, to.days)
+  followPress(event, {
+    move: (_dx, _dy, at) => {
+      dragged.value = { id: line.id, days: x.value.invert(at.clientX - left) }
+    },
+    drop: () => {
+      const to = dragged.value
+      dragged.value = undefined
+      if (to) move(line, to.days)
+    },
+    cancel: () => {
+      dragged.value = undefined
+    },
+  })
 }
 function move(line: RecipeLine, to: number) {
   const lead = leadAt(recipe.lines, line, to)
   if (lead.days !== line.lead.days)
     emit('write', { lines: recipe.lines.map((l) => (l.id === line.id ? { ...l, lead } : l)) })
 }
-function keyed(event: KeyboardEvent, line: RecipeLine, at: number) {
-  const step = event.key === 'ArrowRight' ? -1 : event.key === 'ArrowLeft' ? 1 : 0
-  if (step === 0) return
-  event.preventDefault()
-  move(line, at + step)
-}
+const keyed = keysOn<'due', [RecipeLine, number]>(scoreKeys, {
+  due: ({ which }, line, at) => {
+    move(line, at + (which === 0 ? 1 : -1))
+  },
+})
 function stageAdded() {
   const release = recipe.stages.find((s) => s.kind === 'release')
   const behind = release?.after[0] ?? recipe.stages.at(-1)?.id ?? ''
@@ -258,9 +250,6 @@ function stepAdded(stage: string) {
             :aria-valuemax="365"
             :style="{ left: `${x(row.days) - 9}px`, top: `${mid(i) - 9}px` }"
             @pointerdown="grab($event, row.line)"
-            @pointermove="moved"
-            @pointerup="dropped"
-            @pointercancel="dropped"
             @keydown="keyed($event, row.line, row.days)"
           >
             <span v-if="dragged?.id === row.line.id || picked(row.line)" class="due">{{
@@ -309,7 +298,6 @@ function stepAdded(stage: string) {
   height: 18px;
   border-radius: 50%;
   cursor: ew-resize;
-  touch-action: none;
 }
 .dot::before {
   content: '';

@@ -1,0 +1,29 @@
+import type { Keymap } from '@app/ui/keymap'
+import { episodeKeys, scriptKeys } from './episode/keymap'
+import { ideasKeys, monthsKeys, plotKeys, sortKeys } from './ideas/keymap'
+import { countdownKeys, monthKeys, openSlotsKeys, slotsKeys } from './schedule/keymap'
+import { captureKeys, finderKeys, shellKeys, stripKeys } from './shell/keymap'
+import { scoreKeys } from './shows/recipe/keymap'
+import { todayKeys } from './today/keymap'
+import { weekKeys } from './week/keymap'
+
+/** Every keymap, in the order of the sheet of shortcuts. */
+export const keymaps: readonly Keymap[] = [
+  shellKeys,
+  stripKeys,
+  todayKeys,
+  ideasKeys,
+  sortKeys,
+  monthsKeys,
+  plotKeys,
+  captureKeys,
+  finderKeys,
+  slotsKeys,
+  countdownKeys,
+  monthKeys,
+  openSlotsKeys,
+  weekKeys,
+  episodeKeys,
+  scriptKeys,
+  scoreKeys,
+]

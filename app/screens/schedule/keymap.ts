@@ -1,0 +1,23 @@
+import { keymap } from '@app/ui/keymap'
+
+/** On the title of an episode in Slots. */
+export const slotsKeys = keymap('Slots', {
+  move: ['Alt+ArrowUp Alt+ArrowDown', 'to the slot before, the slot after'],
+})
+
+/** On a card of the Countdown. */
+export const countdownKeys = keymap('Countdown', {
+  move: ['ArrowLeft ArrowRight', 'to the slot before, the slot after'],
+  stage: ['ArrowUp ArrowDown', 'open a stage again, finish one'],
+  forecast: ['Enter', 'why, and what if'],
+})
+
+/** On a card of the Month. */
+export const monthKeys = keymap('Month', {
+  move: ['Alt+ArrowLeft Alt+ArrowRight Alt+ArrowUp Alt+ArrowDown', 'to the slot before, the slot after'],
+})
+
+/** In a list of open slots. */
+export const openSlotsKeys = keymap('Choosing a slot', {
+  go: ['ArrowUp ArrowDown', 'from slot to slot'],
+})

@@ -1,0 +1,11 @@
+import { keymap } from '@app/ui/keymap'
+
+/** How a step ended, in the order of the keys. */
+export const endings = ['shorter', 'as planned', 'longer'] as const
+
+export const todayKeys = keymap('Today', {
+  open: ['Enter', 'go to the next step'],
+  timer: ['T', 'start it, or stop what runs'],
+  end: ['- = +', 'done: shorter, as planned, longer'],
+  out: ['Y', 'yes, it is out'],
+})
