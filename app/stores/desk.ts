@@ -3,7 +3,7 @@ import { ref, shallowRef } from 'vue'
 import type { Id, Step } from '@core/records'
 import type { Ranked } from '@core/ideas/rank'
 import type { Outlook } from '@core/plan/forecast'
-import { remembered } from '@app/ui/remembered'
+import { remembered } from '@app/data/remembered'
 
 /** What stands on the desk beside the screen: what has been looked ahead, and where capture sends ideas. */
 export const useDesk = defineStore('desk', () => {

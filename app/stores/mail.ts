@@ -227,8 +227,11 @@ export const useMail = defineStore('mail', () => {
     if (begun) return
     begun = true
     void begin()
-    useIntervalFn(look, 15_000)
-    useEventListener(window, 'focus', look)
+    const again = () => {
+      void look()
+    }
+    useIntervalFn(again, 15_000)
+    useEventListener(window, 'focus', again)
     useEventListener(window, 'storage', (event) => {
       if (event.key?.startsWith('lamp-reel.jot.')) void look()
     })

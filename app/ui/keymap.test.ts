@@ -1,29 +1,27 @@
 import { chordsOf, keymap, keysOn, shownKeys } from './keymap'
 
-interface Keys {
-  key: string
-  altKey?: boolean
-  ctrlKey?: boolean
-  metaKey?: boolean
-  shiftKey?: boolean
-  defaultPrevented?: boolean
-}
+type Keys = Partial<
+  Pick<KeyboardEvent, 'altKey' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'defaultPrevented'>
+> & { key: string }
 /** A press of a key as the browser tells of it. */
-function press(keys: Keys) {
-  const told = {
-    altKey: false,
-    ctrlKey: false,
-    metaKey: false,
-    shiftKey: false,
-    isComposing: false,
-    defaultPrevented: false,
-    ...keys,
-    preventDefault: () => {
-      told.defaultPrevented = true
-    },
+class Pressed extends Event {
+  readonly key: string
+  readonly altKey: boolean
+  readonly ctrlKey: boolean
+  readonly metaKey: boolean
+  readonly shiftKey: boolean
+  readonly isComposing = false
+  constructor(keys: Keys) {
+    super('keydown', { cancelable: true })
+    this.key = keys.key
+    this.altKey = keys.altKey === true
+    this.ctrlKey = keys.ctrlKey === true
+    this.metaKey = keys.metaKey === true
+    this.shiftKey = keys.shiftKey === true
+    if (keys.defaultPrevented) this.preventDefault()
   }
-  return told as unknown as KeyboardEvent
 }
+const press = (keys: Keys) => new Pressed(keys)
 
 const keys = keymap('Example', {
   move: ['Alt+ArrowUp Alt+ArrowDown', 'up, down'],
@@ -38,7 +36,7 @@ test('keys are shown as signs, what they share once', () => {
   expect(shownKeys(keys.lines.move)).toBe('Alt ↑ ↓')
   expect(shownKeys(keys.lines.zoom)).toBe('− = +')
   expect(shownKeys(keys.lines.redo)).toBe('Ctrl Shift Z')
-  expect(shownKeys({ keys: ['1', '2', '3', '4'], says: '' })).toBe('1 to 4')
+  expect(shownKeys(['1 2 3 4', ''])).toBe('1 to 4')
 })
 
 test('letters and signs are known with Shift and without, other keys are not', () => {

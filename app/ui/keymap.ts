@@ -1,13 +1,13 @@
 import { useEventListener } from '@vueuse/core'
 
 /**
- * One thing that keys do on a screen. `keys` are chords with spaces between, each named as the browser names its
- * key ("Alt+ArrowUp", "Space"), letters in capitals.
+ * One thing that keys do on a screen, and what is said of it. The keys are chords with spaces between, each named as
+ * the browser names its key ("Alt+ArrowUp", "Space"), letters in capitals.
  */
-export interface KeyLine {
-  readonly keys: readonly string[]
-  readonly says: string
-}
+export type KeyLine = readonly [keys: string, says: string]
+
+/** The chords of a line, in order. */
+export const chordsIn = ([keys]: KeyLine): string[] => keys.split(' ')
 
 /** What keys do on one screen or in one part of it: from it follow handlers, the sheet of shortcuts and hints. */
 export interface Keymap<Deed extends string = string> {
@@ -15,23 +15,36 @@ export interface Keymap<Deed extends string = string> {
   readonly lines: Readonly<Record<Deed, KeyLine>>
 }
 
+/** What is asked of a press: as the browser tells of it, or a test. */
+export type Pressed = Pick<
+  KeyboardEvent,
+  | 'key'
+  | 'altKey'
+  | 'ctrlKey'
+  | 'metaKey'
+  | 'shiftKey'
+  | 'isComposing'
+  | 'defaultPrevented'
+  | 'target'
+  | 'preventDefault'
+  | 'stopPropagation'
+>
+
 /** A key that was pressed: the event, and which of the line's keys it was, 0 for the first. */
 export interface Press {
-  event: KeyboardEvent
+  event: Pressed
   which: number
 }
 
 /** Does what the key stands for; false leaves the key to others. */
 type Handler<Context extends unknown[]> = (press: Press, ...context: Context) => unknown
 
-/** Declares a keymap: `[keys, what they do]` by the name of the deed. */
+/** Declares a keymap: its lines by the name of the deed. */
 export function keymap<Deed extends string>(
   title: string,
-  lines: Readonly<Record<Deed, readonly [keys: string, says: string]>>,
+  lines: Readonly<Record<Deed, KeyLine>>,
 ): Keymap<Deed> {
-  const read = {} as Record<Deed, KeyLine>
-  for (const deed in lines) read[deed] = { keys: lines[deed][0].split(' '), says: lines[deed][1] }
-  return { title, lines: read }
+  return { title, lines }
 }
 
 const signs: Readonly<Record<string, string>> = {
@@ -44,7 +57,8 @@ const signs: Readonly<Record<string, string>> = {
 }
 
 /** A line's keys as they are shown: "Alt ↑ ↓", "1 to 7". */
-export function shownKeys({ keys }: KeyLine): string {
+export function shownKeys(line: KeyLine): string {
+  const keys = chordsIn(line)
   const [first = '', last = ''] = [keys[0], keys.at(-1)]
   if (keys.length > 3 && /^\d$/.test(first) && /^\d$/.test(last)) return `${first} to ${last}`
   const before = first.slice(0, first.lastIndexOf('+', first.length - 2) + 1)
@@ -69,7 +83,7 @@ export function typingIn(target: EventTarget | null): boolean {
 }
 
 /** The chord that a press is; of a letter or a sign also the one without Shift. */
-export function chordsOf(event: KeyboardEvent): string[] {
+export function chordsOf(event: Pressed): string[] {
   const key = event.key === ' ' ? 'Space' : event.key.length === 1 ? event.key.toUpperCase() : event.key
   const held = `${event.ctrlKey || event.metaKey ? 'Ctrl+' : ''}${event.altKey ? 'Alt+' : ''}`
   if (!event.shiftKey) return [held + key]
@@ -78,7 +92,7 @@ export function chordsOf(event: KeyboardEvent): string[] {
 
 /** Keys that buttons and links answer to by themselves. */
 const pressing = new Set(['Enter', ' '])
-function answersItself(event: KeyboardEvent): boolean {
+function answersItself(event: Pressed): boolean {
   return (
     pressing.has(event.key) &&
     event.target instanceof HTMLElement &&
@@ -88,11 +102,11 @@ function answersItself(event: KeyboardEvent): boolean {
 
 function deedOf<Deed extends string>(
   { lines }: Keymap<Deed>,
-  event: KeyboardEvent,
+  event: Pressed,
 ): { deed: Deed; which: number } | undefined {
   for (const chord of chordsOf(event))
     for (const deed in lines) {
-      const which = lines[deed].keys.indexOf(chord)
+      const which = chordsIn(lines[deed]).indexOf(chord)
       if (which >= 0) return { deed, which }
     }
   return undefined
@@ -102,7 +116,7 @@ function deedOf<Deed extends string>(
 export function keysOn<Deed extends string, Context extends unknown[] = []>(
   map: Keymap<Deed>,
   handlers: Record<Deed, Handler<Context>>,
-): (event: KeyboardEvent, ...context: Context) => void {
+): (event: Pressed, ...context: Context) => void {
   return (event, ...context) => {
     if (event.defaultPrevented || event.isComposing) return
     const found = deedOf(map, event)

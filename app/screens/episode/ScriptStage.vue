@@ -13,7 +13,7 @@ import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
 import StepList from './StepList.vue'
 import { typedIn } from './writing'
-import { keysOn } from '@app/ui/keymap'
+import { keysOn, type Pressed } from '@app/ui/keymap'
 import { scriptKeys } from './keymap'
 
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
@@ -59,7 +59,7 @@ interface InBeat {
   i: number
 }
 /** Where the caret stands in the beat that a key was pressed in. */
-function caretIn({ target }: KeyboardEvent): { at: number; end: number; value: string } {
+function caretIn({ target }: Pressed): { at: number; end: number; value: string } {
   return target instanceof HTMLTextAreaElement
     ? { at: target.selectionStart, end: target.selectionEnd, value: target.value }
     : { at: 0, end: 0, value: '' }

@@ -8,7 +8,7 @@ import { useLibrary } from '@app/stores/library'
 import { textOfFile } from '@app/ui/text-file'
 import Sheet from '@app/ui/Sheet.vue'
 import { z } from 'zod'
-import { remembered } from '@app/ui/remembered'
+import { remembered } from '@app/data/remembered'
 
 /**
  * A table of keywords with any column names: which column is what is offered and remembered; what is wrong

@@ -17,7 +17,7 @@ const dialogs = useDialogs()
             ><dt>
               <span class="key">{{ shownKeys(line) }}</span>
             </dt>
-            <dd class="text-ink-2">{{ line.says }}</dd></template
+            <dd class="text-ink-2">{{ line[1] }}</dd></template
           >
         </dl>
       </section>

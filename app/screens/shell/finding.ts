@@ -9,7 +9,7 @@ import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useReading } from '@app/stores/reading'
 import { places } from '../registry'
-import { shownKeys } from '@app/ui/keymap'
+import { chordsIn, shownKeys } from '@app/ui/keymap'
 import { shellKeys } from './keymap'
 
 /** One thing that is found, or that can be done. `words` are other words by which people ask for it. */
@@ -299,7 +299,7 @@ export function useFinding(asked: Ref<string>) {
         key: name,
         text: title,
         note: '',
-        hint: shellKeys.lines.go.keys[i],
+        hint: chordsIn(shellKeys.lines.go)[i],
         words: other,
         act: go({ name }),
       })),
