@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, onMounted, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, provide, watch } from 'vue'
 import { useEventListener } from '@vueuse/core'
 import { useRoute, useRouter } from 'vue-router'
 import { useBoard } from './stores/board'
@@ -8,6 +8,7 @@ import { useDialogs } from './stores/dialogs'
 import { useLibrary } from './stores/library'
 import { usePictures } from './stores/pictures'
 import CarriedSays from './ui/drag/CarriedSays.vue'
+import { todayKey } from './ui/fields/today'
 import { useKeymap } from './ui/keymap'
 import { places } from './screens/registry'
 import { useBeside } from './screens/shell/beside'
@@ -31,6 +32,10 @@ const dialogs = useDialogs()
 const pictures = usePictures()
 const route = useRoute()
 const router = useRouter()
+provide(
+  todayKey,
+  computed(() => board.today),
+)
 useTheme()
 useBeside()
 

@@ -2,6 +2,7 @@
 import { onMounted, ref } from 'vue'
 import { mailLimits } from '@core/formats/mail'
 import { callMailbox } from '@app/data/outbox'
+import { filesIn } from '@app/ui/fields/event'
 
 /** The audience's page: a wish, a link, a picture, and who would like to hear of it. */
 const line = ref('')
@@ -36,7 +37,7 @@ onMounted(async () => {
 async function chosen(event: Event) {
   trouble.value = ''
   picture.value = undefined
-  const file = event.target instanceof HTMLInputElement ? event.target.files?.[0] : undefined
+  const file = filesIn(event)[0]
   if (!file) return
   if (!['image/png', 'image/jpeg', 'image/webp', 'image/gif'].includes(file.type)) {
     trouble.value = 'This is not a picture that can be shown. PNG, JPEG, WebP and GIF are fine.'

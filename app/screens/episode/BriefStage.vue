@@ -11,7 +11,9 @@ import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
 import KeywordField from '../ideas/KeywordField.vue'
 import StepList from './StepList.vue'
-import { typedIn, useWriting } from './writing'
+import { useWriting } from './writing'
+import { typedIn } from '@app/ui/fields/event'
+import TextField from '@app/ui/fields/TextField.vue'
 
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
 const library = useLibrary()
@@ -72,17 +74,15 @@ onMounted(() => {
     class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_280px]"
   >
     <div class="grid grid-cols-1 gap-5 content-start">
-      <label
-        ><span class="label">What the viewer should take away</span
-        ><textarea
-          class="field text-16"
-          rows="2"
-          data-at="takeaway"
-          :value="brief.takeaway"
-          placeholder="One sentence they could repeat to a friend"
-          @input="put({ takeaway: typedIn($event) }, 'the takeaway')"
-        />
-      </label>
+      <TextField
+        :model-value="brief.takeaway"
+        class="text-16"
+        label="What the viewer should take away"
+        :rows="2"
+        data-at="takeaway"
+        placeholder="One sentence they could repeat to a friend"
+        @update:model-value="put({ takeaway: $event }, 'the takeaway')"
+      />
       <fieldset>
         <legend class="label">Three main points</legend>
         <div class="grid gap-2">

@@ -9,7 +9,8 @@ import { scriptFigures } from '@core/script/timing'
 import type { Card } from '@app/stores/board'
 import Flag from '@app/ui/Flag.vue'
 import StepList from './StepList.vue'
-import { typedIn, useWriting } from './writing'
+import { useWriting } from './writing'
+import { typedIn } from '@app/ui/fields/event'
 
 /** The edit as it came out: its real length, and where the sections start. */
 const { card, here } = defineProps<{ card: Card; here: StageState }>()

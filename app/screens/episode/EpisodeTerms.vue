@@ -13,6 +13,10 @@ import { download } from '@app/ui/download'
 import Drop from '@app/ui/Drop.vue'
 import Flag from '@app/ui/Flag.vue'
 import { useWriting } from './writing'
+import TextField from '@app/ui/fields/TextField.vue'
+import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
+import DateField from '@app/ui/fields/DateField.vue'
+import { typedIn } from '@app/ui/fields/event'
 
 /**
  * The terms on which an episode is made: by which recipe, how early, evergreen or topical, for whom; its
@@ -29,21 +33,17 @@ const launches = computed(() => [...library.records.launches.values()])
 const stale = computed(() =>
   card.standing.release ? outOfWindow(card.episode.nature, card.standing.release.day) : undefined,
 )
-const valueOf = (event: Event) =>
-  event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement
-    ? event.target.value
-    : ''
 function made(event: Event) {
-  void library.perform(useRecipe, { episode: card.episode.id, recipe: valueOf(event) })
+  void library.perform(useRecipe, { episode: card.episode.id, recipe: typedIn(event) })
 }
 function nature(event: Event) {
-  const next: Nature = valueOf(event) === 'topical' ? { is: 'topical' } : { is: 'evergreen' }
+  const next: Nature = typedIn(event) === 'topical' ? { is: 'topical' } : { is: 'evergreen' }
   void write({ nature: next }, 'whether it is topical')
 }
-function within(part: 'notBefore' | 'staleAfter', event: Event) {
+function within(part: 'notBefore' | 'staleAfter', day: string) {
   const now = card.episode.nature
   if (now.is !== 'topical') return
-  const next = { ...now, [part]: valueOf(event) || undefined }
+  const next = { ...now, [part]: day || undefined }
   void write(
     {
       nature: {
@@ -55,12 +55,8 @@ function within(part: 'notBefore' | 'staleAfter', event: Event) {
     'when it is worth releasing',
   )
 }
-function early(event: Event) {
-  const text = valueOf(event)
-  void write(
-    { early: text === '' ? undefined : Math.max(0, Math.min(365, Math.round(Number(text) || 0))) },
-    'how early it can be made',
-  )
+function early(days: number | undefined) {
+  void write({ early: days }, 'how early it can be made')
 }
 async function copy(texts: boolean, close: () => void) {
   const done = await library.perform(copyEpisode, { episode: card.episode.id, texts })
@@ -94,44 +90,36 @@ async function folders() {
         </select></label
       >
       <div v-if="card.episode.nature.is === 'topical'" class="grid grid-cols-2 gap-2">
-        <label
-          ><span class="label">Not before</span
-          ><input
-            class="field px-1"
-            type="date"
-            :value="card.episode.nature.notBefore ?? ''"
-            @change="within('notBefore', $event)" /></label
-        ><label
-          ><span class="label">Stale after</span
-          ><input
-            class="field px-1"
-            type="date"
-            :value="card.episode.nature.staleAfter ?? ''"
-            @change="within('staleAfter', $event)"
-        /></label>
+        <DateField
+          :model-value="card.episode.nature.notBefore ?? ''"
+          label="Not before"
+          @update:model-value="within('notBefore', $event)"
+        />
+        <DateField
+          :model-value="card.episode.nature.staleAfter ?? ''"
+          label="Stale after"
+          @update:model-value="within('staleAfter', $event)"
+        />
       </div>
       <p v-if="stale" class="text-12">
         <Flag /><span class="late">On its slot it is {{ stale }}.</span>
       </p>
-      <label
-        ><span class="label">No work earlier than, days before release</span
-        ><input
-          class="field num w-[110px]"
-          type="number"
-          min="0"
-          max="365"
-          placeholder="any time"
-          :value="card.episode.early ?? ''"
-          @change="early"
-      /></label>
-      <label
-        ><span class="label">Sponsor with a read in it</span
-        ><input
-          class="field"
-          :value="card.episode.sponsor ?? ''"
-          placeholder="none"
-          @change="write({ sponsor: valueOf($event).trim() || undefined }, 'the sponsor')"
-      /></label>
+      <OptionalNumberField
+        :model-value="card.episode.early"
+        field="field num w-[110px]"
+        label="No work earlier than, days before release"
+        :min="0"
+        :max="365"
+        placeholder="any time"
+        @update:model-value="early"
+      />
+      <TextField
+        :model-value="card.episode.sponsor ?? ''"
+        lazy
+        label="Sponsor with a read in it"
+        placeholder="none"
+        @update:model-value="write({ sponsor: $event.trim() || undefined }, 'the sponsor')"
+      />
       <fieldset v-if="launches.length > 0" class="grid gap-1.5">
         <legend class="label">Supports the launch</legend>
         <label v-for="l in launches" :key="l.id" class="flex items-center gap-2"

@@ -5,6 +5,7 @@ import type { StageState } from '@core/recipe/lamps'
 import type { Card } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import StepList from './StepList.vue'
+import { tickedIn } from '@app/ui/fields/event'
 
 /** The shots of the script, to be ticked as they are got. */
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
@@ -20,15 +21,14 @@ const sections = computed(() =>
 const all = computed(() => sections.value.flatMap((s) => s.shots))
 const got = computed(() => all.value.filter((s) => s.cue.got).length)
 function tick(cue: string, event: Event) {
-  if (event.target instanceof HTMLInputElement)
-    void library.perform(
-      writeScript,
-      {
-        episode: card.episode.id,
-        wish: { do: 'get cue', cue, got: event.target.checked },
-      },
-      'quietly',
-    )
+  void library.perform(
+    writeScript,
+    {
+      episode: card.episode.id,
+      wish: { do: 'get cue', cue, got: tickedIn(event) },
+    },
+    'quietly',
+  )
 }
 </script>
 

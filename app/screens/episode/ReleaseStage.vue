@@ -22,7 +22,8 @@ import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
 import { mend, mendLabel } from './mend'
 import StepList from './StepList.vue'
-import { typedIn, useWriting } from './writing'
+import { useWriting } from './writing'
+import { typedIn } from '@app/ui/fields/event'
 
 /**
  * What goes out: every part gathered and checked against the outlets, what is missing with what mends it,

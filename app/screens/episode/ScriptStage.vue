@@ -12,7 +12,7 @@ import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
 import StepList from './StepList.vue'
-import { typedIn } from './writing'
+import { rewrite, typedIn } from '@app/ui/fields/event'
 import { keysOn, type Pressed } from '@app/ui/keymap'
 import { scriptKeys } from './keymap'
 
@@ -105,7 +105,7 @@ function noteShot(beat: Beat) {
 }
 function addShot(beat: Beat, event: Event) {
   const text = typedIn(event).trim()
-  if (event.target instanceof HTMLInputElement) event.target.value = ''
+  rewrite(event)
   if (text !== '') void act({ do: 'add cue', beat: beat.id, text, kind: 'shot' })
   else {
     shooting.value = undefined

@@ -22,6 +22,10 @@ import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
 import { completedBy, stepTicks } from './steps'
 import { stageWith } from './mend'
+import NumberField from '@app/ui/fields/NumberField.vue'
+import TextField from '@app/ui/fields/TextField.vue'
+import ComboField from '@app/ui/fields/ComboField.vue'
+import { tickedIn } from '@app/ui/fields/event'
 
 /** The steps of one stage: physical acts are ticked, the others complete themselves. */
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
@@ -34,8 +38,7 @@ const nudge = ref(4)
 const fault = ref('')
 
 function tick(s: StepState, event: Event) {
-  if (event.target instanceof HTMLInputElement)
-    void library.perform(tickStep, { step: s.step.id, done: event.target.checked }, 'quietly')
+  void library.perform(tickStep, { step: s.step.id, done: tickedIn(event) }, 'quietly')
 }
 function ask(s: StepState) {
   if (s.step.waiting) {
@@ -78,16 +81,21 @@ const router = useRouter()
 const line = (s: StepState) => card.recipe.lines.find((l) => l.id === s.step.line)
 const lists = computed(() => (card.recipe.checklists ?? []).filter((c) => c.stage === here.stage.id))
 function item(id: string, event: Event) {
-  if (event.target instanceof HTMLInputElement)
-    void library.perform(
-      tickItem,
-      { episode: card.episode.id, item: id, on: event.target.checked },
-      'quietly',
-    )
+  void library.perform(tickItem, { episode: card.episode.id, item: id, on: tickedIn(event) }, 'quietly')
 }
 const handing = ref<StepState>()
 const owner = ref('')
 const lead = ref(0)
+const leadSays = computed(() => {
+  switch (handing.value?.step.lead.by) {
+    case 'after':
+      return 'Due, days after release'
+    case 'ahead':
+      return 'Due, days before another step'
+    default:
+      return 'Due, days before release'
+  }
+})
 function hand(s: StepState) {
   handing.value = s
   owner.value = s.step.owner === 'me' ? '' : s.step.owner
@@ -116,23 +124,11 @@ const people = computed(() =>
   ),
 )
 const today = (s: StepState) => s.step.doneAt !== undefined && board.dayOn(s.step.doneAt) === board.today
-function took(s: StepState, event: Event) {
-  if (event.target instanceof HTMLInputElement)
-    void library.perform(correctLog, {
-      step: s.step.id,
-      minutes: Math.max(0, Math.round(Number(event.target.value) || 0)),
-    })
+function took(s: StepState, minutes: number) {
+  void library.perform(correctLog, { step: s.step.id, minutes })
 }
-function minutes(s: StepState, event: Event) {
-  if (event.target instanceof HTMLInputElement)
-    void library.perform(
-      estimateStep,
-      {
-        step: s.step.id,
-        minutes: Math.max(0, Math.round(Number(event.target.value) || 0)),
-      },
-      'quietly',
-    )
+function minutes(s: StepState, estimate: number) {
+  void library.perform(estimateStep, { step: s.step.id, minutes: estimate }, 'quietly')
 }
 </script>
 
@@ -209,27 +205,26 @@ function minutes(s: StepState, event: Event) {
               >
               <label v-if="!s.done" class="inline-flex items-center gap-1 ml-1"
                 >·
-                <input
-                  class="minutes"
-                  type="number"
-                  min="0"
-                  step="5"
-                  :value="s.step.minutes"
-                  :aria-label="`Minutes of ${s.step.name}`"
-                  @change="minutes(s, $event)"
+                <NumberField
+                  :model-value="s.step.minutes"
+                  field="minutes"
+                  :label="`Minutes of ${s.step.name}`"
+                  hidden
+                  :min="0"
+                  @update:model-value="minutes(s, $event)"
                 />
                 min</label
               >
               <label v-if="s.done" class="inline-flex items-center gap-1"
                 >took
-                <input
-                  class="minutes"
-                  type="number"
-                  min="0"
-                  max="6000"
-                  :value="s.step.logged"
-                  :aria-label="`Minutes that ${s.step.name} took`"
-                  @change="took(s, $event)"
+                <NumberField
+                  :model-value="s.step.logged"
+                  field="minutes"
+                  :label="`Minutes that ${s.step.name} took`"
+                  hidden
+                  :min="0"
+                  :max="6000"
+                  @update:model-value="took(s, $event)"
                 />
                 min</label
               >
@@ -316,34 +311,33 @@ function minutes(s: StepState, event: Event) {
     </fieldset>
     <Sheet :open="handing !== undefined" :title="handing?.step.name ?? ''" @close="handing = undefined">
       <form class="grid gap-3" @submit.prevent="handed">
-        <label
-          ><span class="label">Who does it in this episode</span
-          ><input v-model="owner" class="field" placeholder="you" list="people" /><datalist id="people">
-            <option v-for="p in people" :key="p" :value="p" /></datalist></label
-        ><label
-          ><span class="label"
-            >Due, days
-            {{
-              handing?.step.lead.by === 'after'
-                ? 'after release'
-                : handing?.step.lead.by === 'ahead'
-                  ? 'before another step'
-                  : 'before release'
-            }}</span
-          ><input v-model.number="lead" class="field num w-[96px]" type="number" min="0" max="365" /></label
-        ><button class="btn btn-main justify-self-start">Keep it so</button>
+        <ComboField
+          v-model="owner"
+          label="Who does it in this episode"
+          placeholder="you"
+          :known="people"
+        /><NumberField
+          v-model="lead"
+          field="field num w-[96px]"
+          :label="leadSays"
+          :min="0"
+          :max="365"
+        /><button class="btn btn-main justify-self-start">Keep it so</button>
       </form>
     </Sheet>
     <Sheet :open="asking !== undefined" title="Who does it wait on?" @close="asking = undefined">
       <form class="grid gap-3" @submit.prevent="wait">
-        <label><span class="label">Who</span><input v-model="who" class="field" /></label
-        ><label
-          ><span class="label">For what</span
-          ><input v-model="what" class="field" placeholder="a portrait, an answer" /></label
-        ><label
-          ><span class="label">Nudge after, days</span
-          ><input v-model.number="nudge" class="field num w-[96px]" type="number" min="1" max="90"
-        /></label>
+        <TextField v-model="who" label="Who" /><TextField
+          v-model="what"
+          label="For what"
+          placeholder="a portrait, an answer"
+        /><NumberField
+          v-model="nudge"
+          field="field num w-[96px]"
+          label="Nudge after, days"
+          :min="1"
+          :max="90"
+        />
         <p v-if="fault" role="alert" class="late">{{ fault }}</p>
         <button class="btn btn-main justify-self-start">It waits from today</button>
       </form>

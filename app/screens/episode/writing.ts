@@ -11,10 +11,3 @@ export function useWriting(card: () => Card): (typed: Typed, what: string) => Pr
     await library.perform(writeEpisode, { episode: card().episode.id, typed, what }, 'quietly')
   }
 }
-
-/** What stands in a field that an event comes from. */
-export function typedIn(event: Event): string {
-  return event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement
-    ? event.target.value
-    : ''
-}

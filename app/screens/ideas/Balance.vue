@@ -12,6 +12,7 @@ import { useLibrary } from '@app/stores/library'
 import IdeasHead from './IdeasHead.vue'
 import KeySign from '@app/ui/KeySign.vue'
 import { shellKeys } from '../shell/keymap'
+import NumberField from '@app/ui/fields/NumberField.vue'
 
 /**
  * Topics of a show: what went out in the last twelve, what is planned in the next twelve, against the wish.
@@ -41,9 +42,9 @@ const when = (e: Episode) =>
 async function write(topics: { name: string; share: number }[]) {
   if (show.value) await library.perform(editShow, { show: show.value.id, fields: { topics } }, 'quietly')
 }
-function share(name: string, event: Event) {
-  if (!(event.target instanceof HTMLInputElement) || !show.value) return
-  const part = Math.min(100, Math.max(0, Number(event.target.value) || 0)) / 100
+function share(name: string, percent: number) {
+  if (!show.value) return
+  const part = percent / 100
   const there = show.value.topics.some((t) => t.name === name)
   void write(
     there
@@ -151,14 +152,14 @@ function add() {
                 :title="e.title"
             /></span>
             <span class="flex items-center gap-2"
-              ><input
-                class="field num w-[58px] min-h-[28px] py-0.5 text-right"
-                type="number"
-                min="0"
-                max="100"
-                :value="Math.round(t.target * 100)"
-                :aria-label="`Wished share of ${t.topic} in percent`"
-                @change="share(t.topic, $event)"
+              ><NumberField
+                :model-value="Math.round(t.target * 100)"
+                field="field num w-[58px] min-h-[28px] py-0.5 text-right"
+                :label="`Wished share of ${t.topic} in percent`"
+                hidden
+                :min="0"
+                :max="100"
+                @update:model-value="share(t.topic, $event)"
               /><span
                 class="num text-11"
                 :class="

@@ -21,6 +21,8 @@ import Drop from '@app/ui/Drop.vue'
 import Stars from '@app/ui/Stars.vue'
 import KeySign from '@app/ui/KeySign.vue'
 import { ideasKeys } from './keymap'
+import MonthChoice from './MonthChoice.vue'
+import { typedIn } from '@app/ui/fields/event'
 
 /** What can be done with several at once. */
 const library = useLibrary()
@@ -56,7 +58,6 @@ async function merge() {
   const [into, from] = ids.value
   if (into && from) await library.perform(mergeIdeas, { into, from })
 }
-const typed = (event: Event) => (event.target instanceof HTMLSelectElement ? event.target.value : '')
 </script>
 
 <template>
@@ -83,7 +84,7 @@ const typed = (event: Event) => (event.target instanceof HTMLSelectElement ? eve
       @change="
         library.perform(sortIdeas, {
           episodes: ids,
-          standing: IdeaStanding.catch('unsorted').parse(typed($event)),
+          standing: IdeaStanding.catch('unsorted').parse(typedIn($event)),
         })
       "
     >
@@ -139,7 +140,7 @@ const typed = (event: Event) => (event.target instanceof HTMLSelectElement ? eve
           class="flex gap-2"
           @submit.prevent="library.perform(meanFor, { episodes: ids, month: month || undefined })"
         >
-          <input v-model="month" class="field" type="month" aria-label="Meant for the month" /><button
+          <MonthChoice v-model="month" label="Meant for the month" hidden class="flex-1" /><button
             class="btn btn-small"
           >
             Set
@@ -155,7 +156,7 @@ const typed = (event: Event) => (event.target instanceof HTMLSelectElement ? eve
         </p>
         <label v-if="onlyIdeas && board.shows.length > 1"
           ><span class="label">Move to the show</span
-          ><select class="field" value="" @change="edit({ show: typed($event) })">
+          ><select class="field" value="" @change="edit({ show: typedIn($event) })">
             <option value="" disabled>choose</option>
             <option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option>
           </select></label

@@ -4,6 +4,7 @@ import { Plus, X } from '@lucide/vue'
 import { howsOf, takesValue } from '@core/ideas/viewing'
 import type { Field } from '@core/ideas/fields'
 import type { Group, Test } from '@core/records'
+import { typedIn } from '@app/ui/fields/event'
 
 /** Conditions joined by all or any; a group may hold groups. */
 const {
@@ -24,10 +25,6 @@ function add(part: Group['of'][number]) {
   emit('change', { ...group, of: [...group.of, part] })
 }
 const blank = (): Test => ({ is: 'test', field: 'topics', how: 'has', value: '' })
-const typed = (event: Event) =>
-  event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement
-    ? event.target.value
-    : ''
 function another(i: number, test: Test, field: string) {
   const hows = howsOf(fields.get(field)?.kind ?? 'text')
   put(i, {
@@ -38,7 +35,7 @@ function another(i: number, test: Test, field: string) {
   })
 }
 const how = (event: Event, kind: Field['kind']): Test['how'] =>
-  howsOf(kind).find((h) => h.how === typed(event))?.how ?? 'is'
+  howsOf(kind).find((h) => h.how === typedIn(event))?.how ?? 'is'
 </script>
 
 <template>
@@ -53,7 +50,7 @@ const how = (event: Event, kind: Field['kind']): Test['how'] =>
         class="field w-auto min-h-[28px] py-0.5"
         :value="group.join"
         aria-label="How the conditions join"
-        @change="emit('change', { ...group, join: typed($event) === 'any' ? 'any' : 'all' })"
+        @change="emit('change', { ...group, join: typedIn($event) === 'any' ? 'any' : 'all' })"
       >
         <option value="all">all of these hold</option>
         <option value="any">any of these holds</option>
@@ -84,7 +81,7 @@ const how = (event: Event, kind: Field['kind']): Test['how'] =>
           class="field min-h-[30px] py-0.5"
           :value="part.field"
           aria-label="Field"
-          @change="another(i, part, typed($event))"
+          @change="another(i, part, typedIn($event))"
         >
           <option v-for="f in list" :key="f.name" :value="f.name">{{ f.label }}</option>
         </select>
@@ -104,7 +101,7 @@ const how = (event: Event, kind: Field['kind']): Test['how'] =>
             class="field min-h-[30px] py-0.5"
             :value="part.value"
             aria-label="Value"
-            @change="put(i, { ...part, value: typed($event) })"
+            @change="put(i, { ...part, value: typedIn($event) })"
           >
             <option value="" />
             <option v-for="c in fields.get(part.field)?.choices" :key="c" :value="c">{{ c }}</option>
@@ -115,7 +112,7 @@ const how = (event: Event, kind: Field['kind']): Test['how'] =>
             :value="part.value"
             aria-label="Value"
             :placeholder="fields.get(part.field)?.kind === 'date' ? '-30, today, 2027-03-01' : ''"
-            @input="put(i, { ...part, value: typed($event) })"
+            @input="put(i, { ...part, value: typedIn($event) })"
           />
         </template>
         <span v-else />

@@ -7,6 +7,7 @@ import type { Episode } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
+import DateField from '@app/ui/fields/DateField.vue'
 
 /**
  * Guests thought of, and when each is not free: an idea with a guest who is away is not offered for that
@@ -84,18 +85,11 @@ function drop(guest: string, i: number) {
           ×
         </button>
         <form v-if="away === g" class="flex gap-2 w-full" @submit.prevent="keep(g)">
-          <input
-            v-model="from"
-            class="field"
-            type="date"
-            required
-            :aria-label="`${g} is not free from`"
-          /><input
+          <DateField v-model="from" :label="`${g} is not free from`" hidden required /><DateField
             v-model="to"
-            class="field"
-            type="date"
+            :label="`${g} is not free until`"
+            hidden
             :min="from"
-            :aria-label="`${g} is not free until`"
           /><button class="btn btn-small">Set</button>
         </form>
       </li>

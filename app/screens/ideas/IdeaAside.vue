@@ -15,6 +15,7 @@ import Stars from '@app/ui/Stars.vue'
 import TopicField from './TopicField.vue'
 import KeySign from '@app/ui/KeySign.vue'
 import { ideasKeys, sortings } from './keymap'
+import { rewrite, typedIn } from '@app/ui/fields/event'
 
 /** The one under the cursor: its line and note at hand, how it is sorted, what it is like. */
 const { episode } = defineProps<{ episode: Episode }>()
@@ -48,10 +49,10 @@ const twin = computed(() =>
 const standings = IdeaStanding.options.filter((s) => s !== 'unsorted')
 
 function typed(field: 'title' | 'note', event: Event) {
-  if (!(event.target instanceof HTMLInputElement) && !(event.target instanceof HTMLTextAreaElement)) return
+  const text = typedIn(event)
   // An emptied title waits for what is typed next; left empty, the old one comes back.
-  if (field === 'title' && event.target.value.trim() === '') {
-    if (event.type === 'blur') event.target.value = episode.title
+  if (field === 'title' && text.trim() === '') {
+    if (event.type === 'blur') rewrite(event, episode.title)
     return
   }
   if (event.type === 'blur') return
@@ -59,7 +60,7 @@ function typed(field: 'title' | 'note', event: Event) {
     writeEpisode,
     {
       episode: episode.id,
-      typed: { [field]: event.target.value },
+      typed: { [field]: text },
       what: field === 'title' ? 'the working title' : 'the note',
     },
     'quietly',

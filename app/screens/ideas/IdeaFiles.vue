@@ -9,6 +9,7 @@ import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import { download } from '@app/ui/download'
 import { readPicture } from '../episode/pictures'
+import { filesIn } from '@app/ui/fields/event'
 
 /** Images and files of an idea: chosen, dropped or pasted. */
 const { episode } = defineProps<{ episode: Episode }>()
@@ -59,7 +60,7 @@ async function take(files: Iterable<File>) {
     )
 }
 function chosen(event: Event) {
-  if (event.target instanceof HTMLInputElement) void take(event.target.files ?? [])
+  void take(filesIn(event))
 }
 async function save(file: Attachment) {
   const found = await library.file(file.id)

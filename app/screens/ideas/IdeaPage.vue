@@ -22,6 +22,11 @@ import OwnFields from './OwnFields.vue'
 import StartPanel from './StartPanel.vue'
 import TopicField from './TopicField.vue'
 import GuestField from './GuestField.vue'
+import TextField from '@app/ui/fields/TextField.vue'
+import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
+import DateField from '@app/ui/fields/DateField.vue'
+import { typedIn } from '@app/ui/fields/event'
+import MonthChoice from './MonthChoice.vue'
 
 /** An idea's own page: what is known is shown, everything else is one button away. */
 const { code } = defineProps<{ code: string }>()
@@ -94,22 +99,24 @@ function write(typed: Typed, what: string) {
 function put(typed: Partial<Idea>, what: string) {
   if (episode.value) void library.perform(writeIdea, { episode: episode.value.id, typed, what }, 'quietly')
 }
-const text = (event: Event) =>
-  event.target instanceof HTMLInputElement ||
-  event.target instanceof HTMLTextAreaElement ||
-  event.target instanceof HTMLSelectElement
-    ? event.target.value
-    : ''
-function titled(event: Event) {
-  if (text(event).trim() !== '') write({ title: text(event) }, 'the working title')
+function meant(month: string) {
+  if (episode.value)
+    void library.perform(
+      editMany,
+      { episodes: [episode.value.id], edits: { meant: month || undefined } },
+      'quietly',
+    )
 }
-function nature(part: 'notBefore' | 'staleAfter', event: Event) {
+function titled(event: Event) {
+  if (typedIn(event).trim() !== '') write({ title: typedIn(event) }, 'the working title')
+}
+function nature(part: 'notBefore' | 'staleAfter', day: string) {
   const now = episode.value?.nature
   const dates =
     now?.is === 'topical'
       ? { notBefore: now.notBefore, staleAfter: now.staleAfter }
       : { notBefore: undefined, staleAfter: undefined }
-  const next = { ...dates, [part]: text(event) || undefined }
+  const next = { ...dates, [part]: day || undefined }
   write(
     {
       nature: {
@@ -177,54 +184,43 @@ const standings = IdeaStanding.options
             :value="episode.note"
             placeholder="Note"
             aria-label="Note"
-            @input="write({ note: text($event) }, 'the note')"
+            @input="write({ note: typedIn($event) }, 'the note')"
           />
-          <label v-if="shown('premise')"
-            ><span class="label">Premise</span
-            ><textarea
-              class="field"
-              rows="2"
-              :value="episode.idea.premise"
-              placeholder="What it says, in two sentences"
-              @input="put({ premise: text($event) }, 'the premise')"
-            />
-          </label>
-          <label v-if="shown('why')"
-            ><span class="label">Why now</span
-            ><textarea
-              class="field"
-              rows="1"
-              :value="episode.idea.why"
-              @input="put({ why: text($event) }, 'why now')"
-            />
-          </label>
+          <TextField
+            v-if="shown('premise')"
+            :model-value="episode.idea.premise"
+            label="Premise"
+            :rows="2"
+            placeholder="What it says, in two sentences"
+            @update:model-value="put({ premise: $event }, 'the premise')"
+          />
+          <TextField
+            v-if="shown('why')"
+            :model-value="episode.idea.why"
+            label="Why now"
+            :rows="1"
+            @update:model-value="put({ why: $event }, 'why now')"
+          />
           <div class="grid gap-4 sm:grid-cols-2">
             <TopicField :episode="episode" />
             <KeywordField v-if="shown('keywords')" :episode="episode" />
-            <label v-if="shown('series')"
-              ><span class="label">Series</span
-              ><input
-                class="field"
-                :value="episode.idea.series"
-                @input="put({ series: text($event) }, 'the series')"
-            /></label>
+            <TextField
+              v-if="shown('series')"
+              :model-value="episode.idea.series"
+              label="Series"
+              @update:model-value="put({ series: $event }, 'the series')"
+            />
             <GuestField v-if="shown('guests')" :episode="episode" />
             <div v-if="shown('nature')" class="grid grid-cols-2 gap-2">
-              <label
-                ><span class="label">Not before</span
-                ><input
-                  class="field"
-                  type="date"
-                  :value="episode.nature.is === 'topical' ? episode.nature.notBefore : ''"
-                  @change="nature('notBefore', $event)" /></label
-              ><label
-                ><span class="label">Stale after</span
-                ><input
-                  class="field"
-                  type="date"
-                  :value="episode.nature.is === 'topical' ? episode.nature.staleAfter : ''"
-                  @change="nature('staleAfter', $event)" /></label
-              ><button
+              <DateField
+                :model-value="(episode.nature.is === 'topical' && episode.nature.notBefore) || ''"
+                label="Not before"
+                @update:model-value="nature('notBefore', $event)"
+              /><DateField
+                :model-value="(episode.nature.is === 'topical' && episode.nature.staleAfter) || ''"
+                label="Stale after"
+                @update:model-value="nature('staleAfter', $event)"
+              /><button
                 v-if="episode.nature.is === 'topical'"
                 class="btn btn-bare btn-small justify-self-start"
                 @click="write({ nature: { is: 'evergreen' } }, 'the nature')"
@@ -232,45 +228,26 @@ const standings = IdeaStanding.options
                 Evergreen after all
               </button>
             </div>
-            <label v-if="shown('effort')"
-              ><span class="label"
-                >Effort, minutes
-                <span v-if="episode.idea.effort === undefined"
-                  >(by the recipe {{ sayMinutes(effortOf(episode, recipe)) }})</span
-                ></span
-              ><input
-                class="field"
-                type="number"
-                min="0"
-                max="6000"
-                step="15"
-                :value="episode.idea.effort ?? ''"
-                :placeholder="String(effortOf(episode, recipe))"
-                @change="
-                  put(
-                    { effort: text($event) === '' ? undefined : Math.round(Number(text($event))) },
-                    'the effort',
-                  )
-                "
-            /></label>
+            <OptionalNumberField
+              v-if="shown('effort')"
+              :model-value="episode.idea.effort"
+              :label="
+                episode.idea.effort === undefined
+                  ? `Effort, minutes (by the recipe ${sayMinutes(effortOf(episode, recipe))})`
+                  : 'Effort, minutes'
+              "
+              :min="0"
+              :max="6000"
+              :step="15"
+              :placeholder="String(effortOf(episode, recipe))"
+              @update:model-value="(effort) => put({ effort }, 'the effort')"
+            />
             <OccasionField v-if="shown('occasion')" :episode="episode" />
-            <label v-if="shown('month')"
-              ><span class="label">Meant for</span
-              ><input
-                class="field"
-                type="month"
-                :value="episode.idea.meant ?? ''"
-                @change="
-                  library.perform(
-                    editMany,
-                    {
-                      episodes: [episode.id],
-                      edits: { meant: text($event) || undefined },
-                    },
-                    'quietly',
-                  )
-                "
-            /></label>
+            <MonthChoice
+              v-if="shown('month')"
+              :model-value="episode.idea.meant ?? ''"
+              @update:model-value="meant"
+            />
           </div>
           <div v-if="shown('links')">
             <p class="label">Links and sources</p>

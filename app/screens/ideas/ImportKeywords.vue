@@ -9,6 +9,8 @@ import { textOfFile } from '@app/ui/text-file'
 import Sheet from '@app/ui/Sheet.vue'
 import { z } from 'zod'
 import { remembered } from '@app/data/remembered'
+import DateField from '@app/ui/fields/DateField.vue'
+import { filesIn } from '@app/ui/fields/event'
 
 /**
  * A table of keywords with any column names: which column is what is offered and remembered; what is wrong
@@ -47,7 +49,7 @@ function remember() {
   kept.value = { ...kept.value, [table.value?.columns.join('|') ?? '']: columns.value }
 }
 async function open(event: Event) {
-  const file = event.target instanceof HTMLInputElement ? event.target.files?.[0] : undefined
+  const file = filesIn(event)[0]
   if (!file) return
   const result = readTable(await textOfFile(file))
   trouble.value = result.ok ? '' : `${file.name}: ${result.problem.sentence}`
@@ -90,10 +92,12 @@ async function take() {
           </select></label
         >
       </div>
-      <label class="block w-[180px] mb-3"
-        ><span class="label">Figures are from</span
-        ><input v-model="measured" class="field" type="date" :max="board.today"
-      /></label>
+      <DateField
+        v-model="measured"
+        class="block w-[180px] mb-3"
+        label="Figures are from"
+        :max="board.today"
+      />
       <p class="mb-2">
         <strong>{{ read.rows.length }}</strong> rows can be taken<template v-if="read.faults.length > 0"
           >, <span class="late">{{ read.faults.length }} cannot</span></template

@@ -1,17 +1,16 @@
 <script setup lang="ts">
-import { computed, ref, useId } from 'vue'
+import { computed } from 'vue'
 import { writeIdea } from '@core/commands/ideas'
 import { giveKeyword } from '@core/commands/keywords'
 import { sameWords } from '@core/commands/keywords/same-words'
 import { opportunityOf } from '@core/ideas/opportunity'
 import type { Episode } from '@core/records'
 import { useLibrary } from '@app/stores/library'
+import ChipsField from '@app/ui/fields/ChipsField.vue'
 
 /** The keywords an idea is for; new words join the show's table. */
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
-const list = useId()
-const fresh = ref('')
 const all = computed(() => [...library.records.keywords.values()].filter((k) => k.show === episode.show))
 const mine = computed(() => episode.idea.keywords.flatMap((id) => library.records.keywords.get(id) ?? []))
 function write(keywords: string[]) {
@@ -21,41 +20,31 @@ function write(keywords: string[]) {
     'quietly',
   )
 }
-async function add() {
-  const words = fresh.value.trim()
-  if (words === '') return
-  fresh.value = ''
+async function add(words: string) {
   if (mine.value.some((k) => sameWords(k.words) === sameWords(words))) return
   await library.perform(giveKeyword, { episode: episode.id, words }, 'quietly')
 }
+const chips = computed(() =>
+  mine.value.map((k) => {
+    const opportunity = opportunityOf(k)
+    return {
+      key: k.id,
+      text: k.words,
+      note: opportunity === undefined ? undefined : String(Math.round(opportunity)),
+    }
+  }),
+)
 </script>
 
 <template>
-  <div>
-    <p class="label">Keywords</p>
-    <div class="flex flex-wrap gap-1.5 items-center">
-      <span v-for="k in mine" :key="k.id" class="border border-line rounded-control px-2 py-0.5 text-12"
-        >{{ k.words
-        }}<span v-if="opportunityOf(k) !== undefined" class="num ml-1.5">{{
-          Math.round(opportunityOf(k) ?? 0)
-        }}</span
-        ><button
-          class="ml-1.5 text-ink-2"
-          :aria-label="`Take the keyword ${k.words} away`"
-          @click="write(episode.idea.keywords.filter((x) => x !== k.id))"
-        >
-          ×
-        </button></span
-      >
-      <input
-        v-model="fresh"
-        class="quiet-field mx-0 w-[150px] text-12 border-line"
-        :list="list"
-        placeholder="Add a keyword"
-        aria-label="Add a keyword"
-        @keydown.enter.prevent="add"
-        @change="add"
-      /><datalist :id="list"><option v-for="k in all" :key="k.id" :value="k.words" /></datalist>
-    </div>
-  </div>
+  <ChipsField
+    label="Keywords"
+    add="Add a keyword"
+    away="Take the keyword"
+    width="w-[150px]"
+    :chips="chips"
+    :known="all.map((k) => k.words)"
+    @add="add"
+    @remove="(id) => write(episode.idea.keywords.filter((x) => x !== id))"
+  />
 </template>

@@ -10,6 +10,7 @@ import { useLibrary } from '@app/stores/library'
 import IdeasHead from './IdeasHead.vue'
 import ImportKeywords from './ImportKeywords.vue'
 import KeywordPlot from './KeywordPlot.vue'
+import { rewrite, typedIn } from '@app/ui/fields/event'
 
 /** What people search for, per show: figures, opportunity, and what is made and planned on each. */
 const library = useLibrary()
@@ -50,13 +51,12 @@ const rows = computed(() => {
 })
 const said = { covered: 'covered', planned: 'planned', open: 'open' }
 const figures = new Intl.NumberFormat('en', { notation: 'compact', maximumFractionDigits: 1 })
-const text = (event: Event) => (event.target instanceof HTMLInputElement ? event.target.value : '')
 
 function figure(c: Cover, name: 'searches' | 'competing', event: Event) {
-  const read = readFigure(text(event))
+  const read = readFigure(typedIn(event))
   if (read === 'wrong') {
-    library.say(`“${text(event)}” is no figure. Write it as 12400, 12.4k or 10k–20k.`, 'refused')
-    if (event.target instanceof HTMLInputElement) event.target.value = String(c.keyword[name] ?? '')
+    library.say(`“${typedIn(event)}” is no figure. Write it as 12400, 12.4k or 10k–20k.`, 'refused')
+    rewrite(event, String(c.keyword[name] ?? ''))
     return
   }
   void library.perform(editKeyword, { keyword: c.keyword.id, fields: { [name]: read } }, 'quietly')
@@ -173,7 +173,7 @@ function choose(id: string) {
                       editKeyword,
                       {
                         keyword: c.keyword.id,
-                        fields: { words: text($event) },
+                        fields: { words: typedIn($event) },
                       },
                       'quietly',
                     )
@@ -242,7 +242,7 @@ function choose(id: string) {
                       editKeyword,
                       {
                         keyword: c.keyword.id,
-                        fields: { notes: text($event) },
+                        fields: { notes: typedIn($event) },
                       },
                       'quietly',
                     )

@@ -3,6 +3,8 @@ import { computed, ref, watch } from 'vue'
 import { writeIdea } from '@core/commands/ideas'
 import { Occasion, type Episode } from '@core/records'
 import { useLibrary } from '@app/stores/library'
+import DateField from '@app/ui/fields/DateField.vue'
+import NumberField from '@app/ui/fields/NumberField.vue'
 
 /** What an idea is tied to: a launch, a season or a date, and how many days before it may go out. */
 const { episode } = defineProps<{ episode: Episode }>()
@@ -57,24 +59,22 @@ function drop() {
       aria-label="Name of the occasion"
       @change="keep"
     />
-    <input
-      v-model.number="draft.lead"
-      class="field"
-      type="number"
-      min="0"
-      max="365"
-      aria-label="Days before it"
+    <NumberField
+      v-model="draft.lead"
+      label="Days before it"
+      hidden
+      :min="0"
+      :max="365"
       title="Days before it"
-      @change="keep"
+      @update:model-value="keep()"
     />
     <span class="flex gap-2 items-center"
       ><span class="sub whitespace-nowrap">days before</span
-      ><input
+      ><DateField
         v-model="draft.day"
-        class="field"
-        type="date"
-        aria-label="Date of the occasion"
-        @change="keep"
+        label="Date of the occasion"
+        hidden
+        @update:model-value="keep()"
       /><button
         v-if="episode.idea.occasion"
         type="button"

@@ -6,6 +6,7 @@ import { readOwn } from '@core/ideas/fields'
 import { OwnField, type Episode } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 import Stars from '@app/ui/Stars.vue'
+import { typedIn } from '@app/ui/fields/event'
 
 /** Fields of the creator's own, per show: their values here, and new ones. */
 const { episode } = defineProps<{ episode: Episode }>()
@@ -16,10 +17,6 @@ const draft = ref({ name: '', kind: 'text', choices: '' })
 const adding = ref(false)
 const trouble = ref<Record<string, string>>({})
 const kinds = OwnField.shape.kind.options
-const text = (event: Event) =>
-  event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement
-    ? event.target.value
-    : ''
 
 function put(field: OwnField, typed: string) {
   const read = readOwn(field, typed)
@@ -120,7 +117,7 @@ function drop(field: OwnField) {
           class="field"
           :value="value(f) ?? ''"
           :aria-label="f.name"
-          @change="put(f, text($event))"
+          @change="put(f, typedIn($event))"
         >
           <option value="" />
           <option v-for="c in f.choices" :key="c">{{ c }}</option>
@@ -132,7 +129,7 @@ function drop(field: OwnField) {
           :inputmode="f.kind === 'number' ? 'decimal' : undefined"
           :value="value(f) ?? ''"
           :aria-label="f.name"
-          @change="put(f, text($event))"
+          @change="put(f, typedIn($event))"
         />
         <p v-if="trouble[f.id]" class="late text-12" role="alert">{{ trouble[f.id] }}</p>
       </div>

@@ -16,6 +16,7 @@ import KeySign from '@app/ui/KeySign.vue'
 import { sortKeys, sortings } from './keymap'
 import IdeasHead from './IdeasHead.vue'
 import TopicField from './TopicField.vue'
+import DateField from '@app/ui/fields/DateField.vue'
 
 /** Unsorted ideas one at a time, large: a key decides, and the next one is there. */
 const library = useLibrary()
@@ -80,10 +81,11 @@ function rest(weeks: number) {
       library.perform(restIdeas, { episodes: [e.id], until: addDays(board.today, weeks * 7) }, 'quietly'),
     )
 }
-function until(event: Event) {
+const restUntil = ref('')
+function until(day: string) {
   const e = current.value
-  if (e && event.target instanceof HTMLInputElement && event.target.value !== '')
-    void decided(library.perform(restIdeas, { episodes: [e.id], until: event.target.value }, 'quietly'))
+  restUntil.value = ''
+  if (e && day !== '') void decided(library.perform(restIdeas, { episodes: [e.id], until: day }, 'quietly'))
 }
 function merge() {
   const e = current.value
@@ -232,14 +234,16 @@ const choices = [
           ><button v-for="w in [4, 8, 26]" :key="w" class="btn btn-small" @click="rest(w)">
             {{ w === 26 ? 'half a year' : `${w} weeks` }}
             <KeySign v-if="w === 4" :line="sortKeys.lines.rest" /></button
-          ><label class="sub flex items-center gap-2"
+          ><span class="sub flex items-center gap-2"
             >or until
-            <input
-              type="date"
-              class="field w-auto min-h-[28px] py-0.5"
+            <DateField
+              v-model="restUntil"
+              class="w-[170px]"
+              field="field min-h-[28px] py-0.5"
+              label="Rest until"
+              hidden
               :min="addDays(board.today, 1)"
-              aria-label="Rest until"
-              @change="until" /></label
+              @update:model-value="until" /></span
           ><button
             class="btn btn-small ml-auto"
             @click="dialogs.show({ kind: 'place', episode: current.id })"

@@ -6,6 +6,8 @@ import { useIdeas } from '@app/stores/ideas'
 import Drop from '@app/ui/Drop.vue'
 import ConditionGroup from './ConditionGroup.vue'
 import InAndOut from './InAndOut.vue'
+import TextField from '@app/ui/fields/TextField.vue'
+import { typedIn } from '@app/ui/fields/event'
 
 /**
  * How the list is looked at: a view, its conditions, columns, order and groups; search; list or wall; in
@@ -24,10 +26,6 @@ const groups = computed(() =>
   ),
 )
 const conditions = computed(() => ideas.view.where.of.length)
-const typed = (event: Event) =>
-  event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement
-    ? event.target.value
-    : ''
 function column(field: string) {
   const now = ideas.view.columns
   ideas.change({ columns: now.includes(field) ? now.filter((c) => c !== field) : [...now, field] })
@@ -55,7 +53,7 @@ const newId = () => crypto.randomUUID()
       class="field w-auto max-w-[210px]"
       :value="ideas.view.id"
       aria-label="View"
-      @change="ideas.take(typed($event))"
+      @change="ideas.take(typedIn($event))"
     >
       <option v-if="!ideas.views.some((v) => v.id === ideas.view.id)" :value="ideas.view.id">
         {{ ideas.view.name }}
@@ -67,10 +65,13 @@ const newId = () => crypto.randomUUID()
     <Drop v-if="ideas.isChanged || ideas.isOwn" label="Keep view" small>
       <template #default="{ close }">
         <form class="grid gap-2" @submit.prevent="save(close, newId())">
-          <label
-            ><span class="label">Keep it under a name of your own</span
-            ><input v-model="name" class="field" maxlength="60" required placeholder="Winter, quick ones"
-          /></label>
+          <TextField
+            v-model="name"
+            label="Keep it under a name of your own"
+            maxlength="60"
+            required
+            placeholder="Winter, quick ones"
+          />
           <button class="btn btn-main">Keep as new</button>
           <template v-if="ideas.isOwn"
             ><button v-if="ideas.isChanged" type="button" class="btn" @click="save(close, ideas.view.id)">
@@ -97,7 +98,7 @@ const newId = () => crypto.randomUUID()
       :value="ideas.view.words"
       placeholder="Find in titles, notes, scripts"
       aria-label="Find in ideas"
-      @input="ideas.change({ words: typed($event) })"
+      @input="ideas.change({ words: typedIn($event) })"
     />
     <select
       v-if="board.shows.length > 1"
@@ -118,8 +119,8 @@ const newId = () => crypto.randomUUID()
               ...ideas.view.where.of.filter(
                 (t) => !(t.is === 'test' && t.field === 'show' && t.how === 'is'),
               ),
-              ...(typed($event)
-                ? [{ is: 'test' as const, field: 'show', how: 'is' as const, value: typed($event) }]
+              ...(typedIn($event)
+                ? [{ is: 'test' as const, field: 'show', how: 'is' as const, value: typedIn($event) }]
                 : []),
             ],
           },
@@ -169,7 +170,7 @@ const newId = () => crypto.randomUUID()
           ><select
             class="field"
             :value="ideas.view.sort.by"
-            @change="ideas.change({ sort: { ...ideas.view.sort, by: typed($event) } })"
+            @change="ideas.change({ sort: { ...ideas.view.sort, by: typedIn($event) } })"
           >
             <option value="hand">your own order</option>
             <option v-for="f in ideas.fields.values()" :key="f.name" :value="f.name">{{ f.label }}</option>
@@ -185,7 +186,7 @@ const newId = () => crypto.randomUUID()
         >
         <label
           ><span class="label">In groups by</span
-          ><select class="field" :value="ideas.view.group" @change="ideas.change({ group: typed($event) })">
+          ><select class="field" :value="ideas.view.group" @change="ideas.change({ group: typedIn($event) })">
             <option value="">no groups</option>
             <option v-for="f in groups" :key="f.name" :value="f.name">{{ f.label }}</option>
           </select></label

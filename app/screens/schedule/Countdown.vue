@@ -25,6 +25,7 @@ import { remembered } from '@app/data/remembered'
 import { useElementSize } from '@vueuse/core'
 import { vCarries, vTakes, type Carried, type Target } from '@app/ui/drag/carry'
 import { followPress } from '@app/ui/drag/press'
+import { typedIn } from '@app/ui/fields/event'
 
 /**
  * Stage against days to release: a card's right edge is its release; what stands left of the ramp is behind
@@ -376,7 +377,7 @@ const cardStyle = (p: Put) => styles.value.get(p)
           class="accent-ink w-[130px]"
           :value="weeks"
           aria-label="Weeks in sight"
-          @input="(e) => zoom(Number(e.target instanceof Object && 'value' in e.target ? e.target.value : 6))"
+          @input="zoom(Number(typedIn($event)))"
         />
         {{ weeks }} weeks in sight</label
       >

@@ -8,6 +8,10 @@ import { useBoard } from '@app/stores/board'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
+import DateField from '@app/ui/fields/DateField.vue'
+import NumberField from '@app/ui/fields/NumberField.vue'
+import TextField from '@app/ui/fields/TextField.vue'
+import ComboField from '@app/ui/fields/ComboField.vue'
 
 /**
  * Keeps a slot for a sponsor's read, a launch, a season's day or something else, once or so many times a
@@ -83,17 +87,15 @@ async function keep() {
           <option v-for="l in launches" :key="l.id" :value="l.id">{{ l.name }}</option>
         </select></label
       >
-      <label v-else
-        ><span class="label">{{
+      <ComboField
+        v-else
+        v-model="name"
+        :label="
           is === 'sponsor' ? 'The sponsor' : is === 'season' ? 'The season or series' : 'For whom or what'
-        }}</span
-        ><input v-model="name" class="field" list="sponsors" autocomplete="off" /><datalist id="sponsors">
-          <option v-for="k in is === 'sponsor' ? known : []" :key="k" :value="k" /></datalist
-      ></label>
-      <label
-        ><span class="label">Note</span
-        ><input v-model="note" class="field" placeholder="What was promised" autocomplete="off"
-      /></label>
+        "
+        :known="is === 'sponsor' ? known : []"
+      />
+      <TextField v-model="note" label="Note" placeholder="What was promised" />
       <fieldset class="grid gap-1.5">
         <legend class="label">Which slots</legend>
         <label class="flex items-center gap-2"
@@ -104,13 +106,10 @@ async function keep() {
         >
       </fieldset>
       <div v-if="each === 'month'" class="grid grid-cols-2 gap-3">
-        <label
-          ><span class="label">Slots a month</span
-          ><input v-model.number="perMonth" class="field num" type="number" min="1" max="31" /></label
-        ><label
-          ><span class="label">Until (left open: no end)</span
-          ><input v-model="until" class="field" type="date"
-        /></label>
+        <NumberField v-model="perMonth" label="Slots a month" :min="1" :max="31" /><DateField
+          v-model="until"
+          label="Until (left open: no end)"
+        />
       </div>
       <p v-if="fault" role="alert" class="late">{{ fault }}</p>
       <button class="btn btn-main justify-self-start">Keep {{ each === 'month' ? 'them' : 'it' }}</button>

@@ -8,6 +8,10 @@ import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
+import DateField from '@app/ui/fields/DateField.vue'
+import NumberField from '@app/ui/fields/NumberField.vue'
+import TextField from '@app/ui/fields/TextField.vue'
+import { rewrite, typedIn } from '@app/ui/fields/event'
 
 /** Launches with their run-up and what is missing around them, and the standing deals. */
 const library = useLibrary()
@@ -85,9 +89,10 @@ async function remove() {
   if (id) await library.perform(removeLaunch, { launch: id })
 }
 function support(launch: string, event: Event) {
-  if (!(event.target instanceof HTMLSelectElement) || event.target.value === '') return
-  void library.perform(supportLaunch, { launch, episode: event.target.value, supports: true })
-  event.target.value = ''
+  const episode = typedIn(event)
+  if (episode === '') return
+  void library.perform(supportLaunch, { launch, episode, supports: true })
+  rewrite(event)
 }
 /** Where days lie on a launch's small line, from the beginning of its run-up to its end. */
 function share(day: string, l: (typeof launches.value)[number]): number {
@@ -218,26 +223,20 @@ function share(day: string, l: (typeof launches.value)[number]): number {
       @close="editing = undefined"
     >
       <form v-if="editing" class="grid gap-3" @submit.prevent="save">
-        <label
-          ><span class="label">What is launched</span
-          ><input v-model="editing.name" class="field" autocomplete="off"
-        /></label>
+        <TextField v-model="editing.name" label="What is launched" />
         <div class="grid grid-cols-2 gap-3">
-          <label
-            ><span class="label">From</span
-            ><input v-model="editing.from" class="field" type="date" required /></label
-          ><label
-            ><span class="label">To</span
-            ><input v-model="editing.to" class="field" type="date" required /></label
-          ><label
-            ><span class="label">Run-up, days</span
-            ><input v-model.number="editing.runUp" class="field num" type="number" min="0" max="365" /></label
-          ><label
-            ><span class="label">Episodes to support it</span
-            ><input v-model.number="editing.wanted" class="field num" type="number" min="0" max="100"
-          /></label>
+          <DateField v-model="editing.from" label="From" required /><DateField
+            v-model="editing.to"
+            label="To"
+            required
+          /><NumberField v-model="editing.runUp" label="Run-up, days" :min="0" :max="365" /><NumberField
+            v-model="editing.wanted"
+            label="Episodes to support it"
+            :min="0"
+            :max="100"
+          />
         </div>
-        <label><span class="label">Note</span><input v-model="editing.note" class="field" /></label>
+        <TextField v-model="editing.note" label="Note" />
         <p v-if="fault" role="alert" class="late">{{ fault }}</p>
         <p class="flex gap-2">
           <button class="btn btn-main">Keep it</button

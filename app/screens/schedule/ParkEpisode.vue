@@ -5,6 +5,7 @@ import { useBoard } from '@app/stores/board'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
+import TextField from '@app/ui/fields/TextField.vue'
 
 /** Parks what is half made: why, and where it follows another, after which one. */
 const { id } = defineProps<{ id: string }>()
@@ -31,10 +32,7 @@ async function park() {
   <Sheet :open="true" :title="`Park “${card?.title ?? ''}”`" @close="dialogs.close()">
     <form class="grid gap-4" @submit.prevent="park">
       <p class="sub">It leaves its slot; all that is done stays. It waits in Ideas under Parked.</p>
-      <label
-        ><span class="label">Why</span
-        ><input v-model="why" class="field" placeholder="No oak before spring" autocomplete="off"
-      /></label>
+      <TextField v-model="why" label="Why" placeholder="No oak before spring" />
       <label v-if="others.length > 0"
         ><span class="label">Take it up after</span
         ><select v-model="after" class="field">

@@ -10,6 +10,8 @@ import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
 import { keysOn } from '@app/ui/keymap'
 import { openSlotsKeys } from './keymap'
+import DateField from '@app/ui/fields/DateField.vue'
+import TimeField from '@app/ui/fields/TimeField.vue'
 
 /** The menu of open slots for one idea or episode, with dates and days away; or a date of its own. */
 const { id } = defineProps<{ id: string }>()
@@ -84,12 +86,8 @@ const keyed = keysOn(openSlotsKeys, {
       On a date off the rhythm
     </button>
     <form v-else class="mt-4 flex items-end gap-2" @submit.prevent="placeOwn">
-      <label class="flex-1"
-        ><span class="label">Date</span><input v-model="day" type="date" class="field" required
-      /></label>
-      <label class="w-[110px]"
-        ><span class="label">Time</span><input v-model="time" type="time" class="field" required
-      /></label>
+      <DateField v-model="day" class="flex-1" label="Date" required />
+      <TimeField v-model="time" class="w-[110px]" label="Time" required />
       <button class="btn btn-main">Put it there</button>
     </form>
   </Sheet>

@@ -4,14 +4,14 @@ import { partNames, type PartName } from '@core/ideas/rank'
 import { freshWeights } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 import { useRanking } from '@app/stores/ranking'
+import { typedIn } from '@app/ui/fields/event'
 
 /** How much each part of a score weighs; the ranking moves as a slider does. */
 const library = useLibrary()
 const ranking = useRanking()
 const names = Object.keys(freshWeights).filter((n): n is PartName => n in freshWeights)
 function tried(name: PartName, event: Event) {
-  if (event.target instanceof HTMLInputElement)
-    ranking.trying = { ...ranking.weights, [name]: Number(event.target.value) }
+  ranking.trying = { ...ranking.weights, [name]: Number(typedIn(event)) }
 }
 async function kept() {
   if (!ranking.trying) return

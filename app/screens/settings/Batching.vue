@@ -4,6 +4,7 @@ import type { StepKind } from '@core/records'
 import { weekdayName } from '@core/rhythm/days'
 import { useLibrary } from '@app/stores/library'
 import { kindNames } from '../shows/recipe/words'
+import NumberField from '@app/ui/fields/NumberField.vue'
 
 /** What setting up costs by kind of work, and the weekdays liked for it. */
 const library = useLibrary()
@@ -21,9 +22,7 @@ const kinds = order.map((kind) => ({
   kind,
   name: `${kindNames[kind].charAt(0).toUpperCase()}${kindNames[kind].slice(1)}`,
 }))
-function cost(kind: StepKind, event: Event) {
-  if (!(event.target instanceof HTMLInputElement)) return
-  const minutes = Math.max(0, Math.min(240, Math.round(Number(event.target.value) || 0)))
+function cost(kind: StepKind, minutes: number) {
   const { [kind]: _old, ...rest } = library.settings.setup
   void library.perform(
     editSettings,
@@ -56,15 +55,16 @@ function like(kind: StepKind, day: number) {
       <tr v-for="k in kinds" :key="k.kind" class="border-t border-faint">
         <th scope="row" class="font-medium py-1">{{ k.name }}</th>
         <td class="py-1">
-          <input
-            class="field num w-[76px] min-h-[28px] py-0.5"
-            type="number"
-            min="0"
-            max="240"
-            step="5"
-            :value="library.settings.setup[k.kind] ?? 0"
-            :aria-label="`Set-up minutes of ${k.name}`"
-            @change="cost(k.kind, $event)"
+          <NumberField
+            :model-value="library.settings.setup[k.kind] ?? 0"
+            class="block w-[76px]"
+            field="field num min-h-[28px] py-0.5"
+            :label="`Set-up minutes of ${k.name}`"
+            hidden
+            :min="0"
+            :max="240"
+            :step="5"
+            @update:model-value="cost(k.kind, $event)"
           />
         </td>
         <td>

@@ -13,20 +13,12 @@ import Sheet from '@app/ui/Sheet.vue'
 import Batching from './Batching.vue'
 import HoursFields from './HoursFields.vue'
 import RestoreBackup from './RestoreBackup.vue'
+import DateField from '@app/ui/fields/DateField.vue'
+import NumberField from '@app/ui/fields/NumberField.vue'
 
 const library = useLibrary()
 const board = useBoard()
 const reminders = useReminders()
-function nudgeAfter(event: Event) {
-  if (event.target instanceof HTMLInputElement)
-    void library.perform(
-      editSettings,
-      {
-        nudgeAfter: Math.max(1, Math.min(90, Math.round(Number(event.target.value) || 4))),
-      },
-      'quietly',
-    )
-}
 const hours = computed({
   get: () => library.settings.hours,
   set: (value) => {
@@ -127,14 +119,10 @@ async function keep() {
             ×
           </button></span
         >
-        <input v-model="off" type="date" class="field w-[160px]" aria-label="A day off" /><label
+        <DateField v-model="off" class="w-[200px]" label="A day off" hidden /><label
           class="flex items-center gap-2"
           >to
-          <input
-            v-model="offTo"
-            type="date"
-            class="field w-[160px]"
-            aria-label="The last day off, of a holiday" /></label
+          <DateField v-model="offTo" class="w-[200px]" label="The last day off, of a holiday" hidden /></label
         ><button class="btn">Add {{ offTo ? 'the holiday' : 'the day' }}</button>
       </form>
       <p v-if="fault" role="alert" class="late mt-2">{{ fault }}</p>
@@ -162,16 +150,14 @@ async function keep() {
             @change="reminders.turn(reminders.wish !== 'on')"
           />
           Notifications in this browser</label
-        ><label
-          ><span class="label">Nudge whoever I wait on after, days</span
-          ><input
-            class="field num w-[96px]"
-            type="number"
-            min="1"
-            max="90"
-            :value="library.settings.nudgeAfter ?? 4"
-            @change="nudgeAfter"
-        /></label>
+        ><NumberField
+          :model-value="library.settings.nudgeAfter ?? 4"
+          field="field num w-[96px]"
+          label="Nudge whoever I wait on after, days"
+          :min="1"
+          :max="90"
+          @update:model-value="(days) => library.perform(editSettings, { nudgeAfter: days }, 'quietly')"
+        />
       </div>
     </section>
     <section class="panel p-5" aria-labelledby="theme">

@@ -7,6 +7,7 @@ import { useLibrary } from '@app/stores/library'
 import { download } from '@app/ui/download'
 import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
+import { typedIn } from '@app/ui/fields/event'
 
 /** Records that could not be read: named, kept whole as a file, and to be mended by hand; the rest works. */
 const library = useLibrary()
@@ -24,7 +25,7 @@ const said = computed(() => {
 })
 const textOf = (a: Aside) => texts.value[a.key] ?? JSON.stringify(a.row, null, 2)
 function typed(key: string, event: Event) {
-  if (event.target instanceof HTMLTextAreaElement) texts.value[key] = event.target.value
+  texts.value[key] = typedIn(event)
 }
 function save() {
   const bytes = new TextEncoder().encode(JSON.stringify(library.aside, null, 2))

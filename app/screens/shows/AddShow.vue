@@ -7,6 +7,7 @@ import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 import RhythmFields from './RhythmFields.vue'
+import TextField from '@app/ui/fields/TextField.vue'
 
 const emit = defineEmits<{ close: [] }>()
 const library = useLibrary()
@@ -40,9 +41,7 @@ async function add() {
 <template>
   <Sheet :open="true" title="Add a show" wide @close="emit('close')">
     <form class="grid gap-4" @submit.prevent="add">
-      <label
-        ><span class="label">Name of the show</span><input v-model="title" class="field" maxlength="80"
-      /></label>
+      <TextField v-model="title" label="Name of the show" maxlength="80" />
       <div class="flex gap-2" role="radiogroup" aria-label="It is">
         <button
           v-for="k in ['video', 'audio'] as const"

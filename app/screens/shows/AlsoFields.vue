@@ -6,6 +6,8 @@ import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import RhythmFields from './RhythmFields.vue'
+import TextField from '@app/ui/fields/TextField.vue'
+import { typedIn } from '@app/ui/fields/event'
 
 type Also = NonNullable<Rhythm['also']>
 /**
@@ -37,11 +39,6 @@ function add() {
     },
   ]
 }
-function text(event: Event) {
-  return event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement
-    ? event.target.value
-    : ''
-}
 </script>
 
 <template>
@@ -60,19 +57,18 @@ function text(event: Event) {
       </summary>
       <div class="grid gap-3 pl-3 border-l border-line">
         <div class="grid grid-cols-2 gap-3">
-          <label
-            ><span class="label">What goes out then</span
-            ><input
-              class="field"
-              :value="a.name"
-              placeholder="Interview"
-              @change="put(i, { name: text($event) })" /></label
-          ><label v-if="recipes().length > 1"
+          <TextField
+            :model-value="a.name"
+            lazy
+            label="What goes out then"
+            placeholder="Interview"
+            @update:model-value="put(i, { name: $event })"
+          /><label v-if="recipes().length > 1"
             ><span class="label">Made by</span
             ><select
               class="field"
               :value="a.recipe ?? ''"
-              @change="put(i, { recipe: text($event) || undefined })"
+              @change="put(i, { recipe: typedIn($event) || undefined })"
             >
               <option value="">the first recipe</option>
               <option v-for="r in recipes()" :key="r.id" :value="r.id">{{ r.name }}</option>

@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import { editOutlet } from '@core/commands/shows'
 import { useLibrary } from '@app/stores/library'
+import NumberField from '@app/ui/fields/NumberField.vue'
+import TextField from '@app/ui/fields/TextField.vue'
 
 /** An outlet's limits and the parts it requires. */
 const { outlet: id } = defineProps<{ outlet: string }>()
@@ -20,8 +22,6 @@ type Fields = Parameters<typeof editOutlet>[1]['fields']
 const write = (fields: Fields) => {
   void library.perform(editOutlet, { outlet: id, fields }, 'quietly')
 }
-const number = (event: Event) => (event.target instanceof HTMLInputElement ? Number(event.target.value) : 0)
-const text = (event: Event) => (event.target instanceof HTMLInputElement ? event.target.value : '')
 </script>
 
 <template>
@@ -30,64 +30,49 @@ const text = (event: Event) => (event.target instanceof HTMLInputElement ? event
       Outlet <span class="sub font-sans font-normal ml-1">where it is released, and what that asks for</span>
     </h2>
     <div class="grid gap-3 grid-cols-2 sm:grid-cols-4 lg:grid-cols-7">
-      <label class="col-span-2 lg:col-span-1"
-        ><span class="label">Name</span
-        ><input class="field" :value="outlet.name" @change="write({ name: text($event) })"
-      /></label>
-      <label
-        ><span class="label">Title, characters</span
-        ><input
-          class="field"
-          type="number"
-          min="1"
-          :value="outlet.titleLimit"
-          @change="write({ titleLimit: number($event) })"
-      /></label>
-      <label
-        ><span class="label">Description</span
-        ><input
-          class="field"
-          type="number"
-          min="1"
-          :value="outlet.descriptionLimit"
-          @change="write({ descriptionLimit: number($event) })"
-      /></label>
-      <label
-        ><span class="label">Seen unfolded</span
-        ><input
-          class="field"
-          type="number"
-          min="0"
-          :value="outlet.fold"
-          @change="write({ fold: number($event) })"
-      /></label>
-      <label
-        ><span class="label">Tags together</span
-        ><input
-          class="field"
-          type="number"
-          min="0"
-          :value="outlet.tagLimit"
-          @change="write({ tagLimit: number($event) })"
-      /></label>
-      <label
-        ><span class="label">Fewest chapters</span
-        ><input
-          class="field"
-          type="number"
-          min="0"
-          :value="outlet.chapters.least"
-          @change="write({ chapters: { ...outlet.chapters, least: number($event) } })"
-      /></label>
-      <label
-        ><span class="label">Picture, kB</span
-        ><input
-          class="field"
-          type="number"
-          min="1"
-          :value="Math.round(outlet.pictureBytes / 1000)"
-          @change="write({ pictureBytes: number($event) * 1000 })"
-      /></label>
+      <TextField
+        :model-value="outlet.name"
+        lazy
+        class="col-span-2 lg:col-span-1"
+        label="Name"
+        @update:model-value="write({ name: $event })"
+      />
+      <NumberField
+        :model-value="outlet.titleLimit"
+        label="Title, characters"
+        :min="1"
+        @update:model-value="write({ titleLimit: $event })"
+      />
+      <NumberField
+        :model-value="outlet.descriptionLimit"
+        label="Description"
+        :min="1"
+        @update:model-value="write({ descriptionLimit: $event })"
+      />
+      <NumberField
+        :model-value="outlet.fold"
+        label="Seen unfolded"
+        :min="0"
+        @update:model-value="write({ fold: $event })"
+      />
+      <NumberField
+        :model-value="outlet.tagLimit"
+        label="Tags together"
+        :min="0"
+        @update:model-value="write({ tagLimit: $event })"
+      />
+      <NumberField
+        :model-value="outlet.chapters.least"
+        label="Fewest chapters"
+        :min="0"
+        @update:model-value="write({ chapters: { ...outlet.chapters, least: $event } })"
+      />
+      <NumberField
+        :model-value="Math.round(outlet.pictureBytes / 1000)"
+        label="Picture, kB"
+        :min="1"
+        @update:model-value="write({ pictureBytes: $event * 1000 })"
+      />
     </div>
     <fieldset class="mt-4">
       <legend class="label">A release needs</legend>

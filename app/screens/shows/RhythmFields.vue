@@ -6,6 +6,10 @@ import { datesOf, ruleOf, sayRhythm, type RhythmWish } from '@core/rhythm/rule'
 import { readRhythm } from '@core/rhythm/words'
 import { dayAt, momentAt } from '@core/rhythm/zone'
 import { useBoard } from '@app/stores/board'
+import DateField from '@app/ui/fields/DateField.vue'
+import TimeField from '@app/ui/fields/TimeField.vue'
+import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
+import { typedIn } from '@app/ui/fields/event'
 
 /**
  * When a show goes out: weekdays, every so many weeks, or every so many days; the next dates are shown
@@ -95,13 +99,11 @@ function toggleNth(n: number) {
   }
 }
 function onWeekday(event: Event) {
-  if (wish.value.each === 'month' && event.target instanceof HTMLSelectElement)
-    wish.value = { ...wish.value, weekday: Number(event.target.value) }
+  if (wish.value.each === 'month') wish.value = { ...wish.value, weekday: Number(typedIn(event)) }
 }
-function season(event: Event) {
-  if (!(event.target instanceof HTMLInputElement)) return
+function season(count: number | undefined) {
   const { season: _old, ...rest } = wish.value
-  wish.value = event.target.value === '' ? rest : { ...rest, season: Math.round(Number(event.target.value)) }
+  wish.value = count === undefined ? rest : { ...rest, season: count }
 }
 const pause = ref({ from: '', to: '' })
 function addPause() {
@@ -121,8 +123,7 @@ const sentence = computed(
     (rule.value.ok ? sayRhythm({ rule: rule.value.value, start: start.value, time: time.value }) : ''),
 )
 function say(event: Event) {
-  if (!(event.target instanceof HTMLInputElement)) return
-  typed.value = event.target.value
+  typed.value = typedIn(event)
   if (!read.value?.ok) return
   wish.value = read.value.value.wish
   if (read.value.value.time !== undefined) time.value = read.value.value.time
@@ -168,19 +169,15 @@ const dates = computed(() => {
         read.problem.sentence
       }}</span></label
     >
-    <div class="grid grid-cols-1 gap-3 sm:grid-cols-[1fr_120px_150px]">
+    <div class="grid grid-cols-1 gap-3 sm:grid-cols-[1fr_90px_200px]">
       <label
         ><span class="label">How often</span
         ><select v-model="chosen" class="field">
           <option v-for="(e, i) in every" :key="e.label" :value="i">{{ e.label }}</option>
         </select></label
       >
-      <label
-        ><span class="label">Time</span><input v-model="time" type="time" class="field" required
-      /></label>
-      <label
-        ><span class="label">From</span><input v-model="start" type="date" class="field" required
-      /></label>
+      <TimeField v-model="time" label="Time" required />
+      <DateField v-model="start" label="From" required />
     </div>
     <fieldset v-if="wish.each === 'week'">
       <legend class="label">On</legend>
@@ -239,24 +236,21 @@ const dates = computed(() => {
         </li>
       </ul>
       <div class="flex flex-wrap gap-2 items-end">
-        <label
-          ><span class="label">Pause from</span
-          ><input v-model="pause.from" class="field" type="date" /></label
-        ><label
-          ><span class="label">to</span
-          ><input v-model="pause.to" class="field" type="date" :min="pause.from" /></label
-        ><button type="button" class="btn" @click="addPause">Add the pause</button
-        ><label class="ml-auto w-[150px]"
-          ><span class="label">Ends after so many</span
-          ><input
-            class="field"
-            type="number"
-            min="1"
-            max="1000"
-            :value="wish.season ?? ''"
-            placeholder="never"
-            @change="season"
-        /></label>
+        <DateField v-model="pause.from" label="Pause from" /><DateField
+          v-model="pause.to"
+          label="to"
+          :min="pause.from"
+        /><button type="button" class="btn" @click="addPause">Add the pause</button
+        ><OptionalNumberField
+          :model-value="wish.season"
+          class="ml-auto"
+          field="field num w-[150px]"
+          label="Ends after so many"
+          :min="1"
+          :max="1000"
+          placeholder="never"
+          @update:model-value="season"
+        />
       </div>
     </details>
     <label v-if="zoned"

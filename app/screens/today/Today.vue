@@ -29,6 +29,7 @@ import WantToKnow from './WantToKnow.vue'
 import WereTheyOut from './WereTheyOut.vue'
 import type { Step } from '@core/records'
 import { stepGoal, stepTicks } from '../episode/steps'
+import NumberField from '@app/ui/fields/NumberField.vue'
 
 const Drop = defineAsyncComponent(() => import('@app/ui/Drop.vue'))
 const ReadyAhead = defineAsyncComponent(() => import('../schedule/ReadyAhead.vue'))
@@ -172,16 +173,8 @@ const running = computed(() => {
   return r && found ? { ...found, since: r.since } : undefined
 })
 const leftOver = computed(() => board.leftOver.map(({ card, state }) => ({ card, step: state.step })))
-function correct(id: string, event: Event) {
-  if (event.target instanceof HTMLInputElement)
-    void library.perform(
-      correctLog,
-      {
-        step: id,
-        minutes: Math.max(0, Math.min(6000, Math.round(Number(event.target.value)))),
-      },
-      'quietly',
-    )
+function correct(id: string, minutes: number) {
+  void library.perform(correctLog, { step: id, minutes }, 'quietly')
 }
 function end(id: string, took: 'shorter' | 'as planned' | 'longer') {
   void library.perform(endStep, { step: id, took })
@@ -398,14 +391,14 @@ useKeymap(todayKeys, {
               v-if="running.state.step.logged > 0"
               >,
               <label class="inline-flex items-center gap-1"
-                ><input
-                  class="quiet-field mx-0 w-[58px] num border-line"
-                  type="number"
-                  min="0"
-                  max="6000"
-                  :value="running.state.step.logged"
-                  aria-label="Minutes worked before"
-                  @change="correct(running.state.step.id, $event)"
+                ><NumberField
+                  :model-value="running.state.step.logged"
+                  field="quiet-field mx-0 w-[58px] num border-line"
+                  label="Minutes worked before"
+                  hidden
+                  :min="0"
+                  :max="6000"
+                  @update:model-value="correct(running.state.step.id, $event)"
                 />
                 before</label
               ></template

@@ -10,6 +10,8 @@ import Sheet from '@app/ui/Sheet.vue'
 import type { Shown } from '@core/views/week'
 import KeySign from '@app/ui/KeySign.vue'
 import { weekKeys } from './keymap'
+import NumberField from '@app/ui/fields/NumberField.vue'
+import TimeField from '@app/ui/fields/TimeField.vue'
 
 /** All that can be done with one block of the week. */
 const { block, running } = defineProps<{ block: Shown; running: boolean }>()
@@ -39,10 +41,13 @@ async function time(value: string | undefined) {
       >.
     </p>
     <form v-if="block.kind === 'done'" class="flex flex-wrap items-end gap-2" @submit.prevent="correct">
-      <label
-        ><span class="label">Minutes worked on that day</span
-        ><input v-model.number="worked" class="field num w-[110px]" type="number" min="0" max="1440" /></label
-      ><button class="btn btn-main">Correct it</button
+      <NumberField
+        v-model="worked"
+        field="field num w-[110px]"
+        label="Minutes worked on that day"
+        :min="0"
+        :max="1440"
+      /><button class="btn btn-main">Correct it</button
       ><button type="button" class="btn" @click="emit('act', 'open')">Go to it</button>
     </form>
     <p v-else class="flex flex-wrap gap-2">
@@ -69,10 +74,10 @@ async function time(value: string | undefined) {
       class="flex items-end gap-2 mt-4 border-t border-faint pt-3"
       @submit.prevent="time(at || undefined)"
     >
-      <label
-        ><span class="label">At a clock time, as with a guest</span
-        ><input v-model="at" class="field w-[130px]" type="time" /></label
-      ><button class="btn">Set it</button
+      <TimeField v-model="at" class="w-[130px]" label="At a clock time, as with a guest" /><button
+        class="btn"
+      >
+        Set it</button
       ><button v-if="block.at" type="button" class="btn btn-bare" @click="time(undefined)">
         At no particular time
       </button>

@@ -9,6 +9,7 @@ import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import { textOfFile } from '@app/ui/text-file'
 import Sheet from '@app/ui/Sheet.vue'
+import { filesIn } from '@app/ui/fields/event'
 
 /** Busy time from a calendar file, looked at before it is taken: each time by itself. */
 const emit = defineEmits<{ close: [] }>()
@@ -21,7 +22,7 @@ const key = (e: BusyRead['events'][number]) => `${e.uid} ${e.day} ${e.at ?? ''}`
 const taken = computed(() => (read.value?.events ?? []).filter((e) => !without.value.has(key(e))))
 const there = computed(() => [...library.records.busy.values()].filter((b) => b.day >= board.today).length)
 async function choose(event: Event) {
-  const file = event.target instanceof HTMLInputElement ? event.target.files?.[0] : undefined
+  const file = filesIn(event)[0]
   if (!file) return
   const { readBusy } = await import('@core/formats/busy')
   const found = readBusy(

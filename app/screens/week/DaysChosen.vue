@@ -9,6 +9,7 @@ import { sayDay } from '@core/rhythm/days'
 import { useBoard, type Card } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
+import NumberField from '@app/ui/fields/NumberField.vue'
 
 /**
  * Days chosen together: lost, or with other hours; what it does to the releases, and what would mend that,
@@ -127,15 +128,16 @@ const percent = (o: Outlook | undefined) =>
           @click="set(Math.round(hours * 60))"
         >
           {{ hours }} h each</button
-        ><input
-          v-model.number="hours"
-          class="field num w-[64px] min-h-[28px] py-0"
-          type="number"
-          min="0"
-          max="24"
-          step="0.5"
-          aria-label="Hours on each day chosen"
-          @focus="looking = 'hours'"
+        ><NumberField
+          v-model="hours"
+          field="field num w-[64px] min-h-[28px] py-0"
+          label="Hours on each day chosen"
+          hidden
+          eager
+          :min="0"
+          :max="24"
+          :step="0.5"
+          @focusin="looking = 'hours'"
       /></span>
       <button class="btn btn-small" @click="set(undefined)">The usual hours</button
       ><button class="btn btn-bare btn-small" @click="emit('done')">None</button>

@@ -20,6 +20,7 @@ import { stepGoal } from '../episode/steps'
 import KeySign from '@app/ui/KeySign.vue'
 import { shellKeys } from '../shell/keymap'
 import { useNextLate } from '../shell/late'
+import NumberField from '@app/ui/fields/NumberField.vue'
 
 /** The forecast of one release: the spread of days on which it may be ready, what decides it, and what if. */
 const { id } = defineProps<{ id: string }>()
@@ -392,14 +393,14 @@ const nextLate = useNextLate()
         >
         <div class="flex flex-wrap gap-1.5 items-center">
           <label class="flex items-center gap-1.5"
-            ><input
-              v-model.number="more.hours"
-              class="field num w-[64px] min-h-[28px] py-0"
-              type="number"
-              min="0.5"
-              max="12"
-              step="0.5"
-              aria-label="More hours"
+            ><NumberField
+              v-model="more.hours"
+              class="w-[64px] min-h-[28px] py-0"
+              label="More hours"
+              hidden
+              :min="0.5"
+              :max="12"
+              :step="0.5"
             />
             h on</label
           ><button

@@ -6,6 +6,7 @@ import { sayMinutes } from '@core/script/timecode'
 import { useBoard } from '@app/stores/board'
 import Sheet from '@app/ui/Sheet.vue'
 import type { Block } from '@core/plan/ground'
+import NumberField from '@app/ui/fields/NumberField.vue'
 
 /**
  * What fits into some free minutes of a day: later work that needs nothing unfinished, the most urgent
@@ -36,14 +37,14 @@ const fits = computed(() =>
   <Sheet :open="true" :title="`Pull something forward to ${sayDay(day)}`" @close="emit('close')">
     <label class="flex items-center gap-2 mb-3"
       >I have
-      <input
-        v-model.number="minutes"
-        class="field num w-[84px]"
-        type="number"
-        min="5"
-        max="720"
-        step="5"
-        aria-label="Free minutes"
+      <NumberField
+        v-model="minutes"
+        class="w-[84px]"
+        label="Free minutes"
+        hidden
+        :min="5"
+        :max="720"
+        :step="5"
       />
       minutes</label
     >

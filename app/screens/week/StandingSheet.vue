@@ -8,6 +8,10 @@ import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 import { kindNames } from '../shows/recipe/words'
+import DateField from '@app/ui/fields/DateField.vue'
+import NumberField from '@app/ui/fields/NumberField.vue'
+import TextField from '@app/ui/fields/TextField.vue'
+import TimeField from '@app/ui/fields/TimeField.vue'
 
 /** Work that belongs to no episode: once or again and again; one of its times can be done or skipped. */
 const { work, day } = defineProps<{ work?: Standing | undefined; day?: Day | undefined }>()
@@ -110,22 +114,12 @@ async function remove() {
       ><button v-else class="btn" @click="mark('to do')">It is to do after all</button>
     </p>
     <form class="grid gap-3" @submit.prevent="save">
-      <label
-        ><span class="label">What</span
-        ><input
-          v-model="name"
-          class="field"
-          placeholder="Mailing list, accounts, an hour of planning"
-          autocomplete="off"
-      /></label>
+      <TextField v-model="name" label="What" placeholder="Mailing list, accounts, an hour of planning" />
       <div class="grid grid-cols-3 gap-3">
-        <label
-          ><span class="label">Minutes</span
-          ><input v-model.number="minutes" class="field num" type="number" min="0" step="5" /></label
-        ><label
-          ><span class="label">Clock time, if any</span
-          ><input v-model="at" class="field" type="time" /></label
-        ><label
+        <NumberField v-model="minutes" label="Minutes" :min="0" :step="5" /><TimeField
+          v-model="at"
+          label="Clock time, if any"
+        /><label
           ><span class="label">Kind of work</span
           ><select v-model="kind" class="field">
             <option v-for="k in StepKind.options" :key="k" :value="k">{{ kindNames[k] }}</option>
@@ -142,10 +136,7 @@ async function remove() {
             <option value="second">every second week</option>
             <option value="month">once a month</option>
           </select></label
-        ><label
-          ><span class="label">{{ again === 'once' ? 'On' : 'From' }}</span
-          ><input v-model="start" class="field" type="date" required
-        /></label>
+        ><DateField v-model="start" :label="again === 'once' ? 'On' : 'From'" required />
       </div>
       <div v-if="again === 'week' || again === 'second'" class="flex flex-wrap gap-1.5">
         <button

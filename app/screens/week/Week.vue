@@ -507,8 +507,8 @@ const worse = computed(() =>
           <button
             v-for="c in board.unplaced"
             :key="c.episode.id"
-            class="btn btn-small text-11 min-h-[24px] max-w-full"
             v-carries="episodeOf(c)"
+            class="btn btn-small text-11 min-h-[24px] max-w-full"
             :aria-label="`Lay all of ${c.title} on this week`"
             @click="layWhole(c.episode.id)"
           >
@@ -519,7 +519,6 @@ const worse = computed(() =>
           <li
             v-for="u in undated"
             :key="u.state.step.id"
-            class="py-1.5 border-b border-faint cursor-grab"
             v-carries="{
               kind: 'work',
               step: u.state.step.id,
@@ -527,6 +526,7 @@ const worse = computed(() =>
               minutes: Math.max(15, u.state.minutesLeft),
               label: u.state.step.name,
             }"
+            class="py-1.5 border-b border-faint cursor-grab"
           >
             <span class="block font-medium"
               >{{ u.state.step.name }} <span class="num">{{ sayMinutes(u.state.minutesLeft) }}</span></span

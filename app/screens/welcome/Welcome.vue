@@ -10,6 +10,7 @@ import { useLibrary } from '@app/stores/library'
 import RhythmFields from '../shows/RhythmFields.vue'
 import HoursFields from '../settings/HoursFields.vue'
 import RestoreBackup from '../settings/RestoreBackup.vue'
+import NumberField from '@app/ui/fields/NumberField.vue'
 
 /**
  * The newcomer's one screen: a show, when it goes out, and about how many hours there are. Once there is a
@@ -32,10 +33,8 @@ onMounted(() => {
 })
 
 /** Spreads a wished sum over the days that have hours, in quarters of an hour. */
-function spread(event: Event) {
-  const wanted = event.target instanceof HTMLInputElement ? Number(event.target.value) * 60 : 0
-  if (!Number.isFinite(wanted) || wanted <= 0 || wanted > 100 * 60) return
-  hours.value = spreadHours(hours.value, wanted)
+function spread(wanted: number) {
+  if (wanted > 0) hours.value = spreadHours(hours.value, wanted * 60)
 }
 async function begin() {
   const done = await library.perform(
@@ -106,17 +105,15 @@ async function begin() {
         />
         <div>
           <div class="flex items-end gap-3 mb-2">
-            <label class="w-[190px]"
-              ><span class="label">About how many hours a week</span
-              ><input
-                type="number"
-                min="0"
-                max="100"
-                step="any"
-                class="field"
-                :value="Math.round(total / 6) / 10"
-                @change="spread"
-            /></label>
+            <NumberField
+              :model-value="Math.round(total / 6) / 10"
+              field="field num w-[190px]"
+              label="About how many hours a week"
+              :min="0"
+              :max="100"
+              :step="0.1"
+              @update:model-value="spread"
+            />
             <p class="sub pb-2">
               {{ sayMinutes(total) }} over {{ hours.filter((h) => h > 0).length }} days. Due dates fall on
               days that have hours.

@@ -4,7 +4,8 @@ import type { RecipeFields } from '@core/commands/recipes/written'
 import { folderName, folderPattern, folderTree } from '@core/formats/folder'
 import type { Recipe, Show } from '@core/records'
 import { useBoard } from '@app/stores/board'
-import { valueOf } from './words'
+import TextField from '@app/ui/fields/TextField.vue'
+import { typedIn } from '@app/ui/fields/event'
 
 /** The folders of an episode on disk, and how the outer one is named. */
 const { recipe, show } = defineProps<{ recipe: Recipe; show: Show }>()
@@ -24,7 +25,7 @@ const tree = computed(() => folderTree(recipe.folders))
 const words = ['number', 'title', 'code', 'date', 'show'].map((w) => `{${w}}`).join(', ')
 function folders(event: Event) {
   emit('write', {
-    folders: valueOf(event)
+    folders: typedIn(event)
       .split('\n')
       .map((l) => l.trim())
       .filter(Boolean),
@@ -37,13 +38,13 @@ function folders(event: Event) {
     <h2 id="folders">Folders</h2>
     <div class="grid gap-3 sm:grid-cols-2">
       <div class="grid gap-3 content-start">
-        <label
-          ><span class="label">Name of the outer one</span
-          ><input
-            class="field font-mono text-12"
-            :value="recipe.folderName ?? folderPattern"
-            @change="emit('write', { folderName: valueOf($event).trim() || undefined })" /></label
-        ><label
+        <TextField
+          :model-value="recipe.folderName ?? folderPattern"
+          lazy
+          class="font-mono text-12"
+          label="Name of the outer one"
+          @update:model-value="emit('write', { folderName: $event.trim() || undefined })"
+        /><label
           ><span class="label">One a line; a slash puts one within another</span
           ><textarea
             class="field font-mono text-12 min-h-[90px]"

@@ -7,6 +7,7 @@ import type { FollowOn, Recipe } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { useBoard } from '@app/stores/board'
 import { useLibrary } from '@app/stores/library'
+import NumberField from '@app/ui/fields/NumberField.vue'
 
 /** What follows by itself, in sentences, and what it did lately. */
 const { recipe } = defineProps<{ recipe: Recipe }>()
@@ -135,13 +136,13 @@ const log = computed(() => {
           <option v-for="s in recipe.stages" :key="s.id" :value="s.id">in {{ s.name }}</option>
         </select>
         <label v-if="then === 'add'" class="flex items-center gap-1"
-          ><input
-            v-model.number="minutes"
-            class="field w-[72px] num"
-            type="number"
-            min="0"
-            step="5"
-            aria-label="Minutes"
+          ><NumberField
+            v-model="minutes"
+            field="field num w-[72px]"
+            label="Minutes"
+            hidden
+            :min="0"
+            :step="5"
           />
           min</label
         >

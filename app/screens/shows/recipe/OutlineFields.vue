@@ -3,7 +3,7 @@ import { ArrowUp, Plus, X } from '@lucide/vue'
 import type { RecipeFields } from '@core/commands/recipes/written'
 import type { Recipe } from '@core/records'
 import { useLibrary } from '@app/stores/library'
-import { valueOf } from './words'
+import { typedIn } from '@app/ui/fields/event'
 
 /** The sections that a script begins with, each with what to say in it. */
 const { recipe } = defineProps<{ recipe: Recipe }>()
@@ -46,13 +46,13 @@ function earlier(i: number) {
           class="quiet-field mx-0 font-medium"
           :value="s.title"
           :aria-label="`Title of section ${i + 1}`"
-          @change="put(s.id, { title: valueOf($event) })"
+          @change="put(s.id, { title: typedIn($event) })"
         /><input
           class="quiet-field mx-0 text-ink-2"
           :value="s.guidance"
           :aria-label="`What to say in ${s.title}`"
           placeholder="What to say in it"
-          @change="put(s.id, { guidance: valueOf($event) })"
+          @change="put(s.id, { guidance: typedIn($event) })"
         /><span
           ><button
             class="btn btn-bare btn-small px-1"

@@ -2,7 +2,7 @@
 import type { RecipeFields } from '@core/commands/recipes/written'
 import type { Recipe } from '@core/records'
 import { patternWords } from '@core/release/description'
-import { valueOf } from './words'
+import TextField from '@app/ui/fields/TextField.vue'
 
 /** How descriptions are made up, and what every one ends with. */
 const { recipe } = defineProps<{ recipe: Recipe }>()
@@ -14,21 +14,21 @@ const braced = (word: string) => `{${word}}`
   <section class="panel p-4 grid gap-3" aria-labelledby="pattern">
     <h2 id="pattern">Description</h2>
     <div class="grid gap-3 sm:grid-cols-2">
-      <label
-        ><span class="label">Pattern</span
-        ><textarea
-          class="field font-mono text-12 min-h-[130px]"
-          :value="recipe.pattern"
-          @change="emit('write', { pattern: valueOf($event) })"
-        /></label
-      ><label
-        ><span class="label">Closing lines, {call}</span
-        ><textarea
-          class="field min-h-[130px]"
-          :value="recipe.call"
-          @change="emit('write', { call: valueOf($event) })"
-        />
-      </label>
+      <TextField
+        :model-value="recipe.pattern"
+        lazy
+        field="field font-mono text-12 min-h-[130px]"
+        label="Pattern"
+        :rows="3"
+        @update:model-value="emit('write', { pattern: $event })"
+      /><TextField
+        :model-value="recipe.call"
+        lazy
+        field="field min-h-[130px]"
+        label="Closing lines, {call}"
+        :rows="3"
+        @update:model-value="emit('write', { call: $event })"
+      />
     </div>
     <p class="sub">
       Words in braces are filled in:

@@ -18,6 +18,8 @@ import StageAside from './StageAside.vue'
 import StepAside from './StepAside.vue'
 import KeySign from '@app/ui/KeySign.vue'
 import { scoreKeys } from './keymap'
+import TextField from '@app/ui/fields/TextField.vue'
+import { typedIn } from '@app/ui/fields/event'
 
 /**
  * One recipe of a show: its steps drawn by when they are due, what each needs, and all that an episode
@@ -51,7 +53,7 @@ async function write(fields: RecipeFields) {
   return done.ok
 }
 function rename(event: Event) {
-  if (event.target instanceof HTMLInputElement) void write({ name: event.target.value })
+  void write({ name: typedIn(event) })
 }
 const fresh = ref('')
 async function add(from: 'small' | 'full' | { recipe: string }, close: () => void) {
@@ -119,10 +121,10 @@ async function remove() {
         </button>
         <Drop v-slot="{ close }" label="Another recipe" right small
           ><form class="grid gap-2" @submit.prevent="add({ recipe: recipe.id }, close)">
-            <label
-              ><span class="label">Its name</span
-              ><input v-model="fresh" class="field" placeholder="Interview, tutorial, live" /></label
-            ><button class="btn">A copy of this one</button
+            <TextField v-model="fresh" label="Its name" placeholder="Interview, tutorial, live" /><button
+              class="btn"
+            >
+              A copy of this one</button
             ><button type="button" class="btn" @click="add('full', close)">The fuller one, 12 steps</button
             ><button type="button" class="btn" @click="add('small', close)">The small one, 3 steps</button>
           </form></Drop

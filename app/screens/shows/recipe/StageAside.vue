@@ -6,7 +6,10 @@ import type { RecipeFields } from '@core/commands/recipes/written'
 import { Part, type Checklist, type Recipe, type Stage } from '@core/records'
 import { withStageMoved } from '@core/recipe/edit'
 import { useLibrary } from '@app/stores/library'
-import { partNames, tickedOf, valueOf } from './words'
+import { partNames } from './words'
+import TextField from '@app/ui/fields/TextField.vue'
+import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
+import { typedIn, tickedIn } from '@app/ui/fields/event'
 
 /**
  * All that a recipe says of one stage: what must be settled before it, how early it may begin, its
@@ -50,23 +53,19 @@ function dropItem(list: Checklist, id: string) {
   if (items.length > 0) lay({ ...list, items })
   else emit('write', { checklists: (recipe.checklists ?? []).filter((c) => c.id !== list.id) })
 }
-function early(event: Event) {
-  const text = valueOf(event)
-  put({ earliest: text === '' ? undefined : Math.max(0, Math.round(Number(text) || 0)) })
-}
 const settling = Part.options.filter((p) => p !== 'chapters' && p !== 'length')
 </script>
 
 <template>
   <div class="grid gap-3">
     <div class="flex items-end gap-1">
-      <label class="flex-1"
-        ><span class="label">Stage</span
-        ><input
-          class="field font-medium"
-          :value="stage.name"
-          @change="put({ name: valueOf($event) })" /></label
-      ><button
+      <TextField
+        :model-value="stage.name"
+        lazy
+        class="flex-1 font-medium"
+        label="Stage"
+        @update:model-value="put({ name: $event })"
+      /><button
         class="btn btn-bare btn-small px-1"
         aria-label="Earlier in the row"
         :disabled="at === 0"
@@ -92,7 +91,7 @@ const settling = Part.options.filter((p) => p !== 'chapters' && p !== 'length')
           type="checkbox"
           class="tick"
           :checked="stage.after.includes(s.id)"
-          @change="put({ after: toggled(stage.after, s.id, tickedOf($event)) })"
+          @change="put({ after: toggled(stage.after, s.id, tickedIn($event)) })"
         />{{ s.name }}</label
       >
     </fieldset>
@@ -107,7 +106,7 @@ const settling = Part.options.filter((p) => p !== 'chapters' && p !== 'length')
             type="checkbox"
             class="tick"
             :checked="(stage.settled ?? []).includes(p)"
-            @change="put({ settled: toggled(stage.settled, p, tickedOf($event)) })"
+            @change="put({ settled: toggled(stage.settled, p, tickedIn($event)) })"
           />{{ partNames[p] }}</label
         >
       </div>
@@ -122,22 +121,20 @@ const settling = Part.options.filter((p) => p !== 'chapters' && p !== 'length')
             type="checkbox"
             class="tick"
             :checked="stage.parts.includes(p)"
-            @change="put({ parts: toggled(stage.parts, p, tickedOf($event)) })"
+            @change="put({ parts: toggled(stage.parts, p, tickedIn($event)) })"
           />{{ partNames[p] }}</label
         >
       </div>
     </details>
-    <label
-      ><span class="label">Not earlier than, days before release</span
-      ><input
-        class="field num w-[110px]"
-        type="number"
-        min="0"
-        max="365"
-        :value="stage.earliest ?? ''"
-        placeholder="any time"
-        @change="early"
-    /></label>
+    <OptionalNumberField
+      :model-value="stage.earliest"
+      field="field num w-[110px]"
+      label="Not earlier than, days before release"
+      :min="0"
+      :max="365"
+      placeholder="any time"
+      @update:model-value="(earliest) => put({ earliest })"
+    />
     <p class="sub">
       For news and live: neither it nor what builds on it can be done ahead, and its slot does not count as
       ready ahead.
@@ -147,7 +144,7 @@ const settling = Part.options.filter((p) => p !== 'chapters' && p !== 'length')
         class="quiet-field mx-0 font-medium"
         :value="list.name"
         aria-label="Name of the checklist"
-        @change="lay({ ...list, name: valueOf($event) })"
+        @change="lay({ ...list, name: typedIn($event) })"
       />
       <div v-for="i in list.items" :key="i.id" class="flex items-center gap-2">
         <span class="flex-1">{{ i.text }}</span><button

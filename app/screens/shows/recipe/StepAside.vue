@@ -8,7 +8,11 @@ import { withoutLine } from '@core/recipe/edit'
 import { daysBefore } from '@core/recipe/score'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
-import { kindNames, partNames, tickedOf, valueOf } from './words'
+import { kindNames, partNames } from './words'
+import NumberField from '@app/ui/fields/NumberField.vue'
+import TextField from '@app/ui/fields/TextField.vue'
+import ComboField from '@app/ui/fields/ComboField.vue'
+import { typedIn, tickedIn } from '@app/ui/fields/event'
 
 /** All that a recipe says of one step. */
 const { recipe, line } = defineProps<{ recipe: Recipe; line: RecipeLine }>()
@@ -28,13 +32,12 @@ const people = computed(() =>
 )
 async function put(fields: Partial<RecipeLine>, event?: Event) {
   const done = await library.perform(editLine, { recipe: recipe.id, line: { ...line, ...fields } }, 'quietly')
-  if (!done.ok && event?.target instanceof HTMLInputElement) {
-    if (event.target.type === 'checkbox') event.target.checked = !event.target.checked
-    event.target.focus()
-  }
+  // A box that was refused goes back.
+  if (!done.ok && event?.target instanceof HTMLInputElement && event.target.type === 'checkbox')
+    event.target.checked = !event.target.checked
 }
 function counted(event: Event) {
-  const by = valueOf(event)
+  const by = typedIn(event)
   const days = Math.max(0, daysBefore(recipe.lines, line))
   const lead: Lead =
     by === 'before'
@@ -45,15 +48,14 @@ function counted(event: Event) {
   void put({ lead }, event)
 }
 function need(id: string, event: Event) {
-  void put({ needs: tickedOf(event) ? [...line.needs, id] : line.needs.filter((n) => n !== id) }, event)
+  void put({ needs: tickedIn(event) ? [...line.needs, id] : line.needs.filter((n) => n !== id) }, event)
 }
-const number = (event: Event) => Math.max(0, Math.round(Number(valueOf(event)) || 0))
 function part(event: Event) {
-  const read = Part.safeParse(valueOf(event))
+  const read = Part.safeParse(typedIn(event))
   void put({ part: read.success ? read.data : undefined }, event)
 }
 function kind(event: Event) {
-  const read = StepKind.safeParse(valueOf(event))
+  const read = StepKind.safeParse(typedIn(event))
   if (read.success) void put({ kind: read.data }, event)
 }
 function reference(i: number, fields: { label?: string; url?: string }) {
@@ -85,15 +87,18 @@ function remove() {
 <template>
   <div class="grid gap-3">
     <div class="flex items-start gap-2">
-      <label class="flex-1"
-        ><span class="label">Step</span
-        ><input class="field font-medium" :value="line.name" @change="put({ name: valueOf($event) }, $event)"
-      /></label>
+      <TextField
+        :model-value="line.name"
+        lazy
+        class="flex-1 font-medium"
+        label="Step"
+        @update:model-value="put({ name: $event })"
+      />
     </div>
     <div class="grid grid-cols-2 gap-3">
       <label
         ><span class="label">In</span
-        ><select class="field" :value="line.stage" @change="put({ stage: valueOf($event) }, $event)">
+        ><select class="field" :value="line.stage" @change="put({ stage: typedIn($event) }, $event)">
           <option v-for="s in recipe.stages" :key="s.id" :value="s.id">{{ s.name }}</option>
         </select></label
       >
@@ -105,16 +110,13 @@ function remove() {
       >
     </div>
     <div class="grid grid-cols-[96px_1fr] gap-3 items-end">
-      <label
-        ><span class="label">Minutes</span
-        ><input
-          class="field num"
-          type="number"
-          min="0"
-          step="5"
-          :value="line.minutes"
-          @change="put({ minutes: number($event) }, $event)"
-      /></label>
+      <NumberField
+        :model-value="line.minutes"
+        label="Minutes"
+        :min="0"
+        :step="5"
+        @update:model-value="put({ minutes: $event })"
+      />
       <p class="sub pb-2">
         <template v-if="takes !== undefined && takes !== line.minutes"
           >You plan {{ line.minutes }}, it takes {{ takes }}.
@@ -125,16 +127,13 @@ function remove() {
       </p>
     </div>
     <div class="grid grid-cols-[96px_1fr] gap-3">
-      <label
-        ><span class="label">Due, days</span
-        ><input
-          class="field num"
-          type="number"
-          min="0"
-          max="365"
-          :value="line.lead.days"
-          @change="put({ lead: { ...line.lead, days: number($event) } }, $event)"
-      /></label>
+      <NumberField
+        :model-value="line.lead.days"
+        label="Due, days"
+        :min="0"
+        :max="365"
+        @update:model-value="put({ lead: { ...line.lead, days: $event } })"
+      />
       <label
         ><span class="label">counted</span
         ><select
@@ -169,16 +168,14 @@ function remove() {
         >
       </div>
     </details>
-    <label
-      ><span class="label">Done by</span
-      ><input
-        class="field"
-        :value="line.owner ?? ''"
-        placeholder="you"
-        list="people"
-        @change="put({ owner: valueOf($event).trim() || undefined }, $event)" /><datalist id="people">
-        <option v-for="p in people" :key="p" :value="p" /></datalist
-    ></label>
+    <ComboField
+      :model-value="line.owner ?? ''"
+      label="Done by"
+      lazy
+      placeholder="you"
+      :known="people"
+      @update:model-value="(owner) => put({ owner: owner.trim() || undefined })"
+    />
     <label
       ><span class="label">Completed</span
       ><select class="field" :value="line.part ?? ''" @change="part">
@@ -191,18 +188,18 @@ function remove() {
         type="checkbox"
         class="tick"
         :checked="line.required"
-        @change="put({ required: tickedOf($event) }, $event)"
+        @change="put({ required: tickedIn($event) }, $event)"
       />
       Nothing goes out without it</label
     >
-    <label
-      ><span class="label">To keep in mind while doing it</span
-      ><textarea
-        class="field min-h-[56px]"
-        :value="line.guidance ?? ''"
-        @change="put({ guidance: valueOf($event).trim() || undefined }, $event)"
-      />
-    </label>
+    <TextField
+      :model-value="line.guidance ?? ''"
+      lazy
+      field="field min-h-[56px]"
+      label="To keep in mind while doing it"
+      :rows="3"
+      @update:model-value="put({ guidance: $event.trim() || undefined })"
+    />
     <div class="grid gap-1.5">
       <span class="label">To look at</span>
       <div v-for="(r, i) in line.references ?? []" :key="i" class="flex gap-1.5">
@@ -211,12 +208,12 @@ function remove() {
           :value="r.label"
           :aria-label="`What reference ${i + 1} is`"
           placeholder="What it is"
-          @change="reference(i, { label: valueOf($event) })"
+          @change="reference(i, { label: typedIn($event) })"
         /><input
           class="field"
           :value="r.url"
           :aria-label="`Address of reference ${i + 1}`"
-          @change="reference(i, { url: valueOf($event) })"
+          @change="reference(i, { url: typedIn($event) })"
         /><button
           class="btn btn-bare btn-small px-1"
           :aria-label="`Remove reference ${i + 1}`"

@@ -27,17 +27,3 @@ export const kindNames: Readonly<Record<StepKind, string>> = {
   design: 'pictures',
   admin: 'odds and ends',
 }
-
-/** The value of a field that an event comes from. */
-export function valueOf(event: Event): string {
-  return event.target instanceof HTMLInputElement ||
-    event.target instanceof HTMLSelectElement ||
-    event.target instanceof HTMLTextAreaElement
-    ? event.target.value
-    : ''
-}
-
-/** Whether a tick box that an event comes from is ticked. */
-export function tickedOf(event: Event): boolean {
-  return event.target instanceof HTMLInputElement && event.target.checked
-}

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { useNumberText } from './number'
+import NumberInput from './NumberInput.vue'
+
+/**
+ * A number that may be none, which is what a cleared field says; given when the field is left or Enter is pressed,
+ * or with `eager` at every figure. What is no number goes back to what it was.
+ */
+const {
+  label,
+  min,
+  max,
+  step,
+  eager = false,
+} = defineProps<{
+  label: string
+  /** The label is said, not shown. */
+  hidden?: boolean
+  min?: number
+  max?: number
+  /** From one to the next by arrows; a fraction lets fractions be typed. */
+  step?: number
+  /** What it counts, behind the field. */
+  unit?: string
+  eager?: boolean
+  fault?: string
+  /** Classes of the field itself. */
+  field?: string
+}>()
+const number = defineModel<number | undefined>({ required: true })
+const { text, typed } = useNumberText(
+  () => number.value,
+  () => ({ min, max, step }),
+  (read) => {
+    number.value = read
+  },
+)
+</script>
+
+<template>
+  <NumberInput
+    v-model="text"
+    :label="label"
+    :hidden="hidden"
+    :unit="unit"
+    :fault="fault"
+    :field="field"
+    :min="min"
+    :max="max"
+    :step="step !== undefined && step < 1 ? 'any' : step"
+    @typed="(done) => (done || eager) && typed(done)"
+  />
+</template>
