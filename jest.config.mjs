@@ -15,7 +15,7 @@ const config = {
     ],
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(temporal-polyfill|temporal-utils|ical.js|dexie|d3-array|internmap|@vueuse|@lucide|@internationalized)/)',
+    '/node_modules/(?!(temporal-polyfill|temporal-utils|ical.js|dexie|d3-array|internmap|@vueuse|@lucide|@internationalized|@tanstack)/)',
   ],
 }
 

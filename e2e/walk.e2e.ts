@@ -279,7 +279,7 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
       page.getByRole('button', { name: /^#2 Steaming oak ribs.*released Thu 3 Dec/ }),
     ).toBeVisible()
     await page.keyboard.press('5')
-    await expect(page.getByRole('region', { name: 'Released episodes' })).toContainText(
+    await expect(page.getByRole('table', { name: 'Released episodes' })).toContainText(
       'Steaming oak ribs without a steam box',
     )
     await page.clock.setSystemTime(moment)

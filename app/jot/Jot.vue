@@ -6,7 +6,7 @@ import { mailKey } from '@app/data/mail-key'
 import { callMailbox, forgetHere, keepHere, waitingHere } from '@app/data/outbox'
 import { download } from '@app/ui/download'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
-import { remembered } from '@app/data/remembered'
+import { remembered } from '@app/stores/remembered'
 
 /**
  * The phone's page: a line, kept at once; it hands over to the mailbox when it can, and keeps what it could

@@ -3,7 +3,7 @@ import { ref, shallowRef } from 'vue'
 import type { Id, Step } from '@core/records'
 import type { Ranked } from '@core/ideas/rank'
 import type { Outlook } from '@core/plan/forecast'
-import { remembered } from '@app/data/remembered'
+import { remembered } from '@app/stores/remembered'
 
 /** What stands on the desk beside the screen: what has been looked ahead, and where capture sends ideas. */
 export const useDesk = defineStore('desk', () => {
@@ -18,8 +18,8 @@ export const useDesk = defineStore('desk', () => {
   const past = shallowRef<ReadonlyMap<Id, Step[]>>(new Map())
   /** Reminders have not been asked about yet. */
   const mayRemind = ref(false)
-  /** The show that captured ideas go to; empty until one was chosen. */
-  const captureShow = remembered<Id>('lamp-reel.capture', '', (kept) =>
+  /** The show that captured ideas go to. */
+  const captureShow = remembered<Id | undefined>('lamp-reel.capture', undefined, (kept) =>
     typeof kept === 'string' ? kept : undefined,
   )
   /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */

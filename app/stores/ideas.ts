@@ -8,7 +8,7 @@ import { View, type Episode, type Group, type Id, type Test } from '@core/record
 import { useBoard } from './board'
 import { useLibrary } from './library'
 import { useReading } from './reading'
-import { remembered } from '@app/data/remembered'
+import { remembered } from '@app/stores/remembered'
 
 const key = 'lamp-reel.view'
 const all: Group = { is: 'group', join: 'all', of: [] }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useVirtualizer } from '@tanstack/vue-virtual'
+import type { Day, Episode, Show } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { titleOf } from '@core/release/parts'
 import { sayNumber } from '@core/rhythm/numbering'
@@ -9,6 +10,8 @@ import { useBoard } from '@app/stores/board'
 import { usePictures } from '@app/stores/pictures'
 import Chalk from '@app/ui/Chalk.vue'
 import ListHead from '@app/ui/ListHead.vue'
+import SortHeading from '@app/ui/table/SortHeading.vue'
+import { useSortable } from '@app/ui/table/sortable'
 
 const board = useBoard()
 const pictures = usePictures()
@@ -24,27 +27,23 @@ const list = computed(() => {
   )
 })
 const shows = computed(() => new Map(board.shows.map((s) => [s.id, s])))
-const lines = useVirtualizer(
-  computed(() => ({
-    count: list.value.length,
-    getScrollElement: () => scroller.value ?? null,
-    estimateSize: () => 57,
-    overscan: 8,
-    getItemKey: (i: number) => list.value[i]?.id ?? i,
-  })),
-)
-const rows = computed(() =>
-  lines.value.getVirtualItems().flatMap((line) => {
-    const e = list.value[line.index]
-    const show = e && shows.value.get(e.show)
-    if (!e || !show || e.phase.name !== 'released') return []
-    const day = board.releaseOf(e, show)?.day ?? ''
+interface Out {
+  e: Episode
+  show: Show
+  day: Day
+  number: string
+  views: Episode['figures'][number] | undefined
+  multiple: number | undefined
+}
+const out = computed<Out[]>(() =>
+  list.value.flatMap((e) => {
+    const show = shows.value.get(e.show)
+    if (!show) return []
     return [
       {
-        line,
         e,
         show,
-        day,
+        day: board.releaseOf(e, show)?.day ?? '',
         number: sayNumber(show, e.number, e.code),
         views: e.figures.at(-1),
         multiple: board.multiples.get(e.id),
@@ -52,7 +51,41 @@ const rows = computed(() =>
     ]
   }),
 )
+const { headings, rows: sorted } = useSortable<Out>(
+  out,
+  [
+    { id: 'number', label: 'Number', of: (r) => r.e.number, down: true },
+    { id: 'title', label: 'Title', of: (r) => titleOf(r.e).toLowerCase() },
+    { id: 'length', label: 'Length', of: (r) => r.e.cut.length, down: true },
+    { id: 'views', label: 'Views', of: (r) => r.views?.views, down: true },
+    { id: 'day', label: 'Released', of: (r) => r.day, down: true },
+  ],
+  'day',
+)
+const lines = useVirtualizer(
+  computed(() => ({
+    count: sorted.value.length,
+    getScrollElement: () => scroller.value ?? null,
+    estimateSize: () => 57,
+    overscan: 8,
+    getItemKey: (i: number) => sorted.value[i]?.e.id ?? i,
+  })),
+)
+const rows = computed(() =>
+  lines.value.getVirtualItems().flatMap((line) => {
+    const row = sorted.value[line.index]
+    return row ? [{ line, ...row }] : []
+  }),
+)
 const figures = new Intl.NumberFormat('en')
+/** How wide a column is, its heading and its cells. */
+const widths: Record<string, string> = {
+  number: 'w-[64px]',
+  title: 'flex-1 min-w-0',
+  length: 'w-[64px] max-sm:hidden',
+  views: 'text-right w-[132px] max-sm:hidden',
+  day: 'text-right w-[104px]',
+}
 </script>
 
 <template>
@@ -73,65 +106,91 @@ const figures = new Intl.NumberFormat('en')
       </p>
       <RouterLink to="/today" class="btn">To Today</RouterLink>
     </section>
-    <div v-else class="panel overflow-hidden">
+    <div v-else class="panel overflow-hidden" role="table" aria-label="Released episodes">
+      <div
+        role="row"
+        class="line py-1.5 border-b border-line text-11 text-ink-2 max-sm:hidden"
+        :aria-rowcount="sorted.length"
+      >
+        <span role="columnheader" class="w-[72px]"><span class="unseen">Picture</span></span>
+        <SortHeading
+          v-for="h in headings"
+          :key="h.id"
+          as="span"
+          :class="widths[h.id]"
+          :label="h.label"
+          :sorted="h.sorted"
+          @sort="h.sort"
+        />
+      </div>
       <div
         ref="scroller"
-        class="h-[calc(100vh-232px)] min-h-[320px] overflow-y-auto"
+        role="rowgroup"
+        class="h-[calc(100vh-262px)] min-h-[320px] overflow-y-auto"
         tabindex="0"
-        role="region"
         aria-label="Released episodes"
       >
-        <ul class="relative" :style="{ height: `${lines.getTotalSize()}px` }">
-          <li
+        <div role="presentation" class="relative" :style="{ height: `${lines.getTotalSize()}px` }">
+          <div
             v-for="r in rows"
             :key="r.e.id"
-            class="absolute inset-x-0 top-0 border-b border-faint"
+            role="row"
+            class="line absolute inset-x-0 top-0 border-b border-faint hover:bg-raised"
             :style="{ transform: `translateY(${r.line.start}px)`, height: `${r.line.size}px` }"
           >
-            <RouterLink
-              :to="{ name: 'episode', params: { code: r.e.code } }"
-              class="flex items-center gap-4 h-full px-4 no-underline hover:bg-raised"
+            <span role="cell" class="w-[72px] h-[41px] flex-none"
+              ><span
+                class="block h-full mx-auto overflow-hidden rounded-[4px]"
+                :class="r.show.kind === 'audio' ? 'w-[41px]' : ''"
+                ><img
+                  v-if="pictures.url(r.e.chosenPicture)"
+                  :src="pictures.url(r.e.chosenPicture)"
+                  alt=""
+                  class="w-full h-full object-cover" /><Chalk v-else :seed="r.e.code" /></span
+            ></span>
+            <span role="cell" class="num" :class="widths['number']">{{ r.number }}</span>
+            <span role="cell" :class="widths['title']"
+              ><RouterLink
+                :to="{ name: 'episode', params: { code: r.e.code } }"
+                class="block font-semibold truncate no-underline after:absolute after:inset-0"
+                >{{ titleOf(r.e) }}</RouterLink
+              ><span class="sub"
+                >{{ r.show.title }}<template v-if="r.e.topics[0]"> · {{ r.e.topics[0] }}</template></span
+              ></span
             >
-              <span class="w-[72px] h-[41px] flex-none"
-                ><span
-                  class="block h-full mx-auto overflow-hidden rounded-[4px]"
-                  :class="r.show.kind === 'audio' ? 'w-[41px]' : ''"
-                  ><img
-                    v-if="pictures.url(r.e.chosenPicture)"
-                    :src="pictures.url(r.e.chosenPicture)"
-                    alt=""
-                    class="w-full h-full object-cover" /><Chalk v-else :seed="r.e.code" /></span
-              ></span>
-              <span class="num w-[52px]">{{ r.number }}</span>
-              <span class="flex-1 min-w-0"
-                ><strong class="block font-semibold truncate">{{ titleOf(r.e) }}</strong
-                ><span class="sub"
-                  >{{ r.show.title }}<template v-if="r.e.topics[0]"> · {{ r.e.topics[0] }}</template></span
-                ></span
-              >
-              <span class="num max-sm:hidden">{{ r.e.cut.length ? sayTime(r.e.cut.length) : '' }}</span>
-              <span class="text-right w-[132px] max-sm:hidden"
-                ><template v-if="r.views"
-                  ><span class="num text-ink">{{ figures.format(r.views.views) }}</span
-                  ><span class="sub block"
-                    >after {{ r.views.age }} d<template v-if="r.multiple"
-                      >,
-                      <strong :class="r.multiple >= 1.5 ? 'text-ink' : 'font-normal'"
-                        >{{ r.multiple.toFixed(1) }}×</strong
-                      >
-                      usual</template
-                    ></span
-                  ></template
-                ></span
-              >
-              <span class="text-right w-[104px]"
-                ><span class="block">{{ sayDay(r.day, board.today) }}</span
-                ><span class="sub">{{ sayAway(r.day, board.today) }}</span></span
-              >
-            </RouterLink>
-          </li>
-        </ul>
+            <span role="cell" class="num" :class="widths['length']">{{
+              r.e.cut.length ? sayTime(r.e.cut.length) : ''
+            }}</span>
+            <span role="cell" :class="widths['views']"
+              ><template v-if="r.views"
+                ><span class="num text-ink">{{ figures.format(r.views.views) }}</span
+                ><span class="sub block"
+                  >after {{ r.views.age }} d<template v-if="r.multiple"
+                    >,
+                    <strong :class="r.multiple >= 1.5 ? 'text-ink' : 'font-normal'"
+                      >{{ r.multiple.toFixed(1) }}×</strong
+                    >
+                    usual</template
+                  ></span
+                ></template
+              ></span
+            >
+            <span role="cell" :class="widths['day']"
+              ><span class="block">{{ sayDay(r.day, board.today) }}</span
+              ><span class="sub">{{ sayAway(r.day, board.today) }}</span></span
+            >
+          </div>
+        </div>
       </div>
     </div>
   </div>
 </template>
+
+<style scoped>
+.line {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding-inline: 16px;
+}
+</style>

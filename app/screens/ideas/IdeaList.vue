@@ -12,6 +12,7 @@ import { useReading } from '@app/stores/reading'
 import Marked from '@app/ui/Marked.vue'
 import { vCarries, vTakes, type Target } from '@app/ui/drag/carry'
 import { carriedIdea } from './carried'
+import SortHeading from '@app/ui/table/SortHeading.vue'
 
 /** The rows of the view; only those in sight are drawn. */
 const { here } = defineProps<{ here: number }>()
@@ -129,6 +130,10 @@ const target = (row: number): Target | undefined =>
         },
       }
     : undefined
+const sortedBy = (name: string) => {
+  const { by, down } = ideas.view.sort
+  return by === name ? (down ? 'desc' : 'asc') : false
+}
 function sortBy(name: string) {
   const { sort } = ideas.view
   ideas.change({ sort: { by: name, down: sort.by === name ? !sort.down : false } })
@@ -137,22 +142,18 @@ function sortBy(name: string) {
 
 <template>
   <div class="panel overflow-hidden">
-    <div
-      class="grid gap-3 px-3 pl-[62px] py-1.5 border-b border-line text-11 text-ink-2 max-sm:hidden"
-      :style="{ gridTemplateColumns: template }"
-    >
-      <button class="text-left" :aria-label="`Sort by title`" @click="sortBy('title')">
-        Title {{ ideas.view.sort.by === 'title' ? (ideas.view.sort.down ? '↓' : '↑') : '' }}
-      </button>
-      <button
-        v-for="c in columns"
-        :key="c.name"
-        class="text-left truncate"
-        :aria-label="`Sort by ${c.label}`"
-        @click="sortBy(c.name)"
-      >
-        {{ c.label }} {{ ideas.view.sort.by === c.name ? (ideas.view.sort.down ? '↓' : '↑') : '' }}
-      </button>
+    <div role="table" aria-label="Columns" class="border-b border-line text-11 text-ink-2 max-sm:hidden">
+      <div class="grid gap-3 px-3 pl-[62px] py-1.5" role="row" :style="{ gridTemplateColumns: template }">
+        <SortHeading as="span" label="Title" :sorted="sortedBy('title')" @sort="sortBy('title')" />
+        <SortHeading
+          v-for="c in columns"
+          :key="c.name"
+          as="span"
+          :label="c.label"
+          :sorted="sortedBy(c.name)"
+          @sort="sortBy(c.name)"
+        />
+      </div>
     </div>
     <div ref="scroller" class="h-[calc(100vh-312px)] min-h-[300px] overflow-y-auto" tabindex="-1">
       <p v-if="rows.length === 0" class="sub p-5">

@@ -8,7 +8,7 @@ import { useLibrary } from '@app/stores/library'
 import { textOfFile } from '@app/ui/text-file'
 import Sheet from '@app/ui/Sheet.vue'
 import { z } from 'zod'
-import { remembered } from '@app/data/remembered'
+import { remembered } from '@app/stores/remembered'
 import DateField from '@app/ui/fields/DateField.vue'
 import { filesIn } from '@app/ui/fields/event'
 

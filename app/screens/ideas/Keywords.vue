@@ -11,6 +11,8 @@ import IdeasHead from './IdeasHead.vue'
 import ImportKeywords from './ImportKeywords.vue'
 import KeywordPlot from './KeywordPlot.vue'
 import { rewrite, typedIn } from '@app/ui/fields/event'
+import SortHeading from '@app/ui/table/SortHeading.vue'
+import { useSortable } from '@app/ui/table/sortable'
 
 /** What people search for, per show: figures, opportunity, and what is made and planned on each. */
 const library = useLibrary()
@@ -20,7 +22,6 @@ const showId = ref(board.shows[0]?.id ?? '')
 const show = computed(() => library.records.shows.get(showId.value))
 const fresh = ref('')
 const asked = ref('')
-const by = ref<'opportunity' | 'words' | 'searches' | 'competing' | 'made'>('opportunity')
 const importing = ref(false)
 const here = ref<string>()
 const table = ref<HTMLElement>()
@@ -31,24 +32,20 @@ const all = computed(() =>
     board.today,
   ),
 )
-const rows = computed(() => {
-  const found = all.value.filter((c) => c.keyword.words.toLowerCase().includes(asked.value.toLowerCase()))
-  const number = (c: Cover) =>
-    by.value === 'made'
-      ? c.made.length + c.planned.length
-      : by.value === 'opportunity'
-        ? c.opportunity
-        : by.value === 'words'
-          ? undefined
-          : c.keyword[by.value]
-  return found.sort((a, b) =>
-    by.value === 'words'
-      ? a.keyword.words < b.keyword.words
-        ? -1
-        : 1
-      : (number(b) ?? -1) - (number(a) ?? -1),
-  )
-})
+const found = computed(() =>
+  all.value.filter((c) => c.keyword.words.toLowerCase().includes(asked.value.toLowerCase())),
+)
+const { headings, rows } = useSortable<Cover>(
+  found,
+  [
+    { id: 'words', label: 'Keyword', of: (c) => c.keyword.words },
+    { id: 'searches', label: 'Searches a month', of: (c) => c.keyword.searches, down: true },
+    { id: 'competing', label: 'Results', of: (c) => c.keyword.competing, down: true },
+    { id: 'opportunity', label: 'Opportunity', of: (c) => c.opportunity, down: true },
+    { id: 'made', label: 'Episodes', of: (c) => c.made.length + c.planned.length, down: true },
+  ],
+  'opportunity',
+)
 const said = { covered: 'covered', planned: 'planned', open: 'open' }
 const figures = new Intl.NumberFormat('en', { notation: 'compact', maximumFractionDigits: 1 })
 
@@ -133,22 +130,14 @@ function choose(id: string) {
           </caption>
           <thead>
             <tr>
-              <th
-                v-for="[name, label] in [
-                  ['words', 'Keyword'],
-                  ['searches', 'Searches a month'],
-                  ['competing', 'Results'],
-                  ['opportunity', 'Opportunity'],
-                  ['made', 'Episodes'],
-                ] as const"
-                :key="name"
-                scope="col"
-                :class="name === 'words' || name === 'made' ? '' : 'text-right'"
-              >
-                <button :aria-label="`Sort by ${label}`" @click="by = name">
-                  {{ label }}{{ by === name ? ' ↓' : '' }}
-                </button>
-              </th>
+              <SortHeading
+                v-for="h in headings"
+                :key="h.id"
+                :label="h.label"
+                :sorted="h.sorted"
+                :class="h.id === 'words' || h.id === 'made' ? '' : 'text-right'"
+                @sort="h.sort"
+              />
               <th scope="col">Own notes</th>
               <th scope="col"><span class="unseen">More</span></th>
             </tr>

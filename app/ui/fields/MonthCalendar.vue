@@ -29,7 +29,7 @@ const dateOf = (iso: string) =>
   new CalendarDate(Number(iso.slice(0, 4)), Number(iso.slice(5, 7)), Number(iso.slice(8, 10)))
 const chosen = computed(() => (day === '' ? undefined : dateOf(day)))
 function choose(value: DateValue | DateValue[] | undefined) {
-  if (value && !Array.isArray(value)) emit('choose', value.toString().slice(0, 10))
+  if (value && !Array.isArray(value)) emit('choose', value.toString())
 }
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useFieldAttrs } from './attrs'
+import { typedIn } from './event'
 import Field from './Field.vue'
 
 defineOptions({ inheritAttrs: false })
@@ -20,18 +21,22 @@ const {
 const text = defineModel<string>({ required: true })
 const emit = defineEmits<{ typed: [done: boolean] }>()
 const { outer, inner } = useFieldAttrs()
+function typed(event: Event, done: boolean) {
+  text.value = typedIn(event)
+  emit('typed', done)
+}
 </script>
 
 <template>
   <Field :label="hidden ? undefined : label" :fault="fault" v-bind="outer">
     <input
-      v-model="text"
       :class="field"
+      :value="text"
       type="number"
       :aria-label="hidden ? label : undefined"
       v-bind="inner"
-      @input="emit('typed', false)"
-      @change="emit('typed', true)"
+      @input="typed($event, false)"
+      @change="typed($event, true)"
     /><template v-if="unit">{{ unit }}</template>
   </Field>
 </template>
