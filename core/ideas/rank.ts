@@ -1,6 +1,7 @@
+import { sum } from 'd3-array'
 import type { Day, Episode, Id, Keyword, Recipe, Settings, Show, Weights } from '../records'
 import { heldBy } from '../named'
-import { median } from '../results/usual'
+import { median } from 'd3-array'
 import { daysBetween, sayDay } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
 import { balanceOf, releasedAt, type TopicShare } from './balance'
@@ -70,7 +71,7 @@ export function rankIdeas(of: RankFor): { ranked: Ranked[]; ruled: Ruled[] } {
   const ruled: Ruled[] = []
   const topics = topicsOf(of)
   const filming = filmDay(of.day, of.recipe)
-  const total = Object.values(of.settings.weights).reduce((s, w) => s + w, 0)
+  const total = sum(Object.values(of.settings.weights), (w) => w)
   for (const episode of of.episodes) {
     if (episode.show !== of.show.id || episode.phase.name !== 'idea') continue
     const why = ruledOut(episode, of, filming)
@@ -84,7 +85,7 @@ export function rankIdeas(of: RankFor): { ranked: Ranked[]; ruled: Ruled[] } {
       continue
     }
     const parts = partsOf(episode, of, topics)
-    const score = total === 0 ? 50 : (100 * parts.reduce((s, p) => s + p.weight * p.value, 0)) / total
+    const score = total === 0 ? 50 : (100 * sum(parts, (p) => p.weight * p.value)) / total
     ranked.push({
       episode,
       score,

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array'
 import { dayNumber } from '../rhythm/days'
 import { isBetter, type PlanFor, type Score } from './ground'
 
@@ -35,10 +36,10 @@ export function bestByTrying(of: PlanFor): Score {
     for (let n = 0; n < days; n++) {
       const mine = tasks.filter((_, k) => chosen[k] === n)
       const up = [...new Set(mine.map((t) => t.kind))].reduce((s, k) => s + (setup[k] ?? 0), 0)
-      if (mine.reduce((s, t) => s + t.minutes, 0) + up > (room[n] ?? 0)) return undefined
+      if (sum(mine, (t) => t.minutes) + up > (room[n] ?? 0)) return undefined
       cost += up
     }
-    return { missed: [...missed.values()].reduce((s, w) => s + w, 0), late, off: 0, setup: cost, ends }
+    return { missed: sum([...missed.values()], (w) => w), late, off: 0, setup: cost, ends }
   }
   const go = (i: number): void => {
     const task = tasks[i]

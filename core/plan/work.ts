@@ -1,3 +1,4 @@
+import { sum } from 'd3-array'
 import type { Day, Episode, Id, StepKind } from '../records'
 import type { Standing, StepState } from '../recipe/lamps'
 import { addDays, sayDay, weekday, weekdayName } from '../rhythm/days'
@@ -54,7 +55,7 @@ export function openWork(work: readonly InWork[], today: Day, now: number): Open
       if (others) open.waits.set(step.id, usualWait)
       const laid = others ? [] : laidOf(state, today)
       open.laid.push(...laid)
-      const lies = laid.reduce((sum, b) => sum + b.minutes, 0)
+      const lies = sum(laid, (b) => b.minutes)
       open.tasks.push({
         id: step.id,
         episode: episode.id,

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array'
 import type { Day, Id, Lead, Part, Recipe, Stage, Step } from '../records'
 import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
@@ -310,8 +311,8 @@ export function lampOf(steps: readonly StepState[], parts: readonly PartState[],
 function shareOf(steps: readonly StepState[], parts: readonly PartState[]): number {
   const carried = new Set(steps.map((s) => s.step.part))
   const loose = parts.filter((p) => !carried.has(p.part) && p.part !== 'chapters')
-  const each = steps.length > 0 ? steps.reduce((sum, s) => sum + s.step.minutes, 0) / steps.length || 1 : 1
-  const whole = steps.reduce((sum, s) => sum + (s.step.minutes || each), 0) + loose.length * each
+  const each = steps.length > 0 ? sum(steps, (s) => s.step.minutes) / steps.length || 1 : 1
+  const whole = sum(steps, (s) => s.step.minutes || each) + loose.length * each
   const gone =
     steps.reduce(
       (sum, s) => sum + (s.done ? s.step.minutes || each : Math.min(s.step.logged, s.step.minutes * 0.95)),

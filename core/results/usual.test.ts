@@ -1,5 +1,5 @@
 import { exampleEpisode } from '../examples'
-import { median, timesUsual } from './usual'
+import { timesUsual } from './usual'
 
 const out = (id: string, views: number, age = 28) =>
   exampleEpisode({
@@ -9,12 +9,6 @@ const out = (id: string, views: number, age = 28) =>
   })
 
 describe('against the usual', () => {
-  test('the median of none is nothing, of an even row the middle of two', () => {
-    expect(median([])).toBeUndefined()
-    expect(median([3, 1])).toBe(2)
-    expect(median([9, 1, 4])).toBe(4)
-  })
-
   test('is the multiple of the median of the ten before, at the same age', () => {
     const times = timesUsual([out('a', 100), out('b', 200), out('c', 300), out('d', 400)])
     expect([...times]).toEqual([['d', 2]])

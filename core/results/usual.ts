@@ -1,12 +1,5 @@
+import { median } from 'd3-array'
 import type { Episode } from '../records'
-
-/** The middle of some figures; nothing of none. */
-export function median(figures: readonly number[]): number | undefined {
-  const row = [...figures].sort((a, b) => a - b)
-  const low = row[Math.floor((row.length - 1) / 2)]
-  const high = row[Math.ceil((row.length - 1) / 2)]
-  return low === undefined || high === undefined ? undefined : (low + high) / 2
-}
 
 /**
  * How each released episode of one show did against its usual (`engine` 12): its views at the greatest age

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array'
 import type { Beat, Delivery, Script, Section } from '../records'
 
 /** Words a minute by delivery, and the seconds that ends cost (`engine` 9). */
@@ -61,7 +62,7 @@ export function beatSeconds(beat: Beat, pace: Pace): number {
 
 /** Seconds of a section. */
 export function sectionSeconds(section: Section, pace: Pace): number {
-  return section.beats.reduce((sum, beat) => sum + beatSeconds(beat, pace), 0)
+  return sum(section.beats, (beat) => beatSeconds(beat, pace))
 }
 
 /** What a script comes to: seconds whole, per section and per delivery, words, and beats still blank. */

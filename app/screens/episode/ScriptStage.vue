@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sum } from 'd3-array'
 import { computed, nextTick, ref } from 'vue'
 import { Camera, Mic, Plus, Video, X } from '@lucide/vue'
 import { writeScript, type ScriptWish } from '@core/commands/episode'
@@ -336,9 +337,7 @@ const unwritten = computed(() =>
       <textarea v-model="pasted" class="field min-h-[220px] max-h-[50vh]" aria-label="The script" />
       <p class="sub my-3">
         {{ sectionsFrom(pasted, 'Script', newId).length }} sections,
-        {{
-          sayTime(sectionsFrom(pasted, 'Script', newId).reduce((sum, s) => sum + sectionSeconds(s, pace), 0))
-        }}
+        {{ sayTime(sum(sectionsFrom(pasted, 'Script', newId), (s) => sectionSeconds(s, pace))) }}
       </p>
       <button class="btn btn-main" :disabled="pasted.trim() === ''" @click="pasteWhole">Take it</button>
     </Sheet>

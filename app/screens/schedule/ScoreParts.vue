@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sum } from 'd3-array'
 import { partNames, type ScorePart } from '@core/ideas/rank'
 
 /**
@@ -9,7 +10,7 @@ const { parts } = defineProps<{ parts: readonly ScorePart[] }>()
 const total = () =>
   Math.max(
     1,
-    parts.reduce((s, p) => s + p.weight, 0),
+    sum(parts, (p) => p.weight),
   )
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sum } from 'd3-array'
 import { computed } from 'vue'
 import { openDifferences } from '@core/commands/recipes/open-differences'
 import { takeStarter } from '@core/commands/recipes'
@@ -16,7 +17,7 @@ const recipes = computed(() =>
       ? [
           {
             recipe,
-            total: recipe.lines.reduce((sum, l) => sum + l.minutes, 0),
+            total: sum(recipe.lines, (l) => l.minutes),
             open: openDifferences(library.records, id).length,
           },
         ]

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sum } from 'd3-array'
 import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { markReleased } from '@core/commands/release'
@@ -608,7 +609,7 @@ useKeymap(todayKeys, {
           Then today
           <span class="sub font-sans font-normal ml-1"
             >{{ rest.length }} more {{ rest.length === 1 ? 'step' : 'steps' }},
-            {{ sayMinutes(rest.reduce((sum, b) => sum + b.minutes, 0)) }}</span
+            {{ sayMinutes(sum(rest, (b) => b.minutes)) }}</span
           >
         </h2>
         <ul class="panel divide-y divide-faint">

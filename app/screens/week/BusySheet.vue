@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sum } from 'd3-array'
 import { computed, ref, shallowRef } from 'vue'
 import { dropBusy, takeBusy } from '@core/commands/standing'
 import type { BusyRead } from '@core/formats/busy'
@@ -76,7 +77,7 @@ async function drop() {
       <p class="mt-3">
         <strong>{{ taken.length }}</strong> of {{ read.events.length }} busy
         {{ read.events.length === 1 ? 'time' : 'times' }} in the next 26 weeks,
-        {{ sayMinutes(taken.reduce((s, e) => s + e.minutes, 0))
+        {{ sayMinutes(sum(taken, (e) => e.minutes))
         }}<template v-if="read.left.length > 0"
           >; left out:
           {{

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sum } from 'd3-array'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { scaleLinear } from 'd3-scale'
@@ -33,7 +34,7 @@ const card = computed(() => board.card(id))
 const outlook = computed(() => plan.outlooks.get(id))
 const step = computed(() => board.stepIn.get(outlook.value?.last ?? '')?.state.step)
 /** The percentage comes forward once eight finished steps with logged time have taught the pace. */
-const learnt = computed(() => [...plan.paces.values()].reduce((s, p) => s + p.seen, 0))
+const learnt = computed(() => sum([...plan.paces.values()], (p) => p.seen))
 const pace = computed(() => (step.value ? plan.paces.get(step.value.kind) : undefined))
 const percent = (o: Outlook | undefined) =>
   o?.is === 'too far ahead' ? '' : `${Math.round(100 * (o?.chance ?? 0))} %`

@@ -55,6 +55,8 @@ export function useSortable<Row extends object>(
     initialState: { sorting: start ? [{ id: start.id, desc: start.down === true }] : [] },
   })
   const sorting = computed(() => table.atoms.sorting.get())
+  // The rows are the table's, which change with either.
+  const order = computed(() => ({ by: sorting.value, of: data.value }))
   return {
     headings: computed(() =>
       columns.map((c) => {
@@ -67,10 +69,8 @@ export function useSortable<Row extends object>(
         }
       }),
     ),
-    rows: computed(() => {
-      sorting.value
-      data.value
-      return table.getRowModel().rows.map((r) => r.original)
-    }),
+    rows: computed(() =>
+      order.value.of.length === 0 ? [] : table.getRowModel().rows.map((r) => r.original),
+    ),
   }
 }

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array'
 import type { Id } from '../../records'
 import { fine, refused } from '../../result'
 import { type Change, type Command, momentOf, putting } from '../change'
@@ -22,7 +23,7 @@ export const leftToToday: Command<{ steps: Id[] }> = (records, { steps }, contex
     const minutes = Math.max(
       0,
       Math.min(
-        past.reduce((sum, b) => sum + b.minutes, 0),
+        sum(past, (b) => b.minutes),
         left - lies,
       ),
     )

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array'
 import type { Day, Id } from '../../records'
 import { refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
@@ -46,7 +47,7 @@ export const joinBlocks: Command<{ step: Id; day: Day }> = (records, { step: id,
   const today = todayOf(records, context)
   const mine = read.value.blocks.filter((b) => b.day >= today)
   if (mine.length < 2) return refused('It is in one piece already.', 'steps.blocks')
-  const minutes = mine.reduce((sum, b) => sum + b.minutes, 0)
+  const minutes = sum(mine, (b) => b.minutes)
   const at = mine.find((b) => b.day === day)?.at
   return written(
     records,

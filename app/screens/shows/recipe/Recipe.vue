@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sum } from 'd3-array'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { addRecipe, editRecipe, firstRecipe, removeRecipe } from '@core/commands/recipes'
@@ -43,7 +44,7 @@ const line = computed(() =>
 const stage = computed(() =>
   chosen.value?.is === 'stage' ? recipe.value?.stages.find((s) => s.id === chosen.value?.id) : undefined,
 )
-const total = computed(() => recipe.value?.lines.reduce((sum, l) => sum + l.minutes, 0) ?? 0)
+const total = computed(() => sum(recipe.value?.lines ?? [], (l) => l.minutes))
 const open = computed(() => (recipe.value ? openDifferences(library.records, recipe.value.id) : []))
 const fault = ref('')
 async function write(fields: RecipeFields) {
