@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { begin, demo, expect, jot, test } from './fixtures'
+import { begin, demo, expect, jot, stored, test } from './fixtures'
 
 const list = { name: 'Ideas' }
 
@@ -99,6 +99,7 @@ test('twenty are sorted by keys alone, one is merged into its twin, the last is 
   await expect(twin).toContainText('Ten knots I actually use')
   await page.keyboard.press('m')
   await expect(page.getByRole('heading', { name: 'Everything is sorted' })).toBeVisible()
+  await stored(page)
   await page.goto('/ideas')
   await page.getByLabel('Find in ideas').fill('ten knots')
   const row = page

@@ -106,12 +106,14 @@ const widths: Record<string, string> = {
       </p>
       <RouterLink to="/today" class="btn">To Today</RouterLink>
     </section>
-    <div v-else class="panel overflow-hidden" role="table" aria-label="Released episodes">
-      <div
-        role="row"
-        class="line py-1.5 border-b border-line text-11 text-ink-2 max-sm:hidden"
-        :aria-rowcount="sorted.length"
-      >
+    <div
+      v-else
+      class="panel overflow-hidden"
+      role="table"
+      aria-label="Released episodes"
+      :aria-rowcount="sorted.length + 1"
+    >
+      <div role="row" class="line py-1.5 border-b border-line text-11 text-ink-2 max-sm:hidden">
         <span role="columnheader" class="w-[72px]"><span class="unseen">Picture</span></span>
         <SortHeading
           v-for="h in headings"

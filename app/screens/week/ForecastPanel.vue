@@ -396,7 +396,8 @@ const nextLate = useNextLate()
           <label class="flex items-center gap-1.5"
             ><NumberField
               v-model="more.hours"
-              class="w-[64px] min-h-[28px] py-0"
+              eager
+              field="field num w-[64px] min-h-[28px] py-0"
               label="More hours"
               hidden
               :min="0.5"
