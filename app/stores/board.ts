@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { recipeFor } from '@core/commands/of-episode'
-import type { Day, Episode, Id, Outlet, Part, Recipe, Script, Show, Step } from '@core/records'
+import type { Day, Episode, Id, Part, Show, Step } from '@core/records'
 import { partMinutesOf } from '@core/plan/accuracy'
 import { workedOn } from '@core/plan/worked'
 import type { Outlook } from '@core/plan/forecast'
@@ -13,7 +13,7 @@ import { reservedBetween } from '@core/commands/schedule/kept'
 import type { Reserved } from '@core/rhythm/reserve'
 import { workingDays } from '@core/recipe/due'
 import { smallRecipe } from '@core/recipe/starters'
-import { standingOf, type Standing, type StepState } from '@core/recipe/lamps'
+import { standingOf } from '@core/recipe/lamps'
 import { titleOf } from '@core/release/parts'
 import { timesUsual } from '@core/results/usual'
 import { addDays, dayNumber, daysBetween } from '@core/rhythm/days'
@@ -23,36 +23,11 @@ import { filledSlots, releaseOf, slotsOf, type Slot } from '@core/rhythm/slots'
 import { creatorZone, dayIn } from '@core/rhythm/creator'
 import { dayAt } from '@core/rhythm/zone'
 import { browserZone, now as clock } from '@app/data/clock'
+import type { Card, SlotRow, StepIn } from '@core/views/card'
 import { dayFigures, type DayFigures } from '@core/views/day'
 import { useDesk } from './desk'
 import { useLibrary } from './library'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
-
-/** An episode with all that is derived of it, as screens show it. */
-export interface Card {
-  episode: Episode
-  show: Show
-  recipe: Recipe
-  outlets: Outlet[]
-  script: Script | undefined
-  steps: readonly Step[]
-  standing: Standing
-  title: string
-  /** `#42`, `HH 19`, or the permanent code while there is no number. */
-  number: string
-}
-
-/** One row of the schedule: a slot or a release of its own, with its episode where it has one. */
-export interface SlotRow {
-  key: string
-  day: Day
-  time: string
-  at: number
-  show: Show
-  slot: Slot | undefined
-  card: Card | undefined
-  number: number | undefined
-}
 
 interface Kept {
   from: readonly unknown[]
@@ -313,7 +288,7 @@ export const useBoard = defineStore('board', () => {
   const figuresOf = (day: Day): DayFigures => dayFigures(hours.value, planned.value, day)
   /** A step of an episode in work, out lately or worked on lately, with its card, by the step's id. */
   const stepIn = computed(() => {
-    const by = new Map<Id, { card: Card; state: StepState }>()
+    const by = new Map<Id, StepIn>()
     for (const c of [...working.value, ...lately.value, ...laidDown.value])
       for (const state of c.standing.steps) by.set(state.step.id, { card: c, state })
     return by

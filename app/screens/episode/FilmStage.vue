@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { writeScript } from '@core/commands/episode'
 import type { StageState } from '@core/recipe/lamps'
-import type { Card } from '@app/stores/board'
+import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import StepList from './StepList.vue'
 import { tickedIn } from '@app/ui/fields/event'

@@ -14,7 +14,8 @@ import {
   strictest,
 } from '@core/release/parts'
 import { tagLength } from '@core/release/tags'
-import { useBoard, type Card } from '@app/stores/board'
+import { useBoard } from '@app/stores/board'
+import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import { download } from '@app/ui/download'

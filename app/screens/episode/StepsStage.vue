@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { StageState } from '@core/recipe/lamps'
-import type { Card } from '@app/stores/board'
+import type { Card } from '@core/views/card'
 import StepList from './StepList.vue'
 
 /** A stage that has steps alone. */

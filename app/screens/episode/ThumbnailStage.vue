@@ -5,7 +5,7 @@ import { addPicture, choosePicture, removePicture } from '@core/commands/episode
 import type { Picture } from '@core/records'
 import type { StageState } from '@core/recipe/lamps'
 import { sayTime } from '@core/script/timecode'
-import type { Card } from '@app/stores/board'
+import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import Flag from '@app/ui/Flag.vue'

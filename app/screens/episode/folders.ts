@@ -1,6 +1,6 @@
 import { folderZip } from '@core/formats/folder'
 import { scriptMarkdown } from '@core/formats/script-markdown'
-import type { Card } from '@app/stores/board'
+import type { Card } from '@core/views/card'
 
 /** An episode's folders as a zip, its script and brief laid in as far as they are written. */
 export function episodeFolders(card: Card): { name: string; bytes: Uint8Array } {

@@ -1,6 +1,6 @@
 import { zipSync } from 'fflate'
 import { fileName, kitTexts } from '@core/release/kit'
-import type { Card } from '@app/stores/board'
+import type { Card } from '@core/views/card'
 import { renderPicture } from './pictures'
 
 /** An episode's release kit as a zip: its texts, and its chosen picture as PNG and JPEG at 1280 × 720. */

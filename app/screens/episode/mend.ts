@@ -3,7 +3,7 @@ import type { Missing } from '@core/recipe/lamps'
 import { strictest } from '@core/release/parts'
 import { dropTags } from '@core/commands/episode'
 import { tickStep } from '@core/commands/work'
-import type { Card } from '@app/stores/board'
+import type { Card } from '@core/views/card'
 import type { useLibrary } from '@app/stores/library'
 import { stepGoal, stepTicks } from './steps'
 

@@ -1,5 +1,5 @@
 import type { Step } from '@core/records'
-import type { Card } from '@app/stores/board'
+import type { Card } from '@core/views/card'
 
 /** Whether a step may be ticked by hand: a physical act, or one whose part a person may leave out. */
 export function stepTicks(step: Pick<Step, 'part'>): boolean {

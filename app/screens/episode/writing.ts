@@ -1,5 +1,5 @@
 import { writeEpisode, type Typed } from '@core/commands/episode'
-import type { Card } from '@app/stores/board'
+import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 
 /**

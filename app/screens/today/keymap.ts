@@ -2,6 +2,7 @@ import { keymap } from '@app/ui/keymap'
 
 /** How a step ended, in the order of the keys. */
 export const endings = ['shorter', 'as planned', 'longer'] as const
+export type Ending = (typeof endings)[number]
 
 export const todayKeys = keymap('Today', {
   open: ['Enter', 'go to the next step'],

@@ -3,14 +3,15 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
-import { useBoard, type Card } from '@app/stores/board'
+import { useBoard } from '@app/stores/board'
+import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
 import StageLine from '@app/ui/StageLine.vue'
-import { mend, mendLabel } from '../episode/mend'
-import { sayInHand } from '../schedule/in-hand'
+import { mend, mendLabel } from '../../episode/mend'
+import { sayInHand } from '../../schedule/in-hand'
 
 /** The next release: its pictures, its lamps, and what is still missing, each with what mends it. */
 const { card } = defineProps<{ card: Card }>()

@@ -6,7 +6,7 @@ import { useBoard } from '@app/stores/board'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import KeySign from '@app/ui/KeySign.vue'
-import { todayKeys } from './keymap'
+import { todayKeys } from '../keymap'
 
 /** After days away: all releases whose moment has passed, to be answered for at once. */
 const emit = defineEmits<{ out: [] }>()

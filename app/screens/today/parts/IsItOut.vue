@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { sayDay } from '@core/rhythm/days'
+import { sayLeft } from '@core/rhythm/zone'
+import type { Card } from '@core/views/card'
+import { useBoard } from '@app/stores/board'
+import { useDialogs } from '@app/stores/dialogs'
+import Flag from '@app/ui/Flag.vue'
+import KeySign from '@app/ui/KeySign.vue'
+import { todayKeys } from '../keymap'
+
+/** A release whose moment has passed: has it gone out? */
+const { card } = defineProps<{ card: Card }>()
+const emit = defineEmits<{ out: [] }>()
+const board = useBoard()
+const dialogs = useDialogs()
+</script>
+
+<template>
+  <section class="panel border-lamp-line p-4 flex flex-wrap items-center gap-4" aria-labelledby="isout">
+    <div class="flex-1 min-w-[220px]">
+      <h2 id="isout" class="text-20 leading-7">Is it out?</h2>
+      <p>
+        <span class="num">{{ card.number }}</span> {{ card.title }}
+      </p>
+      <p class="sub">
+        was to go out {{ sayDay(card.standing.release?.day ?? board.today) }},
+        {{ sayLeft(board.now, card.standing.release?.at ?? 0)
+        }}<template v-if="!card.standing.ready">
+          · <Flag />{{ card.standing.missing.length }} still open</template
+        >
+      </p>
+    </div>
+    <button class="btn" @click="dialogs.show({ kind: 'missed', episode: card.episode.id })">Not yet…</button>
+    <button class="btn btn-main" @click="emit('out')">
+      Yes, it is out <KeySign :line="todayKeys.lines.out" />
+    </button>
+  </section>
+</template>

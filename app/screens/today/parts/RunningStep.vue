@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { correctLog, endStep, stopStep } from '@core/commands/work'
+import { ranFor } from '@core/commands/work/logged'
+import { sayMinutes } from '@core/script/timecode'
+import { shareOf, type Today } from '@core/views/today'
+import { useBoard } from '@app/stores/board'
+import { useLibrary } from '@app/stores/library'
+import NumberField from '@app/ui/fields/NumberField.vue'
+import KeySign from '@app/ui/KeySign.vue'
+import LampMark from '@app/ui/LampMark.vue'
+import { stepTicks } from '../../episode/steps'
+import { endings, todayKeys, type Ending } from '../keymap'
+import { guidanceOf, useOpenStep } from '../open-step'
+
+/** The step whose clock runs. */
+const { step } = defineProps<{ step: NonNullable<Today['running']> }>()
+const library = useLibrary()
+const board = useBoard()
+const openStep = useOpenStep()
+const guidance = computed(() => guidanceOf(step))
+function correct(minutes: number) {
+  void library.perform(correctLog, { step: step.state.step.id, minutes }, 'quietly')
+}
+function end(took: Ending) {
+  void library.perform(endStep, { step: step.state.step.id, took })
+}
+</script>
+
+<template>
+  <section class="panel border-lamp-line p-4 flex flex-wrap items-center gap-4" aria-label="Running">
+    <LampMark
+      :lamp="{
+        state: 'working',
+        share: shareOf(step, board.now),
+      }"
+      :size="30"
+      hidden
+    />
+    <div class="flex-1 min-w-[200px]">
+      <p class="sub">
+        running, <span class="num">{{ ranFor(step.since, board.now) }}</span> min now<template
+          v-if="step.state.step.logged > 0"
+          >,
+          <label class="inline-flex items-center gap-1"
+            ><NumberField
+              :model-value="step.state.step.logged"
+              field="quiet-field mx-0 w-[58px] num border-line"
+              label="Minutes worked before"
+              hidden
+              :min="0"
+              :max="6000"
+              @update:model-value="correct($event)"
+            />
+            before</label
+          ></template
+        >
+        of {{ sayMinutes(step.state.step.minutes) }} planned
+      </p>
+      <h2 class="text-20 leading-7">{{ step.state.step.name }}</h2>
+      <p class="text-ink-2">
+        <span class="num">{{ step.card.number }}</span> {{ step.card.title }}
+      </p>
+      <p v-if="guidance" class="text-12 mt-1 max-w-[52ch]">
+        {{ guidance }}
+      </p>
+    </div>
+    <button class="btn" @click="openStep(step)">Go to it <KeySign :line="todayKeys.lines.open" /></button>
+    <button class="btn" @click="library.perform(stopStep, {})">
+      Stop <KeySign :line="todayKeys.lines.timer" />
+    </button>
+    <span
+      v-if="stepTicks(step.state.step)"
+      class="flex gap-1.5 items-center"
+      role="group"
+      aria-label="Done, and it took"
+      ><span class="sub">Done:</span
+      ><button v-for="(t, i) in endings" :key="t" class="btn btn-small" @click="end(t)">
+        {{ t }} <KeySign :line="todayKeys.lines.end" :which="i" /></button
+    ></span>
+  </section>
+</template>

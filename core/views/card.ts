@@ -1,0 +1,35 @@
+import type { Day, Episode, Outlet, Recipe, Script, Show, Step } from '../records'
+import type { Standing, StepState } from '../recipe/lamps'
+import type { Slot } from '../rhythm/slots'
+
+/** An episode with all that is derived of it, as screens show it. */
+export interface Card {
+  episode: Episode
+  show: Show
+  recipe: Recipe
+  outlets: Outlet[]
+  script: Script | undefined
+  steps: readonly Step[]
+  standing: Standing
+  title: string
+  /** `#42`, `HH 19`, or the permanent code while there is no number. */
+  number: string
+}
+
+/** A step with its episode. */
+export interface StepIn {
+  card: Card
+  state: StepState
+}
+
+/** One row of the schedule: a slot or a release of its own, with its episode where it has one. */
+export interface SlotRow {
+  key: string
+  day: Day
+  time: string
+  at: number
+  show: Show
+  slot: Slot | undefined
+  card: Card | undefined
+  number: number | undefined
+}

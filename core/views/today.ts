@@ -1,0 +1,160 @@
+import { isOthers } from '../plan/work'
+import { ranFor } from '../commands/work/logged'
+import type { Block } from '../plan/ground'
+import type { Day, Episode, Id } from '../records'
+import { daysBetween } from '../rhythm/days'
+import { scriptFigures, type ScriptFigures } from '../script/timing'
+import type { Card, StepIn } from './card'
+import { inDayOrder, joinedBlocks } from './day'
+
+/** A step as today has it: how many of its minutes, and whether these are all that are left of it. */
+export interface TodayStep extends StepIn {
+  minutes: number
+  whole: boolean
+  /** Its clock time, where it has one. */
+  at?: string | undefined
+}
+
+/** What Today is made from. Cards in order of release; released episodes latest first. */
+export interface TodayOf {
+  today: Day
+  working: readonly Card[]
+  placed: readonly Card[]
+  unplaced: readonly Card[]
+  released: readonly Episode[]
+  episodes: ReadonlyMap<Id, Episode>
+  stepIn: ReadonlyMap<Id, StepIn>
+  blocks: readonly (Block & { fixed: boolean })[]
+  /** The step whose clock runs, and since when. */
+  running: { step: Id; since: string } | undefined
+}
+
+/** What Today shows. */
+export interface Today {
+  running: (StepIn & { since: string }) | undefined
+  /** In the order of the day, what runs among them. */
+  blocks: TodayStep[]
+  /** The one thing to do now: laid on today, else due first, else undated; what runs stands above it. */
+  first: TodayStep | undefined
+  rest: TodayStep[]
+  /** Late and named nowhere else today, the most late first. */
+  late: StepIn[]
+  undated: TodayStep[]
+  waiting: (StepIn & { waiting: NonNullable<StepIn['state']['step']['waiting']> })[]
+  scripts: { card: Card; figures: ScriptFigures; due: Day | undefined }[]
+  /** What follow-ons put here. */
+  notes: { card: Card; followed: NonNullable<Episode['followed']>[number] }[]
+  /** Released lately, with people who wanted to be told. */
+  told: Episode[]
+  /** Parked until after something that is out now. */
+  takenUp: Episode[]
+}
+
+const nextOf = (card: Card): TodayStep[] =>
+  card.standing.next
+    ? [{ card, state: card.standing.next, minutes: card.standing.next.minutesLeft, whole: true }]
+    : []
+
+/** By clock time, then as the week has them, then as planned, nothing before what it needs. */
+function blocksOf({ today, blocks, stepIn }: TodayOf): TodayStep[] {
+  const laid = joinedBlocks(blocks.filter((b) => b.day === today))
+  // What has had all its minutes and is not ended yet stands here until it is.
+  const used = [...stepIn].flatMap(([id, { state }]) =>
+    !state.done && state.free && state.minutesLeft === 0 && state.step.logged > 0 && !isOthers(state.step)
+      ? [{ id, day: today, minutes: 0, fixed: false }]
+      : [],
+  )
+  const all = [...laid, ...used.filter((u) => !laid.some((b) => b.id === u.id))]
+  return inDayOrder(
+    all.flatMap((b) => {
+      const found = stepIn.get(b.id)
+      if (!found) return []
+      const own = found.state.step.blocks.find((x) => x.day === b.day)
+      return [
+        {
+          ...found,
+          step: b.id,
+          needs: found.state.needs,
+          minutes: b.minutes,
+          whole: b.minutes === found.state.minutesLeft,
+          at: own?.at,
+          place: own?.place,
+        },
+      ]
+    }),
+  )
+}
+
+/** Everything that Today shows, from what is in work and how it lies on days. */
+export function todayOf(of: TodayOf): Today {
+  const found = of.running && of.stepIn.get(of.running.step)
+  const running = of.running && found ? { ...found, since: of.running.since } : undefined
+  const blocks = blocksOf(of)
+  const undated = of.unplaced.flatMap(nextOf)
+  const upcoming = blocks.filter((b) => b.state.step.id !== running?.state.step.id)
+  const soonest = of.placed
+    .flatMap((card) => nextOf(card).filter((n) => !n.state.step.waiting))
+    .sort((a, b) => ((a.state.due ?? '') < (b.state.due ?? '') ? -1 : 1))[0]
+  const first = upcoming[0] ?? (running ? undefined : (soonest ?? undated[0]))
+  const rest = upcoming.slice(1)
+  const named = new Set([running, first, ...rest].map((x) => x?.state.step.id))
+  return {
+    running,
+    blocks,
+    first,
+    rest,
+    undated,
+    late: of.placed
+      .flatMap((card) =>
+        card.standing.steps
+          .filter((s) => s.late && s.step.required && s.free && !named.has(s.step.id))
+          .map((state) => ({ card, state })),
+      )
+      .sort((a, b) => (b.state.late ?? 0) - (a.state.late ?? 0)),
+    waiting: of.working.flatMap((card) =>
+      card.standing.steps.flatMap((state) =>
+        state.step.waiting && !state.done ? [{ card, state, waiting: state.step.waiting }] : [],
+      ),
+    ),
+    scripts: of.working
+      .filter(
+        (c) =>
+          c.standing.stages.some((s) => s.stage.kind === 'script' && s.lamp.state !== 'lit') &&
+          !c.episode.spare,
+      )
+      .slice(0, 4)
+      .map((card) => ({
+        card,
+        figures: scriptFigures(card.script, card.show.pace),
+        due: card.standing.steps.find((s) => s.step.part === 'script')?.due,
+      })),
+    notes: of.working.flatMap((card) =>
+      (card.episode.followed ?? [])
+        .filter((f) => f.shows !== undefined)
+        .map((followed) => ({ card, followed })),
+    ),
+    told: of.released
+      .slice(0, 20)
+      .filter((e) => e.idea.asked.some((a) => a.tell && a.mail !== '' && a.told === undefined)),
+    takenUp: [...of.episodes.values()].filter(
+      (e) =>
+        e.phase.name === 'parked' &&
+        e.phase.after !== undefined &&
+        of.episodes.get(e.phase.after)?.phase.name === 'released',
+    ),
+  }
+}
+
+/** What a running step's lamp shows: its minutes so far of those planned, 0 to 1. */
+export function shareOf({ state, since }: StepIn & { since: string }, now: number): number {
+  return Math.min(1, (state.step.logged + ranFor(since, now)) / Math.max(1, state.step.minutes))
+}
+
+/** Waited for longer than was said, or than is usual: a nudge is due. Days. */
+export function nudgeDue(
+  waiting: { since: Day; nudge?: number | undefined },
+  today: Day,
+  usual: number | undefined,
+): boolean {
+  return daysBetween(waiting.since, today) >= (waiting.nudge ?? usual ?? 4)
+}
