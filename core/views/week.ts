@@ -1,3 +1,4 @@
+import { sum } from 'd3-array'
 import type { Busy, Day, Id, PlannedBlock, Step, StepKind, Zone } from '../records'
 import type { Block } from '../plan/ground'
 import { hoursOn, type HoursOf } from '../plan/load'
@@ -76,12 +77,12 @@ export function weekRows(of: WeekOf): DayShown[] {
     const standing = of.occurrences.filter((o) => o.day === day)
     const taken = of.busy.filter((b) => b.day === day)
     const setup = past ? 0 : setupOf(open, day, of)
-    const sum = (row: readonly { minutes: number }[]) => row.reduce((s, b) => s + b.minutes, 0)
+    const minutesOf = (row: readonly { minutes: number }[]) => sum(row, (b) => b.minutes)
     const stands = standing
       .filter((o) => o.state === 'done' || (o.state === 'to do' && !past))
       .reduce((s, o) => s + o.work.minutes, 0)
-    const busy = past ? 0 : sum(taken)
-    const used = sum(open) + sum(done) + setup + Math.min(stands + busy, past ? stands : room)
+    const busy = past ? 0 : minutesOf(taken)
+    const used = minutesOf(open) + minutesOf(done) + setup + Math.min(stands + busy, past ? stands : room)
     return {
       day,
       mine: [...done, ...open],
@@ -150,4 +151,25 @@ function setupOf(blocks: readonly Shown[], day: Day, { steps, hours, today }: We
     if (kind && !(day === today && hours.begun?.has(kind))) kinds.add(kind)
   }
   return [...kinds].reduce((sum, k) => sum + (hours.setup?.[k] ?? 0), 0)
+}
+
+/** Minutes of a week: what is left of its hours from today on, what is laid, and what planning would add. */
+export function weekTotals(
+  rows: readonly DayShown[],
+  leftOf: (day: Day) => number,
+): { room: number; laid: number; would: number } {
+  const blocks = rows.flatMap((r) => r.mine)
+  const of = (...kinds: Shown['kind'][]) =>
+    sum(
+      blocks.filter((b) => kinds.includes(b.kind)),
+      (b) => b.minutes,
+    )
+  return {
+    room: sum(
+      rows.filter((r) => !r.past),
+      (r) => leftOf(r.day),
+    ),
+    laid: of('laid', 'pinned'),
+    would: of('would'),
+  }
 }

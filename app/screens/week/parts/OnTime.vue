@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { CalendarPlus } from '@lucide/vue'
+import type { Outlook } from '@core/plan/forecast'
+import { sayAway } from '@core/rhythm/days'
+import type { Card } from '@core/views/card'
+import { useBoard } from '@app/stores/board'
+import { useDialogs } from '@app/stores/dialogs'
+import { usePlan } from '@app/stores/plan'
+import { vCarries } from '@app/ui/drag/carry'
+import { carriedEpisode } from '../../schedule/carried'
+
+/** Which releases go out on time, and what decides it. */
+const emit = defineEmits<{ lay: [episode: string] }>()
+const board = useBoard()
+const dialogs = useDialogs()
+const plan = usePlan()
+const out = computed(() =>
+  board.coming.slice(0, 9).map((card) => ({ card, outlook: plan.outlooks.get(card.episode.id) })),
+)
+const percent = (o: Outlook | undefined) =>
+  o && o.is !== 'too far ahead' ? `${Math.round(o.chance * 100)} %` : ''
+/** The step that decides, who it waits on, or how far the release is. */
+function why({ card, outlook }: { card: Card; outlook: Outlook | undefined }): string {
+  if (outlook?.last && outlook.chance < 0.995) return board.reasonOf(outlook)
+  return sayAway(card.standing.release?.day ?? board.today, board.today)
+}
+</script>
+
+<template>
+  <section aria-labelledby="ontime">
+    <h2 id="ontime" class="border-b border-line pb-2 mb-1">Going out on time</h2>
+    <ul>
+      <li v-for="o in out" :key="o.card.episode.id" v-carries="carriedEpisode(o.card)" class="relative">
+        <button
+          class="w-full text-left py-1.5 grid grid-cols-[52px_1fr_auto] gap-x-2 items-baseline border-b border-faint hover:bg-raised"
+          :aria-label="`${o.card.number} ${o.card.title}: ${o.outlook?.is ?? (o.card.standing.ready ? 'ready' : 'not forecast yet')}. Open its forecast`"
+          @click="dialogs.show({ kind: 'forecast', episode: o.card.episode.id })"
+        >
+          <span class="num">{{ o.card.number }}</span><strong class="font-semibold">{{
+            o.outlook?.is ?? (o.card.standing.ready ? 'ready' : '…')
+          }}</strong
+          ><span class="num text-11">{{ percent(o.outlook) }}</span
+          ><span class="sub col-start-2 col-span-2 truncate">{{ why(o) }}</span></button
+        ><button
+          class="lay"
+          :aria-label="`Lay all of ${o.card.number} on this week`"
+          title="Lay all of it on this week"
+          @click="emit('lay', o.card.episode.id)"
+        >
+          <CalendarPlus :size="14" />
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.lay {
+  position: absolute;
+  right: 0;
+  bottom: 5px;
+  padding: 3px;
+  border-radius: 4px;
+  color: var(--ink-2);
+  background: var(--ground);
+  opacity: 0;
+}
+li:hover > .lay,
+.lay:focus-visible {
+  opacity: 1;
+}
+</style>

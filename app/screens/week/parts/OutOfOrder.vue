@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { takeOffDay } from '@core/commands/week'
+import { sayDay } from '@core/rhythm/days'
+import { useBoard } from '@app/stores/board'
+import { useLibrary } from '@app/stores/library'
+import Flag from '@app/ui/Flag.vue'
+
+/** Blocks that lie before what they need: their work is planned after it. */
+const library = useLibrary()
+const board = useBoard()
+const broken = computed(() =>
+  board.load.broken.flatMap((b) => {
+    const found = board.stepIn.get(b.id)
+    return found ? [{ ...b, ...found }] : []
+  }),
+)
+</script>
+
+<template>
+  <li v-for="b in broken" :key="`${b.id} ${b.day}`" class="day" aria-label="Out of order">
+    <div>
+      <strong>{{ sayDay(b.day).replace(/ \w+$/, '') }}</strong><span class="sub block">out of order</span>
+    </div>
+    <div class="flex flex-wrap gap-2 items-center">
+      <p class="flex-1">
+        <Flag />{{ b.state.step.name }} of <span class="num">{{ b.card.number }}</span> lies before what it
+        needs; it is planned after it.
+      </p>
+      <button class="btn btn-small" @click="library.perform(takeOffDay, { step: b.id, day: b.day })">
+        Take it off the day
+      </button>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.day {
+  display: grid;
+  grid-template-columns: 108px minmax(0, 1fr);
+  gap: 12px;
+  align-items: center;
+  min-height: 66px;
+  padding: 9px 0;
+  border-top: 1px solid var(--faint);
+}
+@media (max-width: 639px) {
+  .day {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { ChevronLeft, ChevronRight } from '@lucide/vue'
+import { sayDay } from '@core/rhythm/days'
+import { sayMinutes } from '@core/script/timecode'
+import { usePlan } from '@app/stores/plan'
+import KeySign from '@app/ui/KeySign.vue'
+import { weekKeys } from '../keymap'
+import type { Planning } from '../usePlanning'
+import type { WeekSeen } from '../useWeek'
+
+/** Which week it is, how much is laid in it, and the button that plans it. */
+const { week, planning } = defineProps<{ week: WeekSeen; planning: Planning }>()
+const plan = usePlan()
+</script>
+
+<template>
+  <header class="flex flex-wrap items-center gap-x-3 gap-y-2 mb-3">
+    <h1>Week of {{ sayDay(week.monday.value).replace(/^\w+ /, '') }}</h1>
+    <span class="flex"
+      ><button class="btn btn-bare btn-small px-1" aria-label="The week before" @click="week.offset.value--">
+        <ChevronLeft :size="17" /></button
+      ><button v-if="week.offset.value !== 0" class="btn btn-bare btn-small" @click="week.offset.value = 0">
+        This week</button
+      ><button class="btn btn-bare btn-small px-1" aria-label="The week after" @click="week.offset.value++">
+        <ChevronRight :size="17" /></button
+    ></span>
+    <p class="sub flex-1">
+      <strong class="text-ink font-semibold">{{ sayMinutes(week.totals.value.laid) }} laid</strong> of the
+      {{ sayMinutes(week.totals.value.room) }} left<template v-if="week.totals.value.would > 0"
+        >, {{ sayMinutes(week.totals.value.would) }} more with the plan,
+        <span class="border border-dashed border-ring rounded-[4px] px-1">dashed</span></template
+      >
+    </p>
+    <template v-if="!plan.proposal"
+      ><select v-model="planning.scope.value" class="field w-auto" aria-label="How far to plan">
+        <option value="all">all that is due</option>
+        <option value="week">this week</option></select
+      ><button class="btn btn-main" @click="planning.propose()">
+        Plan it for me <KeySign :line="weekKeys.lines.pin" /></button
+    ></template>
+  </header>
+</template>

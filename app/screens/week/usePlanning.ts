@@ -1,0 +1,57 @@
+import { computed, ref, type Ref } from 'vue'
+import { takePlan } from '@core/commands/week'
+import { gains } from '@core/plan/work'
+import type { Day } from '@core/records'
+import { addDays } from '@core/rhythm/days'
+import type { Shown } from '@core/views/week'
+import { useBoard } from '@app/stores/board'
+import { useLibrary } from '@app/stores/library'
+import { usePlan } from '@app/stores/plan'
+
+/** A plan that is proposed: how far it looks, why it has what where, and which blocks of it are taken. */
+export function usePlanning(monday: Ref<Day>) {
+  const library = useLibrary()
+  const board = useBoard()
+  const plan = usePlan()
+  const scope = ref<'week' | 'all'>('all')
+  const chosen = ref(new Set<string>())
+  function propose() {
+    chosen.value = new Set()
+    return plan.propose(scope.value === 'week' ? addDays(monday.value, 6) : undefined)
+  }
+  /** Why the block that is pointed at stands where the proposal has it. */
+  const reason = ref('')
+  function explain(b: Shown) {
+    const found = board.stepIn.get(b.step)
+    reason.value =
+      plan.proposal && b.kind === 'would' && found
+        ? `${found.state.step.name}, ${found.card.number}: ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}`
+        : ''
+  }
+  const won = computed(() => (plan.proposal ? gains(plan.proposal.before, plan.proposal.plan.score) : []))
+  async function take(only: boolean) {
+    const p = plan.proposal
+    if (!p) return
+    const mine = p.plan.blocks.filter((b) => !b.fixed && (!only || chosen.value.has(`${b.id} ${b.day}`)))
+    const done = await library.perform(takePlan, { blocks: mine })
+    if (done.ok) plan.forget()
+  }
+  function choose(key: string) {
+    const next = new Set(chosen.value)
+    if (next.has(key)) next.delete(key)
+    else next.add(key)
+    chosen.value = next
+  }
+
+  /** What a plan leaves worse, by name. */
+  const worse = computed(() =>
+    (plan.proposal?.worse ?? []).map(({ episode, chance: [was, is], inHand: [had, has] }) => {
+      const chance = is < was - 0.02 ? `${Math.round(was * 100)} → ${Math.round(is * 100)} %` : ''
+      const days = had !== undefined && has !== had ? `${had} → ${has ?? 'no'} days in hand` : ''
+      return `${board.card(episode)?.number ?? ''} ${[chance, days].filter(Boolean).join(', ')}`
+    }),
+  )
+  return { scope, chosen, propose, reason, explain, won, worse, take, choose }
+}
+
+export type Planning = ReturnType<typeof usePlanning>
