@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { outOfWindow } from '@core/ideas/usable'
+import { sayAway, sayDay } from '@core/rhythm/days'
+import { honours } from '@core/rhythm/reserve'
+import type { Card } from '@core/views/card'
+import { lampColumns } from '@core/views/slots'
+import { useBoard } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
+import { useDialogs } from '@app/stores/dialogs'
+import { useLibrary } from '@app/stores/library'
+import { usePictures } from '@app/stores/pictures'
+import Chalk from '@app/ui/Chalk.vue'
+import Flag from '@app/ui/Flag.vue'
+import { keysOn } from '@app/ui/keymap'
+import LampMark from '@app/ui/LampMark.vue'
+import { sayInHand } from '../in-hand'
+import { slotsKeys } from '../keymap'
+
+/** The cells of a row of Slots that has an episode: picture, title, lamps, next step, whether it goes out on time. */
+const { card, day } = defineProps<{ card: Card; day: string }>()
+const emit = defineEmits<{ shift: [by: 1 | -1] }>()
+const library = useLibrary()
+const board = useBoard()
+const desk = useDesk()
+const dialogs = useDialogs()
+const pictures = usePictures()
+const router = useRouter()
+const kept = computed(() => {
+  const { place } = card.episode
+  return place.on === 'slot' ? board.keptFor(card.show.id, place.day) : undefined
+})
+/** What its slot is kept for, where the episode does not honour it. */
+const breaks = computed(() =>
+  kept.value && !honours(kept.value.reservation, card.episode, library.records.launches)
+    ? kept.value.reservation
+    : undefined,
+)
+const stale = computed(() => outOfWindow(card.episode.nature, day))
+const outlook = computed(() => desk.outlooks.get(card.episode.id))
+const inHand = computed(() => board.inHandOf(card))
+/** Stages of the creator's own, which have no column. */
+const ownStages = computed(() => card.standing.stages.filter((s) => s.stage.kind === 'own'))
+function open(stage: string) {
+  void router.push({ name: 'episode', params: { code: card.episode.code, stage } })
+}
+const keyed = keysOn(slotsKeys, {
+  move: ({ which }) => {
+    emit('shift', which === 0 ? -1 : 1)
+  },
+})
+</script>
+
+<template>
+  <td>
+    <button
+      class="thumb"
+      :class="card.show.kind"
+      :aria-label="`Pictures of ${card.title}`"
+      @click="open('thumbnail')"
+    >
+      <img
+        v-if="pictures.url(card.episode.chosenPicture ?? card.episode.pictures[0]?.id)"
+        :src="pictures.url(card.episode.chosenPicture ?? card.episode.pictures[0]?.id)"
+        alt=""
+      /><Chalk v-else :seed="card.episode.code" />
+    </button>
+  </td>
+  <td>
+    <RouterLink
+      :to="{ name: 'episode', params: { code: card.episode.code } }"
+      class="no-underline block"
+      :data-slot-card="card.episode.id"
+      @keydown="keyed($event)"
+      ><span class="block font-semibold leading-[18px] line-clamp-2">{{ card.title }}</span
+      ><span class="sub"
+        ><span class="num">{{ card.number }}</span> {{ card.show.title }}</span
+      ><span v-if="ownStages.length > 0" class="flex flex-wrap gap-x-2 text-11 text-ink-2"
+        ><span v-for="s in ownStages" :key="s.stage.id" class="inline-flex items-center gap-1"
+          ><LampMark :lamp="s.lamp" :size="12" :name="s.stage.name" />{{ s.stage.name }}</span
+        ></span
+      ><span v-if="breaks" class="block text-11"
+        ><Flag :size="9" />kept for {{ breaks?.name }}, not honoured yet</span
+      ><span v-else-if="kept" class="block text-11 text-ink-2">for {{ kept?.reservation.name }}</span
+      ><span v-if="stale" class="block text-11"
+        ><Flag :size="9" /><span class="late">{{ stale }}</span></span
+      ></RouterLink
+    >
+  </td>
+  <td v-for="s in lampColumns(card)" :key="s.kind" class="text-center lamp">
+    <span v-if="s.joined" class="join" aria-hidden="true" />
+    <button
+      v-if="s.lamp && s.stage"
+      class="relative block mx-auto w-[27px] h-[27px] rounded-full"
+      :aria-label="`${card.number} ${s.stage.stage.name}: ${s.lamp.state}${s.lamp.late ? `, late ${s.lamp.late} d` : ''}`"
+      @click="open(s.stage.stage.id)"
+    >
+      <LampMark :lamp="s.lamp" :size="27" hidden />
+    </button>
+    <span v-if="s.lamp?.late" class="note late">late {{ s.lamp.late }} d</span>
+    <span v-else-if="s.kind === 'release' && s.lamp && s.lamp.state === 'working'" class="note"
+      >{{ card.standing.parts.there }}/{{ card.standing.parts.needed }}</span
+    >
+    <span v-else-if="s.lamp?.state === 'waiting'" class="note text-sea">waits</span>
+  </td>
+  <td class="pl-4">
+    <template v-if="card.standing.next"
+      ><span class="block font-medium leading-[18px]">{{ card.standing.next.step.name }}</span
+      ><span class="sub"
+        ><template v-if="card.standing.next.late"
+          ><Flag />was due {{ sayDay(card.standing.next.due ?? '') }}</template
+        ><template v-else-if="card.standing.next.due"
+          >due {{ sayDay(card.standing.next.due) }},
+          {{ sayAway(card.standing.next.due, board.today) }}</template
+        ></span
+      ></template
+    ><span v-else-if="card.standing.ready" class="font-medium">ready</span
+    ><span v-else class="sub">{{ card.standing.missing.length }} parts open</span>
+  </td>
+  <td>
+    <button
+      v-if="outlook"
+      class="block text-left font-medium first-letter:uppercase rounded-control hover:underline"
+      :aria-label="`${card.number}: ${outlook?.is}. Open its forecast`"
+      @click="dialogs.show({ kind: 'forecast', episode: card.episode.id })"
+    >
+      {{ outlook?.is }}</button><span
+      v-if="outlook?.is !== 'on track'"
+      class="block text-11 leading-[14px]"
+      >{{ board.reasonOf(outlook) }}</span
+    ><span v-if="card.standing.ready" class="sub">ready now</span
+    ><template v-else-if="inHand"
+      ><span class="block" :class="outlook ? 'sub' : 'font-medium'">{{ sayInHand(inHand.days) }}</span
+      ><span v-if="!outlook" class="sub whitespace-nowrap">{{
+        `ready ${sayDay(inHand.ready)}`
+      }}</span></template
+    ><span v-else class="sub">more than the hours</span>
+  </td>
+</template>
+
+<style scoped>
+.lamp {
+  position: relative;
+}
+.join {
+  position: absolute;
+  left: 50%;
+  top: 50%;
+  width: 100%;
+  height: 2px;
+  margin-top: -1px;
+  background: var(--lamp-line);
+}
+.note {
+  position: absolute;
+  inset: auto 0 5px;
+  font-size: 11px;
+  line-height: 12px;
+  color: var(--ink-2);
+  white-space: nowrap;
+}
+.note.late {
+  color: var(--rose);
+}
+.note.text-sea {
+  color: var(--sea);
+}
+.thumb {
+  display: block;
+  width: 80px;
+  height: 45px;
+  overflow: hidden;
+  border-radius: 4px;
+}
+.thumb.audio {
+  width: 45px;
+  margin-inline: auto;
+}
+.thumb img {
+  width: 100%;
+  height: 100%;
+  object-fit: cover;
+}
+.thumb.open {
+  display: grid;
+  place-items: center;
+  border: 1px dashed var(--ring);
+  font-size: 11px;
+}
+</style>

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { sixLamps } from '@core/recipe/lamps'
+import { useBoard } from '@app/stores/board'
+import { useDialogs } from '@app/stores/dialogs'
+import Glyph from '@app/ui/Glyph.vue'
+
+/** Started, and on no slot. */
+const board = useBoard()
+const dialogs = useDialogs()
+</script>
+
+<template>
+  <section class="mt-6">
+    <h2 class="mb-2">Started, no slot yet</h2>
+    <ul class="panel divide-y divide-faint">
+      <li v-for="c in board.unplaced" :key="c.episode.id" class="flex items-center gap-4 px-4 py-2">
+        <Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><RouterLink
+          :to="{ name: 'episode', params: { code: c.episode.code } }"
+          class="flex-1 no-underline"
+          ><strong class="font-semibold">{{ c.title }}</strong>
+          <span class="sub">{{ c.show.title }}</span></RouterLink
+        ><button
+          class="btn btn-bare btn-small"
+          :aria-label="`Park ${c.title}`"
+          @click="dialogs.show({ kind: 'park', episode: c.episode.id })"
+        >
+          Park…</button
+        ><button class="btn btn-small" @click="dialogs.show({ kind: 'place', episode: c.episode.id })">
+          Put on a slot
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
