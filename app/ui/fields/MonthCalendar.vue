@@ -16,8 +16,9 @@ import {
   CalendarPrev,
   CalendarRoot,
 } from 'reka-ui'
+import { firstWeekday } from '../week-start'
 
-/** A month to choose a day from, weeks from Monday as on every screen. Arrows move, Page Up and Down turn months. */
+/** A month to choose a day from, weeks as the Month has them. Arrows move, Page Up and Down turn months. */
 const { day, today, min, max } = defineProps<{
   day: string
   today: string
@@ -41,7 +42,7 @@ function choose(value: DateValue | DateValue[] | undefined) {
     :default-placeholder="dateOf(day || today)"
     :min-value="min ? dateOf(min) : undefined"
     :max-value="max ? dateOf(max) : undefined"
-    :week-starts-on="1"
+    :week-starts-on="firstWeekday() === 6 ? 0 : 1"
     weekday-format="short"
     locale="en-GB"
     fixed-weeks

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { sixLamps } from '@core/recipe/lamps'
+import { sayDay } from '@core/rhythm/days'
+import type { Put } from '@core/views/countdown'
+import { useBoard } from '@app/stores/board'
+import { useDesk } from '@app/stores/desk'
+import Flag from '@app/ui/Flag.vue'
+import LampMark from '@app/ui/LampMark.vue'
+import type { CountdownSeen } from '../useCountdown'
+import type { useCountdownMoves } from '../useCountdownMoves'
+
+/** A release in the Countdown: its right edge is its release. */
+const { put, seen, moves } = defineProps<{
+  put: Put
+  seen: CountdownSeen
+  moves: ReturnType<typeof useCountdownMoves>
+}>()
+const board = useBoard()
+const desk = useDesk()
+const card = computed(() => put.card)
+const depth = computed(() => seen.depth(put.row))
+const lamp = computed(() => sixLamps(put.card.standing)[put.row])
+/** Said on a card only where it is not on track. */
+const outlook = computed(() => {
+  const is = desk.outlooks.get(put.card.episode.id)?.is
+  return is === 'on track' || is === 'too far ahead' ? undefined : is
+})
+const reason = computed(() => board.reasonOf(desk.outlooks.get(put.card.episode.id)))
+const says = computed(() => {
+  const { number, title, standing } = put.card
+  const late = put.late ? `, late ${put.late} d` : ''
+  const why = outlook.value ? `, ${outlook.value}: ${reason.value}` : ''
+  return `${number} ${title}, out ${sayDay(standing.release?.day ?? '')}, ${put.days} d, at ${standing.where?.stage.name ?? 'ready'}${late}${why}. Arrows move it, Enter says why`
+})
+</script>
+
+<template>
+  <button
+    class="cd"
+    :class="[
+      card.show.kind,
+      {
+        behind: put.late,
+        next: card === board.coming[0],
+        small: depth > 1,
+        pin: put.lane === undefined,
+      },
+    ]"
+    :style="seen.placeOf(put)"
+    :data-card="card.episode.id"
+    :aria-label="says"
+    :title="card.title"
+    @pointerdown="moves.grab($event, put)"
+    @keydown="moves.keyed($event, put)"
+  >
+    <template v-if="put.lane !== undefined"
+      ><span class="block truncate font-semibold leading-[18px]">{{ card.title }}</span
+      ><span v-if="depth < 3" class="text-11 text-ink-2 block truncate leading-[15px]"
+        >{{ card.number }} {{ sayDay(card.standing.release?.day ?? '') }}, {{ put.days }} d</span
+      ><span v-if="depth === 1" class="flex items-center gap-1.5 text-12 truncate"
+        ><LampMark v-if="lamp" :lamp="lamp" :size="13" hidden /><template v-if="put.late"
+          ><Flag :size="9" /><span class="late">late {{ put.late }} d</span></template
+        ><span v-else-if="outlook" class="truncate"
+          ><strong class="font-semibold">{{ outlook }}</strong
+          >: {{ reason }}</span
+        ><span v-else class="truncate">{{ card.standing.next?.step.name ?? 'ready' }}</span></span
+      ></template
+    >
+  </button>
+</template>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { useBoard } from '@app/stores/board'
+import { typedIn } from '@app/ui/fields/event'
+import ScheduleTabs from '../ScheduleTabs.vue'
+import type { CountdownSeen } from '../useCountdown'
+
+/** Whose ramp is drawn, how many weeks are in sight, and how to read it. */
+const { seen } = defineProps<{ seen: CountdownSeen }>()
+const board = useBoard()
+</script>
+
+<template>
+  <header class="flex flex-wrap items-center gap-x-4 gap-y-2 mb-3">
+    <h1>Schedule</h1>
+    <ScheduleTabs />
+    <div
+      v-if="board.shows.length > 1"
+      class="flex border border-line rounded-control overflow-hidden"
+      role="group"
+      aria-label="Whose ramp"
+    >
+      <button
+        v-for="s in board.shows"
+        :key="s.id"
+        class="px-3 py-1"
+        :class="s.id === seen.show.value?.id ? 'bg-raised font-medium' : 'text-ink-2'"
+        :aria-pressed="s.id === seen.show.value?.id"
+        @click="seen.showId.value = s.id"
+      >
+        {{ s.title }}
+      </button>
+    </div>
+    <label class="sub flex items-center gap-2 ml-auto"
+      >2 weeks
+      <input
+        type="range"
+        min="2"
+        max="26"
+        class="accent-ink w-[130px]"
+        :value="seen.weeks.value"
+        aria-label="Weeks in sight"
+        @input="seen.zoom(Number(typedIn($event)))"
+      />
+      {{ seen.weeks.value }} weeks in sight</label
+    >
+    <p class="sub flex gap-3">
+      <span class="inline-flex items-center gap-1.5"
+        ><i class="inline-block w-[16px] h-[12px] border border-line border-r-[3px] border-r-ink" />right
+        edge: release</span
+      ><span class="inline-flex items-center gap-1.5"
+        ><i class="inline-block w-[14px] h-[12px] border-t-2 border-r-2 border-ink" />ramp of
+        {{ seen.show.value?.title }}</span
+      ><span v-if="seen.otherPaths.value.length > 0" class="inline-flex items-center gap-1.5"
+        ><i class="inline-block w-[16px] border-t-2 border-dashed border-ring" />other ramps</span
+      >
+    </p>
+  </header>
+</template>

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { sixLamps } from '@core/recipe/lamps'
+import { useBoard } from '@app/stores/board'
+import { useDialogs } from '@app/stores/dialogs'
+import { vCarries } from '@app/ui/drag/carry'
+import Glyph from '@app/ui/Glyph.vue'
+import { carriedEpisode } from '../carried'
+
+/** What has no date, to be dragged onto one. */
+const board = useBoard()
+const dialogs = useDialogs()
+const tray = computed(() => [...board.unplaced, ...board.spares])
+</script>
+
+<template>
+  <aside class="panel p-3 grid grid-cols-1 gap-2 sticky top-4 min-w-0" aria-label="Not on the schedule">
+    <h2>Without a date</h2>
+    <ul class="grid grid-cols-1 gap-1.5">
+      <li v-for="c in tray" :key="c.episode.id" class="min-w-0">
+        <button
+          v-carries="carriedEpisode(c)"
+          class="rel w-full"
+          @click="dialogs.show({ kind: 'place', episode: c.episode.id })"
+        >
+          <Glyph :size="20" :lamps="sixLamps(c.standing)" :name="c.title" class="flex-none" /><span
+            class="truncate"
+            >{{ c.title }}</span
+          >
+        </button>
+      </li>
+    </ul>
+    <p v-if="tray.length === 0" class="sub">Everything in work has a date.</p>
+    <p class="sub">Drag one onto a day. On a day without a slot it goes out as a one-off.</p>
+  </aside>
+</template>
