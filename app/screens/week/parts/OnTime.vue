@@ -8,6 +8,7 @@ import { useBoard } from '@app/stores/board'
 import { useDialogs } from '@app/stores/dialogs'
 import { usePlan } from '@app/stores/plan'
 import { vCarries } from '@app/ui/drag/carry'
+import { sayChance } from '../forecast/chance'
 import { carriedEpisode } from '../../schedule/carried'
 
 /** Which releases go out on time, and what decides it. */
@@ -18,8 +19,6 @@ const plan = usePlan()
 const out = computed(() =>
   board.coming.slice(0, 9).map((card) => ({ card, outlook: plan.outlooks.get(card.episode.id) })),
 )
-const percent = (o: Outlook | undefined) =>
-  o && o.is !== 'too far ahead' ? `${Math.round(o.chance * 100)} %` : ''
 /** The step that decides, who it waits on, or how far the release is. */
 function why({ card, outlook }: { card: Card; outlook: Outlook | undefined }): string {
   if (outlook?.last && outlook.chance < 0.995) return board.reasonOf(outlook)
@@ -40,7 +39,7 @@ function why({ card, outlook }: { card: Card; outlook: Outlook | undefined }): s
           <span class="num">{{ o.card.number }}</span><strong class="font-semibold">{{
             o.outlook?.is ?? (o.card.standing.ready ? 'ready' : '…')
           }}</strong
-          ><span class="num text-11">{{ percent(o.outlook) }}</span
+          ><span class="num text-11">{{ sayChance(o.outlook) }}</span
           ><span class="sub col-start-2 col-span-2 truncate">{{ why(o) }}</span></button
         ><button
           class="lay"

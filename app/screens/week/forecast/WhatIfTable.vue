@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import type { Outlook } from '@core/plan/forecast'
+import { sayChance } from './chance'
+import type { Choice, Remedies } from './useRemedies'
+
+/** Each way out, with this release and the others before and after. */
+const { remedies, outlook } = defineProps<{ remedies: Remedies; outlook: Outlook }>()
+const emit = defineEmits<{ take: [choice: Choice] }>()
+</script>
+
+<template>
+  <table class="w-full text-12" aria-label="What if, with before and after">
+    <thead>
+      <tr class="text-left text-ink-2">
+        <th scope="col" class="font-normal py-1">What</th>
+        <th scope="col" class="font-normal w-[190px]">This release</th>
+        <th scope="col" class="font-normal w-[92px]">Others</th>
+        <th scope="col" class="w-[70px]"><span class="unseen">Do it</span></th>
+      </tr>
+    </thead>
+    <tbody>
+      <template v-for="c in remedies.choices.value" :key="c.name"
+        ><tr class="border-t border-faint">
+          <th scope="row" class="text-left font-normal py-1">
+            <button
+              class="text-left hover:underline underline-offset-2"
+              :aria-expanded="remedies.opened.value === c.name"
+              @click="remedies.opened.value = remedies.opened.value === c.name ? '' : c.name"
+            >
+              {{ c.name }}
+            </button>
+          </th>
+          <td>
+            <template v-if="remedies.own(c.name)"
+              ><template v-if="remedies.own(c.name)?.next"
+                >{{ outlook.is }} <span class="num">{{ sayChance(outlook) }}</span> →
+                <strong>{{ remedies.own(c.name)?.next?.is }}</strong>
+                <span class="num">{{ sayChance(remedies.own(c.name)?.next) }}</span></template
+              ><template v-else>off the schedule</template></template
+            ><span v-else class="text-ink-2">…</span>
+          </td>
+          <td class="text-ink-2">
+            {{
+              remedies.own(c.name)
+                ? remedies.own(c.name)?.others === 0
+                  ? 'as they are'
+                  : `${remedies.own(c.name)?.others} change`
+                : ''
+            }}
+          </td>
+          <td class="text-right">
+            <button class="btn btn-small" :aria-label="`Do it: ${c.name}`" @click="emit('take', c)">
+              Do it
+            </button>
+          </td>
+        </tr>
+        <tr v-if="remedies.opened.value === c.name && remedies.tried.value">
+          <td colspan="4" class="pb-2 pl-3">
+            <table class="w-full">
+              <caption class="unseen">
+                Before and after
+              </caption>
+              <tbody>
+                <tr v-for="m in remedies.moved.value" :key="m.card.episode.id">
+                  <td class="py-0.5">
+                    <span class="num">{{ m.card.number }}</span> {{ m.card.title }}
+                  </td>
+                  <td class="w-[110px]">
+                    {{ m.before.is }} <span class="num">{{ sayChance(m.before) }}</span>
+                  </td>
+                  <td class="w-[130px]">
+                    <template v-if="m.after"
+                      >{{ m.after.is }} <span class="num">{{ sayChance(m.after) }}</span></template
+                    ><template v-else>off the schedule</template>
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+            <p v-if="remedies.moved.value.length === 0" class="sub">No release changes by it.</p>
+          </td>
+        </tr></template
+      >
+    </tbody>
+  </table>
+</template>
