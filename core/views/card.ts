@@ -1,16 +1,10 @@
-import type { Day, Episode, Outlet, Recipe, Script, Show, Step } from '../records'
-import type { Standing, StepState } from '../recipe/lamps'
+import type { Working } from '../plan/state'
+import type { StepState } from '../recipe/lamps'
+import type { Day, Show } from '../records'
 import type { Slot } from '../rhythm/slots'
 
 /** An episode with all that is derived of it, as screens show it. */
-export interface Card {
-  episode: Episode
-  show: Show
-  recipe: Recipe
-  outlets: Outlet[]
-  script: Script | undefined
-  steps: readonly Step[]
-  standing: Standing
+export interface Card extends Working {
   title: string
   /** `#42`, `HH 19`, or the permanent code while there is no number. */
   number: string

@@ -104,11 +104,15 @@ export function useCountdown() {
       ),
   )
   const placeOf = (p: Put) => places.value.get(p)
+  /** Whose ramp is drawn. */
+  function choose(show: string) {
+    showId.value = show
+  }
   return {
+    choose,
     weeks,
     zoom,
     show,
-    showId,
     recipe,
     x,
     cardWidth,

@@ -38,8 +38,8 @@ const fits = computed(() =>
     <label class="flex items-center gap-2 mb-3"
       >I have
       <NumberField
-        eager
         v-model="minutes"
+        eager
         field="field num w-[84px]"
         label="Free minutes"
         hidden

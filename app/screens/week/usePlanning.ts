@@ -51,7 +51,10 @@ export function usePlanning(monday: Ref<Day>) {
       return `${board.card(episode)?.number ?? ''} ${[chance, days].filter(Boolean).join(', ')}`
     }),
   )
-  return { scope, chosen, propose, reason, explain, won, worse, take, choose }
+  function planFor(far: 'week' | 'all') {
+    scope.value = far
+  }
+  return { scope, planFor, chosen, propose, reason, explain, won, worse, take, choose }
 }
 
 export type Planning = ReturnType<typeof usePlanning>

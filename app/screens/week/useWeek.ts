@@ -57,7 +57,11 @@ export function useWeek() {
   /** Pixels a minute: the longest day fits. */
   const scale = computed(() => 560 / Math.max(240, ...rows.value.map((r) => Math.max(r.room, r.used))))
   const totals = computed(() => weekTotals(rows.value, (day) => board.figuresOf(day).left))
-  return { offset, monday, days, stored: storedKeys, inPlan, rows, scale, totals }
+  /** So many weeks on, or with none back to this one. */
+  function turn(by?: number) {
+    offset.value = by === undefined ? 0 : offset.value + by
+  }
+  return { offset, turn, monday, days, stored: storedKeys, inPlan, rows, scale, totals }
 }
 
 export type WeekSeen = ReturnType<typeof useWeek>

@@ -25,7 +25,7 @@ const board = useBoard()
         class="px-3 py-1"
         :class="s.id === seen.show.value?.id ? 'bg-raised font-medium' : 'text-ink-2'"
         :aria-pressed="s.id === seen.show.value?.id"
-        @click="seen.showId.value = s.id"
+        @click="seen.choose(s.id)"
       >
         {{ s.title }}
       </button>

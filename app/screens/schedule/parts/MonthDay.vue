@@ -38,7 +38,7 @@ const work = computed(() => seen.work.value.get(day) ?? [])
     :card="c"
     @keyed="moves.keyed($event, c)"
   />
-  <MonthOpen v-for="o in seen.openOn(day)" :key="o.show.id" :show="o.show" :slot="o.slot" />
+  <MonthOpen v-for="o in seen.openOn(day)" :key="o.show.id" :vacant="o.slot" :show="o.show" />
   <span v-if="seen.shows.value.due" class="text-11 leading-[13px] text-ink-2"
     ><span v-for="s in due.slice(0, 3)" :key="s" class="block truncate">{{ s }}</span
     ><span v-if="due.length > 3">and {{ due.length - 3 }} more</span></span

@@ -7,7 +7,7 @@ import { useBoard } from '@app/stores/board'
 import { useDialogs } from '@app/stores/dialogs'
 
 /** An open slot on its day. */
-const { show, slot: vacant } = defineProps<{ show: Show; slot: Slot }>()
+const { show, vacant } = defineProps<{ show: Show; vacant: Slot }>()
 const board = useBoard()
 const dialogs = useDialogs()
 const kept = computed(() => board.keptFor(show.id, vacant.original)?.reservation)

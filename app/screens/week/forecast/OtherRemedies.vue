@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Step } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
+import { typedIn } from '@app/ui/fields/event'
 import NumberField from '@app/ui/fields/NumberField.vue'
 import type { Remedies } from './useRemedies'
 
@@ -13,7 +14,12 @@ const { remedies, step } = defineProps<{ remedies: Remedies; step: Step | undefi
     <summary class="py-1">Other days, another step</summary>
     <label class="flex items-center gap-2 mb-2"
       >Shorten, hand on or leave out
-      <select v-model="remedies.other.value" class="field w-auto min-h-[28px] py-0.5" aria-label="Which step">
+      <select
+        :value="remedies.other.value"
+        class="field w-auto min-h-[28px] py-0.5"
+        aria-label="Which step"
+        @change="remedies.setStep(typedIn($event))"
+      >
         <option value="">{{ step?.name ?? 'the one that decides' }}</option>
         <option
           v-for="x in remedies.openSteps.value.filter((y) => y.id !== step?.id)"
@@ -27,7 +33,7 @@ const { remedies, step } = defineProps<{ remedies: Remedies; step: Step | undefi
     <div class="flex flex-wrap gap-1.5 items-center">
       <label class="flex items-center gap-1.5"
         ><NumberField
-          v-model="remedies.more.value.hours"
+          :model-value="remedies.more.value.hours"
           eager
           field="field num w-[64px] min-h-[28px] py-0"
           label="More hours"
@@ -35,6 +41,7 @@ const { remedies, step } = defineProps<{ remedies: Remedies; step: Step | undefi
           :min="0.5"
           :max="12"
           :step="0.5"
+          @update:model-value="remedies.setHours"
         />
         h on</label
       ><button

@@ -25,7 +25,7 @@ const emit = defineEmits<{ take: [choice: Choice] }>()
             <button
               class="text-left hover:underline underline-offset-2"
               :aria-expanded="remedies.opened.value === c.name"
-              @click="remedies.opened.value = remedies.opened.value === c.name ? '' : c.name"
+              @click="remedies.unfold(c.name)"
             >
               {{ c.name }}
             </button>

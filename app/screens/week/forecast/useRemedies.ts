@@ -164,7 +164,31 @@ export function useRemedies(
       }
     )
   }
-  return { more, nearDays, chooseDay, other, openSteps, choices, opened, tried, moved, own }
+  /** Unfolds one way out, or folds it again. */
+  function unfold(name: string) {
+    opened.value = opened.value === name ? '' : name
+  }
+  function setHours(hours: number) {
+    more.value = { ...more.value, hours }
+  }
+  function setStep(id: string) {
+    other.value = id
+  }
+  return {
+    unfold,
+    setHours,
+    setStep,
+    more,
+    nearDays,
+    chooseDay,
+    other,
+    openSteps,
+    choices,
+    opened,
+    tried,
+    moved,
+    own,
+  }
 }
 
 export type Remedies = ReturnType<typeof useRemedies>

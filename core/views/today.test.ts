@@ -1,0 +1,77 @@
+import { after, exampleContext, exampleNow } from '../examples'
+import { parkEpisode } from '../commands/schedule/park-episode'
+import { markReleased } from '../commands/release/mark-released'
+import { startStep } from '../commands/work/timer'
+import { waitStep } from '../commands/work/wait-step'
+import type { Records } from '../records'
+import { exampleWorld, viewOf } from './example-cards'
+import { nudgeDue, shareOf, todayOf, type Today } from './today'
+
+function todayIn(records: Records, now = exampleNow): Today {
+  const { state, cards, stepIn } = viewOf(records, now)
+  return todayOf({
+    today: state.today,
+    working: cards,
+    placed: cards.filter((c) => c.standing.release),
+    unplaced: cards.filter((c) => !c.standing.release),
+    released: [...records.episodes.values()].filter((e) => e.phase.name === 'released'),
+    episodes: records.episodes,
+    stepIn,
+    blocks: state.load.blocks,
+    running: records.settings.get('settings')?.running,
+  })
+}
+const titles = (rows: { card: { title: string } }[]) => rows.map((r) => r.card.title)
+
+test('the first thing to do is laid on today, what follows stands below it, and nothing is named twice', () => {
+  const today = todayIn(exampleWorld())
+  expect(today.first?.card.title).toBe('Ribs')
+  const ids = [today.first, ...today.rest, ...today.late].map((x) => x?.state.step.id)
+  expect(new Set(ids).size).toBe(ids.length)
+  expect(today.blocks.map((b) => b.state.step.id)).toEqual(ids.slice(0, today.rest.length + 1))
+})
+
+test('what has no slot stands apart, with its next step', () => {
+  expect(titles(todayIn(exampleWorld()).undated)).toEqual(['Spar'])
+})
+
+test('a release two days off has late steps, the most late first', () => {
+  const late = todayIn(exampleWorld()).late.map((l) => l.state.late ?? 0)
+  expect(late.length).toBeGreaterThan(0)
+  expect([...late].sort((a, b) => b - a)).toEqual(late)
+})
+
+test('what runs stands above, is not next as well, and its lamp fills with the minutes', () => {
+  const world = exampleWorld()
+  const first = todayIn(world).first?.state.step.id ?? ''
+  const records = after(world, startStep(world, { step: first }, exampleContext()))
+  const today = todayIn(records)
+  expect(today.running?.state.step.id).toBe(first)
+  expect(today.first?.state.step.id).not.toBe(first)
+  const minutes = today.running?.state.step.minutes ?? 0
+  const share = (ran: number) => today.running && shareOf(today.running, exampleNow + ran * 60_000)
+  expect(share(minutes / 2)).toBeCloseTo(0.5, 1)
+  expect(share(minutes * 3)).toBe(1)
+})
+
+test('what others have is listed with who has it, and a nudge is due after the days that were said', () => {
+  const world = exampleWorld()
+  const step = todayIn(world).first?.state.step.id ?? ''
+  const waiting = { who: 'Ines', what: 'a portrait', since: '2026-11-20' }
+  const records = after(world, waitStep(world, { step, waiting }, exampleContext()))
+  const today = todayIn(records)
+  expect(today.waiting.map((w) => w.waiting.who)).toEqual(['Ines'])
+  expect(today.first?.state.step.id).not.toBe(step)
+  expect(nudgeDue(waiting, '2026-11-23', undefined)).toBe(false)
+  expect(nudgeDue(waiting, '2026-11-24', undefined)).toBe(true)
+  expect(nudgeDue({ ...waiting, nudge: 9 }, '2026-11-24', undefined)).toBe(false)
+})
+
+test('what was parked until after another can be taken up once that is out', () => {
+  const world = exampleWorld()
+  const parked = after(world, parkEpisode(world, { episode: 'e2', why: '', after: 'e0' }, exampleContext()))
+  expect(todayIn(parked).takenUp).toEqual([])
+  const context = exampleContext(Date.parse('2026-11-27T09:00:00.000Z'))
+  const out = after(parked, markReleased(parked, { episode: 'e0' }, context))
+  expect(todayIn(out, context.now).takenUp.map((e) => e.title)).toEqual(['Spar'])
+})
