@@ -1,6 +1,8 @@
 const config = {
   testEnvironment: 'node',
   testTimeout: 120_000,
+  // Node has no dates with zones yet.
+  setupFiles: ['temporal-polyfill/global'],
   roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/demo', '<rootDir>/server'],
   testMatch: ['**/*.test.ts'],
   moduleNameMapper: {

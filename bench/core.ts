@@ -1,3 +1,4 @@
+import 'temporal-polyfill/global'
 import { exampleNow } from '@core/examples'
 import { fieldsOf } from '@core/ideas/fields'
 import { Likeness } from '@core/ideas/likeness'

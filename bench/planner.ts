@@ -1,3 +1,4 @@
+import 'temporal-polyfill/global'
 import { isBetter, Planner } from '@core/plan/planner'
 import { bestByTrying } from '@core/plan/reference'
 import { smallCase } from '@core/plan/small-cases'

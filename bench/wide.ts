@@ -1,3 +1,4 @@
+import 'temporal-polyfill/global'
 import { demoWorld } from '../demo/world'
 import { writeBackup, type Whole } from '../core/formats/backup'
 import type { Episode, Step } from '../core/records'

@@ -2,15 +2,17 @@ import { timingSafeEqual } from 'node:crypto'
 import { networkInterfaces } from 'node:os'
 import express, { type Request, type Response, type Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { JottedMail, mailLimits, WishMail } from '../core/formats/mail'
 import { About, type Mailbox } from './mailbox'
 
 const local = new Set(['127.0.0.1', 'localhost', '[::1]'])
-const Taken = z.object({ ids: z.array(z.string().regex(/^[0-9a-zA-Z-]{8,64}$/)).max(500) })
+const Taken = z.object({
+  ids: z.array(z.string().check(z.regex(/^[0-9a-zA-Z-]{8,64}$/))).check(z.maxLength(500)),
+})
 
 const Calendar = z.object({
-  ics: z.string().max(1_500_000).startsWith('BEGIN:VCALENDAR'),
+  ics: z.string().check(z.maxLength(1_500_000), z.startsWith('BEGIN:VCALENDAR')),
   renew: z.boolean(),
 })
 

@@ -14,12 +14,14 @@ import {
   writeSync,
 } from 'node:fs'
 import { dirname, join } from 'node:path'
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { Mail } from '../core/formats/mail'
 
 /** What the desk tells those who write: the shows, and whether the post-box is open. */
 export const About = z.object({
-  shows: z.array(z.object({ id: z.string().max(100), title: z.string().max(80) })).max(50),
+  shows: z
+    .array(z.object({ id: z.string().check(z.maxLength(100)), title: z.string().check(z.maxLength(80)) }))
+    .check(z.maxLength(50)),
   open: z.boolean(),
 })
 export type About = z.infer<typeof About>

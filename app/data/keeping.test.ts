@@ -241,7 +241,7 @@ test('a store that was emptied under the page is noticed; what the page holds is
   expect(troubles.at(-1)?.path).toBe('gone')
   expect(await library.store.rows('episodes').count()).toBe(0)
   const other = await page(`keeping ${++n}`, true)
-  valueOf(await restoreInto(other.library, backupOfMemory(library)))
+  valueOf(await restoreInto(other.library, await backupOfMemory(library)))
   expect(other.library.records.episodes.size).toBe(3)
   valueOf(await putBack(library))
   expect(await library.store.rows('episodes').count()).toBe(3)

@@ -1,4 +1,4 @@
-import { readBackup, writeBackup, type Aside, type Whole } from '@core/formats/backup'
+import type { Aside, Whole } from '@core/formats/backup'
 import { faultsOf } from '@core/formats/whole-check'
 import { filesOf } from '@core/commands/files'
 import {
@@ -61,14 +61,19 @@ export async function replaceWhole(
   })
 }
 
+/** What reads and writes back-ups; fetched soon after the start, so that it is there when nothing else is. */
+export const backupFormat = () => import('@core/formats/backup')
+
 /** The whole world as a back-up zip. */
 export async function backupOf(library: Library): Promise<Uint8Array> {
   await library.settled()
+  const { writeBackup } = await backupFormat()
   return writeBackup(restorable(await wholeOf(library.store)), new Date(now()).toISOString())
 }
 
 /** A back-up of what this page still holds, for when the store is gone. */
-export function backupOfMemory(library: Library): Uint8Array {
+export async function backupOfMemory(library: Library): Promise<Uint8Array> {
+  const { writeBackup } = await backupFormat()
   return writeBackup(restorable(memoryOf(library)), new Date(now()).toISOString())
 }
 
@@ -143,6 +148,7 @@ export async function mendAside(library: Library, mended: readonly Aside[] = [])
  * changed.
  */
 export async function restoreInto(library: Library, bytes: Uint8Array): Promise<Result<number>> {
+  const { readBackup } = await backupFormat()
   const whole = readBackup(bytes)
   if (!whole.ok) return whole
   try {

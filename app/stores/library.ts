@@ -7,18 +7,14 @@ import { emptyRecords, type Id, type JournalLine, type Records, type Step } from
 import type { Problem, Result } from '@core/result'
 import { newId, now } from '@app/data/clock'
 import { Library } from '@app/data/library'
-import { demoDay, layDemo } from '@app/data/demo'
-import {
-  backupOf,
-  backupOfMemory,
-  dropAside,
-  eraseAll,
-  mendAside,
-  putBack,
-  restoreInto,
-  sweepFiles,
-} from '@app/data/whole'
 import { chosenWorld, chooseWorld, servedStart, storeName, type World } from '@app/data/worlds'
+
+/** What takes the whole in hand, back-ups and the demo; fetched soon after the start, so that they are there when
+ * nothing else is. */
+const whole = () => import('@app/data/whole')
+const demo = () => import('@app/data/demo')
+/** Fetches what reads and writes back-ups ahead. */
+export const prefetchBackups = async (): Promise<unknown> => (await whole()).backupFormat()
 
 /** Something to say in passing. `undo` offers to take it back. */
 export interface Saying {
@@ -77,12 +73,15 @@ export const useLibrary = defineStore('library', () => {
     state.value = 'open'
     const { store } = library
     setTimeout(() => {
-      void sweepFiles(store).catch(() => 0)
+      void whole()
+        .then(({ sweepFiles }) => sweepFiles(store))
+        .catch(() => 0)
     }, 8000)
   }
 
   async function fill(anew: boolean): Promise<void> {
     progress.value = { what: 'Laying out the demo', share: 0 }
+    const { demoDay, layDemo } = await demo()
     await layDemo(
       library,
       servedStart().size,
@@ -160,21 +159,25 @@ export const useLibrary = defineStore('library', () => {
   const check = (): Promise<void> => library.check()
   /** Puts back into an emptied store what this page still holds. */
   async function restoreMemory(): Promise<Result<number>> {
-    const done = await putBack(library)
+    const done = await (await whole()).putBack(library)
     if (done.ok) trouble.value = undefined
     return done
   }
-  const memoryBackup = (): Uint8Array => backupOfMemory(library)
-  const mend = (mended: readonly Aside[] = []): Promise<number> => mendAside(library, mended)
-  const forgetAside = (keys: readonly string[]): Promise<void> => dropAside(library, keys)
+  const memoryBackup = (): Promise<Uint8Array> =>
+    whole().then(({ backupOfMemory }) => backupOfMemory(library))
+  const mend = (mended: readonly Aside[] = []): Promise<number> =>
+    whole().then(({ mendAside }) => mendAside(library, mended))
+  const forgetAside = (keys: readonly string[]): Promise<void> =>
+    whole().then(({ dropAside }) => dropAside(library, keys))
   const ensure = (ids: readonly Id[]): Promise<void> => library.ensure(ids)
   const stepsOf = (ids: readonly Id[]): Promise<Step[]> => library.stepsOf(ids)
   const history = (episode: Id): Promise<JournalLine[]> => library.history(episode)
   const file = (id: Id) => library.file(id)
   const settled = (): Promise<void> => library.settled()
-  const backup = (): Promise<Uint8Array> => backupOf(library)
-  const restore = (bytes: Uint8Array): Promise<Result<number>> => restoreInto(library, bytes)
-  const erase = (): Promise<void> => eraseAll(library)
+  const backup = (): Promise<Uint8Array> => whole().then(({ backupOf }) => backupOf(library))
+  const restore = (bytes: Uint8Array): Promise<Result<number>> =>
+    whole().then(({ restoreInto }) => restoreInto(library, bytes))
+  const erase = (): Promise<void> => whole().then(({ eraseAll }) => eraseAll(library))
   const relay = (): Promise<void> => fill(true)
 
   /** Asks the browser, once something is worth keeping, not to clear this site's storage by itself. */

@@ -1,3 +1,4 @@
+import 'temporal-polyfill/global'
 import fontUrl from '@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2?url'
 import type { FileRecord } from '@core/commands/change'
 import type { Picture } from '@core/records'

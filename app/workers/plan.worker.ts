@@ -1,3 +1,4 @@
+import 'temporal-polyfill/global'
 import { expose } from 'comlink'
 import { forecast, type ForecastFor, type Outlook } from '@core/plan/forecast'
 import { Planner, type Plan, type PlanFor } from '@core/plan/planner'

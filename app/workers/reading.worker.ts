@@ -1,3 +1,4 @@
+import 'temporal-polyfill/global'
 import { expose } from 'comlink'
 import { LibraryIndex, passageOf, textOfScript } from '@core/ideas/library-index'
 import type { Change, Id, Keyword } from '@core/records'

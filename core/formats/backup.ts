@@ -1,5 +1,5 @@
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate'
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import type { FileRecord } from '../commands/change'
 import {
   JournalLine,
@@ -27,7 +27,7 @@ export interface Whole {
 
 /** A record that could not be read, kept whole beside the others until it is mended or let go. */
 export const Aside = z.object({
-  key: z.string().min(1),
+  key: z.string().check(z.minLength(1)),
   table: z.enum(tableNames),
   why: z.string(),
   at: z.number(),
@@ -43,7 +43,7 @@ const Manifest = z.object({
   sums: z.record(z.string(), z.number()),
   files: z.array(z.object({ id: z.string(), type: z.string(), entry: z.string() })),
   /** Files whose bytes the store had lost when it was made. */
-  lost: z.array(z.string()).optional(),
+  lost: z.optional(z.array(z.string())),
 })
 
 /** FNV-1a over bytes, 32 bits: tells a damaged entry from a whole one. */
@@ -177,7 +177,7 @@ function asideOf(bytes: Uint8Array | undefined): Result<Aside[]> {
     : refused(`${name} in the back-up is not what Lamp Reel writes. Choose another back-up.`, name)
 }
 
-function rowsOf<T>(schema: z.ZodType<T>, rows: readonly unknown[], name: string): Result<T[]> {
+function rowsOf<T>(schema: z.ZodMiniType<T>, rows: readonly unknown[], name: string): Result<T[]> {
   const read: T[] = []
   for (const [i, row] of rows.entries()) {
     const parsed = schema.safeParse(row)

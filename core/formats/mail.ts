@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { fine, refused, type Result } from '../result'
 
 /**
@@ -13,27 +13,29 @@ export const mailLimits = {
   pictureBytes: 1_500_000,
 } as const
 
-const Uuid = z.string().regex(/^[0-9a-zA-Z-]{8,64}$/, 'This is not an id.')
-const Url = z
-  .string()
-  .max(mailLimits.url, 'The link is too long.')
-  .refine((u) => u === '' || /^https?:\/\/\S+$/i.test(u), 'A link begins with http:// or https://.')
+const Uuid = z.string().check(z.regex(/^[0-9a-zA-Z-]{8,64}$/, 'This is not an id.'))
+const Url = z.string().check(
+  z.maxLength(mailLimits.url, 'The link is too long.'),
+  z.refine((u) => u === '' || /^https?:\/\/\S+$/i.test(u), 'A link begins with http:// or https://.'),
+)
 const noControl = (s: string) => [...s].every((c) => c >= ' ' || c === '\n' || c === '\t')
 const text = (most: number) =>
   z
     .string()
-    .max(most, `At most ${most} characters fit here.`)
-    .refine(noControl, 'There are signs in it that are no text.')
+    .check(
+      z.maxLength(most, `At most ${most} characters fit here.`),
+      z.refine(noControl, 'There are signs in it that are no text.'),
+    )
 
 /** An idea jotted away from the desk. Its id becomes the episode's: that is what makes it arrive once. */
 export const JottedMail = z.object({
   kind: z.literal('jotted'),
   id: Uuid,
   at: z.iso.datetime(),
-  line: text(mailLimits.line).refine((l) => l.trim() !== '', 'An idea needs at least a word.'),
+  line: text(mailLimits.line).check(z.refine((l) => l.trim() !== '', 'An idea needs at least a word.')),
   note: text(mailLimits.text),
   url: Url,
-  show: z.string().max(100),
+  show: z.string().check(z.maxLength(100)),
 })
 export type JottedMail = z.infer<typeof JottedMail>
 
@@ -42,23 +44,30 @@ export const WishMail = z.object({
   kind: z.literal('wish'),
   id: Uuid,
   at: z.iso.datetime(),
-  line: text(mailLimits.line).refine((l) => l.trim().length >= 3, 'Say in a few words what you wish for.'),
+  line: text(mailLimits.line).check(
+    z.refine((l) => l.trim().length >= 3, 'Say in a few words what you wish for.'),
+  ),
   url: Url,
-  show: z.string().max(100),
+  show: z.string().check(z.maxLength(100)),
   name: text(mailLimits.name),
-  mail: z.union([z.literal(''), z.email('This mail address is not whole.').max(mailLimits.mail)]),
+  mail: z.union([
+    z.literal(''),
+    z.email('This mail address is not whole.').check(z.maxLength(mailLimits.mail)),
+  ]),
   tell: z.boolean(),
-  picture: z
-    .object({
+  picture: z.optional(
+    z.object({
       type: z.enum(['image/png', 'image/jpeg', 'image/webp', 'image/gif']),
-      width: z.number().int().positive().max(20000),
-      height: z.number().int().positive().max(20000),
+      width: z.int().check(z.positive(), z.lte(20000)),
+      height: z.int().check(z.positive(), z.lte(20000)),
       base64: z
         .string()
-        .max(Math.ceil(mailLimits.pictureBytes / 3) * 4, 'The picture is too large.')
-        .regex(/^[A-Za-z0-9+/]*={0,2}$/, 'The picture is damaged.'),
-    })
-    .optional(),
+        .check(
+          z.maxLength(Math.ceil(mailLimits.pictureBytes / 3) * 4, 'The picture is too large.'),
+          z.regex(/^[A-Za-z0-9+/]*={0,2}$/, 'The picture is damaged.'),
+        ),
+    }),
+  ),
 })
 export type WishMail = z.infer<typeof WishMail>
 
@@ -66,7 +75,10 @@ export const Mail = z.discriminatedUnion('kind', [JottedMail, WishMail])
 export type Mail = z.infer<typeof Mail>
 
 /** A hand-over without a server: ideas in a file or in codes. */
-const HandOver = z.object({ format: z.literal('lamp-reel ideas'), ideas: z.array(JottedMail).max(5000) })
+const HandOver = z.object({
+  format: z.literal('lamp-reel ideas'),
+  ideas: z.array(JottedMail).check(z.maxLength(5000)),
+})
 
 /** The hand-over file of some jotted ideas, JSON. */
 export function writeHandOver(ideas: readonly JottedMail[]): string {

@@ -1,7 +1,10 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
+
+// The small form says what is wrong only where it is told how.
+z.config(z.locales.en())
 
 /** A record's id: any text that is not empty, made by the caller. */
-export const Id = z.string().min(1)
+export const Id = z.string().check(z.minLength(1))
 export type Id = z.infer<typeof Id>
 
 /** A calendar date without zone, ISO 8601, such as `2026-11-24`. Impossible dates are refused. */
@@ -13,9 +16,11 @@ export type Day = z.infer<typeof Day>
 /** A time of day on the clock, 24 hours, such as `17:00`. */
 export const ClockTime = z
   .string()
-  .regex(
-    /^([01]\d|2[0-3]):[0-5]\d$/,
-    'This is not a time of day. Write it as hours and minutes, for example 17:00.',
+  .check(
+    z.regex(
+      /^([01]\d|2[0-3]):[0-5]\d$/,
+      'This is not a time of day. Write it as hours and minutes, for example 17:00.',
+    ),
   )
 export type ClockTime = z.infer<typeof ClockTime>
 
@@ -35,11 +40,13 @@ function zoneExists(zone: string): boolean {
 /** A time zone by its IANA name, such as `Europe/Lisbon`. */
 export const Zone = z
   .string()
-  .refine(zoneExists, 'This time zone is not known. Choose one from the list, for example Europe/Lisbon.')
+  .check(
+    z.refine(zoneExists, 'This time zone is not known. Choose one from the list, for example Europe/Lisbon.'),
+  )
 export type Zone = z.infer<typeof Zone>
 
 /** Whole minutes of work, from nothing to a hundred hours. */
-export const Minutes = z.number().int().min(0).max(6000)
+export const Minutes = z.int().check(z.gte(0), z.lte(6000))
 
 /** The stages that the trade knows, and `own` for a stage of the creator's making. */
 export const StageKind = z.enum(['brief', 'script', 'film', 'edit', 'thumbnail', 'release', 'after', 'own'])
@@ -71,9 +78,9 @@ export type StepKind = z.infer<typeof StepKind>
  * `ahead`: days before another step is due, by that step's id (in a recipe: the line's id).
  */
 export const Lead = z.discriminatedUnion('by', [
-  z.object({ by: z.literal('before'), days: z.number().int().min(0).max(365) }),
-  z.object({ by: z.literal('after'), days: z.number().int().min(0).max(365) }),
-  z.object({ by: z.literal('ahead'), step: Id, days: z.number().int().min(0).max(365) }),
+  z.object({ by: z.literal('before'), days: z.int().check(z.gte(0), z.lte(365)) }),
+  z.object({ by: z.literal('after'), days: z.int().check(z.gte(0), z.lte(365)) }),
+  z.object({ by: z.literal('ahead'), step: Id, days: z.int().check(z.gte(0), z.lte(365)) }),
 ])
 export type Lead = z.infer<typeof Lead>
 

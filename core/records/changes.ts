@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { fine, refused, type Result } from '../result'
 import { Id } from './basics'
 import { recordsFrom, tableNames, tables, type RecordOf, type Records, type TableName } from './registry'
@@ -86,8 +86,8 @@ function cleaned<T extends TableName>(change: Change<T>): Result<Change<T>> {
 const anyChange = z.object({
   table: z.enum(tableNames),
   id: Id,
-  before: z.unknown().optional(),
-  after: z.unknown().optional(),
+  before: z.optional(z.unknown()),
+  after: z.optional(z.unknown()),
 })
 
 /** Whether both records of a change are such as its table holds; what is wrong with them is told. */
@@ -105,9 +105,17 @@ function fits(
 }
 
 /** A change as the journal keeps it. */
-export const StoredChange = anyChange.transform((change, context): Change => {
-  const isRight = fits(change, (issue, side) => {
-    context.addIssue({ code: 'custom', message: issue.message, path: [side, ...issue.path] })
-  })
-  return isRight ? change : z.NEVER
-})
+export const StoredChange = z.pipe(
+  anyChange,
+  z.transform((change, context): Change => {
+    const isRight = fits(change, (issue, side) => {
+      context.issues.push({
+        code: 'custom',
+        message: issue.message,
+        path: [side, ...issue.path],
+        input: change,
+      })
+    })
+    return isRight ? change : z.NEVER
+  }),
+)

@@ -1,10 +1,12 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { Day, Id, Minutes, Moment } from './basics'
 
 /** A calendar month without zone, such as `2026-11`. */
 export const Month = z
   .string()
-  .regex(/^\d{4}-(0[1-9]|1[0-2])$/, 'This is not a month. Write it as year-month, for example 2027-03.')
+  .check(
+    z.regex(/^\d{4}-(0[1-9]|1[0-2])$/, 'This is not a month. Write it as year-month, for example 2027-03.'),
+  )
 export type Month = z.infer<typeof Month>
 
 /** A picture kept in the browser's store; its bytes are a file record with the same id. */
@@ -12,9 +14,9 @@ export const Picture = z.object({
   id: Id,
   name: z.string(),
   type: z.enum(['image/png', 'image/jpeg', 'image/webp', 'image/gif', 'image/svg+xml', 'image/avif']),
-  width: z.number().int().positive(),
-  height: z.number().int().positive(),
-  size: z.number().int().positive(),
+  width: z.int().check(z.positive()),
+  height: z.int().check(z.positive()),
+  size: z.int().check(z.positive()),
 })
 export type Picture = z.infer<typeof Picture>
 
@@ -34,16 +36,16 @@ export const Asked = z.object({
   tell: z.boolean(),
   wish: z.string(),
   at: Moment,
-  told: Moment.optional(),
+  told: z.optional(Moment),
 })
 export type Asked = z.infer<typeof Asked>
 
 /** A file kept beside an idea; its bytes are a file record with the same id. */
 export const Attachment = z.object({
   id: Id,
-  name: z.string().min(1),
+  name: z.string().check(z.minLength(1)),
   type: z.string(),
-  size: z.number().int().min(0),
+  size: z.int().check(z.gte(0)),
 })
 export type Attachment = z.infer<typeof Attachment>
 
@@ -52,7 +54,7 @@ export const Occasion = z.object({
   kind: z.enum(['launch', 'season', 'date']),
   name: z.string(),
   day: Day,
-  lead: z.number().int().min(0, 'The days before cannot be below nothing.').max(365),
+  lead: z.int().check(z.gte(0, 'The days before cannot be below nothing.'), z.lte(365)),
 })
 export type Occasion = z.infer<typeof Occasion>
 
@@ -66,7 +68,13 @@ export type OwnValue = z.infer<typeof OwnValue>
 /** A field of the creator's own, per show. */
 export const OwnField = z.object({
   id: Id,
-  name: z.string().trim().min(1, 'A field needs a name.').max(40, 'A field name has at most 40 characters.'),
+  name: z
+    .string()
+    .check(
+      z.trim(),
+      z.minLength(1, 'A field needs a name.'),
+      z.maxLength(40, 'A field name has at most 40 characters.'),
+    ),
   kind: z.enum(['text', 'number', 'date', 'choice', 'tick', 'stars', 'link']),
   choices: z.array(z.string()),
 })
@@ -76,17 +84,17 @@ export type OwnField = z.infer<typeof OwnField>
 export const Idea = z.object({
   standing: IdeaStanding,
   /** Put away until this date; it then comes back as unsorted. */
-  restUntil: Day.optional(),
-  meant: Month.optional(),
+  restUntil: z.optional(Day),
+  meant: z.optional(Month),
   /** Its place in an order made by hand; rises downward. Absent: by age, the newest first. */
-  rank: z.number().optional(),
+  rank: z.optional(z.number()),
   premise: z.string(),
   why: z.string(),
   series: z.string(),
   /** The creator's own estimate in minutes, in place of the recipe's. */
-  effort: Minutes.optional(),
-  rating: z.number().int().min(1).max(5).optional(),
-  occasion: Occasion.optional(),
+  effort: z.optional(Minutes),
+  rating: z.optional(z.int().check(z.gte(1), z.lte(5))),
+  occasion: z.optional(Occasion),
   keywords: z.array(Id),
   sources: z.array(Source),
   asked: z.array(Asked),

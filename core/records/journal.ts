@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { Id, Moment } from './basics'
 import { StoredChange } from './changes'
 
@@ -7,16 +7,16 @@ import { StoredChange } from './changes'
  * `dropped` was undone and then overtaken by something else. Old lines keep their sentence alone.
  */
 export const JournalLine = z.object({
-  seq: z.number().int().min(1),
+  seq: z.int().check(z.gte(1)),
   at: Moment,
   sentence: z.string(),
   about: z.array(Id),
   state: z.enum(['done', 'undone', 'dropped']),
   tab: z.string(),
-  merge: z.string().optional(),
+  merge: z.optional(z.string()),
   /** The counts of writes, over all tabs, at which it was first and last written. */
-  from: z.number().int().optional(),
-  rev: z.number().int().optional(),
+  from: z.optional(z.int()),
+  rev: z.optional(z.int()),
   changes: z.array(StoredChange),
 })
 export type JournalLine = z.infer<typeof JournalLine>

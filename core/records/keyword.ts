@@ -1,7 +1,7 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { Day, Id, stamps } from './basics'
 
-const figure = z.number().int('A figure is a whole number.').min(0, 'A figure cannot be below nothing.')
+const figure = z.int('A figure is a whole number.').check(z.gte(0, 'A figure cannot be below nothing.'))
 
 /** Words that people search for, with what is known of them. */
 export const Keyword = z.object({
@@ -9,14 +9,16 @@ export const Keyword = z.object({
   show: Id,
   words: z
     .string()
-    .trim()
-    .min(1, 'A keyword needs at least a word.')
-    .max(120, 'A keyword has at most 120 characters.'),
+    .check(
+      z.trim(),
+      z.minLength(1, 'A keyword needs at least a word.'),
+      z.maxLength(120, 'A keyword has at most 120 characters.'),
+    ),
   /** Searches a month, and results that compete for it. */
-  searches: figure.optional(),
-  competing: figure.optional(),
+  searches: z.optional(figure),
+  competing: z.optional(figure),
   /** The date of these figures. */
-  measured: Day.optional(),
+  measured: z.optional(Day),
   notes: z.string(),
   ...stamps,
 })

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { Day, Id, stamps } from './basics'
 
 /** Which slots a reservation keeps: one by its original date, or so many of each month. */
@@ -6,9 +6,9 @@ export const Kept = z.discriminatedUnion('by', [
   z.object({ by: z.literal('slot'), day: Day }),
   z.object({
     by: z.literal('deal'),
-    perMonth: z.number().int().min(1, 'A deal keeps at least one slot a month.').max(31),
+    perMonth: z.int().check(z.gte(1, 'A deal keeps at least one slot a month.'), z.lte(31)),
     from: Day,
-    to: Day.optional(),
+    to: z.optional(Day),
   }),
 ])
 export type Kept = z.infer<typeof Kept>
@@ -20,11 +20,13 @@ export const Reservation = z.object({
   /** For whom or what: the sponsor's name, the launch's, the season's. */
   name: z
     .string()
-    .trim()
-    .min(1, 'Say for whom or for what the slot is kept.')
-    .max(60, 'At most 60 characters; the note has room for more.'),
+    .check(
+      z.trim(),
+      z.minLength(1, 'Say for whom or for what the slot is kept.'),
+      z.maxLength(60, 'At most 60 characters; the note has room for more.'),
+    ),
   is: z.enum(['sponsor', 'launch', 'season', 'other']),
-  launch: Id.optional(),
+  launch: z.optional(Id),
   kept: Kept,
   note: z.string(),
   ...stamps,
@@ -37,18 +39,25 @@ export const Launch = z
     id: Id,
     name: z
       .string()
-      .trim()
-      .min(1, 'A launch needs a name.')
-      .max(60, 'A launch has a name of at most 60 characters.'),
+      .check(
+        z.trim(),
+        z.minLength(1, 'A launch needs a name.'),
+        z.maxLength(60, 'A launch has a name of at most 60 characters.'),
+      ),
     from: Day,
     to: Day,
     /** Days before it begins in which episodes should lead up to it. */
-    runUp: z.number().int().min(0).max(365),
+    runUp: z.int().check(z.gte(0), z.lte(365)),
     /** How many episodes should support it, and which do. */
-    wanted: z.number().int().min(0).max(100),
+    wanted: z.int().check(z.gte(0), z.lte(100)),
     episodes: z.array(Id),
     note: z.string(),
     ...stamps,
   })
-  .refine((l) => l.from <= l.to, { message: 'A launch ends on or after the day it begins.', path: ['to'] })
+  .check(
+    z.refine((l) => l.from <= l.to, {
+      message: 'A launch ends on or after the day it begins.',
+      path: ['to'],
+    }),
+  )
 export type Launch = z.infer<typeof Launch>

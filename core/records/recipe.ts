@@ -1,20 +1,20 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { Id, Lead, Minutes, Moment, Part, StageKind, StepKind, stamps } from './basics'
 
 /** One stage of a recipe. `after` names the stages that it builds on: a partial order, not a row. */
 export const Stage = z.object({
   id: Id,
   kind: StageKind,
-  name: z.string().trim().min(1, 'A stage needs a name.'),
+  name: z.string().check(z.trim(), z.minLength(1, 'A stage needs a name.')),
   parts: z.array(Part),
   after: z.array(Id),
   /** Parts that must be there before this stage may begin. */
-  settled: z.array(Part).optional(),
+  settled: z.optional(z.array(Part)),
   /**
    * No work of this stage, or of one that builds on it, earlier than so many days before release: news,
    * live.
    */
-  earliest: z.number().int().min(0).max(365).optional(),
+  earliest: z.optional(z.int().check(z.gte(0), z.lte(365))),
 })
 export type Stage = z.infer<typeof Stage>
 
@@ -29,27 +29,27 @@ export type Reference = z.infer<typeof Reference>
 export const RecipeLine = z.object({
   id: Id,
   stage: Id,
-  name: z.string().trim().min(1, 'A step needs a name.'),
+  name: z.string().check(z.trim(), z.minLength(1, 'A step needs a name.')),
   kind: StepKind,
   minutes: Minutes,
   lead: Lead,
   needs: z.array(Id),
   required: z.boolean(),
-  part: Part.optional(),
+  part: z.optional(Part),
   /** Who does it; the creator where it is left out. */
-  owner: z.string().min(1).optional(),
+  owner: z.optional(z.string().check(z.minLength(1))),
   /** What to keep in mind while doing it, and where to look. */
-  guidance: z.string().optional(),
-  references: z.array(Reference).optional(),
+  guidance: z.optional(z.string()),
+  references: z.optional(z.array(Reference)),
   /** When the line last changed; what was made from it before may be behind. */
-  changedAt: Moment.optional(),
+  changedAt: z.optional(Moment),
 })
 export type RecipeLine = z.infer<typeof RecipeLine>
 
 /** One section that a script of this recipe starts with. */
 export const OutlineSection = z.object({
   id: Id,
-  title: z.string().trim().min(1, 'A section needs a title.'),
+  title: z.string().check(z.trim(), z.minLength(1, 'A section needs a title.')),
   guidance: z.string(),
 })
 export type OutlineSection = z.infer<typeof OutlineSection>
@@ -58,8 +58,10 @@ export type OutlineSection = z.infer<typeof OutlineSection>
 export const Checklist = z.object({
   id: Id,
   stage: Id,
-  name: z.string().trim().min(1, 'A checklist needs a name.'),
-  items: z.array(z.object({ id: Id, text: z.string().trim().min(1, 'An item needs a word.') })),
+  name: z.string().check(z.trim(), z.minLength(1, 'A checklist needs a name.')),
+  items: z.array(
+    z.object({ id: Id, text: z.string().check(z.trim(), z.minLength(1, 'An item needs a word.')) }),
+  ),
 })
 export type Checklist = z.infer<typeof Checklist>
 
@@ -71,21 +73,28 @@ export const FollowOn = z.object({
     z.object({ is: z.literal('done'), line: Id }),
   ]),
   then: z.discriminatedUnion('is', [
-    z.object({ is: z.literal('hand'), line: Id, to: z.string().trim().min(1, 'Say who it is handed to.') }),
+    z.object({
+      is: z.literal('hand'),
+      line: Id,
+      to: z.string().check(z.trim(), z.minLength(1, 'Say who it is handed to.')),
+    }),
     z.object({
       is: z.literal('add'),
       stage: Id,
-      name: z.string().trim().min(1, 'The new step needs a name.'),
+      name: z.string().check(z.trim(), z.minLength(1, 'The new step needs a name.')),
       minutes: Minutes,
     }),
     z.object({
       is: z.literal('wait'),
       line: Id,
-      who: z.string().trim().min(1, 'Say who it waits on.'),
+      who: z.string().check(z.trim(), z.minLength(1, 'Say who it waits on.')),
       what: z.string(),
     }),
     z.object({ is: z.literal('folder') }),
-    z.object({ is: z.literal('note'), text: z.string().trim().min(1, 'The note needs a word.') }),
+    z.object({
+      is: z.literal('note'),
+      text: z.string().check(z.trim(), z.minLength(1, 'The note needs a word.')),
+    }),
   ]),
 })
 export type FollowOn = z.infer<typeof FollowOn>
@@ -93,8 +102,8 @@ export type FollowOn = z.infer<typeof FollowOn>
 /** What a show does every time. */
 export const Recipe = z.object({
   id: Id,
-  name: z.string().trim().min(1, 'A recipe needs a name.'),
-  stages: z.array(Stage).min(1, 'A recipe needs at least one stage.'),
+  name: z.string().check(z.trim(), z.minLength(1, 'A recipe needs a name.')),
+  stages: z.array(Stage).check(z.minLength(1, 'A recipe needs at least one stage.')),
   lines: z.array(RecipeLine),
   outline: z.array(OutlineSection),
   /** The description's pattern, with parts in braces; see `core/release/description`. */
@@ -104,9 +113,9 @@ export const Recipe = z.object({
   /** The folders of an episode; a slash puts one within another. */
   folders: z.array(z.string()),
   /** How an episode's outer folder is named, with {number}, {title}, {code}, {date} and {show}. */
-  folderName: z.string().optional(),
-  checklists: z.array(Checklist).optional(),
-  follow: z.array(FollowOn).optional(),
+  folderName: z.optional(z.string()),
+  checklists: z.optional(z.array(Checklist)),
+  follow: z.optional(z.array(FollowOn)),
   ...stamps,
 })
 export type Recipe = z.infer<typeof Recipe>

@@ -1,4 +1,4 @@
-import type { ZodType, z } from 'zod'
+import type { z } from 'zod/mini'
 import type { Id } from './basics'
 import { Episode } from './episode'
 import { Keyword } from './keyword'
@@ -23,7 +23,7 @@ export interface RefersTo {
  * set aside, and the checks of a record by itself and of what it refers to.
  */
 export interface TableOf<R> {
-  schema: ZodType<R>
+  schema: z.ZodMiniType<R>
   /** One of its records, in sentences. */
   singular: string
   /** The version of the records' schema with which it came. */
@@ -34,7 +34,7 @@ export interface TableOf<R> {
   refers?: (row: R) => RefersTo[]
 }
 
-function table<R>(schema: ZodType<R>, rest: Omit<TableOf<NoInfer<R>>, 'schema'>): TableOf<R> {
+function table<R>(schema: z.ZodMiniType<R>, rest: Omit<TableOf<NoInfer<R>>, 'schema'>): TableOf<R> {
   return { schema, ...rest }
 }
 const itsShow = (row: { show: Id }): RefersTo[] => [{ table: 'shows', id: row.show, as: 'its show' }]

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { Day } from './basics'
 
 const freqs = new Set(['DAILY', 'WEEKLY', 'MONTHLY', 'YEARLY'])
@@ -57,13 +57,17 @@ export function ruleFault(rule: string): string | undefined {
 export const rhythmStarts = { first: '1990-01-01', last: '2199-12-31' } as const
 
 /** A recurrence rule as records keep it. */
-export const Rule = z.string().superRefine((rule, at) => {
-  const fault = ruleFault(rule)
-  if (fault !== undefined) at.addIssue({ code: 'custom', message: fault })
-})
+export const Rule = z.string().check(
+  z.superRefine((rule, at) => {
+    const fault = ruleFault(rule)
+    if (fault !== undefined) at.addIssue({ code: 'custom', message: fault })
+  }),
+)
 
 /** The date from which a rule counts. */
-export const RhythmStart = Day.refine(
-  (day) => day >= rhythmStarts.first && day <= rhythmStarts.last,
-  'A rhythm begins between 1990 and 2199. Type the year in four digits.',
+export const RhythmStart = Day.check(
+  z.refine(
+    (day) => day >= rhythmStarts.first && day <= rhythmStarts.last,
+    'A rhythm begins between 1990 and 2199. Type the year in four digits.',
+  ),
 )

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { Id, stamps } from './basics'
 
 /** Something attached to a beat: a shot to get, or a note for another hand. */
@@ -18,7 +18,7 @@ export const Beat = z.object({
   id: Id,
   delivery: Delivery,
   text: z.string(),
-  hold: z.number().min(0),
+  hold: z.number().check(z.gte(0)),
   cues: z.array(Cue),
 })
 export type Beat = z.infer<typeof Beat>

@@ -1,10 +1,12 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { Day, Id, Moment, StepKind, stamps } from './basics'
 import { View } from './view'
 
-const dayMinutes = z.number().int().min(0, 'Hours cannot be below nothing.').max(1440, 'A day has 24 hours.')
+const dayMinutes = z
+  .int()
+  .check(z.gte(0, 'Hours cannot be below nothing.'), z.lte(1440, 'A day has 24 hours.'))
 
-const weight = z.number().min(0).max(100)
+const weight = z.number().check(z.gte(0), z.lte(100))
 
 /** How much each part of an idea's score weighs, 0 to 100. */
 export const Weights = z.object({
@@ -35,17 +37,17 @@ export const freshSetup = { film: 45, record: 20 }
 /** The one settings record, id `settings`. Hours are minutes per weekday, Monday first. */
 export const Settings = z.object({
   id: z.literal('settings'),
-  hours: z.array(dayMinutes).length(7, 'A week has seven days.'),
+  hours: z.array(dayMinutes).check(z.length(7, 'A week has seven days.')),
   daysOff: z.array(Day),
   /** Minutes of single dates that differ from their weekday's. */
   exceptions: z.record(Day, dayMinutes),
   /** Minutes that setting up costs once a day, and weekdays (Monday 0) preferred, by kind of step. */
-  setup: z.partialRecord(StepKind, z.number().int().min(0).max(240)),
-  preferred: z.partialRecord(StepKind, z.array(z.number().int().min(0).max(6))),
+  setup: z.partialRecord(StepKind, z.int().check(z.gte(0), z.lte(240))),
+  preferred: z.partialRecord(StepKind, z.array(z.int().check(z.gte(0), z.lte(6)))),
   /** The step that is being worked on, since when. */
-  running: z.object({ step: Id, since: Moment }).optional(),
+  running: z.optional(z.object({ step: Id, since: Moment })),
   /** Days someone waited for may take before a nudge is due. */
-  nudgeAfter: z.number().int().min(1).max(90).optional(),
+  nudgeAfter: z.optional(z.int().check(z.gte(1), z.lte(90))),
   weights: Weights,
   views: z.array(View),
   /** When guests are not free, by name. */
@@ -54,7 +56,7 @@ export const Settings = z.object({
     z.array(
       z
         .object({ from: Day, to: Day })
-        .refine((a) => a.from <= a.to, 'The first day away comes before the last.'),
+        .check(z.refine((a) => a.from <= a.to, 'The first day away comes before the last.')),
     ),
   ),
   theme: z.enum(['booth', 'daylight', 'system']),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { ClockTime, Day, Id, Part, Zone, stamps } from './basics'
 import { OwnField } from './idea'
 import { RhythmStart, Rule } from './rule-check'
@@ -8,49 +8,46 @@ const beat = { rule: Rule, start: RhythmStart, time: ClockTime }
 export const Rhythm = z.object({
   ...beat,
   /** From date to date, both included, nothing goes out. */
-  pauses: z
-    .array(
+  pauses: z.optional(
+    z.array(
       z
         .object({ from: Day, to: Day })
-        .refine((p) => p.from <= p.to, 'A pause ends on or after the day it begins.'),
-    )
-    .optional(),
+        .check(z.refine((p) => p.from <= p.to, 'A pause ends on or after the day it begins.')),
+    ),
+  ),
   /**
    * More rhythms of the same show, each with its own time: an interview on first Saturdays beside every
    * Thursday.
    */
-  also: z.array(z.object({ ...beat, name: z.string(), recipe: Id.optional() })).optional(),
+  also: z.optional(z.array(z.object({ ...beat, name: z.string(), recipe: z.optional(Id) }))),
   /** What held before `start`: each until the next begins. */
-  earlier: z.array(z.object(beat)).optional(),
+  earlier: z.optional(z.array(z.object(beat))),
 })
 export type Rhythm = z.infer<typeof Rhythm>
 
 /** A place that episodes are released to, with its own limits and required parts. */
 export const Outlet = z.object({
   id: Id,
-  name: z.string().trim().min(1, 'An outlet needs a name.'),
+  name: z.string().check(z.trim(), z.minLength(1, 'An outlet needs a name.')),
   required: z.array(Part),
   titleLimit: z
-    .number()
     .int()
-    .min(1, 'A title may have at least one character. Type a whole number from 1 on.'),
+    .check(z.gte(1, 'A title may have at least one character. Type a whole number from 1 on.')),
   descriptionLimit: z
-    .number()
     .int()
-    .min(1, 'A description may have at least one character. Type a whole number from 1 on.'),
+    .check(z.gte(1, 'A description may have at least one character. Type a whole number from 1 on.')),
   /** Characters of the description that show before a viewer unfolds it. */
-  fold: z.number().int().min(0),
+  fold: z.int().check(z.gte(0)),
   /**
    * Characters that all tags together may take: each tag, a separator between two, quotes round a tag with
    * a space.
    */
-  tagLimit: z.number().int().min(0),
-  chapters: z.object({ least: z.number().int().min(0), gap: z.number().min(0) }),
+  tagLimit: z.int().check(z.gte(0)),
+  chapters: z.object({ least: z.int().check(z.gte(0)), gap: z.number().check(z.gte(0)) }),
   /** Most bytes a thumbnail may have. */
   pictureBytes: z
-    .number()
     .int()
-    .min(1, 'A picture needs some room. Type its most kilobytes, for example 2000.'),
+    .check(z.gte(1, 'A picture needs some room. Type its most kilobytes, for example 2000.')),
   ...stamps,
 })
 export type Outlet = z.infer<typeof Outlet>
@@ -60,15 +57,17 @@ export const Show = z.object({
   id: Id,
   title: z
     .string()
-    .trim()
-    .min(1, 'A show needs a name. Type one, for example the name your viewers know.')
-    .max(80, 'A show name has at most 80 characters.'),
+    .check(
+      z.trim(),
+      z.minLength(1, 'A show needs a name. Type one, for example the name your viewers know.'),
+      z.maxLength(80, 'A show name has at most 80 characters.'),
+    ),
   kind: z.enum(['video', 'audio']),
   zone: Zone,
   /** What stands before an episode's number: `#`, `HH `. */
-  prefix: z.string().max(6, 'The mark before a number has at most six characters.'),
+  prefix: z.string().check(z.maxLength(6, 'The mark before a number has at most six characters.')),
   /** The least number that a next release may get. */
-  nextNumber: z.number().int().min(1, 'Numbers start at 1.'),
+  nextNumber: z.int().check(z.gte(1, 'Numbers start at 1.')),
   rhythm: Rhythm,
   /** Original local dates of slots that are left out. */
   skipped: z.array(Day),
@@ -76,32 +75,42 @@ export const Show = z.object({
   moved: z.record(Day, z.object({ day: Day, time: ClockTime })),
   recipe: Id,
   /** Recipes beside the first: interview, tutorial, live. */
-  recipes: z.array(Id).optional(),
+  recipes: z.optional(z.array(Id)),
   outlets: z.array(Id),
   /** Aimed running time in minutes. */
   aim: z
-    .object({ from: z.number().min(0), to: z.number().min(0) })
-    .refine((a) => a.from <= a.to, 'The shorter aim comes first: from 8 to 11, say.'),
+    .object({ from: z.number().check(z.gte(0)), to: z.number().check(z.gte(0)) })
+    .check(z.refine((a) => a.from <= a.to, 'The shorter aim comes first: from 8 to 11, say.')),
   /** Words a minute by delivery. */
   pace: z.object({
     camera: z
       .number()
-      .min(40, 'Speech is at least 40 words a minute.')
-      .max(400, 'Speech is at most 400 words a minute.'),
+      .check(
+        z.gte(40, 'Speech is at least 40 words a minute.'),
+        z.lte(400, 'Speech is at most 400 words a minute.'),
+      ),
     voice: z
       .number()
-      .min(40, 'Speech is at least 40 words a minute.')
-      .max(400, 'Speech is at most 400 words a minute.'),
+      .check(
+        z.gte(40, 'Speech is at least 40 words a minute.'),
+        z.lte(400, 'Speech is at most 400 words a minute.'),
+      ),
   }),
   /** How many of the next slots the creator wishes to have ready. */
-  readyAhead: z.number().int().min(0),
+  readyAhead: z.int().check(z.gte(0)),
   /** The most that should be ready ahead: evergreen, and topical, which goes stale. */
-  readyMost: z
-    .object({ evergreen: z.number().int().min(0).max(200), topical: z.number().int().min(0).max(200) })
-    .optional(),
+  readyMost: z.optional(
+    z.object({
+      evergreen: z.int().check(z.gte(0), z.lte(200)),
+      topical: z.int().check(z.gte(0), z.lte(200)),
+    }),
+  ),
   /** Topics with the share of releases that each should have. */
   topics: z.array(
-    z.object({ name: z.string().trim().min(1, 'A topic needs a name.'), share: z.number().min(0).max(1) }),
+    z.object({
+      name: z.string().check(z.trim(), z.minLength(1, 'A topic needs a name.')),
+      share: z.number().check(z.gte(0), z.lte(1)),
+    }),
   ),
   fields: z.array(OwnField),
   notes: z.string(),

@@ -1,18 +1,18 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { RhythmStart, Rule } from './rule-check'
 import { ClockTime, Day, Id, Minutes, StepKind, stamps } from './basics'
 
 /** Work that belongs to no episode: once, or by a recurrence (RFC 5545) from a first date on. */
 export const Standing = z.object({
   id: Id,
-  name: z.string().trim().min(1, 'Standing work needs a name, for example “Mailing list”.'),
+  name: z.string().check(z.trim(), z.minLength(1, 'Standing work needs a name, for example “Mailing list”.')),
   kind: StepKind,
   minutes: Minutes,
   when: z.discriminatedUnion('by', [
     z.object({ by: z.literal('once'), day: Day }),
     z.object({ by: z.literal('rule'), rule: Rule, start: RhythmStart }),
   ]),
-  at: ClockTime.optional(),
+  at: z.optional(ClockTime),
   /** Dates on which it is left out this once, and dates on which it was done. */
   skipped: z.array(Day),
   done: z.array(Day),
@@ -29,8 +29,8 @@ export const Busy = z.object({
   uid: z.string(),
   name: z.string(),
   day: Day,
-  minutes: z.number().int().min(1).max(1440),
-  at: ClockTime.optional(),
+  minutes: z.int().check(z.gte(1), z.lte(1440)),
+  at: z.optional(ClockTime),
   ...stamps,
 })
 export type Busy = z.infer<typeof Busy>

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from 'zod/mini'
 import { Id } from './basics'
 
 /**
@@ -22,7 +22,7 @@ export interface Group {
   join: 'all' | 'any'
   of: (Test | Group)[]
 }
-export const Group: z.ZodType<Group> = z.object({
+export const Group: z.ZodMiniType<Group> = z.object({
   is: z.literal('group'),
   join: z.enum(['all', 'any']),
   of: z.array(z.union([Test, z.lazy(() => Group)])),
@@ -33,9 +33,11 @@ export const View = z.object({
   id: Id,
   name: z
     .string()
-    .trim()
-    .min(1, 'A view needs a name.')
-    .max(60, 'The name of a view has at most 60 characters.'),
+    .check(
+      z.trim(),
+      z.minLength(1, 'A view needs a name.'),
+      z.maxLength(60, 'The name of a view has at most 60 characters.'),
+    ),
   layout: z.enum(['list', 'wall']),
   /** Field names shown as columns beside the title, in order. */
   columns: z.array(z.string()),

@@ -1,4 +1,3 @@
-import { Temporal } from 'temporal-polyfill'
 import type { ClockTime, Day, Zone } from '../records'
 import { dayOf, daysBetween } from './days'
 

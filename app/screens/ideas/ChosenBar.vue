@@ -84,7 +84,7 @@ async function merge() {
       @change="
         library.perform(sortIdeas, {
           episodes: ids,
-          standing: IdeaStanding.catch('unsorted').parse(typedIn($event)),
+          standing: IdeaStanding.options.find((o) => o === typedIn($event)) ?? 'unsorted',
         })
       "
     >

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { placeOnSlot } from '@core/commands/schedule'
 import { skipSlot } from '@core/commands/schedule'
@@ -13,7 +13,6 @@ import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import StripFrame from './StripFrame.vue'
-import StripUpright from './StripUpright.vue'
 import { keysOn } from '@app/ui/keymap'
 import KeySign from '@app/ui/KeySign.vue'
 import { shellKeys, stripKeys } from './keymap'
@@ -31,6 +30,9 @@ const router = useRouter()
 const film = ref<HTMLElement>()
 const left = ref(0)
 const { width } = useElementSize(film, { width: 1280, height: 0 })
+/** On a phone it stands upright, and is fetched for it. */
+const StripUpright = defineAsyncComponent(() => import('./StripUpright.vue'))
+const narrow = useMediaQuery('(max-width: 639px)')
 const still = useMediaQuery('(prefers-reduced-motion: reduce)')
 
 const first = computed(() => board.firstDay)
@@ -229,7 +231,7 @@ const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f
         <div class="now" :style="{ left: `${x(todayN) + DAY / 2}px` }" aria-hidden="true" />
       </div>
     </div>
-    <StripUpright class="sm:hidden" @choose="choose" />
+    <StripUpright v-if="narrow" @choose="choose" />
     <button
       v-if="turns > 1"
       class="btn btn-small absolute right-4 top-2 bg-raised border-ring max-sm:hidden"

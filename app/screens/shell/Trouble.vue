@@ -15,7 +15,7 @@ async function putBack() {
 
 async function save() {
   try {
-    const bytes = isGone.value ? library.memoryBackup() : await library.backup()
+    const bytes = await (isGone.value ? library.memoryBackup() : library.backup())
     download('lamp-reel-back-up.zip', bytes, 'application/zip')
   } catch {
     failed.value = true

@@ -1,8 +1,10 @@
 import { onMounted } from 'vue'
+import { prefetchBackups } from '@app/stores/library'
 import { promiseTimeout, until, useWindowFocus } from '@vueuse/core'
 
 /** What works beside the screens, fetched once they stand. */
-const parts: readonly (() => Promise<void>)[] = [
+const parts: readonly (() => Promise<unknown>)[] = [
+  prefetchBackups,
   () =>
     import('@app/stores/plan').then(({ usePlan }) => {
       usePlan().want()
@@ -27,7 +29,7 @@ const parts: readonly (() => Promise<void>)[] = [
  */
 export function useBeside(): void {
   const focused = useWindowFocus()
-  async function fetched(part: () => Promise<void>): Promise<void> {
+  async function fetched(part: () => Promise<unknown>): Promise<void> {
     try {
       await part()
     } catch {
