@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent, nextTick, onMounted, provide, watch } from 'vue'
 import { useEventListener } from '@vueuse/core'
 import { useRoute, useRouter } from 'vue-router'
-import { useBoard } from './stores/board'
+import { useMoment } from './stores/moment'
 import { useDesk } from './stores/desk'
 import { useDialogs } from './stores/dialogs'
 import { useLibrary } from './stores/library'
@@ -26,7 +26,7 @@ const SetAside = defineAsyncComponent(() => import('./screens/shell/SetAside.vue
 const Sayings = defineAsyncComponent(() => import('./screens/shell/Sayings.vue'))
 
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const desk = useDesk()
 const dialogs = useDialogs()
 const pictures = usePictures()
@@ -34,7 +34,7 @@ const route = useRoute()
 const router = useRouter()
 provide(
   todayKey,
-  computed(() => board.today),
+  computed(() => moment.today),
 )
 useTheme()
 useBeside()
@@ -109,7 +109,7 @@ useKeymap(shellKeys, {
     <template v-if="library.state === 'open'">
       <TopBar v-if="!welcoming && !library.isNew" />
       <SetAside v-if="library.aside.length > 0" />
-      <Guarded what="The strip"><Strip v-if="!route.meta.bare && board.shows.length > 0" /></Guarded>
+      <Guarded what="The strip"><Strip v-if="!route.meta.bare && moment.shows.length > 0" /></Guarded>
       <main id="screen" tabindex="-1" class="outline-none">
         <Guarded what="This screen"><RouterView /></Guarded>
       </main>

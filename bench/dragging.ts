@@ -104,7 +104,7 @@ console.log(`releases on Month: ${await page.locator('[data-month-card]').count(
 await page.waitForTimeout(6000)
 await frames(
   'dragging on Month, 300 episodes',
-  await box(page, '[data-month-card][draggable="true"]'),
+  await box(page, '[data-month-card][data-carries]'),
   across.map(([dx, dy]) => [dx, dy + dx / 3]),
 )
 await browser.close()

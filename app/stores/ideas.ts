@@ -5,7 +5,8 @@ import { fieldsOf } from '@core/ideas/fields'
 import { isUnsorted } from '@core/ideas/usable'
 import { carryOut } from '@core/ideas/viewing'
 import { View, type Episode, type Group, type Id, type Test } from '@core/records'
-import { useBoard } from './board'
+import { useCards } from './cards'
+import { useMoment } from './moment'
 import { useLibrary } from './library'
 import { useReading } from './reading'
 import { remembered } from '@app/stores/remembered'
@@ -68,7 +69,8 @@ const given: readonly View[] = [
 /** The list of episodes as it is looked at: its view, what the view lets through, what is chosen in it. */
 export const useIdeas = defineStore('ideas', () => {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
   const reading = useReading()
   const view = remembered<View>(key, base, (kept) => {
     const read = View.safeParse(kept)
@@ -96,7 +98,7 @@ export const useIdeas = defineStore('ideas', () => {
       shows: library.records.shows,
       recipes: library.records.recipes,
       keywords: library.records.keywords,
-      number: (e) => board.numbers.get(e.show)?.episodes.get(e.id),
+      number: (e) => cards.numbers.get(e.show)?.episodes.get(e.id),
     }),
   )
 
@@ -139,9 +141,9 @@ export const useIdeas = defineStore('ideas', () => {
   }
 
   const shown = computed(() =>
-    carryOut(view.value, library.records.episodes.values(), fields.value, board.today, found.value),
+    carryOut(view.value, library.records.episodes.values(), fields.value, moment.today, found.value),
   )
-  const unsorted = computed(() => board.ideas.filter((e) => isUnsorted(e, board.today)))
+  const unsorted = computed(() => cards.ideas.filter((e) => isUnsorted(e, moment.today)))
 
   const chosen = ref(new Set<Id>())
   watch(shown, ({ episodes }) => {

@@ -6,7 +6,9 @@ import { Mail, type JottedMail } from '@core/formats/mail'
 import { calendarEntries } from '@core/plan/calendar'
 import { callMailbox, forgetHere, waitingHere } from '@app/data/outbox'
 import { servedStart } from '@app/data/worlds'
-import { useBoard } from './board'
+import { useCards } from './cards'
+import { useMoment } from './moment'
+import { useWorkload } from './workload'
 import { useDesk } from './desk'
 import { useLibrary } from './library'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
@@ -17,7 +19,9 @@ import { useEventListener, useIntervalFn } from '@vueuse/core'
  */
 export const useMail = defineStore('mail', () => {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
+  const workload = useWorkload()
   const desk = useDesk()
   const state = ref<'unknown' | 'there' | 'away' | 'refused' | 'other'>('unknown')
   /** Files in the mailbox that are no letters, set aside there. */
@@ -31,10 +35,10 @@ export const useMail = defineStore('mail', () => {
   })
   /** The demo takes no mail that is meant for the creator's own data, nor the other way round. */
   const mine = computed(
-    () => library.state === 'open' && board.shows.length > 0 && library.world === servedStart().world,
+    () => library.state === 'open' && moment.shows.length > 0 && library.world === servedStart().world,
   )
   const show = computed(
-    () => board.shows.find((s) => s.id === desk.captureShow)?.id ?? board.shows[0]?.id ?? '',
+    () => moment.shows.find((s) => s.id === desk.captureShow)?.id ?? moment.shows[0]?.id ?? '',
   )
 
   /** A picture's bytes; nothing where they cannot be decoded. */
@@ -131,7 +135,7 @@ export const useMail = defineStore('mail', () => {
 
   async function tell(open = postOpen.value): Promise<void> {
     const answer = await callMailbox('PUT', '/about', {
-      shows: board.shows.map((s) => ({ id: s.id, title: s.title })),
+      shows: moment.shows.map((s) => ({ id: s.id, title: s.title })),
       open,
     })
     if (answer.is === 'fine') postOpen.value = open
@@ -163,7 +167,7 @@ export const useMail = defineStore('mail', () => {
     await look()
   }
   watch(
-    () => board.shows.map((s) => s.title).join('\n'),
+    () => moment.shows.map((s) => s.title).join('\n'),
     () => {
       if (mine.value && state.value === 'there') void tell()
     },
@@ -183,17 +187,17 @@ export const useMail = defineStore('mail', () => {
     const { icalendar } = await import('@core/formats/icalendar')
     return icalendar(
       calendarEntries(
-        board.coming.map((c) => ({
+        cards.coming.map((c) => ({
           id: c.episode.id,
           title: c.title,
           number: c.number,
           show: c.show,
           standing: c.standing,
         })),
-        board.load.blocks,
+        workload.load.blocks,
       ),
       'Lamp Reel',
-      board.now,
+      moment.now,
     )
   }
   /** Hands the calendar to the server, under a new secret when asked. */
@@ -213,7 +217,7 @@ export const useMail = defineStore('mail', () => {
     if (answer.is === 'fine') calendar.value = ''
   }
   let publishing: ReturnType<typeof setTimeout> | undefined
-  watch([() => board.coming, () => board.load], () => {
+  watch([() => cards.coming, () => workload.load], () => {
     if (calendar.value === '' || !mine.value) return
     clearTimeout(publishing)
     publishing = setTimeout(() => {

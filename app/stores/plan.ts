@@ -11,7 +11,9 @@ import { explain, readyDays, usualWait, workUntil, worseOff, type Shift } from '
 import type { Day, Id } from '@core/records'
 import { daysBetween } from '@core/rhythm/days'
 import type { PlanWork } from '@app/workers/plan.worker'
-import { useBoard } from './board'
+import { useCards } from './cards'
+import { useMoment } from './moment'
+import { useWorkload } from './workload'
 import { useDesk } from './desk'
 import { useLibrary } from './library'
 
@@ -52,7 +54,9 @@ export interface Proposal {
  */
 export const usePlan = defineStore('plan', () => {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
+  const workload = useWorkload()
   const desk = useDesk()
   let worker: Remote<PlanWork> | undefined
   const at = (): Remote<PlanWork> =>
@@ -69,16 +73,16 @@ export const usePlan = defineStore('plan', () => {
   })
   const paces = computed(() => pacesOf(known.value))
   /** Days that are lost, learnt from what was planned against what was done. */
-  const lost = computed(() => lostOf(known.value, board.settings, board.today, board.zone))
+  const lost = computed(() => lostOf(known.value, moment.settings, moment.today, moment.zone))
 
   const learnt = computed(() => ({ paces: paces.value, lost: lost.value.share }))
 
   function forecastFor(what: WhatIf = {}): ForecastFor {
-    const { open, load } = board
-    const base = forecastOf({ open, load }, board.hours, board.today, learnt.value)
+    const { open, load } = workload
+    const base = forecastOf({ open, load }, workload.hours, moment.today, learnt.value)
     const minutes = [...base.minutes]
     for (const [day, more] of Object.entries(what.hours ?? {})) {
-      const n = daysBetween(board.today, day)
+      const n = daysBetween(moment.today, day)
       if (n >= 0 && n < minutes.length) minutes[n] = Math.max(0, (minutes[n] ?? 0) + more)
     }
     const none = new Set([...(what.without ?? []), ...(what.handed ?? [])])
@@ -109,7 +113,7 @@ export const usePlan = defineStore('plan', () => {
    * that it is what comes out.
    */
   async function afterwards(changes: readonly Change[]): Promise<Map<Id, Outlook>> {
-    const state = stateOf(applied(library.records, changes), board.now, board.partMinutes)
+    const state = stateOf(applied(library.records, changes), moment.now, cards.partMinutes)
     const of = forecastOf(state, state.hours, state.today, learnt.value)
     return new Map((await at().forecast(of)).map((o) => [o.episode, o]))
   }
@@ -123,7 +127,7 @@ export const usePlan = defineStore('plan', () => {
   let turn = 0
   async function refresh(): Promise<void> {
     const mine = ++turn
-    if (board.open.tasks.length === 0) {
+    if (workload.open.tasks.length === 0) {
       outlooks.value = new Map()
       desk.outlooks = outlooks.value
       return
@@ -141,7 +145,7 @@ export const usePlan = defineStore('plan', () => {
   }
   let waits: ReturnType<typeof setTimeout> | undefined
   const wanted = ref(false)
-  watch([() => board.load, () => board.hours, paces, lost, wanted], () => {
+  watch([() => workload.load, () => workload.hours, paces, lost, wanted], () => {
     if (!wanted.value) return
     clearTimeout(waits)
     waits = setTimeout(() => {
@@ -156,7 +160,7 @@ export const usePlan = defineStore('plan', () => {
   }
   /** What the last releases took teaches the pace; in the other world, its own do. */
   function learn(): void {
-    void library.stepsOf(board.released.slice(0, 60).map((e) => e.id)).then((steps) => {
+    void library.stepsOf(cards.released.slice(0, 60).map((e) => e.id)).then((steps) => {
       const by = new Map<Id, typeof steps>()
       for (const s of steps) (by.get(s.episode) ?? by.set(s.episode, []).get(s.episode))?.push(s)
       desk.past = by
@@ -170,15 +174,15 @@ export const usePlan = defineStore('plan', () => {
    * week. At the end it says which releases it would leave worse.
    */
   async function propose(until: Day | undefined, ms = 2500): Promise<void> {
-    const { tasks: all, laid } = board.open
+    const { tasks: all, laid } = workload.open
     const mine = until === undefined ? all : workUntil(all, until)
     const ids = new Set(mine.map((t) => t.id))
     const tasks = mine.map((t) => ({ ...t, needs: t.needs.filter((n) => ids.has(n)) }))
     const stays = laid.filter((b) => b.pinned || !ids.has(b.id))
-    const others = board.load.blocks
+    const others = workload.load.blocks
       .filter((b) => !b.fixed && !ids.has(b.id) && until !== undefined)
-      .map((b) => ({ ...b, kind: board.stepIn.get(b.id)?.state.step.kind }))
-    const of = planFor(tasks, [...stays, ...others], board.hours, board.today)
+      .map((b) => ({ ...b, kind: cards.stepIn.get(b.id)?.state.step.kind }))
+    const of = planFor(tasks, [...stays, ...others], workload.hours, moment.today)
     // The plan as it stands is measured the same way: with its own blocks where they are, the rest in order.
     const before = layWork({
       ...of,
@@ -207,13 +211,13 @@ export const usePlan = defineStore('plan', () => {
   /** What a proposed plan changes for each release, by the same draws. */
   async function shiftsOf(plan: Plan, of: PlanFor): Promise<Shift[]> {
     const ids = new Set(of.tasks.map((t) => t.id))
-    const kept = board.open.laid.filter((b) => !ids.has(b.id) || b.pinned)
+    const kept = workload.open.laid.filter((b) => !ids.has(b.id) || b.pinned)
     const taken = plan.blocks.filter((b) => !b.fixed)
-    const load = layWork(planFor(board.open.tasks, [...kept, ...taken], board.hours, board.today))
+    const load = layWork(planFor(workload.open.tasks, [...kept, ...taken], workload.hours, moment.today))
     const found = await at().forecast(
-      forecastOf({ open: board.open, load }, board.hours, board.today, learnt.value),
+      forecastOf({ open: workload.open, load }, workload.hours, moment.today, learnt.value),
     )
-    const [was, is] = [readyDays(board.open.tasks, board.load), readyDays(board.open.tasks, load)]
+    const [was, is] = [readyDays(workload.open.tasks, workload.load), readyDays(workload.open.tasks, load)]
     const inHand = (day: Day | undefined, release: Day) =>
       day === undefined ? undefined : daysBetween(day, release)
     return found.flatMap((o): Shift[] => {
@@ -241,8 +245,8 @@ export const usePlan = defineStore('plan', () => {
     const p = proposal.value
     return p
       ? explain(block, p.of, p.plan.blocks, {
-          number: (id) => board.card(id)?.number ?? '',
-          step: (id) => board.stepIn.get(id)?.state.step.name ?? '',
+          number: (id) => cards.card(id)?.number ?? '',
+          step: (id) => cards.stepIn.get(id)?.state.step.name ?? '',
         })
       : ''
   }

@@ -4,7 +4,10 @@ import { rankIdeas, whyNot, type Ranked, type Ruled } from '@core/ideas/rank'
 import { backlogOf, outOfWindow, type Backlog } from '@core/ideas/usable'
 import type { Day, Episode, Id, Show } from '@core/records'
 import { addDays } from '@core/rhythm/days'
-import { useBoard } from './board'
+import { useCards } from './cards'
+import { useMoment } from './moment'
+import { useSchedule } from './schedule'
+import { useWorkload } from './workload'
 import { useDesk } from './desk'
 import { useLibrary } from './library'
 
@@ -14,7 +17,10 @@ import { useLibrary } from './library'
  */
 export const useRanking = defineStore('ranking', () => {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
+  const schedule = useSchedule()
+  const workload = useWorkload()
   const desk = useDesk()
   const episodes = computed(() => [...library.records.episodes.values()])
   /** Weights while a slider moves, before they are kept. */
@@ -24,7 +30,7 @@ export const useRanking = defineStore('ranking', () => {
   /** Minutes that are still free from today up to a date, that date's own left out. */
   function freeUpTo(day: Day): number {
     let free = 0
-    for (let d = board.today; d < day; d = addDays(d, 1)) free += board.figuresOf(d).free
+    for (let d = moment.today; d < day; d = addDays(d, 1)) free += workload.figuresOf(d).free
     return free
   }
 
@@ -32,8 +38,8 @@ export const useRanking = defineStore('ranking', () => {
     show,
     recipe: library.records.recipes.get(show.recipe),
     day,
-    today: board.today,
-    multiples: board.multiples,
+    today: moment.today,
+    multiples: cards.multiples,
     keywords: library.records.keywords,
     settings: { weights: weights.value, away: library.settings.away },
     free: freeUpTo(day),
@@ -67,9 +73,9 @@ export const useRanking = defineStore('ranking', () => {
   async function suggest(): Promise<void> {
     const mine = ++turn
     const next = new Map<string, Ranked[]>()
-    for (const show of board.shows) {
+    for (const show of moment.shows) {
       const used = new Set<Id>()
-      for (const slot of board.openOf(show, 4)) {
+      for (const slot of schedule.openOf(show, 4)) {
         await idle()
         if (mine !== turn) return
         const best = rank(show, slot.day)
@@ -96,7 +102,7 @@ export const useRanking = defineStore('ranking', () => {
       () => library.records.shows,
       () => library.records.keywords,
       () => library.settings,
-      () => board.today,
+      () => moment.today,
       wanted,
     ],
     () => {
@@ -108,7 +114,7 @@ export const useRanking = defineStore('ranking', () => {
   function want(): void {
     wanted.value = true
   }
-  const backlog = (show: Show): Backlog => backlogOf(show, episodes.value, board.today)
+  const backlog = (show: Show): Backlog => backlogOf(show, episodes.value, moment.today)
 
   return { rank, why, backlog, trying, weights, want, freeUpTo }
 })

@@ -2,7 +2,8 @@ import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
 import { remindersOf } from '@core/plan/reminders'
 import { momentAt } from '@core/rhythm/zone'
-import { useBoard } from './board'
+import { useCards } from './cards'
+import { useMoment } from './moment'
 import { useDesk } from './desk'
 import { useLibrary } from './library'
 
@@ -26,7 +27,8 @@ function keep(key: string, value: string): void {
 /** Reminders as the browser's own notifications: asked for once, each thing said once, by one tab. */
 export const useReminders = defineStore('reminders', () => {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
   const desk = useDesk()
   const can = typeof Notification !== 'undefined'
   const permission = ref(can ? Notification.permission : 'denied')
@@ -67,9 +69,9 @@ export const useReminders = defineStore('reminders', () => {
     if (wish.value !== 'on' || !can || Notification.permission !== 'granted' || library.state !== 'open')
       return
     const due = remindersOf({
-      now: board.now,
-      today: board.today,
-      releases: board.placed.flatMap((c) =>
+      now: moment.now,
+      today: moment.today,
+      releases: cards.placed.flatMap((c) =>
         c.standing.release
           ? [
               {
@@ -84,11 +86,11 @@ export const useReminders = defineStore('reminders', () => {
             ]
           : [],
       ),
-      times: board.working.flatMap((c) =>
+      times: cards.working.flatMap((c) =>
         c.steps.flatMap((s) =>
           s.doneAt === undefined
             ? s.blocks.flatMap((b) =>
-                b.at === undefined || b.day !== board.today
+                b.at === undefined || b.day !== moment.today
                   ? []
                   : [
                       {
@@ -103,7 +105,7 @@ export const useReminders = defineStore('reminders', () => {
             : [],
         ),
       ),
-      waiting: board.working.flatMap((c) =>
+      waiting: cards.working.flatMap((c) =>
         c.steps.flatMap((s) =>
           s.waiting && s.doneAt === undefined
             ? [
@@ -113,7 +115,7 @@ export const useReminders = defineStore('reminders', () => {
                   what: s.waiting.what || s.name,
                   about: `${c.number} ${c.title}`,
                   since: s.waiting.since,
-                  after: s.waiting.nudge ?? board.settings.nudgeAfter ?? 4,
+                  after: s.waiting.nudge ?? moment.settings.nudgeAfter ?? 4,
                 },
               ]
             : [],
@@ -135,7 +137,7 @@ export const useReminders = defineStore('reminders', () => {
   /** Looks every minute from now on. */
   function start(): void {
     watch(
-      () => board.minute,
+      () => moment.minute,
       () => {
         look()
       },

@@ -6,27 +6,30 @@ import { sayAway, sayDay } from '@core/rhythm/days'
 import { titleOf } from '@core/release/parts'
 import { sayNumber } from '@core/rhythm/numbering'
 import { sayTime } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { releaseOf } from '@core/rhythm/slots'
 import { usePictures } from '@app/stores/pictures'
 import Chalk from '@app/ui/Chalk.vue'
 import ListHead from '@app/ui/ListHead.vue'
 import SortHeading from '@app/ui/table/SortHeading.vue'
 import { useSortable } from '@app/ui/table/sortable'
 
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const pictures = usePictures()
 const asked = ref('')
 const only = ref('')
 const scroller = ref<HTMLElement>()
 const list = computed(() => {
   const words = asked.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return board.released.filter(
+  return cards.released.filter(
     (e) =>
       (only.value === '' || e.show === only.value) &&
       words.every((w) => `${titleOf(e)} ${e.topics.join(' ')} ${e.number ?? ''}`.toLowerCase().includes(w)),
   )
 })
-const shows = computed(() => new Map(board.shows.map((s) => [s.id, s])))
+const shows = computed(() => new Map(moment.shows.map((s) => [s.id, s])))
 interface Out {
   e: Episode
   show: Show
@@ -43,10 +46,10 @@ const out = computed<Out[]>(() =>
       {
         e,
         show,
-        day: board.releaseOf(e, show)?.day ?? '',
+        day: releaseOf(e, show)?.day ?? '',
         number: sayNumber(show, e.number, e.code),
         views: e.figures.at(-1),
-        multiple: board.multiples.get(e.id),
+        multiple: cards.multiples.get(e.id),
       },
     ]
   }),
@@ -94,12 +97,12 @@ const widths: Record<string, string> = {
       v-model:only="only"
       v-model:asked="asked"
       title="Catalogue"
-      :count="board.released.length"
+      :count="cards.released.length"
       noun="released"
       :shown="list.length"
-      :shows="board.shows"
+      :shows="moment.shows"
     />
-    <section v-if="board.released.length === 0" class="panel p-8 text-center">
+    <section v-if="cards.released.length === 0" class="panel p-8 text-center">
       <h2 class="text-20 mb-1">Nothing has gone out yet</h2>
       <p class="sub mb-4">
         After the release moment Today asks “is it out?”. What is out is kept here for good.
@@ -178,8 +181,8 @@ const widths: Record<string, string> = {
               ></span
             >
             <span role="cell" :class="widths['day']"
-              ><span class="block">{{ sayDay(r.day, board.today) }}</span
-              ><span class="sub">{{ sayAway(r.day, board.today) }}</span></span
+              ><span class="block">{{ sayDay(r.day, moment.today) }}</span
+              ><span class="sub">{{ sayAway(r.day, moment.today) }}</span></span
             >
           </div>
         </div>

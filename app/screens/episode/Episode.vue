@@ -6,7 +6,8 @@ import { startWork } from '@core/commands/schedule'
 import { sixLamps } from '@core/recipe/lamps'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useKeymap } from '@app/ui/keymap'
@@ -18,7 +19,8 @@ import EpisodeTerms from './EpisodeTerms.vue'
 
 const { code, stage = '' } = defineProps<{ code: string; stage?: string }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const dialogs = useDialogs()
 const router = useRouter()
 
@@ -45,7 +47,7 @@ watch(
   },
   { immediate: true },
 )
-const card = computed(() => (ready.value && found.value ? board.cardOf(found.value) : undefined))
+const card = computed(() => (ready.value && found.value ? cards.cardOf(found.value) : undefined))
 const stages = computed(() => card.value?.standing.stages ?? [])
 const here = computed(
   () => stages.value.find((s) => s.stage.id === stage) ?? card.value?.standing.where ?? stages.value[0],
@@ -102,8 +104,8 @@ const joined = (i: number) =>
         <p class="sub">
           {{ card.show.title }}
           <template v-if="card.episode.phase.name === 'released'">
-            · released {{ sayDay(card.standing.release?.day ?? '', board.today) }},
-            {{ sayAway(card.standing.release?.day ?? board.today, board.today) }}</template
+            · released {{ sayDay(card.standing.release?.day ?? '', moment.today) }},
+            {{ sayAway(card.standing.release?.day ?? moment.today, moment.today) }}</template
           >
           <template v-else-if="card.standing.release">
             · goes out
@@ -111,8 +113,8 @@ const joined = (i: number) =>
               class="underline decoration-dotted underline-offset-2"
               @click="dialogs.show({ kind: 'place', episode: card.episode.id })"
             >
-              {{ sayDay(card.standing.release.day, board.today) }} {{ card.standing.release.time }}</button
-            >, {{ sayUntil(board.now, card.standing.release.at, card.show.zone) }}</template
+              {{ sayDay(card.standing.release.day, moment.today) }} {{ card.standing.release.time }}</button
+            >, {{ sayUntil(moment.now, card.standing.release.at, card.show.zone) }}</template
           >
           <template v-else>
             · no slot yet,
@@ -130,9 +132,9 @@ const joined = (i: number) =>
             ><template v-else
               >due
               {{
-                ['today', 'tomorrow'].includes(sayAway(due.due, board.today))
-                  ? sayAway(due.due, board.today)
-                  : `${sayDay(due.due)}, ${sayAway(due.due, board.today)}`
+                ['today', 'tomorrow'].includes(sayAway(due.due, moment.today))
+                  ? sayAway(due.due, moment.today)
+                  : `${sayDay(due.due)}, ${sayAway(due.due, moment.today)}`
               }}</template
             ></template
           >

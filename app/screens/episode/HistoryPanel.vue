@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { JournalLine } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { localAt } from '@core/rhythm/zone'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 import { useDialogs } from '@app/stores/dialogs'
@@ -11,7 +11,7 @@ import { useDialogs } from '@app/stores/dialogs'
 const { episode } = defineProps<{ episode: string }>()
 const library = useLibrary()
 const dialogs = useDialogs()
-const board = useBoard()
+const moment = useMoment()
 const lines = ref<JournalLine[]>([])
 watch(
   [() => episode, () => library.turns],
@@ -34,7 +34,7 @@ async function takeBack() {
   const done = await library.takeBack(goes.value.map((l) => l.seq))
   if (done) wanted.value = undefined
 }
-const when = (line: JournalLine) => localAt(Date.parse(line.at), board.shows[0]?.zone ?? 'UTC')
+const when = (line: JournalLine) => localAt(Date.parse(line.at), moment.shows[0]?.zone ?? 'UTC')
 </script>
 
 <template>
@@ -63,7 +63,7 @@ const when = (line: JournalLine) => localAt(Date.parse(line.at), board.shows[0]?
     >
       <li v-for="line in lines" :key="line.seq" class="flex gap-4">
         <span class="num w-[150px] flex-none"
-          >{{ sayDay(when(line).day, board.today) }} {{ when(line).time }}</span
+          >{{ sayDay(when(line).day, moment.today) }} {{ when(line).time }}</span
         ><span :class="line.state === 'undone' ? 'line-through text-ink-3' : ''">{{ line.sentence }}</span
         ><span v-if="line.state === 'undone'" class="sub">taken back</span
         ><button
@@ -74,7 +74,7 @@ const when = (line: JournalLine) => localAt(Date.parse(line.at), board.shows[0]?
         >
           Undo to here</button
         ><span class="sub" :class="line.state === 'done' && line.changes.length > 0 ? '' : 'ml-auto'">{{
-          sayAway(when(line).day, board.today)
+          sayAway(when(line).day, moment.today)
         }}</span>
       </li>
     </ol>

@@ -14,7 +14,7 @@ import {
   strictest,
 } from '@core/release/parts'
 import { tagLength } from '@core/release/tags'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
@@ -32,7 +32,7 @@ import { typedIn } from '@app/ui/fields/event'
  */
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
 const pictures = usePictures()
 const router = useRouter()
 const write = useWriting(() => card)
@@ -68,7 +68,7 @@ async function kit() {
   try {
     if (!released.value) await library.perform(fixNumber, { episode: card.episode.id }, 'quietly')
     const { releaseKit } = await import('./kit')
-    const fresh = board.card(card.episode.id) ?? card
+    const fresh = cards.card(card.episode.id) ?? card
     const file = card.episode.chosenPicture ? await library.file(card.episode.chosenPicture) : undefined
     const made = await releaseKit(fresh, file)
     download(made.name, made.bytes, 'application/zip')

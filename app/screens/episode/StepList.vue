@@ -16,7 +16,7 @@ import {
 } from '@core/commands/work'
 import type { StageState, StepState } from '@core/recipe/lamps'
 import { addDays, sayAway, sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
@@ -31,7 +31,7 @@ import { tickedIn } from '@app/ui/fields/event'
 /** The steps of one stage: physical acts are ticked, the others complete themselves. */
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const asking = ref<StepState>()
 const who = ref('')
 const what = ref('')
@@ -49,14 +49,14 @@ function ask(s: StepState) {
   asking.value = s
   who.value = card.episode.guests[0] ?? ''
   what.value = ''
-  nudge.value = board.settings.nudgeAfter ?? 4
+  nudge.value = moment.settings.nudgeAfter ?? 4
   fault.value = ''
 }
 async function wait() {
   if (!asking.value) return
   const done = await library.perform(waitStep, {
     step: asking.value.step.id,
-    waiting: { who: who.value.trim(), what: what.value.trim(), since: board.today, nudge: nudge.value },
+    waiting: { who: who.value.trim(), what: what.value.trim(), since: moment.today, nudge: nudge.value },
   })
   fault.value = done.ok ? '' : done.problem.sentence
   if (done.ok) asking.value = undefined
@@ -124,7 +124,7 @@ const people = computed(() =>
     20,
   ),
 )
-const today = (s: StepState) => s.step.doneAt !== undefined && board.dayOn(s.step.doneAt) === board.today
+const today = (s: StepState) => s.step.doneAt !== undefined && moment.dayOn(s.step.doneAt) === moment.today
 function took(s: StepState, minutes: number) {
   void library.perform(correctLog, { step: s.step.id, minutes })
 }
@@ -198,7 +198,7 @@ function minutes(s: StepState, estimate: number) {
                 {{ sayDay(s.due ?? '') }}</template
               >
               <template v-else-if="s.due && !s.done"
-                >due {{ sayDay(s.due) }}, {{ sayAway(s.due, board.today) }}</template
+                >due {{ sayDay(s.due) }}, {{ sayAway(s.due, moment.today) }}</template
               >
               <template v-else-if="!s.done">no date yet</template>
               <template v-if="!s.done && completedBy(s.step)"
@@ -232,7 +232,7 @@ function minutes(s: StepState, estimate: number) {
               <button
                 v-if="today(s)"
                 class="underline underline-offset-2 ml-1"
-                @click="library.perform(backdateStep, { step: s.step.id, day: addDays(board.today, -1) })"
+                @click="library.perform(backdateStep, { step: s.step.id, day: addDays(moment.today, -1) })"
               >
                 it was yesterday
               </button>

@@ -6,7 +6,8 @@ import { balanceOf, span } from '@core/ideas/balance'
 import type { Episode } from '@core/records'
 import { sayAway } from '@core/rhythm/days'
 import { releaseOf } from '@core/rhythm/slots'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import IdeasHead from './IdeasHead.vue'
@@ -18,26 +19,27 @@ import NumberField from '@app/ui/fields/NumberField.vue'
  * Topics of a show: what went out in the last twelve, what is planned in the next twelve, against the wish.
  */
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const dialogs = useDialogs()
 const router = useRouter()
-const showId = ref(board.shows[0]?.id ?? '')
+const showId = ref(moment.shows[0]?.id ?? '')
 const show = computed(() => library.records.shows.get(showId.value))
 const balance = computed(() =>
-  show.value ? balanceOf(show.value, library.records.episodes.values(), board.today) : undefined,
+  show.value ? balanceOf(show.value, library.records.episodes.values(), moment.today) : undefined,
 )
 const topic = ref('')
 const fresh = ref('')
 const starved = computed(() => balance.value?.sentences.find((s) => s.kind === 'starved')?.topic)
 const looked = computed(() => topic.value || starved.value || balance.value?.topics[0]?.topic || '')
 const ideas = computed(() =>
-  board.ideas.filter((e) => e.show === showId.value && e.topics.includes(looked.value)),
+  cards.ideas.filter((e) => e.show === showId.value && e.topics.includes(looked.value)),
 )
 /** A cell and its gap are 25 px wide; the wish is marked where its share of the span would end. */
 const wished = (target: number, of: number) => target * of * 25 - 2
 const sum = computed(() => Math.round(100 * (show.value?.topics ?? []).reduce((s, t) => s + t.share, 0)))
 const when = (e: Episode) =>
-  show.value ? sayAway(releaseOf(e, show.value)?.day ?? board.today, board.today) : ''
+  show.value ? sayAway(releaseOf(e, show.value)?.day ?? moment.today, moment.today) : ''
 
 async function write(topics: { name: string; share: number }[]) {
   if (show.value) await library.perform(editShow, { show: show.value.id, fields: { topics } }, 'quietly')
@@ -67,9 +69,9 @@ function add() {
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
     <IdeasHead />
-    <div v-if="board.shows.length > 1" class="flex gap-1.5 mb-3" role="group" aria-label="Which show">
+    <div v-if="moment.shows.length > 1" class="flex gap-1.5 mb-3" role="group" aria-label="Which show">
       <button
-        v-for="s in board.shows"
+        v-for="s in moment.shows"
         :key="s.id"
         class="btn btn-small"
         :class="s.id === showId ? 'border-ink bg-raised' : ''"
@@ -125,7 +127,7 @@ function add() {
             >
               {{ t.topic
               }}<span class="sub block font-normal leading-4">{{
-                t.last ? sayAway(t.last, board.today) : 'none yet'
+                t.last ? sayAway(t.last, moment.today) : 'none yet'
               }}</span>
             </button>
             <span

@@ -13,7 +13,8 @@ import { standingNames } from '@core/commands/ideas/standing-names'
 import { placeSeveral } from '@core/commands/schedule'
 import { IdeaStanding } from '@core/records'
 import { addDays } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
+import { useSchedule } from '@app/stores/schedule'
 import { useIdeas } from '@app/stores/ideas'
 import { useLibrary } from '@app/stores/library'
 import { useRanking } from '@app/stores/ranking'
@@ -26,7 +27,8 @@ import { typedIn } from '@app/ui/fields/event'
 
 /** What can be done with several at once. */
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
+const schedule = useSchedule()
 const ideas = useIdeas()
 const ranking = useRanking()
 const topic = ref('')
@@ -42,7 +44,7 @@ async function edit(edits: Edits) {
 }
 async function place(how: 'given' | 'ranked', close: () => void) {
   const show = library.records.shows.get(ideas.picked[0]?.show ?? '')
-  const next = show && board.openOf(show, 1)[0]
+  const next = show && schedule.openOf(show, 1)[0]
   let order = ids.value
   if (how === 'ranked' && show && next) {
     const ranked = ranking.rank(show, next.day).ranked.map((r) => r.episode.id)
@@ -154,11 +156,11 @@ async function merge() {
           <button class="btn btn-small" @click="edit({ nature: { is: 'evergreen' } })">Evergreen</button
           ><button class="btn btn-small" @click="edit({ nature: { is: 'topical' } })">Topical</button>
         </p>
-        <label v-if="onlyIdeas && board.shows.length > 1"
+        <label v-if="onlyIdeas && moment.shows.length > 1"
           ><span class="label">Move to the show</span
           ><select class="field" value="" @change="edit({ show: typedIn($event) })">
             <option value="" disabled>choose</option>
-            <option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option>
+            <option v-for="s in moment.shows" :key="s.id" :value="s.id">{{ s.title }}</option>
           </select></label
         >
       </div>
@@ -166,7 +168,7 @@ async function merge() {
     <button
       v-if="onlyIdeas"
       class="btn btn-small"
-      @click="library.perform(restIdeas, { episodes: ids, until: addDays(board.today, 28) })"
+      @click="library.perform(restIdeas, { episodes: ids, until: addDays(moment.today, 28) })"
     >
       Rest 4 weeks
     </button>

@@ -5,7 +5,7 @@ import { writeEpisode } from '@core/commands/episode'
 import { editSettings } from '@core/commands/settings'
 import type { Episode } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import DateField from '@app/ui/fields/DateField.vue'
 
@@ -15,7 +15,7 @@ import DateField from '@app/ui/fields/DateField.vue'
  */
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const fresh = ref('')
 const away = ref<string>()
 const from = ref('')
@@ -71,7 +71,7 @@ function drop(guest: string, i: number) {
           v-for="(t, i) in times(g)"
           :key="i"
           class="border border-line rounded-control px-2 text-12"
-          >away {{ sayDay(t.from, board.today) }} to {{ sayDay(t.to, board.today)
+          >away {{ sayDay(t.from, moment.today) }} to {{ sayDay(t.to, moment.today)
           }}<button class="ml-1.5 text-ink-2" :aria-label="`${g} is free then after all`" @click="drop(g, i)">
             ×
           </button></span

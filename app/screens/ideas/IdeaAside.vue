@@ -7,7 +7,8 @@ import { likelySame, type Like } from '@core/ideas/likeness'
 import { isResting } from '@core/ideas/usable'
 import { IdeaStanding, type Episode } from '@core/records'
 import { addDays, sayAway, sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useReading } from '@app/stores/reading'
@@ -21,7 +22,8 @@ import { rewrite, typedIn } from '@app/ui/fields/event'
 const { episode } = defineProps<{ episode: Episode }>()
 const emit = defineEmits<{ open: []; start: [] }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const dialogs = useDialogs()
 const reading = useReading()
 const show = computed(() => library.records.shows.get(episode.show))
@@ -44,7 +46,7 @@ watch(
   { immediate: true },
 )
 const twin = computed(() =>
-  like.value && like.value.likeness > 0.45 ? board.card(like.value.id) : undefined,
+  like.value && like.value.likeness > 0.45 ? cards.card(like.value.id) : undefined,
 )
 const standings = IdeaStanding.options.filter((s) => s !== 'unsorted')
 
@@ -118,7 +120,7 @@ function typed(field: 'title' | 'note', event: Event) {
         {{ standingNames[s] }} <KeySign :line="ideasKeys.lines.sort" :which="sortings.indexOf(s)" />
       </button>
       <button
-        v-if="isResting(episode, board.today)"
+        v-if="isResting(episode, moment.today)"
         class="btn btn-small border-ink"
         @click="library.perform(sortIdeas, { episodes: [episode.id], standing: 'unsorted' })"
       >
@@ -127,7 +129,7 @@ function typed(field: 'title' | 'note', event: Event) {
       <button
         v-else
         class="btn btn-small"
-        @click="library.perform(restIdeas, { episodes: [episode.id], until: addDays(board.today, 28) })"
+        @click="library.perform(restIdeas, { episodes: [episode.id], until: addDays(moment.today, 28) })"
       >
         rest 4 weeks <KeySign :line="ideasKeys.lines.rest" />
       </button>
@@ -157,7 +159,7 @@ function typed(field: 'title' | 'note', event: Event) {
       <p v-if="episode.phase.name === 'parked'" class="sub">
         Parked: {{ episode.phase.why
         }}<template v-if="episode.phase.after">
-          until after {{ board.card(episode.phase.after)?.title }}</template
+          until after {{ cards.card(episode.phase.after)?.title }}</template
         >
       </p>
       <div class="flex flex-wrap gap-2">
@@ -186,7 +188,8 @@ function typed(field: 'title' | 'note', event: Event) {
     </div>
     <p class="sub border-t border-faint pt-3">
       <span class="num">{{ episode.code }}</span> {{ show?.title }}, jotted
-      {{ sayAway(board.dayOn(episode.createdAt), board.today) }}. Or drag it onto an open frame of the strip.
+      {{ sayAway(moment.dayOn(episode.createdAt), moment.today) }}. Or drag it onto an open frame of the
+      strip.
     </p>
   </aside>
 </template>

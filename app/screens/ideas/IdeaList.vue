@@ -6,7 +6,8 @@ import { textOf } from '@core/ideas/fields'
 import { isResting } from '@core/ideas/usable'
 import type { Episode } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useIdeas } from '@app/stores/ideas'
 import { useReading } from '@app/stores/reading'
 import Marked from '@app/ui/Marked.vue'
@@ -22,7 +23,8 @@ const emit = defineEmits<{
   open: [Episode]
   dropped: [string, Episode | undefined, Episode | undefined]
 }>()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const ideas = useIdeas()
 const reading = useReading()
 const scroller = ref<HTMLElement>()
@@ -86,7 +88,7 @@ watch([visible, () => ideas.found], ([ids, found], before) => {
 })
 /** The words that an episode’s title does not have: those its script is looked through for. */
 function lacking(id: string): string[] {
-  const title = board.card(id)?.title.toLowerCase() ?? ''
+  const title = cards.card(id)?.title.toLowerCase() ?? ''
   return (ideas.found?.get(id)?.words ?? []).filter((w) => !title.includes(w))
 }
 const wordsOf = (e: Episode) => ideas.found?.get(e.id)?.words ?? []
@@ -103,11 +105,11 @@ defineExpose({ show })
 
 function cell(e: Episode, name: string): string {
   const value = ideas.fields.get(name)?.of(e)
-  if (name === 'jotted' || name === 'changed') return sayAway(textOf(value), board.today)
+  if (name === 'jotted' || name === 'changed') return sayAway(textOf(value), moment.today)
   if ((name === 'release' || name === 'rests') && value !== undefined)
-    return sayDay(textOf(value), board.today)
+    return sayDay(textOf(value), moment.today)
   if (name === 'rating' && typeof value === 'number') return '★'.repeat(value)
-  if (name === 'standing' && isResting(e, board.today)) return 'resting'
+  if (name === 'standing' && isResting(e, moment.today)) return 'resting'
   if (Array.isArray(value)) return value.join(', ')
   return textOf(value)
 }

@@ -10,7 +10,8 @@ import { effortOf } from '@core/ideas/usable'
 import { IdeaStanding, type Idea } from '@core/records'
 import { sayAway } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useReading } from '@app/stores/reading'
@@ -31,7 +32,8 @@ import MonthChoice from './MonthChoice.vue'
 /** An idea's own page: what is known is shown, everything else is one button away. */
 const { code } = defineProps<{ code: string }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const dialogs = useDialogs()
 const reading = useReading()
 const router = useRouter()
@@ -160,7 +162,7 @@ const standings = IdeaStanding.options
             <RouterLink :to="{ name: 'ideas', query: { idea: code } }">Ideas</RouterLink
             ><span class="num">{{ code }}</span
             ><span>{{ show?.title }}</span
-            ><span>jotted {{ sayAway(board.dayOn(episode.createdAt), board.today) }}</span
+            ><span>jotted {{ sayAway(moment.dayOn(episode.createdAt), moment.today) }}</span
             ><span v-if="episode.phase.name !== 'idea'" class="text-ink">{{
               episode.phase.name === 'work'
                 ? 'in work'
@@ -370,11 +372,11 @@ const standings = IdeaStanding.options
             <li v-for="l in likes" :key="l.id" class="text-12">
               <RouterLink
                 :to="{
-                  name: board.card(l.id)?.episode.phase.name === 'idea' ? 'idea' : 'episode',
-                  params: { code: board.card(l.id)?.episode.code },
+                  name: cards.card(l.id)?.episode.phase.name === 'idea' ? 'idea' : 'episode',
+                  params: { code: cards.card(l.id)?.episode.code },
                 }"
                 class="font-medium text-14"
-                >{{ board.card(l.id)?.number }} {{ board.card(l.id)?.title }}</RouterLink
+                >{{ cards.card(l.id)?.number }} {{ cards.card(l.id)?.title }}</RouterLink
               ><span class="block text-ink-2">{{ l.words.join(', ') }}</span
               ><button
                 v-if="episode.phase.name === 'idea' && l.likeness > 0.4"

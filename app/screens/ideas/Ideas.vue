@@ -5,7 +5,8 @@ import { dropEpisodes, reorderIdea, restIdeas, sortIdeas } from '@core/commands/
 import { startWork } from '@core/commands/schedule'
 import { addDays } from '@core/rhythm/days'
 import type { Episode, IdeaStanding } from '@core/records'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import { useIdeas } from '@app/stores/ideas'
@@ -24,7 +25,8 @@ import ViewBar from './ViewBar.vue'
 
 /** The list of ideas, or of everything, as the view says; with the one under the cursor beside it. */
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const desk = useDesk()
 const dialogs = useDialogs()
 const ideas = useIdeas()
@@ -112,7 +114,8 @@ function sort(standing: IdeaStanding) {
 }
 function rest() {
   const es = acted().filter((e) => e.phase.name === 'idea')
-  if (es.length > 0) void library.perform(restIdeas, { episodes: idsOf(es), until: addDays(board.today, 28) })
+  if (es.length > 0)
+    void library.perform(restIdeas, { episodes: idsOf(es), until: addDays(moment.today, 28) })
 }
 function open(e: Episode | undefined) {
   if (!e) return
@@ -184,7 +187,7 @@ useKeymap(ideasKeys, {
     <IdeasHead />
     <section
       v-if="
-        board.ideas.length === 0 &&
+        cards.ideas.length === 0 &&
         ideas.shown.episodes.length === 0 &&
         ideas.view.id === 'ideas' &&
         ideas.view.words === ''

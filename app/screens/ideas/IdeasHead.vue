@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useIdeas } from '@app/stores/ideas'
 import { useRanking } from '@app/stores/ranking'
 
 /** The head of every part of Ideas: where one is, and how long the ideas last. */
-const board = useBoard()
+const moment = useMoment()
 const ideas = useIdeas()
 const ranking = useRanking()
 const parts = computed(() => [
@@ -17,7 +17,7 @@ const parts = computed(() => [
   { name: 'mailbox', label: 'Mailbox' },
 ])
 const thin = computed(() =>
-  board.shows.flatMap((s) => {
+  moment.shows.flatMap((s) => {
     const b = ranking.backlog(s)
     return b.thin ? [`${s.title} has ideas for ${b.weeks} ${b.weeks === 1 ? 'week' : 'weeks'}`] : []
   }),

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { importKeywords } from '@core/commands/keywords'
 import { guessColumns, readKeywords, type KeywordColumns } from '@core/formats/keyword-table'
 import { readTable, type Table } from '@core/formats/tables'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import { textOfFile } from '@app/ui/text-file'
 import Sheet from '@app/ui/Sheet.vue'
@@ -19,13 +19,13 @@ import { filesIn } from '@app/ui/fields/event'
 const { show } = defineProps<{ show: string }>()
 const emit = defineEmits<{ close: [] }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const key = 'lamp-reel.keyword-columns'
 const table = ref<Table>()
 const name = ref('')
 const trouble = ref('')
 const columns = ref<KeywordColumns>({ words: '', searches: '', competing: '', notes: '' })
-const measured = ref(board.today)
+const measured = ref(moment.today)
 const labels = {
   words: 'Keyword',
   searches: 'Searches a month',
@@ -96,7 +96,7 @@ async function take() {
         v-model="measured"
         class="block w-[180px] mb-3"
         label="Figures are from"
-        :max="board.today"
+        :max="moment.today"
       />
       <p class="mb-2">
         <strong>{{ read.rows.length }}</strong> rows can be taken<template v-if="read.faults.length > 0"

@@ -4,7 +4,7 @@ import { ArrowDownUp } from '@lucide/vue'
 import { takeTable } from '@core/commands/ideas'
 import { tableChanges } from '@core/commands/ideas/table-changes'
 import { readTable, writeCsv, writeMarkdown, type Table, type TableChanges } from '@core/formats/tables'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useDesk } from '@app/stores/desk'
 import { useIdeas } from '@app/stores/ideas'
 import { useLibrary } from '@app/stores/library'
@@ -15,14 +15,14 @@ import Sheet from '@app/ui/Sheet.vue'
 
 /** The view, or what is chosen in it, as CSV or Markdown; and a changed table taken back, shown first. */
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const desk = useDesk()
 const ideas = useIdeas()
 const read = ref<{ name: string; table: Table; changes: TableChanges; show: string }>()
 const what = computed(() =>
   ideas.picked.length > 0 ? `${ideas.picked.length} chosen` : `${ideas.shown.episodes.length} shown`,
 )
-const context = () => ({ now: board.now, id: () => crypto.randomUUID() })
+const context = () => ({ now: moment.now, id: () => crypto.randomUUID() })
 
 function write(kind: 'csv' | 'md', close: () => void) {
   const episodes = ideas.picked.length > 0 ? ideas.picked : ideas.shown.episodes
@@ -49,7 +49,7 @@ async function open(event: Event, close: () => void) {
     library.say(`${file.name}: ${table.problem.sentence}`, 'refused')
     return
   }
-  const show = desk.captureShow ?? board.shows[0]?.id ?? ''
+  const show = desk.captureShow ?? moment.shows[0]?.id ?? ''
   read.value = {
     name: file.name,
     table: table.value,
@@ -104,13 +104,13 @@ async function take() {
       >
     </p>
     <div
-      v-if="board.shows.length > 1 && read.changes.fresh.length > 0"
+      v-if="moment.shows.length > 1 && read.changes.fresh.length > 0"
       class="flex flex-wrap gap-1.5 mb-3"
       role="radiogroup"
       aria-label="New ideas go to"
     >
       <button
-        v-for="s in board.shows"
+        v-for="s in moment.shows"
         :key="s.id"
         type="button"
         role="radio"

@@ -5,7 +5,8 @@ import { addKeyword, editKeyword, jotForKeyword, removeKeyword } from '@core/com
 import { readFigure } from '@core/formats/keyword-table'
 import { coverOf, type Cover } from '@core/ideas/opportunity'
 import { sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import IdeasHead from './IdeasHead.vue'
 import ImportKeywords from './ImportKeywords.vue'
@@ -16,9 +17,10 @@ import { useSortable } from '@app/ui/table/sortable'
 
 /** What people search for, per show: figures, opportunity, and what is made and planned on each. */
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const router = useRouter()
-const showId = ref(board.shows[0]?.id ?? '')
+const showId = ref(moment.shows[0]?.id ?? '')
 const show = computed(() => library.records.shows.get(showId.value))
 const fresh = ref('')
 const asked = ref('')
@@ -29,7 +31,7 @@ const all = computed(() =>
   coverOf(
     [...library.records.keywords.values()].filter((k) => k.show === showId.value),
     library.records.episodes.values(),
-    board.today,
+    moment.today,
   ),
 )
 const found = computed(() =>
@@ -82,9 +84,9 @@ function choose(id: string) {
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
     <IdeasHead />
     <div class="flex flex-wrap gap-2 mb-3 items-center">
-      <div v-if="board.shows.length > 1" class="flex gap-1.5" role="group" aria-label="Which show">
+      <div v-if="moment.shows.length > 1" class="flex gap-1.5" role="group" aria-label="Which show">
         <button
-          v-for="s in board.shows"
+          v-for="s in moment.shows"
           :key="s.id"
           class="btn btn-small"
           :class="s.id === showId ? 'border-ink bg-raised' : ''"
@@ -205,7 +207,7 @@ function choose(id: string) {
                   class="block sub text-11 leading-3"
                   :title="
                     c.keyword.measured
-                      ? `Measured ${sayDay(c.keyword.measured, board.today)}`
+                      ? `Measured ${sayDay(c.keyword.measured, moment.today)}`
                       : 'Of no known date'
                   "
                   >old figure</span
@@ -217,7 +219,7 @@ function choose(id: string) {
                   :key="e.id"
                   :to="{ name: e.phase.name === 'idea' ? 'idea' : 'episode', params: { code: e.code } }"
                   class="num mr-2"
-                  >{{ board.card(e.id)?.number }}</RouterLink><span v-if="c.is !== 'covered'" class="sub">{{
+                  >{{ cards.card(e.id)?.number }}</RouterLink><span v-if="c.is !== 'covered'" class="sub">{{
                   said[c.is]
                 }}</span>
               </td>

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { sayMonth } from '@core/ideas/usable'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import ChoiceField from '@app/ui/fields/ChoiceField.vue'
 
 /** A month to come, or none. One that has passed stays to be seen while it is chosen. */
 const { label = 'Meant for', hidden = false } = defineProps<{ label?: string; hidden?: boolean }>()
 const month = defineModel<string>({ required: true })
-const board = useBoard()
+const moment = useMoment()
 const coming = computed(() => {
-  const from = Number(board.today.slice(0, 4)) * 12 + Number(board.today.slice(5, 7)) - 1
+  const from = Number(moment.today.slice(0, 4)) * 12 + Number(moment.today.slice(5, 7)) - 1
   return Array.from({ length: 18 }, (_, i) => {
     const n = from + i
     return `${Math.floor(n / 12)}-${String((n % 12) + 1).padStart(2, '0')}`
@@ -19,7 +19,7 @@ const choices = computed(() => {
   const kept = month.value !== '' && !coming.value.includes(month.value) ? [month.value] : []
   return [
     ['', 'no month'] as const,
-    ...[...kept, ...coming.value].map((m) => [m, sayMonth(m, board.today)] as const),
+    ...[...kept, ...coming.value].map((m) => [m, sayMonth(m, moment.today)] as const),
   ]
 })
 </script>

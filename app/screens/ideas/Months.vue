@@ -4,7 +4,8 @@ import { meanFor } from '@core/commands/ideas'
 import { sayMonth } from '@core/ideas/usable'
 import type { Episode } from '@core/records'
 import { releaseOf, slotsOf } from '@core/rhythm/slots'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useRouter } from 'vue-router'
@@ -17,44 +18,45 @@ import { vCarries, vTakes, type Target } from '@app/ui/drag/carry'
 
 /** The coming months as stretches of film: their slots, what is on them, and what is meant for each. */
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const dialogs = useDialogs()
 const router = useRouter()
 const months = computed(() => {
-  const [y = 2026, m = 1] = board.today.split('-').map(Number)
+  const [y = 2026, m = 1] = moment.today.split('-').map(Number)
   return Array.from({ length: 8 }, (_, i) => {
     const n = m - 1 + i
     const month = `${y + Math.floor(n / 12)}-${String((n % 12) + 1).padStart(2, '0')}`
-    const lanes = board.shows.map((show) => {
+    const lanes = moment.shows.map((show) => {
       const placed = new Map(
-        board.placed.flatMap((c) =>
+        cards.placed.flatMap((c) =>
           c.show.id === show.id && c.standing.release?.day.startsWith(month)
             ? [[c.episode.place.on === 'slot' ? c.episode.place.day : c.episode.id, c] as const]
             : [],
         ),
       )
       const slots = slotsOf(show, `${month}-01`, `${month}-31`).filter(
-        (s) => !s.skipped && (s.at > board.now || placed.has(s.original)),
+        (s) => !s.skipped && (s.at > moment.now || placed.has(s.original)),
       )
-      const released = board.released.filter(
+      const released = cards.released.filter(
         (e) => e.show === show.id && releaseOf(e, show)?.day.startsWith(month),
       )
       return { show, released, frames: slots.map((slot) => ({ slot, card: placed.get(slot.original) })) }
     })
-    const meant = board.ideas.filter((e) => e.idea.meant === month)
+    const meant = cards.ideas.filter((e) => e.idea.meant === month)
     const open = lanes.reduce((sum, l) => sum + l.frames.filter((f) => !f.card).length, 0)
-    return { month, name: sayMonth(month, board.today), lanes, meant, open }
+    return { month, name: sayMonth(month, moment.today), lanes, meant, open }
   })
 })
 const loose = computed(() =>
-  board.ideas
+  cards.ideas
     .filter(
       (e) => e.idea.meant === undefined && (e.idea.standing === 'next' || e.idea.standing === 'promising'),
     )
     .slice(0, 60),
 )
 const past = computed(() =>
-  board.ideas.filter((e) => e.idea.meant !== undefined && e.idea.meant < board.today.slice(0, 7)),
+  cards.ideas.filter((e) => e.idea.meant !== undefined && e.idea.meant < moment.today.slice(0, 7)),
 )
 
 const target = (month: string | undefined): Target => ({
@@ -161,7 +163,7 @@ const open = (e: Episode) => {
                 @keydown="keyed($event, e)"
                 @click="open(e)"
               >
-                {{ e.title }} <span class="sub">{{ sayMonth(e.idea.meant ?? '', board.today) }}</span>
+                {{ e.title }} <span class="sub">{{ sayMonth(e.idea.meant ?? '', moment.today) }}</span>
               </button>
             </li>
           </ul></template

@@ -3,7 +3,7 @@ import { computed, nextTick, ref } from 'vue'
 import { Link2, Merge, Split } from '@lucide/vue'
 import { jotIdeas } from '@core/commands/ideas'
 import { joined, readLines, splitAt, type Draft } from '@core/formats/lines'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
@@ -15,7 +15,7 @@ import Sheet from '@app/ui/Sheet.vue'
  */
 const { text } = defineProps<{ text: string }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const desk = useDesk()
 const dialogs = useDialogs()
 interface Line {
@@ -26,7 +26,7 @@ interface Line {
 let keys = 0
 const line = (draft: Draft): Line => ({ key: keys++, draft, taken: !draft.ticked })
 const lines = ref<Line[]>(readLines(text).map(line))
-const show = ref(board.shows.find((s) => s.id === desk.captureShow)?.id ?? board.shows[0]?.id ?? '')
+const show = ref(moment.shows.find((s) => s.id === desk.captureShow)?.id ?? moment.shows[0]?.id ?? '')
 const taken = computed(() => lines.value.filter((l) => l.taken && l.draft.title.trim() !== ''))
 const list = ref<HTMLElement>()
 
@@ -81,13 +81,13 @@ async function keep() {
   >
     <p v-if="lines.length === 0" class="sub mb-3">There is no line in it.</p>
     <div
-      v-if="board.shows.length > 1"
+      v-if="moment.shows.length > 1"
       class="flex flex-wrap items-center gap-1.5 mb-3"
       role="radiogroup"
       aria-label="For which show"
     >
       <button
-        v-for="s in board.shows"
+        v-for="s in moment.shows"
         :key="s.id"
         type="button"
         role="radio"

@@ -5,7 +5,8 @@ import { dropEpisodes, mergeIdeas, restIdeas, sortIdeas } from '@core/commands/i
 import { likelySame, type Like } from '@core/ideas/likeness'
 import type { Episode, IdeaStanding } from '@core/records'
 import { addDays, sayAway } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import type { Card } from '@core/views/card'
 import { useDialogs } from '@app/stores/dialogs'
 import { useIdeas } from '@app/stores/ideas'
@@ -21,7 +22,8 @@ import DateField from '@app/ui/fields/DateField.vue'
 
 /** Unsorted ideas one at a time, large: a key decides, and the next one is there. */
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const dialogs = useDialogs()
 const ideas = useIdeas()
 const reading = useReading()
@@ -56,7 +58,7 @@ watch(
     void reading
       .like(e.title, `${e.note} ${e.idea.premise}`, 1, [e.id])
       .then(([first]) => {
-        const card = first && first.likeness > 0.4 ? board.card(first.id) : undefined
+        const card = first && first.likeness > 0.4 ? cards.card(first.id) : undefined
         if (mine === turn) like.value = first && card ? { like: first, card } : undefined
       })
       .catch(() => undefined)
@@ -79,7 +81,7 @@ function rest(weeks: number) {
   const e = current.value
   if (e)
     void decided(
-      library.perform(restIdeas, { episodes: [e.id], until: addDays(board.today, weeks * 7) }, 'quietly'),
+      library.perform(restIdeas, { episodes: [e.id], until: addDays(moment.today, weeks * 7) }, 'quietly'),
     )
 }
 const restUntil = ref('')
@@ -178,7 +180,7 @@ const choices = [
               class="block h-full bg-ink-2"
               :style="{ width: `${(100 * done) / Math.max(1, done + row.length)}%` }" /></span
           ><span class="min-w-0 truncate"
-            >{{ show?.title }}, jotted {{ sayAway(board.dayOn(current.createdAt), board.today) }}</span
+            >{{ show?.title }}, jotted {{ sayAway(moment.dayOn(current.createdAt), moment.today) }}</span
           >
         </div>
         <div class="flex gap-5 items-start min-h-[150px]">
@@ -243,7 +245,7 @@ const choices = [
               field="field min-h-[28px] py-0.5"
               label="Rest until"
               hidden
-              :min="addDays(board.today, 1)"
+              :min="addDays(moment.today, 1)"
               @update:model-value="until" /></span
           ><button
             class="btn btn-small ml-auto"
@@ -267,7 +269,7 @@ const choices = [
               like.card.episode.phase.name === 'idea'
                 ? 'an idea'
                 : like.card.episode.phase.name === 'released'
-                  ? `released ${sayAway(board.dayOn(like.card.episode.phase.at), board.today)}`
+                  ? `released ${sayAway(moment.dayOn(like.card.episode.phase.at), moment.today)}`
                   : like.card.episode.phase.name === 'work'
                     ? 'in work'
                     : 'parked'

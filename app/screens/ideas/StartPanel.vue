@@ -6,7 +6,7 @@ import { sameTopic, startFor } from '@core/ideas/start'
 import { strictest } from '@core/release/parts'
 import { releaseOf } from '@core/rhythm/slots'
 import type { Episode } from '@core/records'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
 
 /**
@@ -15,7 +15,7 @@ import { useLibrary } from '@app/stores/library'
  */
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
 const wanted = ref(false)
 const show = computed(() => library.records.shows.get(episode.show))
 const recipe = computed(() => library.records.recipes.get(show.value?.recipe ?? ''))
@@ -28,7 +28,7 @@ const start = computed(() => {
   const { records } = library
   const earlier = past.value.flatMap((e) => {
     const script = records.scripts.get(e.id)
-    const card = board.card(e.id)
+    const card = cards.card(e.id)
     return script && card ? [{ episode: e, script, number: card.number }] : []
   })
   const outlets = show.value.outlets.flatMap((id) => records.outlets.get(id) ?? [])

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { LayoutGrid, List } from '@lucide/vue'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useIdeas } from '@app/stores/ideas'
 import Drop from '@app/ui/Drop.vue'
 import ConditionGroup from './ConditionGroup.vue'
@@ -14,7 +14,7 @@ import { typedIn } from '@app/ui/fields/event'
  * and out.
  */
 const ideas = useIdeas()
-const board = useBoard()
+const moment = useMoment()
 const name = ref('')
 const columns = computed(() => [...ideas.fields.values()].filter((f) => f.name !== 'title'))
 const groups = computed(() =>
@@ -101,7 +101,7 @@ const newId = () => crypto.randomUUID()
       @input="ideas.change({ words: typedIn($event) })"
     />
     <select
-      v-if="board.shows.length > 1"
+      v-if="moment.shows.length > 1"
       class="field w-auto"
       aria-label="Which show"
       :value="
@@ -128,7 +128,7 @@ const newId = () => crypto.randomUUID()
       "
     >
       <option value="">Every show</option>
-      <option v-for="s in board.shows" :key="s.id" :value="s.title">{{ s.title }}</option>
+      <option v-for="s in moment.shows" :key="s.id" :value="s.title">{{ s.title }}</option>
     </select>
     <Drop :label="conditions > 0 ? `Conditions ${conditions}` : 'Conditions'" wide :on="conditions > 1"
       ><ConditionGroup

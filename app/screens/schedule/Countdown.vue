@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { dayNumber, dayOf, sayDay } from '@core/rhythm/days'
 import { lampKinds } from '@core/views/slots'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import CountdownCard from './parts/CountdownCard.vue'
 import CountdownHead from './parts/CountdownHead.vue'
 import FinishUpTo from './parts/FinishUpTo.vue'
@@ -15,7 +15,7 @@ import { useCountdownMoves } from './useCountdownMoves'
  * Stage against days to release: a card's right edge is its release; what stands left of the ramp is behind
  * it.
  */
-const board = useBoard()
+const moment = useMoment()
 const seen = useCountdown()
 const { show, recipe, rampAt, puts, open, ticks, x } = seen
 const moves = useCountdownMoves(seen)
@@ -57,7 +57,7 @@ const { asking } = moves
           class="absolute text-center text-11 leading-[14px] text-ink-2 w-[60px] -ml-[30px]"
           :style="{ left: `${x(n)}px`, top: `${lampKinds.length * rowHeight + 56}px` }"
         >
-          {{ sayDay(dayOf(dayNumber(board.today) + n)) }}<br /><span class="num text-11">{{ n }} d</span>
+          {{ sayDay(dayOf(dayNumber(moment.today) + n)) }}<br /><span class="num text-11">{{ n }} d</span>
         </div>
         <div
           class="absolute text-center text-11 leading-[14px] text-lamp-text w-[60px] -ml-[62px] text-right"

@@ -4,7 +4,9 @@ import { jotIdea } from '@core/commands/ideas'
 import { letGo, placeOnSlot, skipSlot } from '@core/commands/schedule'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import type { Slot } from '@core/rhythm/slots'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { usePromises } from '@app/stores/promises'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useRanking } from '@app/stores/ranking'
@@ -18,7 +20,9 @@ import ScoreParts from './ScoreParts.vue'
  */
 const { vacant } = defineProps<{ vacant: Slot }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const promises = usePromises()
 const dialogs = useDialogs()
 const ranking = useRanking()
 const asked = ref('')
@@ -29,10 +33,10 @@ const words = computed(() => asked.value.toLowerCase().split(/\s+/).filter(Boole
 const has = (title: string) => words.value.every((w) => title.toLowerCase().includes(w))
 const begun = computed(() =>
   [
-    ...board.spares
+    ...cards.spares
       .filter((c) => c.show.id === show.value?.id)
       .map((c) => ({ id: c.episode.id, title: c.title, note: c.standing.ready ? 'spare, ready' : 'spare' })),
-    ...board.unplaced
+    ...cards.unplaced
       .filter((c) => c.show.id === show.value?.id)
       .map((c) => ({ id: c.episode.id, title: c.title, note: 'in work' })),
   ].filter((c) => has(c.title)),
@@ -77,7 +81,7 @@ async function skip() {
 function keep() {
   dialogs.show({ kind: 'keep', slot: vacant })
 }
-const kept = computed(() => board.keptFor(vacant.show, vacant.original))
+const kept = computed(() => promises.keptFor(vacant.show, vacant.original))
 function entered() {
   if (asked.value.trim() === '') return
   if (firstId.value) void take(firstId.value)
@@ -86,9 +90,9 @@ function entered() {
 </script>
 
 <template>
-  <Sheet :open="true" :title="`${sayDay(vacant.day, board.today)}, ${vacant.time}`" wide @close="close">
+  <Sheet :open="true" :title="`${sayDay(vacant.day, moment.today)}, ${vacant.time}`" wide @close="close">
     <p class="sub mb-3">
-      {{ show?.title }}, {{ sayAway(vacant.day, board.today) }}, open<template v-if="backlog?.thin"
+      {{ show?.title }}, {{ sayAway(vacant.day, moment.today) }}, open<template v-if="backlog?.thin"
         >.
         <strong class="text-ink font-semibold"
           >Ideas for {{ backlog.weeks }} {{ backlog.weeks === 1 ? 'week' : 'weeks' }} are left.</strong

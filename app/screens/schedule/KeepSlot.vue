@@ -4,7 +4,8 @@ import { keepSlots } from '@core/commands/schedule'
 import type { Reservation } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import type { Slot } from '@core/rhythm/slots'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
+import { usePromises } from '@app/stores/promises'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
@@ -19,10 +20,11 @@ import ComboField from '@app/ui/fields/ComboField.vue'
  */
 const { vacant } = defineProps<{ vacant: Slot }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
+const promises = usePromises()
 const dialogs = useDialogs()
 const show = computed(() => library.records.shows.get(vacant.show))
-const there = computed(() => board.keptFor(vacant.show, vacant.original)?.reservation)
+const there = computed(() => promises.keptFor(vacant.show, vacant.original)?.reservation)
 const is = ref<Reservation['is']>(there.value?.is ?? 'sponsor')
 const name = ref(there.value?.name ?? '')
 const launch = ref('')
@@ -65,7 +67,7 @@ async function keep() {
 </script>
 
 <template>
-  <Sheet :open="true" :title="`Keep ${sayDay(vacant.day, board.today)} for`" @close="dialogs.close()">
+  <Sheet :open="true" :title="`Keep ${sayDay(vacant.day, moment.today)} for`" @close="dialogs.close()">
     <form class="grid gap-3" @submit.prevent="keep">
       <p class="sub">
         {{ show?.title }}, {{ vacant.time }}. What it is kept for shows on its frame; an episode put on it

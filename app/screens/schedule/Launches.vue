@@ -3,7 +3,10 @@ import { computed, ref } from 'vue'
 import { letGo, putLaunch, removeLaunch, supportLaunch } from '@core/commands/schedule'
 import { launchStanding } from '@core/plan/launch'
 import { addDays, daysBetween, sayAway, sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { usePromises } from '@app/stores/promises'
+import { useSchedule } from '@app/stores/schedule'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
@@ -15,11 +18,16 @@ import { rewrite, typedIn } from '@app/ui/fields/event'
 
 /** Launches with their run-up and what is missing around them, and the standing deals. */
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const promises = usePromises()
+const schedule = useSchedule()
 const desk = useDesk()
-const open = computed(() => board.rows.filter((r) => r.slot && !r.card && !r.slot.skipped).map((r) => r.day))
+const open = computed(() =>
+  schedule.rows.filter((r) => r.slot && !r.card && !r.slot.skipped).map((r) => r.day),
+)
 const supporters = computed(() =>
-  [...board.working, ...board.released.slice(0, 60).flatMap((e) => board.cardOf(e) ?? [])].map((c) => ({
+  [...cards.working, ...cards.released.slice(0, 60).flatMap((e) => cards.cardOf(e) ?? [])].map((c) => ({
     episode: c.episode,
     title: c.title,
     number: c.number,
@@ -30,11 +38,11 @@ const supporters = computed(() =>
 )
 const launches = computed(() =>
   [...library.records.launches.values()]
-    .filter((l) => l.to >= addDays(board.today, -30))
+    .filter((l) => l.to >= addDays(moment.today, -30))
     .sort((a, b) => (a.from < b.from ? -1 : 1))
     .map((launch) => ({
       launch,
-      standing: launchStanding(launch, supporters.value, open.value, board.today),
+      standing: launchStanding(launch, supporters.value, open.value, moment.today),
       mine: supporters.value.filter((s) => launch.episodes.includes(s.episode.id)),
     })),
 )
@@ -44,8 +52,8 @@ const deals = computed(() =>
     .map((r) => ({
       r,
       show: library.records.shows.get(r.show),
-      days: [...(board.reserved.get(r.show) ?? [])]
-        .filter(([day, x]) => x.reservation.id === r.id && day >= board.today)
+      days: [...(promises.reserved.get(r.show) ?? [])]
+        .filter(([day, x]) => x.reservation.id === r.id && day >= moment.today)
         .map(([day]) => day)
         .sort()
         .slice(0, 3),
@@ -67,8 +75,8 @@ function begin(id?: string) {
     ? { id: l.id, name: l.name, from: l.from, to: l.to, runUp: l.runUp, wanted: l.wanted, note: l.note }
     : {
         name: '',
-        from: addDays(board.today, 42),
-        to: addDays(board.today, 49),
+        from: addDays(moment.today, 42),
+        to: addDays(moment.today, 49),
         runUp: 21,
         wanted: 2,
         note: '',
@@ -134,8 +142,8 @@ function share(day: string, l: (typeof launches.value)[number]): number {
               {{ l.launch.name }}
             </button>
             <span class="sub"
-              >{{ sayDay(l.launch.from, board.today) }} to {{ sayDay(l.launch.to, board.today) }},
-              {{ sayAway(l.launch.from, board.today) }}</span
+              >{{ sayDay(l.launch.from, moment.today) }} to {{ sayDay(l.launch.to, moment.today) }},
+              {{ sayAway(l.launch.from, moment.today) }}</span
             >
           </p>
           <div
@@ -187,7 +195,7 @@ function share(day: string, l: (typeof launches.value)[number]): number {
             >
               <option value="">Add an episode…</option>
               <option
-                v-for="c in board.working.filter((w) => !l.launch.episodes.includes(w.episode.id))"
+                v-for="c in cards.working.filter((w) => !l.launch.episodes.includes(w.episode.id))"
                 :key="c.episode.id"
                 :value="c.episode.id"
               >

@@ -5,7 +5,8 @@ import { markReleased } from '@core/commands/release'
 import { applied, type Change } from '@core/commands/change'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { releaseOf } from '@core/rhythm/slots'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
@@ -13,9 +14,10 @@ import Sheet from '@app/ui/Sheet.vue'
 /** An episode that did not go out in time: what can be done, each with what it would do, in one place. */
 const { id } = defineProps<{ id: string }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const dialogs = useDialogs()
-const card = computed(() => board.card(id))
+const card = computed(() => cards.card(id))
 function close() {
   dialogs.close()
 }
@@ -30,7 +32,7 @@ function moves(changes: readonly Change[]): string {
   })
   return moved
     .sort((a, b) => (a.day < b.day ? -1 : 1))
-    .map(({ id, day }) => `${board.card(id)?.number ?? ''} to ${sayDay(day)}, ${sayAway(day, board.today)}`)
+    .map(({ id, day }) => `${cards.card(id)?.number ?? ''} to ${sayDay(day)}, ${sayAway(day, moment.today)}`)
     .join('; ')
 }
 const wish = computed(() => ({ episode: id }))
@@ -60,7 +62,7 @@ const choices = computed(() => {
       : []),
     {
       name: 'Release it late, now',
-      says: `It is out today${release ? `, ${sayAway(release.day, board.today).replace(' ago', '')} after its day` : ''}; its number is fixed.`,
+      says: `It is out today${release ? `, ${sayAway(release.day, moment.today).replace(' ago', '')} after its day` : ''}; its number is fixed.`,
       act: () => library.perform(markReleased, { ...wish.value, late: true }),
     },
     ...(card.value?.episode.place.on === 'slot'
@@ -85,7 +87,7 @@ async function take(act: () => Promise<{ ok: boolean }>) {
       <span class="num">{{ card.number }}</span> {{ card.title
       }}<template v-if="card.standing.release"
         >, was to go out {{ sayDay(card.standing.release.day) }},
-        {{ sayAway(card.standing.release.day, board.today) }}</template
+        {{ sayAway(card.standing.release.day, moment.today) }}</template
       >
     </p>
     <ul class="grid gap-2" aria-label="What can be done">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ChevronLeft, ChevronRight } from '@lucide/vue'
 import { sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { vTakes } from '@app/ui/drag/carry'
 import MonthDay from './parts/MonthDay.vue'
 import NoDate from './parts/NoDate.vue'
@@ -13,7 +13,7 @@ import { useMonthMoves } from './useMonthMoves'
  * Months of the same slots: releases with their pictures and glyphs, open ones, what is due and the work on
  * demand; the unplaced beside.
  */
-const board = useBoard()
+const moment = useMoment()
 const seen = useMonth()
 const { offset, shows, months, names } = seen
 const moves = useMonthMoves(seen)
@@ -50,7 +50,7 @@ const moves = useMonthMoves(seen)
               :key="d"
               v-takes="moves.target(d)"
               class="cell"
-              :class="{ out: d.slice(0, 7) !== m.start.slice(0, 7), today: d === board.today }"
+              :class="{ out: d.slice(0, 7) !== m.start.slice(0, 7), today: d === moment.today }"
               :aria-label="sayDay(d)"
             >
               <MonthDay v-if="d.slice(0, 7) === m.start.slice(0, 7)" :day="d" :seen="seen" :moves="moves" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { parkEpisode } from '@core/commands/schedule'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
@@ -10,13 +10,13 @@ import TextField from '@app/ui/fields/TextField.vue'
 /** Parks what is half made: why, and where it follows another, after which one. */
 const { id } = defineProps<{ id: string }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
 const dialogs = useDialogs()
 const why = ref('')
 const after = ref('')
-const card = computed(() => board.card(id))
+const card = computed(() => cards.card(id))
 const others = computed(() =>
-  board.working.filter((c) => c.episode.id !== id && c.show.id === card.value?.show.id),
+  cards.working.filter((c) => c.episode.id !== id && c.show.id === card.value?.show.id),
 )
 async function park() {
   const done = await library.perform(parkEpisode, {

@@ -2,7 +2,10 @@
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { placeOnOwn, placeOnSlot } from '@core/commands/schedule'
 import { sayAway, sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { usePromises } from '@app/stores/promises'
+import { useSchedule } from '@app/stores/schedule'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useRanking } from '@app/stores/ranking'
@@ -16,17 +19,20 @@ import TimeField from '@app/ui/fields/TimeField.vue'
 /** The menu of open slots for one idea or episode, with dates and days away; or a date of its own. */
 const { id } = defineProps<{ id: string }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const promises = usePromises()
+const schedule = useSchedule()
 const dialogs = useDialogs()
 const ranking = useRanking()
 const episode = computed(() => library.records.episodes.get(id))
 const show = computed(() => (episode.value ? library.records.shows.get(episode.value.show) : undefined))
-const slots = computed(() => (show.value ? board.openOf(show.value, 8) : []))
-const numbers = computed(() => (show.value ? board.numbers.get(show.value.id)?.open : undefined))
+const slots = computed(() => (show.value ? schedule.openOf(show.value, 8) : []))
+const numbers = computed(() => (show.value ? cards.numbers.get(show.value.id)?.open : undefined))
 const why = (day: string) =>
   show.value && episode.value ? ranking.why(show.value, day, episode.value) : undefined
 const own = ref(false)
-const day = ref(board.today)
+const day = ref(moment.today)
 const time = ref('17:00')
 watch(
   show,
@@ -68,14 +74,14 @@ const keyed = keysOn(openSlotsKeys, {
       <li v-for="(slot, i) in slots" :key="slot.key">
         <button class="slot" @click="place(slot.original)">
           <span class="num w-[52px]">{{ show?.prefix }}{{ numbers?.get(slot.original) }}</span>
-          <strong class="font-semibold w-[110px]">{{ sayDay(slot.day, board.today) }}</strong>
+          <strong class="font-semibold w-[110px]">{{ sayDay(slot.day, moment.today) }}</strong>
           <span class="num">{{ slot.time }}</span>
           <span class="ml-auto text-ink-2 text-12"
-            >{{ sayAway(slot.day, board.today) }}<template v-if="i === 0">, the next open one</template
-            ><template v-if="board.keptFor(slot.show, slot.original)"
+            >{{ sayAway(slot.day, moment.today) }}<template v-if="i === 0">, the next open one</template
+            ><template v-if="promises.keptFor(slot.show, slot.original)"
               >, kept for
               <strong class="text-ink">{{
-                board.keptFor(slot.show, slot.original)?.reservation.name
+                promises.keptFor(slot.show, slot.original)?.reservation.name
               }}</strong></template
             ><template v-if="why(slot.day)">, <Flag :size="9" />{{ why(slot.day) }}</template></span
           >

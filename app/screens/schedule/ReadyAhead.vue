@@ -7,7 +7,9 @@ import { sixLamps } from '@core/recipe/lamps'
 import type { Show, Step } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { releaseOf } from '@core/rhythm/slots'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useSchedule } from '@app/stores/schedule'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
@@ -18,13 +20,15 @@ import Glyph from '@app/ui/Glyph.vue'
  * spares, and the last months as a small curve.
  */
 const { show, plain = false } = defineProps<{ show: Show; plain?: boolean }>()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const schedule = useSchedule()
 const desk = useDesk()
 const library = useLibrary()
 const router = useRouter()
-const ahead = computed(() => board.readyRun(show))
+const ahead = computed(() => schedule.readyRun(show))
 const spares = computed(() =>
-  board.spares
+  cards.spares
     .filter((c) => c.show.id === show.id)
     .map((card) => ({
       card,
@@ -33,12 +37,12 @@ const spares = computed(() =>
           ready: card.standing.ready,
           staleAfter: card.episode.nature.is === 'topical' ? card.episode.nature.staleAfter : undefined,
         },
-        board.today,
+        moment.today,
       ),
     })),
 )
 /** Ready, on no slot, and not kept as a spare. */
-const idle = computed(() => board.unplaced.filter((c) => c.show.id === show.id && c.standing.ready))
+const idle = computed(() => cards.unplaced.filter((c) => c.show.id === show.id && c.standing.ready))
 function keepAsSpare(episode: string) {
   void library.perform(writeEpisode, { episode, typed: { spare: true }, what: 'that it is a spare' })
 }
@@ -52,7 +56,7 @@ const readyAt = (steps: readonly Step[]): number | undefined => {
 const weeks = 20
 /** Learnt from the steps of what was released; empty until those are read. */
 const curve = computed(() => {
-  const past: PastRelease[] = board.released
+  const past: PastRelease[] = cards.released
     .filter((e) => e.show === show.id)
     .slice(0, 40)
     .flatMap((e) => {
@@ -61,15 +65,15 @@ const curve = computed(() => {
       return ready === undefined || !release ? [] : [{ out: release.at, ready: Math.min(ready, release.at) }]
     })
   if (past.length < 3) return []
-  const coming: PastRelease[] = board.coming
+  const coming: PastRelease[] = cards.coming
     .filter((c) => c.show.id === show.id)
     .map((c) => ({
       out: c.standing.release?.at ?? 0,
-      ready: c.standing.ready ? (readyAt(c.steps) ?? board.minute) : undefined,
+      ready: c.standing.ready ? (readyAt(c.steps) ?? moment.minute) : undefined,
     }))
   return readyCurve(
     [...past, ...coming],
-    Array.from({ length: weeks }, (_, i) => board.minute - (weeks - 1 - i) * 7 * 86_400_000),
+    Array.from({ length: weeks }, (_, i) => moment.minute - (weeks - 1 - i) * 7 * 86_400_000),
   )
 })
 const box = { width: 120, height: 26 }
@@ -113,7 +117,7 @@ const wishAt = computed(
           ? `if you stop now, with ${ahead.used === 1 ? 'a spare' : `${ahead.used} spares`}, it`
           : 'if you stop now, it'
       }}
-      would break {{ sayDay(ahead.breaks, board.today) }}, {{ sayAway(ahead.breaks, board.today) }}
+      would break {{ sayDay(ahead.breaks, moment.today) }}, {{ sayAway(ahead.breaks, moment.today) }}
     </p>
     <p v-if="spares.length > 0" class="flex items-center gap-2">
       Spares

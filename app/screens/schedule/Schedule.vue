@@ -5,7 +5,9 @@ import { sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import type { Card, SlotRow } from '@core/views/card'
 import { fits, goalOf, type Narrowing } from '@core/views/slots'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useSchedule } from '@app/stores/schedule'
 import { useLibrary } from '@app/stores/library'
 import { vCarries, vTakes, type Target } from '@app/ui/drag/carry'
 import KeySign from '@app/ui/KeySign.vue'
@@ -23,7 +25,9 @@ const ReadyAhead = defineAsyncComponent(() => import('./ReadyAhead.vue'))
 
 /** Slots to come with the lamps of their episodes, open ones with what could go there. */
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const schedule = useSchedule()
 const only = ref('')
 const narrow = ref<Narrowing>({ kind: 'all' })
 /** A daily show has well over a hundred rows: what is in sight is drawn first, the rest a moment later. */
@@ -31,18 +35,18 @@ const drawn = ref(14)
 onMounted(() => {
   const more = () => {
     drawn.value += 30
-    if (drawn.value < board.rows.length) setTimeout(more, 30)
+    if (drawn.value < schedule.rows.length) setTimeout(more, 30)
   }
   setTimeout(more, 60)
 })
 const rows = computed(() =>
-  board.rows.filter((r) => (only.value === '' || r.show.id === only.value) && fits(r, narrow.value)),
+  schedule.rows.filter((r) => (only.value === '' || r.show.id === only.value) && fits(r, narrow.value)),
 )
-const shown = computed(() => board.shows.filter((s) => only.value === '' || s.id === only.value).slice(0, 3))
-const nextId = computed(() => board.coming[0]?.episode.id)
+const shown = computed(() => moment.shows.filter((s) => only.value === '' || s.id === only.value).slice(0, 3))
+const nextId = computed(() => cards.coming[0]?.episode.id)
 /** What stands on a later slot of the same show. */
 const behind = (row: SlotRow) =>
-  board.coming.find(
+  cards.coming.find(
     (c) =>
       c.show.id === row.show.id && c.episode.place.on === 'slot' && (c.standing.release?.at ?? 0) > row.at,
   )
@@ -50,7 +54,7 @@ const { over, end } = useCarrying()
 const target = (row: SlotRow): Target => ({
   takes: (c) => c.kind === 'episode' && goalOf(row, c.show) !== undefined,
   over: (c) => {
-    const card = c.kind === 'episode' ? board.card(c.id) : undefined
+    const card = c.kind === 'episode' ? cards.card(c.id) : undefined
     if (card) over(card, goalOf(row, card.show.id))
   },
   left: end,
@@ -62,7 +66,7 @@ const target = (row: SlotRow): Target => ({
 })
 /** By keys an episode goes to the slot before or after its own. */
 async function shift(card: Card, by: 1 | -1) {
-  const row = board.rows.filter((r) => goalOf(r, card.show.id))
+  const row = schedule.rows.filter((r) => goalOf(r, card.show.id))
   const to = row[row.findIndex((r) => r.card === card) + by]
   const goal = to && goalOf(to, card.show.id)
   if (!goal) return
@@ -111,9 +115,9 @@ async function shift(card: Card, by: 1 | -1) {
               <span
                 class="block font-semibold"
                 :class="row.card?.episode.id === nextId ? 'text-lamp-text' : ''"
-                >{{ sayDay(row.day, board.today) }}</span><span class="sub"
+                >{{ sayDay(row.day, moment.today) }}</span><span class="sub"
                 >{{ row.time }} ·
-                {{ row.at > board.now ? sayUntil(board.now, row.at, row.show.zone) : 'has passed' }}</span
+                {{ row.at > moment.now ? sayUntil(moment.now, row.at, row.show.zone) : 'has passed' }}</span
               >
             </th>
             <EpisodeCells v-if="row.card" :card="row.card" :day="row.day" @shift="shift(row.card, $event)" />
@@ -132,7 +136,7 @@ async function shift(card: Card, by: 1 | -1) {
       title.
     </p>
     <Launches class="mt-6" />
-    <NoSlot v-if="board.unplaced.length > 0" />
+    <NoSlot v-if="cards.unplaced.length > 0" />
   </div>
 </template>
 

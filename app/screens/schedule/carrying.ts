@@ -3,7 +3,10 @@ import { honours, unhonoured } from '@core/rhythm/reserve'
 import { outOfWindow } from '@core/ideas/usable'
 import { dayNumber, dayOf, daysBetween, sayDay } from '@core/rhythm/days'
 import type { Day } from '@core/records'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { usePromises } from '@app/stores/promises'
+import { useSchedule } from '@app/stores/schedule'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
@@ -24,7 +27,10 @@ export function useCarrying(): {
   end: () => void
 } {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
+  const promises = usePromises()
+  const schedule = useSchedule()
   const plan = usePlan()
   let key = ''
   let rests: ReturnType<typeof setTimeout> | undefined
@@ -41,25 +47,25 @@ export function useCarrying(): {
       saying.says = goal ? 'Back where it was' : words
       return
     }
-    const there = board.onSlot(card.show.id, goal.original)
+    const there = schedule.onSlot(card.show.id, goal.original)
     const moves =
       there && there.episode.id !== card.episode.id
-        ? pushed(library.records, there.episode.id, board.now)
+        ? pushed(library.records, there.episode.id, moment.now)
         : undefined
     const others = moves?.ok ? moves.value.filter((m) => m.episode.id !== card.episode.id) : []
     const shift = card.standing.release ? daysBetween(card.standing.release.day, goal.day) : undefined
     const due = card.standing.next?.due
-    const kept = board.keptFor(card.show.id, goal.original)
+    const kept = promises.keptFor(card.show.id, goal.original)
     const stale = outOfWindow(card.episode.nature, goal.day)
     saying.says = [
-      `To ${sayDay(goal.day, board.today)}`,
+      `To ${sayDay(goal.day, moment.today)}`,
       due !== undefined && shift !== undefined
         ? `next step due ${sayDay(dayOf(dayNumber(due) + shift))}`
         : '',
       others.length > 0
         ? `moves ${others
             .slice(0, most)
-            .map((m) => `${board.card(m.episode.id)?.number ?? ''} to ${sayDay(m.to.day)}`)
+            .map((m) => `${cards.card(m.episode.id)?.number ?? ''} to ${sayDay(m.to.day)}`)
             .join(', ')}${others.length > most ? ` and ${others.length - most} more` : ''}`
         : '',
       kept && !honours(kept.reservation, card.episode, library.records.launches)
@@ -90,7 +96,7 @@ export function useCarrying(): {
     saying.outlook = [card.episode.id, ...others.map(([id]) => id)]
       .slice(0, most)
       .flatMap((id) => {
-        const [before, next, of] = [plan.outlooks.get(id), after.get(id), board.card(id)]
+        const [before, next, of] = [plan.outlooks.get(id), after.get(id), cards.card(id)]
         return before && next && of
           ? [
               before.is === next.is

@@ -5,7 +5,9 @@ import { rampOf } from '@core/plan/ramp'
 import { daysBetween } from '@core/rhythm/days'
 import { depthsOf, putsOf, rampPath, type Put } from '@core/views/countdown'
 import { lampKinds } from '@core/views/slots'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useSchedule } from '@app/stores/schedule'
 import { useLibrary } from '@app/stores/library'
 import { remembered } from '@app/stores/remembered'
 
@@ -16,7 +18,9 @@ const head = 124
 /** Releases by stage and days to go, true to the width there is. */
 export function useCountdown() {
   const library = useLibrary()
-  const board = useBoard()
+  const cardsStore = useCards()
+  const moment = useMoment()
+  const schedule = useSchedule()
   const frame = useTemplateRef<HTMLElement>('frame')
   const { width } = useElementSize(frame, { width: 900, height: 0 })
   const weeks = remembered('lamp-reel.countdown-weeks', 6, (kept) =>
@@ -25,8 +29,8 @@ export function useCountdown() {
   function bounded(to: number): number {
     return Math.min(26, Math.max(2, to))
   }
-  const showId = ref(board.shows[0]?.id ?? '')
-  const show = computed(() => board.shows.find((s) => s.id === showId.value) ?? board.shows[0])
+  const showId = ref(moment.shows[0]?.id ?? '')
+  const show = computed(() => moment.shows.find((s) => s.id === showId.value) ?? moment.shows[0])
   const recipe = computed(() => library.records.recipes.get(show.value?.recipe ?? ''))
   const cardWidth = computed(() => Math.min(168, Math.max(112, (width.value - head) / weeks.value / 1.02)))
   const x = computed(() =>
@@ -42,8 +46,8 @@ export function useCountdown() {
   const path = computed(() => rampPath(recipe.value, rowHeight, inSight))
   const puts = computed(() =>
     putsOf({
-      cards: board.coming,
-      today: board.today,
+      cards: cardsStore.coming,
+      today: moment.today,
       days: weeks.value * 7,
       x: x.value,
       head,
@@ -64,15 +68,15 @@ export function useCountdown() {
   const depths = computed(() => depthsOf(puts.value))
   const depth = (row: number) => depths.value[row] ?? 1
   const open = computed(() =>
-    board.rows.filter(
-      (r) => r.slot && !r.card && !r.slot.skipped && daysBetween(board.today, r.day) <= weeks.value * 7,
+    schedule.rows.filter(
+      (r) => r.slot && !r.card && !r.slot.skipped && daysBetween(moment.today, r.day) <= weeks.value * 7,
     ),
   )
   const ticks = computed(() =>
     [
       ...new Set([
         ...puts.value.map((p) => p.days),
-        ...open.value.map((r) => daysBetween(board.today, r.day)),
+        ...open.value.map((r) => daysBetween(moment.today, r.day)),
       ]),
     ]
       .sort((a, b) => a - b)

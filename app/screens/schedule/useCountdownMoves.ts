@@ -6,7 +6,9 @@ import type { Slot } from '@core/rhythm/slots'
 import type { Card, SlotRow } from '@core/views/card'
 import { rowOf, type Put } from '@core/views/countdown'
 import { lampKinds } from '@core/views/slots'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useSchedule } from '@app/stores/schedule'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import type { Target } from '@app/ui/drag/carry'
@@ -27,13 +29,15 @@ export interface Finishing {
 /** What moves cards of the Countdown: to other slots sideways, to other stages up and down; by hand and by keys. */
 export function useCountdownMoves(seen: CountdownSeen) {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
+  const schedule = useSchedule()
   const dialogs = useDialogs()
   /** The slots that an episode may be carried to: its show's, in order. */
   function slotsFor(card: Card): Slot[] {
-    const filled = board.placed
+    const filled = cards.placed
       .filter((c) => c.show.id === card.show.id && c.episode.place.on === 'slot')
-      .flatMap((c) => board.rows.filter((r) => r.card === c))
+      .flatMap((c) => schedule.rows.filter((r) => r.card === c))
     const days = [
       ...filled.flatMap((r) =>
         r.card?.standing.release
@@ -73,7 +77,7 @@ export function useCountdownMoves(seen: CountdownSeen) {
     if (!(card instanceof HTMLElement)) return
     const held: Drag = {
       put,
-      goals: slotsFor(put.card).map((slot) => ({ slot, days: daysBetween(board.today, slot.day) })),
+      goals: slotsFor(put.card).map((slot) => ({ slot, days: daysBetween(moment.today, slot.day) })),
       slot: undefined,
       row: put.row,
     }
@@ -184,12 +188,12 @@ export function useCountdownMoves(seen: CountdownSeen) {
     slot && {
       takes: (c) => c.kind === 'episode' && c.show === show.id,
       over: (c) => {
-        const card = c.kind === 'episode' ? board.card(c.id) : undefined
+        const card = c.kind === 'episode' ? cards.card(c.id) : undefined
         if (card) over(card, slot)
       },
       left: end,
       drop: (c) => {
-        const card = c.kind === 'episode' ? board.card(c.id) : undefined
+        const card = c.kind === 'episode' ? cards.card(c.id) : undefined
         if (card) void moveTo(card, slot)
       },
     }

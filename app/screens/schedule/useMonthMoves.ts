@@ -2,7 +2,8 @@ import { moveToSlot, placeOnOwn, placeOnSlot } from '@core/commands/schedule'
 import { addDays } from '@core/rhythm/days'
 import { slotsOf } from '@core/rhythm/slots'
 import type { Card } from '@core/views/card'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import type { Target } from '@app/ui/drag/carry'
 import { keysOn } from '@app/ui/keymap'
@@ -13,7 +14,8 @@ import type { MonthSeen } from './useMonth'
 /** What moves releases of the Month to other days, by hand and by keys. */
 export function useMonthMoves({ open }: MonthSeen) {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
   const { over, end } = useCarrying()
   /** The slot of an episode's show on a date, or the date itself as a release of its own. */
   function goalOn(card: Card, day: string) {
@@ -23,12 +25,12 @@ export function useMonthMoves({ open }: MonthSeen) {
     return slot ? { original: slot.original, day } : { original: `own ${day}`, day }
   }
   const target = (day: string): Target | undefined =>
-    day < board.today
+    day < moment.today
       ? undefined
       : {
           takes: (c) => c.kind === 'episode',
           over: (c) => {
-            const card = c.kind === 'episode' ? board.card(c.id) : undefined
+            const card = c.kind === 'episode' ? cards.card(c.id) : undefined
             if (card) over(card, goalOn(card, day))
           },
           left: end,
@@ -36,7 +38,7 @@ export function useMonthMoves({ open }: MonthSeen) {
         }
   /** Onto the show's slot of that day; on a day without one, as a release of its own. */
   async function put(id: string, day: string) {
-    const card = board.card(id)
+    const card = cards.card(id)
     if (!card) return
     const slot = slotsOf(card.show, addDays(day, -40), addDays(day, 40)).find(
       (s) => s.day === day && !s.skipped,
@@ -52,8 +54,8 @@ export function useMonthMoves({ open }: MonthSeen) {
   async function moveBy(card: Card, by: 1 | -1) {
     const day = card.standing.release?.day
     if (!day || card.episode.phase.name === 'released') return
-    const slots = slotsOf(card.show, board.today, addDays(day, 200)).filter(
-      (s) => !s.skipped && s.at > board.now,
+    const slots = slotsOf(card.show, moment.today, addDays(day, 200)).filter(
+      (s) => !s.skipped && s.at > moment.now,
     )
     const to = slots[slots.findIndex((s) => s.day === day) + by]
     if (to) await library.perform(moveToSlot, { episode: card.episode.id, day: to.original })

@@ -4,7 +4,7 @@ import { editSettings } from '@core/commands/settings'
 import { Day } from '@core/records'
 import { addDays, daysBetween, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import { useReminders } from '@app/stores/reminders'
 import { download } from '@app/ui/download'
@@ -17,7 +17,7 @@ import DateField from '@app/ui/fields/DateField.vue'
 import NumberField from '@app/ui/fields/NumberField.vue'
 
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const reminders = useReminders()
 const hours = computed({
   get: () => library.settings.hours,
@@ -31,7 +31,7 @@ const offTo = ref('')
 /** Days off in a row, as one stretch. */
 const stretches = computed(() =>
   library.settings.daysOff
-    .filter((d) => d >= addDays(board.today, -7))
+    .filter((d) => d >= addDays(moment.today, -7))
     .reduce<{ from: string; to: string }[]>((all, d) => {
       const last = all.at(-1)
       if (last && addDays(last.to, 1) === d) return [...all.slice(0, -1), { from: last.from, to: d }]
@@ -84,7 +84,7 @@ async function addOff() {
 }
 async function save() {
   busy.value = true
-  download(`lamp-reel-${board.today}.zip`, await library.backup(), 'application/zip')
+  download(`lamp-reel-${moment.today}.zip`, await library.backup(), 'application/zip')
   busy.value = false
 }
 async function erase() {
@@ -108,8 +108,8 @@ async function keep() {
       <h3 class="text-14 mt-5 mb-2">Days off</h3>
       <form class="flex flex-wrap gap-2 items-center" @submit.prevent="addOff">
         <span v-for="s in stretches" :key="s.from" class="btn btn-small"
-          >{{ sayDay(s.from, board.today)
-          }}<template v-if="s.to !== s.from"> to {{ sayDay(s.to, board.today) }}</template
+          >{{ sayDay(s.from, moment.today)
+          }}<template v-if="s.to !== s.from"> to {{ sayDay(s.to, moment.today) }}</template
           ><button
             type="button"
             class="text-ink-2"

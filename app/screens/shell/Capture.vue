@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { Check, CornerDownLeft } from '@lucide/vue'
 import { jotIdea } from '@core/commands/ideas'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
@@ -15,7 +15,7 @@ import { captureKeys, shellKeys } from './keymap'
  * was.
  */
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const desk = useDesk()
 const dialogs = useDialogs()
 const field = ref<HTMLInputElement>()
@@ -30,7 +30,7 @@ const CaptureHints = defineAsyncComponent(() => import('./CaptureHints.vue'))
 let before: HTMLElement | undefined
 
 const show = computed(
-  () => board.shows.find((s) => s.id === (fitting.value ?? desk.captureShow)) ?? board.shows[0],
+  () => moment.shows.find((s) => s.id === (fitting.value ?? desk.captureShow)) ?? moment.shows[0],
 )
 
 watch(
@@ -109,7 +109,7 @@ function choose(id: string) {
 }
 let chosenByHand = false
 function fits(id: string) {
-  if (!chosenByHand && board.shows.some((s) => s.id === id)) fitting.value = id
+  if (!chosenByHand && moment.shows.some((s) => s.id === id)) fitting.value = id
 }
 watch(line, (text) => {
   if (text === '') {
@@ -119,7 +119,7 @@ watch(line, (text) => {
   }
 })
 function other(by: 1 | -1): boolean {
-  const { shows } = board
+  const { shows } = moment
   const at = shows.findIndex((s) => s.id === show.value?.id)
   const next = shows[(at + by + shows.length) % shows.length]?.id
   if (shows.length < 2 || !next) return false
@@ -166,13 +166,13 @@ const keyed = keysOn(captureKeys, {
       class="panel absolute right-0 top-[40px] z-30 w-full min-w-[268px] border-line p-3 text-12"
     >
       <div
-        v-if="board.shows.length > 1"
+        v-if="moment.shows.length > 1"
         class="flex flex-wrap gap-1.5 mb-2"
         role="radiogroup"
         aria-label="For which show"
       >
         <button
-          v-for="s in board.shows"
+          v-for="s in moment.shows"
           :key="s.id"
           type="button"
           role="radio"
@@ -200,7 +200,7 @@ const keyed = keysOn(captureKeys, {
       </ul>
       <p class="text-ink-2" :class="kept.length > 0 ? 'mt-2' : ''">
         <KeySign :line="captureKeys.lines.keep" /> keeps it, <KeySign :line="captureKeys.lines.leave" /> goes
-        back<template v-if="board.shows.length > 1"
+        back<template v-if="moment.shows.length > 1"
           >, <KeySign :line="captureKeys.lines.show" :which="1" /> the other show</template
         >
       </p>

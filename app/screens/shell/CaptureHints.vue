@@ -2,7 +2,8 @@
 import { computed, ref, watch } from 'vue'
 import type { Like } from '@core/ideas/likeness'
 import { monthName } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useReading } from '@app/stores/reading'
 
 /**
@@ -12,7 +13,8 @@ import { useReading } from '@app/stores/reading'
 const { line, show } = defineProps<{ line: string; show: string }>()
 const topics = defineModel<string[]>('topics', { required: true })
 const emit = defineEmits<{ show: [string] }>()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const reading = useReading()
 const offered = ref<{ show: string; topic: string }[]>([])
 const like = ref<Like>()
@@ -48,12 +50,12 @@ const chips = computed(() =>
   offered.value.filter((t) => t.show === show && !topics.value.includes(t.topic)).slice(0, 3),
 )
 const close = computed(() => {
-  const card = like.value && board.card(like.value.id)
+  const card = like.value && cards.card(like.value.id)
   if (!card) return undefined
   const { phase } = card.episode
   const when =
     phase.name === 'released'
-      ? `released in ${monthName(board.dayOn(phase.at))}`
+      ? `released in ${monthName(moment.dayOn(phase.at))}`
       : phase.name === 'idea'
         ? 'an idea already'
         : phase.name === 'parked'

@@ -8,7 +8,10 @@ import { dayNumber, dayOf, monthName, sayDay } from '@core/rhythm/days'
 import type { Frame } from '@core/rhythm/film'
 import { sayUntil } from '@core/rhythm/zone'
 import { sayMinutes } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useSchedule } from '@app/stores/schedule'
+import { useWorkload } from '@app/stores/workload'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
@@ -23,7 +26,10 @@ import { followPress } from '@app/ui/drag/press'
 /** The strip: the releases to come (and past) on film that is true to time, a day being 26 px. */
 const DAY = 26
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const schedule = useSchedule()
+const workload = useWorkload()
 const desk = useDesk()
 const dialogs = useDialogs()
 const router = useRouter()
@@ -35,8 +41,8 @@ const StripUpright = defineAsyncComponent(() => import('./StripUpright.vue'))
 const narrow = useMediaQuery('(max-width: 639px)')
 const still = useMediaQuery('(prefers-reduced-motion: reduce)')
 
-const first = computed(() => board.firstDay)
-const todayN = computed(() => dayNumber(board.today))
+const first = computed(() => schedule.firstDay)
+const todayN = computed(() => dayNumber(moment.today))
 const lastN = computed(() => todayN.value + 400)
 const x = (n: number) => (n - first.value) * DAY
 /** The window of days that is drawn, in steps so that scrolling does not draw at every pixel. */
@@ -46,9 +52,9 @@ const days = computed(() => {
   const list = []
   for (let n = Math.max(first.value, from.value); n <= Math.min(to.value, lastN.value); n++) {
     const day = dayOf(n)
-    const { whole, taken, worked, planned } = board.figuresOf(day)
+    const { whole, taken, worked, planned } = workload.figuresOf(day)
     const room = whole - taken
-    const isOver = board.load.over.has(day)
+    const isOver = workload.load.over.has(day)
     list.push({
       n,
       day,
@@ -58,27 +64,27 @@ const days = computed(() => {
       fill: room ? Math.min(1, (worked + planned) / room) : 0,
       over: isOver,
       past: n < todayN.value,
-      title: `${sayDay(day, board.today)}: ${n < todayN.value ? 'past' : room === 0 ? 'no hours' : `${worked > 0 ? `${sayMinutes(worked)} done, ` : ''}${sayMinutes(planned)} planned of ${sayMinutes(Math.max(0, room - worked))}`}${isOver ? ', more is due than fits' : ''}`,
+      title: `${sayDay(day, moment.today)}: ${n < todayN.value ? 'past' : room === 0 ? 'no hours' : `${worked > 0 ? `${sayMinutes(worked)} done, ` : ''}${sayMinutes(planned)} planned of ${sayMinutes(Math.max(0, room - worked))}`}${isOver ? ', more is due than fits' : ''}`,
     })
   }
   return list
 })
 /** More than three shows take turns on the film, three at a time. */
 const turn = ref(0)
-const turns = computed(() => Math.ceil(board.shows.length / 3))
+const turns = computed(() => Math.ceil(moment.shows.length / 3))
 const lanes = computed(() =>
-  board.shows
+  moment.shows
     .slice((turn.value % Math.max(1, turns.value)) * 3)
     .slice(0, 3)
     .map((show) => ({
       show,
-      frames: board
+      frames: schedule
         .frames(show, dayOf(from.value - 30), dayOf(Math.min(to.value, lastN.value)))
         .filter((f) => f.to >= from.value && f.from <= to.value),
     })),
 )
 const slim = computed(() => lanes.value.length > 2)
-const nextKey = computed(() => board.coming[0]?.episode.id)
+const nextKey = computed(() => cards.coming[0]?.episode.id)
 const away = computed(() => Math.abs(left.value - home()) > 260)
 
 function home(): number {
@@ -173,7 +179,7 @@ const takes = (frame: Frame, show: Show): Target | undefined =>
       }
     : undefined
 const firstTab = computed(() => lanes.value[0]?.frames.find((f) => f.kind !== 'exposed')?.key)
-const says = (f: Frame, show: Show) => (f.at > board.now ? sayUntil(board.now, f.at, show.zone) : '')
+const says = (f: Frame, show: Show) => (f.at > moment.now ? sayUntil(moment.now, f.at, show.zone) : '')
 </script>
 
 <template>

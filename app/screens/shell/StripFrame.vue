@@ -4,7 +4,10 @@ import type { Show } from '@core/records'
 import { sixLamps } from '@core/recipe/lamps'
 import { sayDay } from '@core/rhythm/days'
 import type { Frame } from '@core/rhythm/film'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { usePromises } from '@app/stores/promises'
+import { useWorkload } from '@app/stores/workload'
 import { useDesk } from '@app/stores/desk'
 import { usePictures } from '@app/stores/pictures'
 import Flag from '@app/ui/Flag.vue'
@@ -24,20 +27,23 @@ const { frame, lane, show, left, width, next, slim, tab, when } = defineProps<{
   when: string
 }>()
 const emit = defineEmits<{ choose: [] }>()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const promises = usePromises()
+const workload = useWorkload()
 const desk = useDesk()
 const pictures = usePictures()
-const card = computed(() => (frame.episode ? board.cardOf(frame.episode) : undefined))
+const card = computed(() => (frame.episode ? cards.cardOf(frame.episode) : undefined))
 const lamps = computed(() => (card.value ? sixLamps(card.value.standing).flatMap((l) => l ?? []) : []))
 const late = computed(() => (frame.kind === 'filled' ? card.value?.standing.late : undefined))
 const number = computed(
   () =>
     card.value?.number ??
-    (frame.slot ? `${show.prefix}${board.numbers.get(show.id)?.open.get(frame.slot.original) ?? ''}` : ''),
+    (frame.slot ? `${show.prefix}${cards.numbers.get(show.id)?.open.get(frame.slot.original) ?? ''}` : ''),
 )
 /** In a daily show’s narrow frames the figure stands alone. */
 const bare = computed(() => number.value.replace(show.prefix, ''))
-const multiple = computed(() => (frame.episode ? board.multiples.get(frame.episode.id) : undefined))
+const multiple = computed(() => (frame.episode ? cards.multiples.get(frame.episode.id) : undefined))
 const picture = computed(() =>
   frame.kind === 'exposed' && width > 120 ? pictures.url(frame.episode?.chosenPicture) : undefined,
 )
@@ -49,7 +55,7 @@ const suggested = computed(() =>
 )
 /** What an open frame is kept for. */
 const kept = computed(() =>
-  frame.kind === 'open' ? board.keptFor(show.id, frame.slot?.original)?.reservation : undefined,
+  frame.kind === 'open' ? promises.keptFor(show.id, frame.slot?.original)?.reservation : undefined,
 )
 /** Said on the strip only where it is not on track. */
 const outlook = computed(() => {
@@ -60,11 +66,11 @@ const narrow = computed(() => width < 84)
 /** One offer for open frames in a row, on the first of them. */
 const offers = computed(() => width > 150 && (frame.run?.index ?? 0) === 0)
 const label = computed(() => {
-  const out = `${sayDay(frame.day, board.today)}${when ? `, in ${when}` : ''}`
+  const out = `${sayDay(frame.day, moment.today)}${when ? `, in ${when}` : ''}`
   if (frame.kind === 'open')
     return `${number.value} open, ${out}${kept.value ? `, kept for ${kept.value.name}` : ''}. Choose an idea${suggested.value.length > 0 ? `, for example ${suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')}` : ''}`
   if (frame.kind === 'skipped') return `Skipped, ${out}. Take the skip back`
-  return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${outlook.value && !late.value ? `, ${outlook.value}: ${board.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id))}` : ''}${late.value ? `, late ${late.value} d` : ''}`
+  return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${outlook.value && !late.value ? `, ${outlook.value}: ${workload.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id))}` : ''}${late.value ? `, late ${late.value} d` : ''}`
 })
 </script>
 

@@ -3,27 +3,31 @@ import { computed } from 'vue'
 import { sixLamps } from '@core/recipe/lamps'
 import { addDays, sayDay } from '@core/rhythm/days'
 import type { Frame } from '@core/rhythm/film'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useSchedule } from '@app/stores/schedule'
+import { useMoment } from '@app/stores/moment'
 import { useDesk } from '@app/stores/desk'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
 
 /** The film upright, for a phone: the next frames, one a line. */
 const emit = defineEmits<{ choose: [frame: Frame] }>()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const schedule = useSchedule()
 const desk = useDesk()
 const lines = computed(() =>
-  board.shows
+  moment.shows
     .flatMap((show) =>
-      board
-        .frames(show, addDays(board.today, -2), addDays(board.today, 45))
-        .filter((f) => f.kind === 'filled' || f.at > board.now)
+      schedule
+        .frames(show, addDays(moment.today, -2), addDays(moment.today, 45))
+        .filter((f) => f.kind === 'filled' || f.at > moment.now)
         .map((frame) => ({ frame, show })),
     )
     .sort((a, b) => a.frame.at - b.frame.at)
     .slice(0, 4)
     .map(({ frame, show }) => {
-      const card = frame.episode ? board.cardOf(frame.episode) : undefined
+      const card = frame.episode ? cards.cardOf(frame.episode) : undefined
       const suggested =
         frame.kind === 'open' && frame.slot ? (desk.suggestions.get(frame.slot.key) ?? []) : []
       return {
@@ -34,7 +38,7 @@ const lines = computed(() =>
         lamps: card ? sixLamps(card.standing).flatMap((l) => l ?? []) : [],
         number:
           card?.number ??
-          `${show.prefix}${board.numbers.get(show.id)?.open.get(frame.slot?.original ?? '') ?? ''}`,
+          `${show.prefix}${cards.numbers.get(show.id)?.open.get(frame.slot?.original ?? '') ?? ''}`,
       }
     }),
 )

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { Settings as Gear } from '@lucide/vue'
 import { computed } from 'vue'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
 import { sayDay } from '@core/rhythm/days'
 import { places } from '../registry'
 import Capture from './Capture.vue'
 
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
 /** The Week and the Catalogue join the bar when there is first something in them. */
 const screens = computed(() =>
-  places.filter((p) => p.icon !== undefined && (p.joins === undefined || board[p.joins].length > 0)),
+  places.filter((p) => p.icon !== undefined && (p.joins === undefined || cards[p.joins].length > 0)),
 )
 </script>
 

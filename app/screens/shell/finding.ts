@@ -3,7 +3,8 @@ import { useRouter } from 'vue-router'
 import { editSettings } from '@core/commands/settings'
 import type { Episode } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
@@ -31,7 +32,8 @@ const most = 9
  */
 export function useFinding(asked: Ref<string>) {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
   const desk = useDesk()
   const dialogs = useDialogs()
   const reading = useReading()
@@ -44,14 +46,14 @@ export function useFinding(asked: Ref<string>) {
 
   function entryOf(e: Episode, note = ''): Entry {
     const { name } = e.phase
-    const card = name === 'idea' || name === 'dropped' ? undefined : board.cardOf(e)
+    const card = name === 'idea' || name === 'dropped' ? undefined : cards.cardOf(e)
     const out = card?.standing.release
     const said =
       name === 'idea'
         ? 'idea'
         : name === 'dropped'
           ? 'let go'
-          : `${card?.number ?? ''}${out ? ` · ${sayDay(out.day, board.today)}` : ''}`
+          : `${card?.number ?? ''}${out ? ` · ${sayDay(out.day, moment.today)}` : ''}`
     return {
       key: e.id,
       text: card?.title ?? e.title,
@@ -87,9 +89,9 @@ export function useFinding(asked: Ref<string>) {
     const found: Entry[] = []
     const seen = new Set<string>()
     const all = [
-      ...board.working.map((c) => c.episode),
-      ...board.ideas,
-      ...board.released,
+      ...cards.working.map((c) => c.episode),
+      ...cards.ideas,
+      ...cards.released,
       ...[...library.records.episodes.values()].filter(
         (e) => e.phase.name === 'dropped' || e.phase.name === 'parked',
       ),
@@ -277,7 +279,7 @@ export function useFinding(asked: Ref<string>) {
   /** People and sponsors lead to the episode that they are in next, or were in last. */
   const named = computed<Entry[]>(() => {
     const by = new Map<string, { note: string; episode: Episode }>()
-    const all = [...board.released].reverse().concat(board.working.map((c) => c.episode))
+    const all = [...cards.released].reverse().concat(cards.working.map((c) => c.episode))
     for (const e of all) {
       for (const g of e.guests) by.set(g, { note: 'guest', episode: e })
       if (e.sponsor !== undefined) by.set(e.sponsor, { note: 'sponsor', episode: e })
@@ -303,13 +305,13 @@ export function useFinding(asked: Ref<string>) {
         words: other,
         act: go({ name }),
       })),
-      ...board.shows.map((s) => ({
+      ...moment.shows.map((s) => ({
         key: s.id,
         text: s.title,
         note: 'show',
         act: go({ name: 'shows', params: { show: s.id } }),
       })),
-      ...board.shows.flatMap((s) =>
+      ...moment.shows.flatMap((s) =>
         [s.recipe, ...(s.recipes ?? [])].flatMap((id): Entry[] => {
           const recipe = library.records.recipes.get(id)
           return recipe

@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { addShow } from '@core/commands/shows'
 import type { RhythmWish } from '@core/rhythm/rule'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 import RhythmFields from './RhythmFields.vue'
@@ -11,14 +11,14 @@ import TextField from '@app/ui/fields/TextField.vue'
 
 const emit = defineEmits<{ close: [] }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const router = useRouter()
 const title = ref('')
 const kind = ref<'video' | 'audio'>('audio')
 const wish = ref<RhythmWish>({ each: 'week', every: 2, weekdays: [1] })
 const time = ref('06:30')
-const start = ref(board.today)
-const zone = ref(board.shows[0]?.zone ?? 'UTC')
+const start = ref(moment.today)
+const zone = ref(moment.shows[0]?.zone ?? 'UTC')
 const fault = ref('')
 async function add() {
   const done = await library.perform(addShow, {
@@ -33,7 +33,7 @@ async function add() {
   fault.value = done.ok ? '' : done.problem.sentence
   if (!done.ok) return
   emit('close')
-  const made = board.shows.at(-1)
+  const made = moment.shows.at(-1)
   if (made) void router.push({ name: 'shows', params: { show: made.id } })
 }
 </script>

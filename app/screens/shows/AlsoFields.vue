@@ -3,7 +3,7 @@ import { X } from '@lucide/vue'
 import type { Rhythm, Show } from '@core/records'
 import { addDays } from '@core/rhythm/days'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import RhythmFields from './RhythmFields.vue'
 import TextField from '@app/ui/fields/TextField.vue'
@@ -17,7 +17,7 @@ type Also = NonNullable<Rhythm['also']>
 const { show } = defineProps<{ show: Show }>()
 const also = defineModel<Also>({ required: true })
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const recipes = () =>
   [show.recipe, ...(show.recipes ?? [])].flatMap((id) => library.records.recipes.get(id) ?? [])
 const wishIn = (a: Also[number]): RhythmWish => wishOf(a.rule) ?? { each: 'week', every: 1, weekdays: [5] }
@@ -34,7 +34,7 @@ function add() {
     {
       name: '',
       rule: 'FREQ=MONTHLY;INTERVAL=1;BYDAY=1SA',
-      start: addDays(board.today, 1),
+      start: addDays(moment.today, 1),
       time: show.rhythm.time,
     },
   ]

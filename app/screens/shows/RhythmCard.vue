@@ -6,7 +6,7 @@ import type { Show } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
 import { displacedBy, releaseOf } from '@core/rhythm/slots'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import AlsoFields from './AlsoFields.vue'
 import RhythmFields from './RhythmFields.vue'
@@ -14,7 +14,7 @@ import RhythmFields from './RhythmFields.vue'
 /** A show's rhythm. A change that takes slots from episodes says so before anything is written. */
 const { show } = defineProps<{ show: Show }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const wish = ref<RhythmWish>(wishOf(show.rhythm.rule) ?? { each: 'week', every: 1, weekdays: [3] })
 const time = ref(show.rhythm.time)
 const start = ref(show.rhythm.start)
@@ -56,11 +56,11 @@ const next = computed(() =>
       pauses: pauses.value,
       also: also.value,
     },
-    board.today,
+    moment.today,
   ),
 )
 const keptMoves = computed(() =>
-  next.value.ok && changed.value ? keptElsewhere(library.records, next.value.value, board.today) : [],
+  next.value.ok && changed.value ? keptElsewhere(library.records, next.value.value, moment.today) : [],
 )
 const displaced = computed(() =>
   next.value.ok && changed.value
@@ -100,7 +100,7 @@ async function save(how: Displaced) {
     <div v-if="changed" class="mt-4 border-t border-faint pt-4">
       <p v-if="keptMoves.length > 0" class="mb-2">
         What is kept moves along:
-        {{ keptMoves.map((k) => `${k.reservation.name} to ${sayDay(k.to, board.today)}`).join(', ') }}.
+        {{ keptMoves.map((k) => `${k.reservation.name} to ${sayDay(k.to, moment.today)}`).join(', ') }}.
       </p>
       <p v-if="!next.ok" role="alert" class="late">{{ next.problem.sentence }}</p>
       <template v-else-if="displaced.length > 0">
@@ -111,7 +111,7 @@ async function save(how: Displaced) {
           >
           {{
             displaced
-              .map((e) => `${e.title} (${sayDay(releaseOf(e, show)?.day ?? '', board.today)})`)
+              .map((e) => `${e.title} (${sayDay(releaseOf(e, show)?.day ?? '', moment.today)})`)
               .join(', ')
           }}.
         </p>

@@ -5,7 +5,7 @@ import { addDays, sayAway, sayDay, weekdayName } from '@core/rhythm/days'
 import { datesOf, ruleOf, sayRhythm, type RhythmWish } from '@core/rhythm/rule'
 import { readRhythm } from '@core/rhythm/words'
 import { dayAt, momentAt } from '@core/rhythm/zone'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import DateField from '@app/ui/fields/DateField.vue'
 import TimeField from '@app/ui/fields/TimeField.vue'
 import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
@@ -33,7 +33,7 @@ const start = defineModel<string>('start', { required: true })
 const zone = defineModel<string>('zone', { required: true })
 const pauses = defineModel<{ from: string; to: string }[]>('pauses', { default: () => [] })
 
-const board = useBoard()
+const moment = useMoment()
 const weekdays = [0, 1, 2, 3, 4, 5, 6]
 const every = [
   { label: 'every week', each: 'week', n: 1 },
@@ -136,14 +136,14 @@ const rule = computed(() => ruleOf(wish.value))
 const dates = computed(() => {
   if (!rule.value.ok || !/^\d{4}-\d\d-\d\d$/.test(start.value) || !/^\d\d:\d\d$/.test(time.value)) return []
   try {
-    const today = dayAt(board.now, zone.value)
+    const today = dayAt(moment.now, zone.value)
     const from = start.value > today ? start.value : today
     return datesOf(
       { rule: rule.value.value, start: start.value, time: time.value, pauses: pauses.value, also },
       from,
       addDays(from, 800),
     )
-      .filter((d) => momentAt(d, time.value, zone.value) > board.now)
+      .filter((d) => momentAt(d, time.value, zone.value) > moment.now)
       .slice(0, count)
       .map((d) => ({ day: sayDay(d, today), away: sayAway(d, today) }))
   } catch {

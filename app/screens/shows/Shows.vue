@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { sayRhythm } from '@core/rhythm/rule'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import AddShow from './AddShow.vue'
 import OutletCard from './OutletCard.vue'
 import RecipeCard from './RecipeCard.vue'
@@ -10,9 +10,9 @@ import RhythmCard from './RhythmCard.vue'
 import ShowCard from './ShowCard.vue'
 
 const { show: id = '' } = defineProps<{ show?: string }>()
-const board = useBoard()
+const moment = useMoment()
 const router = useRouter()
-const show = computed(() => board.shows.find((s) => s.id === id) ?? board.shows[0])
+const show = computed(() => moment.shows.find((s) => s.id === id) ?? moment.shows[0])
 const adding = ref(false)
 </script>
 
@@ -22,7 +22,7 @@ const adding = ref(false)
       <h1>Shows</h1>
       <div class="flex flex-wrap gap-1.5 min-w-0" role="group" aria-label="Which show">
         <button
-          v-for="s in board.shows"
+          v-for="s in moment.shows"
           :key="s.id"
           class="btn"
           :class="s.id === show?.id ? 'border-ink bg-raised' : ''"

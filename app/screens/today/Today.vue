@@ -4,7 +4,10 @@ import { markReleased } from '@core/commands/release'
 import { endStep, startStep, stopStep } from '@core/commands/work'
 import { layOnDay } from '@core/commands/week'
 import { sayDayLong } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useSchedule } from '@app/stores/schedule'
+import { useWorkload } from '@app/stores/workload'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
 import { useKeymap } from '@app/ui/keymap'
@@ -37,23 +40,26 @@ const PullSheet = defineAsyncComponent(() => import('../week/PullSheet.vue'))
 
 /** What to do now, what is late, what waits, and the next release. */
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const schedule = useSchedule()
+const workload = useWorkload()
 const desk = useDesk()
 const openStep = useOpenStep()
 const today = useToday()
-const nothing = computed(() => board.working.length === 0)
-const next = computed(() => board.coming[0])
-const vacant = computed(() => board.rows.find((r) => r.slot && !r.slot.skipped))
-const overdue = computed(() => board.overdue[0])
-const askedToRemind = computed(() => desk.mayRemind && board.coming.length > 0 && library.world === 'own')
+const nothing = computed(() => cards.working.length === 0)
+const next = computed(() => cards.coming[0])
+const vacant = computed(() => schedule.rows.find((r) => r.slot && !r.slot.skipped))
+const overdue = computed(() => cards.overdue[0])
+const askedToRemind = computed(() => desk.mayRemind && cards.coming.length > 0 && library.world === 'own')
 /** What a key acts on: what runs, else what is next. */
 const here = computed(() => today.value.running ?? today.value.first)
 
 const pulling = ref<number>()
 function pull({ step, from, minutes }: { step: string; from: string; minutes: number }) {
   pulling.value = undefined
-  const laid = board.stepIn.get(step)?.state.step.blocks.some((b) => b.day === from)
-  void library.perform(layOnDay, { step, day: board.today, from: laid ? from : undefined, minutes })
+  const laid = cards.stepIn.get(step)?.state.step.blocks.some((b) => b.day === from)
+  void library.perform(layOnDay, { step, day: moment.today, from: laid ? from : undefined, minutes })
 }
 const several = useTemplateRef('several')
 async function out() {
@@ -62,7 +68,7 @@ async function out() {
     return
   }
   if (!overdue.value) return
-  const first = board.released.length === 0
+  const first = cards.released.length === 0
   const done = await library.perform(markReleased, { episode: overdue.value.episode.id })
   if (done.ok && first)
     library.say('The Catalogue has joined the bar: what has gone out is kept there.', 'done', [
@@ -93,13 +99,17 @@ useKeymap(todayKeys, {
   >
     <div class="grid grid-cols-1 gap-4 content-start min-w-0">
       <header class="flex flex-wrap items-end gap-x-6 gap-y-2">
-        <h1 class="flex-1 whitespace-nowrap">{{ sayDayLong(board.today) }}</h1>
-        <DayBar v-if="!nothing" :blocks="today.blocks" @pull="pulling = board.figuresOf(board.today).free" />
+        <h1 class="flex-1 whitespace-nowrap">{{ sayDayLong(moment.today) }}</h1>
+        <DayBar
+          v-if="!nothing"
+          :blocks="today.blocks"
+          @pull="pulling = workload.figuresOf(moment.today).free"
+        />
       </header>
-      <WereTheyOut v-if="board.overdue.length > 1" ref="several" />
+      <WereTheyOut v-if="cards.overdue.length > 1" ref="several" />
       <IsItOut v-else-if="overdue" :card="overdue" @out="out" />
       <RunningStep v-if="today.running" :step="today.running" />
-      <LeftOver v-if="board.leftOver.length > 0" />
+      <LeftOver v-if="workload.leftOver.length > 0" />
       <NextStep
         v-if="today.first"
         :step="today.first"
@@ -124,15 +134,15 @@ useKeymap(todayKeys, {
       <NextOut :card="next" />
       <section class="panel p-4 grid gap-2.5 text-12" aria-label="Ready ahead">
         <h2>Ready ahead</h2>
-        <ReadyAhead v-for="s in board.shows.slice(0, 3)" :key="s.id" :show="s" plain />
+        <ReadyAhead v-for="s in moment.shows.slice(0, 3)" :key="s.id" :show="s" plain />
       </section>
     </div>
     <NextVacant v-else-if="vacant" :row="vacant" />
     <PullSheet
       v-if="pulling !== undefined"
-      :day="board.today"
+      :day="moment.today"
       :free="pulling"
-      :blocks="board.load.blocks"
+      :blocks="workload.load.blocks"
       @pull="pull"
       @close="pulling = undefined"
     />

@@ -1,22 +1,26 @@
 import { computed } from 'vue'
 import { todayOf } from '@core/views/today'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useWorkload } from '@app/stores/workload'
 import { useLibrary } from '@app/stores/library'
 
-/** What Today shows, as the board has it. */
+/** What Today shows, from the stores. */
 export function useToday() {
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
+  const workload = useWorkload()
   const library = useLibrary()
   return computed(() =>
     todayOf({
-      today: board.today,
-      working: board.working,
-      placed: board.placed,
-      unplaced: board.unplaced,
-      released: board.released,
+      today: moment.today,
+      working: cards.working,
+      placed: cards.placed,
+      unplaced: cards.unplaced,
+      released: cards.released,
       episodes: library.records.episodes,
-      stepIn: board.stepIn,
-      blocks: board.load.blocks,
+      stepIn: cards.stepIn,
+      blocks: workload.load.blocks,
       running: library.settings.running,
     }),
   )

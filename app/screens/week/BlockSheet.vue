@@ -4,7 +4,8 @@ import { correctLog } from '@core/commands/work'
 import { timeBlock } from '@core/commands/week'
 import { sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 import type { Shown } from '@core/views/week'
@@ -17,15 +18,16 @@ import TimeField from '@app/ui/fields/TimeField.vue'
 const { block, running } = defineProps<{ block: Shown; running: boolean }>()
 const emit = defineEmits<{ close: []; act: ['open' | 'pin' | 'split' | 'join' | 'off' | 'timer'] }>()
 const library = useLibrary()
-const board = useBoard()
-const found = computed(() => board.stepIn.get(block.step))
+const cards = useCards()
+const moment = useMoment()
+const found = computed(() => cards.stepIn.get(block.step))
 const at = ref(block.at ?? '')
 const worked = ref(block.minutes)
 async function correct() {
   const done = await library.perform(correctLog, { step: block.step, minutes: worked.value, day: block.day })
   if (done.ok) emit('close')
 }
-const pieces = computed(() => found.value?.state.step.blocks.filter((b) => b.day >= board.today).length ?? 0)
+const pieces = computed(() => found.value?.state.step.blocks.filter((b) => b.day >= moment.today).length ?? 0)
 async function time(value: string | undefined) {
   await library.perform(timeBlock, { step: block.step, day: block.day, minutes: block.minutes, at: value })
   emit('close')

@@ -6,7 +6,7 @@ import type { BusyRead } from '@core/formats/busy'
 import { hoursOn } from '@core/plan/load'
 import { addDays, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import { textOfFile } from '@app/ui/text-file'
 import Sheet from '@app/ui/Sheet.vue'
@@ -15,28 +15,28 @@ import { filesIn } from '@app/ui/fields/event'
 /** Busy time from a calendar file, looked at before it is taken: each time by itself. */
 const emit = defineEmits<{ close: [] }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const read = shallowRef<BusyRead>()
 const without = ref(new Set<string>())
 const fault = ref('')
 const key = (e: BusyRead['events'][number]) => `${e.uid} ${e.day} ${e.at ?? ''}`
 const taken = computed(() => (read.value?.events ?? []).filter((e) => !without.value.has(key(e))))
-const there = computed(() => [...library.records.busy.values()].filter((b) => b.day >= board.today).length)
+const there = computed(() => [...library.records.busy.values()].filter((b) => b.day >= moment.today).length)
 async function choose(event: Event) {
   const file = filesIn(event)[0]
   if (!file) return
   const { readBusy } = await import('@core/formats/busy')
   const found = readBusy(
     await textOfFile(file),
-    board.shows[0]?.zone ?? 'UTC',
-    board.today,
-    addDays(board.today, 182),
+    moment.shows[0]?.zone ?? 'UTC',
+    moment.today,
+    addDays(moment.today, 182),
   )
   fault.value = found.ok ? '' : found.problem.sentence
   read.value = found.ok ? found.value : undefined
   // What falls on days without hours takes nothing; it is left out unless asked for.
   without.value = new Set(
-    (found.ok ? found.value.events : []).filter((e) => hoursOn(board.settings, e.day) === 0).map(key),
+    (found.ok ? found.value.events : []).filter((e) => hoursOn(moment.settings, e.day) === 0).map(key),
   )
 }
 function toggle(e: BusyRead['events'][number]) {

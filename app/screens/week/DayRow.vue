@@ -4,7 +4,8 @@ import type { Occurrence } from '@core/plan/standing'
 import type { Id } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { usePlan } from '@app/stores/plan'
 import Flag from '@app/ui/Flag.vue'
 import type { DayShown, Shown } from '@core/views/week'
@@ -32,9 +33,10 @@ const emit = defineEmits<{
   press: [Shown]
   more: [Shown]
 }>()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const plan = usePlan()
-const stepOf = (id: Id) => board.stepIn.get(id)
+const stepOf = (id: Id) => cards.stepIn.get(id)
 const onDay = computed<Target | undefined>(() =>
   r.past
     ? undefined
@@ -70,7 +72,7 @@ const carried = (b: Shown): Carried | undefined =>
   <li
     v-takes="onDay"
     class="day"
-    :class="{ today: r.day === board.today, past: r.past }"
+    :class="{ today: r.day === moment.today, past: r.past }"
     :aria-label="sayDay(r.day)"
   >
     <div>
@@ -82,7 +84,7 @@ const carried = (b: Shown): Carried | undefined =>
           :checked="picked"
           :aria-label="`Choose ${sayDay(r.day)}`"
           @change="emit('pick')"
-        /><strong :class="r.day === board.today ? 'text-lamp-text' : ''">{{
+        /><strong :class="r.day === moment.today ? 'text-lamp-text' : ''">{{
           sayDay(r.day).replace(/ \w+$/, '')
         }}</strong></label
       ><span class="sub block">{{

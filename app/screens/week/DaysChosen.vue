@@ -6,7 +6,8 @@ import type { Outlook } from '@core/plan/forecast'
 import type { Day } from '@core/records'
 import type { Change } from '@core/commands/change'
 import { sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useSchedule } from '@app/stores/schedule'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
@@ -19,7 +20,8 @@ import NumberField from '@app/ui/fields/NumberField.vue'
 const { days } = defineProps<{ days: Day[] }>()
 const emit = defineEmits<{ done: [] }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const schedule = useSchedule()
 const plan = usePlan()
 const hours = ref(4)
 const looking = ref<'lost' | 'hours'>('lost')
@@ -45,7 +47,7 @@ async function look() {
   const found = [...plan.outlooks.values()]
     .flatMap((before): Break[] => {
       const next = after.get(before.episode)
-      const card = board.card(before.episode)
+      const card = cards.card(before.episode)
       return next && card && Math.abs(next.chance - before.chance) >= 0.005
         ? [{ card, before, after: next, mends: [] }]
         : []
@@ -65,7 +67,7 @@ async function mendsOf(b: Break, change: readonly Change[]): Promise<Mend[]> {
   const list: Mend[] = []
   const { card } = b
   const { place } = card.episode
-  const next = board.openOf(card.show, 12).find((s) => s.day > b.before.release)
+  const next = schedule.openOf(card.show, 12).find((s) => s.day > b.before.release)
   if (next) {
     const move = library.look(placeOnSlot, { episode: card.episode.id, day: next.original }, change)
     list.push({
@@ -74,7 +76,7 @@ async function mendsOf(b: Break, change: readonly Change[]): Promise<Mend[]> {
       act: () => library.perform(placeOnSlot, { episode: card.episode.id, day: next.original }, 'quietly'),
     })
   }
-  const spare = board.spares.find((x) => x.show.id === card.show.id && x.standing.ready)
+  const spare = cards.spares.find((x) => x.show.id === card.show.id && x.standing.ready)
   if (spare && place.on === 'slot')
     list.push({
       name: `send the spare “${spare.title}”`,

@@ -4,7 +4,9 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { dayOf, sayDay } from '@core/rhythm/days'
 import { whyLate } from '@core/views/lateness'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useWorkload } from '@app/stores/workload'
 import { useDialogs } from '@app/stores/dialogs'
 import { usePlan } from '@app/stores/plan'
 import KeySign from '@app/ui/KeySign.vue'
@@ -21,17 +23,19 @@ import WhyLate from './forecast/WhyLate.vue'
 
 /** The forecast of one release: the spread of days on which it may be ready, what decides it, and what if. */
 const { id } = defineProps<{ id: string }>()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const workload = useWorkload()
 const dialogs = useDialogs()
 const plan = usePlan()
 const router = useRouter()
-const card = computed(() => board.card(id))
+const card = computed(() => cards.card(id))
 const outlook = computed(() => plan.outlooks.get(id))
-const step = computed(() => board.stepIn.get(outlook.value?.last ?? '')?.state.step)
+const step = computed(() => cards.stepIn.get(outlook.value?.last ?? '')?.state.step)
 /** The percentage comes forward once eight finished steps with logged time have taught the pace. */
 const learnt = computed(() => sum(plan.paces.values(), (p) => p.seen))
 const pace = computed(() => (step.value ? plan.paces.get(step.value.kind) : undefined))
-const why = computed(() => (card.value ? whyLate(card.value, board.load.ends, board.today) : []))
+const why = computed(() => (card.value ? whyLate(card.value, workload.load.ends, moment.today) : []))
 const remedies = useRemedies(id, card, outlook, step)
 async function take(choice: Choice) {
   await choice.act?.()
@@ -55,7 +59,7 @@ const nextLate = useNextLate()
     <template v-else-if="card">
       <p class="text-16">
         <strong class="inline-block first-letter:uppercase">{{ outlook.is }}</strong> for
-        {{ sayDay(outlook.release, board.today)
+        {{ sayDay(outlook.release, moment.today)
         }}<template v-if="learnt >= 8">, {{ sayChance(outlook) }}</template
         >.
         <template v-if="outlook.chance < 0.995 && step"
@@ -68,8 +72,8 @@ const nextLate = useNextLate()
       </p>
       <p class="sub mb-3">
         Half of the {{ outlook.spread.size > 0 ? '2,000' : '' }} draws are ready by
-        {{ sayDay(dayOf(outlook.p50), board.today) }}, nine in ten by
-        {{ sayDay(dayOf(outlook.p90), board.today) }}.<template v-if="plan.lost.seen >= 20">
+        {{ sayDay(dayOf(outlook.p50), moment.today) }}, nine in ten by
+        {{ sayDay(dayOf(outlook.p90), moment.today) }}.<template v-if="plan.lost.seen >= 20">
           You lost {{ plan.lost.lost }} of the last {{ plan.lost.seen }} days with work on them.</template
         ><template v-if="pace && step && pace.seen >= 4">
           You plan {{ step.minutes }} min for it; work of this kind takes about
@@ -83,7 +87,7 @@ const nextLate = useNextLate()
       <h3 class="text-14 mb-1">{{ why.length > 0 ? 'What would mend it' : 'What if' }}</h3>
       <WhatIfTable :remedies="remedies" :outlook="outlook" @take="take" />
       <OtherRemedies :remedies="remedies" :step="step" />
-      <p v-if="board.late.length > 1 && why.length > 0" class="mt-3">
+      <p v-if="cards.late.length > 1 && why.length > 0" class="mt-3">
         <button class="btn btn-small" @click="nextLate">
           The next late one <KeySign :line="shellKeys.lines.late" />
         </button>

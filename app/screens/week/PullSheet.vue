@@ -3,7 +3,8 @@ import { computed, ref } from 'vue'
 import type { Day, Id } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import Sheet from '@app/ui/Sheet.vue'
 import type { Block } from '@core/plan/ground'
 import NumberField from '@app/ui/fields/NumberField.vue'
@@ -14,13 +15,14 @@ import NumberField from '@app/ui/fields/NumberField.vue'
  */
 const { day, free, blocks } = defineProps<{ day: Day; free: number; blocks: readonly Block[] }>()
 const emit = defineEmits<{ close: []; pull: [{ step: Id; from: Day; minutes: number }] }>()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const minutes = ref(free)
 const fits = computed(() =>
   blocks
     .filter((b) => b.day > day && b.minutes <= minutes.value)
     .flatMap((block) => {
-      const found = board.stepIn.get(block.id)
+      const found = cards.stepIn.get(block.id)
       const pinned = found?.state.step.blocks.some((x) => x.day === block.day && x.pinned)
       return found?.state.free &&
         !pinned &&
@@ -59,7 +61,7 @@ const fits = computed(() =>
             ><strong class="font-semibold">{{ f.state.step.name }}</strong
             >, <span class="num">{{ f.card.number }}</span> {{ f.card.title }}</span
           ><span class="sub whitespace-nowrap">{{
-            f.state.due ? `due ${sayAway(f.state.due, board.today)}` : ''
+            f.state.due ? `due ${sayAway(f.state.due, moment.today)}` : ''
           }}</span>
         </button>
       </li>

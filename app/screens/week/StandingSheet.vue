@@ -4,7 +4,7 @@ import { markStanding, putStanding, removeStanding } from '@core/commands/standi
 import { StepKind, type Day, type Standing } from '@core/records'
 import { sayDay, weekday, weekdayName } from '@core/rhythm/days'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 import { kindNames } from '../shows/recipe/words'
@@ -17,12 +17,12 @@ import TimeField from '@app/ui/fields/TimeField.vue'
 const { work, day } = defineProps<{ work?: Standing | undefined; day?: Day | undefined }>()
 const emit = defineEmits<{ close: [] }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const name = ref(work?.name ?? '')
 const minutes = ref(work?.minutes ?? 30)
 const kind = ref<StepKind>(work?.kind ?? 'admin')
 const at = ref(work?.at ?? '')
-const start = ref(work ? (work.when.by === 'once' ? work.when.day : work.when.start) : board.today)
+const start = ref(work ? (work.when.by === 'once' ? work.when.day : work.when.start) : moment.today)
 const old = work?.when.by === 'rule' ? wishOf(work.when.rule) : undefined
 const again = ref(
   work?.when.by === 'once'

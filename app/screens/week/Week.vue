@@ -2,7 +2,7 @@
 import { defineAsyncComponent, ref } from 'vue'
 import type { Day, Id, Standing } from '@core/records'
 import type { Shown } from '@core/views/week'
-import { useBoard } from '@app/stores/board'
+import { useWorkload } from '@app/stores/workload'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
 import KeySign from '@app/ui/KeySign.vue'
@@ -29,7 +29,7 @@ const StandingSheet = defineAsyncComponent(() => import('./StandingSheet.vue'))
  * hand or taken from a plan, dashed what planning would add.
  */
 const library = useLibrary()
-const board = useBoard()
+const workload = useWorkload()
 const plan = usePlan()
 plan.want()
 const week = useWeek()
@@ -75,7 +75,7 @@ const busyOpen = ref(false)
       <ProposedPlan v-if="plan.proposal" :proposal="plan.proposal" :planning="planning" />
       <DaysChosen v-if="picked.size > 0" :days="[...picked]" @done="picked = new Set()" />
       <ol aria-label="Days of the week">
-        <LeftOverRow v-if="board.leftOver.length > 0 && week.offset.value === 0" />
+        <LeftOverRow v-if="workload.leftOver.length > 0 && week.offset.value === 0" />
         <OutOfOrder />
         <DayRow
           v-for="r in week.rows.value"
@@ -124,7 +124,7 @@ const busyOpen = ref(false)
       v-if="pulling"
       :day="pulling.day"
       :free="pulling.free"
-      :blocks="board.load.blocks"
+      :blocks="workload.load.blocks"
       @pull="pull"
       @close="pulling = undefined"
     />

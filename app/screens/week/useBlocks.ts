@@ -13,7 +13,8 @@ import { startStep, stopStep } from '@core/commands/work'
 import type { Day, Id } from '@core/records'
 import { addDays } from '@core/rhythm/days'
 import type { Shown } from '@core/views/week'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useWorkload } from '@app/stores/workload'
 import { useLibrary } from '@app/stores/library'
 import type { Carried } from '@app/ui/drag/carry'
 import { useKeymap } from '@app/ui/keymap'
@@ -24,7 +25,8 @@ import type { WeekSeen } from './useWeek'
 /** What is done to blocks of a week, by hand and by keys. `plan` is what P does where no block has the focus. */
 export function useBlocks(week: WeekSeen, plan: () => unknown) {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const workload = useWorkload()
   const router = useRouter()
   function lay(step: Id, day: Day, from: Day | undefined, minutes: number) {
     return library.perform(layOnDay, {
@@ -38,7 +40,7 @@ export function useBlocks(week: WeekSeen, plan: () => unknown) {
     return library.perform(layEpisode, {
       episode,
       monday: week.monday.value,
-      hours: board.hours,
+      hours: workload.hours,
     })
   }
   /** Blocks of a day in another order: one before another, or one place earlier or later. */
@@ -87,7 +89,7 @@ export function useBlocks(week: WeekSeen, plan: () => unknown) {
     all[at < 0 ? 0 : Math.min(all.length - 1, Math.max(0, at + by))]?.focus()
   }
   function open(id: Id) {
-    const found = board.stepIn.get(id)
+    const found = cards.stepIn.get(id)
     if (found)
       void router.push({
         name: 'episode',

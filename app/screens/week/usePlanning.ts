@@ -4,14 +4,14 @@ import { gains } from '@core/plan/work'
 import type { Day } from '@core/records'
 import { addDays } from '@core/rhythm/days'
 import type { Shown } from '@core/views/week'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
 
 /** A plan that is proposed: how far it looks, why it has what where, and which blocks of it are taken. */
 export function usePlanning(monday: Ref<Day>) {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
   const plan = usePlan()
   const scope = ref<'week' | 'all'>('all')
   const chosen = ref(new Set<string>())
@@ -22,7 +22,7 @@ export function usePlanning(monday: Ref<Day>) {
   /** Why the block that is pointed at stands where the proposal has it. */
   const reason = ref('')
   function explain(b: Shown) {
-    const found = board.stepIn.get(b.step)
+    const found = cards.stepIn.get(b.step)
     reason.value =
       plan.proposal && b.kind === 'would' && found
         ? `${found.state.step.name}, ${found.card.number}: ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}`
@@ -48,7 +48,7 @@ export function usePlanning(monday: Ref<Day>) {
     (plan.proposal?.worse ?? []).map(({ episode, chance: [was, is], inHand: [had, has] }) => {
       const chance = is < was - 0.02 ? `${Math.round(was * 100)} → ${Math.round(is * 100)} %` : ''
       const days = had !== undefined && has !== had ? `${had} → ${has ?? 'no'} days in hand` : ''
-      return `${board.card(episode)?.number ?? ''} ${[chance, days].filter(Boolean).join(', ')}`
+      return `${cards.card(episode)?.number ?? ''} ${[chance, days].filter(Boolean).join(', ')}`
     }),
   )
   function planFor(far: 'week' | 'all') {

@@ -3,22 +3,26 @@ import { occurrencesOf } from '@core/plan/standing'
 import type { Day, Id, PlannedBlock } from '@core/records'
 import { addDays, weekday } from '@core/rhythm/days'
 import { weekRows, weekTotals, type WeekStep } from '@core/views/week'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useWorkload } from '@app/stores/workload'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
 
 /** The week that is looked at: its days as rows, as the plan stands or as a proposed one would have it. */
 export function useWeek() {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
+  const workload = useWorkload()
   const plan = usePlan()
   const offset = ref(0)
-  const monday = computed(() => addDays(board.today, -weekday(board.today) + offset.value * 7))
+  const monday = computed(() => addDays(moment.today, -weekday(moment.today) + offset.value * 7))
   const days = computed(() => Array.from({ length: 7 }, (_, i) => addDays(monday.value, i)))
   const stored = computed(
     () =>
       new Map<string, PlannedBlock>(
-        board.working.flatMap((c) =>
+        cards.working.flatMap((c) =>
           c.steps.flatMap((s) => s.blocks.map((b) => [`${s.id} ${b.day}`, b] as const)),
         ),
       ),
@@ -28,27 +32,27 @@ export function useWeek() {
   const weekSteps = computed(
     () =>
       new Map<Id, WeekStep>(
-        [...board.stepIn].map(([id, { state }]) => [id, { step: state.step, needs: state.needs }]),
+        [...cards.stepIn].map(([id, { state }]) => [id, { step: state.step, needs: state.needs }]),
       ),
   )
   /** The plan as it stands; a proposed one takes the place of what it is about. */
   const blocks = computed(() =>
     plan.proposal
-      ? [...board.load.blocks.filter((b) => !inPlan.value.has(b.id)), ...plan.proposal.plan.blocks]
-      : board.load.blocks,
+      ? [...workload.load.blocks.filter((b) => !inPlan.value.has(b.id)), ...plan.proposal.plan.blocks]
+      : workload.load.blocks,
   )
   const rowsOf = (of: readonly Day[]) =>
     weekRows({
       days: of,
-      today: board.today,
-      zone: board.zone,
-      hours: board.hours,
+      today: moment.today,
+      zone: moment.zone,
+      hours: workload.hours,
       blocks: blocks.value,
       steps: weekSteps.value,
       occurrences: occurrencesOf(
         library.records.standing.values(),
-        of[0] ?? board.today,
-        of.at(-1) ?? board.today,
+        of[0] ?? moment.today,
+        of.at(-1) ?? moment.today,
       ),
       busy: [...library.records.busy.values()].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)),
       running: library.settings.running?.step,
@@ -56,7 +60,7 @@ export function useWeek() {
   const rows = computed(() => rowsOf(days.value))
   /** Pixels a minute: the longest day fits. */
   const scale = computed(() => 560 / Math.max(240, ...rows.value.map((r) => Math.max(r.room, r.used))))
-  const totals = computed(() => weekTotals(rows.value, (day) => board.figuresOf(day).left))
+  const totals = computed(() => weekTotals(rows.value, (day) => workload.figuresOf(day).left))
   /** So many weeks on, or with none back to this one. */
   function turn(by?: number) {
     offset.value = by === undefined ? 0 : offset.value + by

@@ -5,7 +5,7 @@ import type { RhythmWish } from '@core/rhythm/rule'
 import { dayAt } from '@core/rhythm/zone'
 import { spreadHours } from '@core/plan/week-hours'
 import { sayMinutes } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import RhythmFields from '../shows/RhythmFields.vue'
 import HoursFields from '../settings/HoursFields.vue'
@@ -17,13 +17,13 @@ import NumberField from '@app/ui/fields/NumberField.vue'
  * show, the application goes on to Today by itself.
  */
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const title = ref('')
 const kind = ref<'video' | 'audio'>('video')
 const wish = ref<RhythmWish>({ each: 'week', every: 1, weekdays: [3] })
 const time = ref('17:00')
 const zone = ref(Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC')
-const start = ref(dayAt(board.now, zone.value))
+const start = ref(dayAt(moment.now, zone.value))
 const hours = ref([90, 90, 90, 90, 90, 150, 0])
 const total = computed(() => hours.value.reduce((a, b) => a + b, 0))
 const fault = ref('')

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import { sixLamps } from '@core/recipe/lamps'
 import { sayDay } from '@core/rhythm/days'
 import type { Put } from '@core/views/countdown'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useWorkload } from '@app/stores/workload'
 import { useDesk } from '@app/stores/desk'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
@@ -16,7 +17,8 @@ const { put, seen, moves } = defineProps<{
   seen: CountdownSeen
   moves: ReturnType<typeof useCountdownMoves>
 }>()
-const board = useBoard()
+const cards = useCards()
+const workload = useWorkload()
 const desk = useDesk()
 const card = computed(() => put.card)
 const depth = computed(() => seen.depth(put.row))
@@ -26,7 +28,7 @@ const outlook = computed(() => {
   const is = desk.outlooks.get(put.card.episode.id)?.is
   return is === 'on track' || is === 'too far ahead' ? undefined : is
 })
-const reason = computed(() => board.reasonOf(desk.outlooks.get(put.card.episode.id)))
+const reason = computed(() => workload.reasonOf(desk.outlooks.get(put.card.episode.id)))
 const says = computed(() => {
   const { number, title, standing } = put.card
   const late = put.late ? `, late ${put.late} d` : ''
@@ -42,7 +44,7 @@ const says = computed(() => {
       card.show.kind,
       {
         behind: put.late,
-        next: card === board.coming[0],
+        next: card === cards.coming[0],
         small: depth > 1,
         pin: put.lane === undefined,
       },

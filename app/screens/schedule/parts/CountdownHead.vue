@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { typedIn } from '@app/ui/fields/event'
 import ScheduleTabs from '../ScheduleTabs.vue'
 import type { CountdownSeen } from '../useCountdown'
 
 /** Whose ramp is drawn, how many weeks are in sight, and how to read it. */
 const { seen } = defineProps<{ seen: CountdownSeen }>()
-const board = useBoard()
+const moment = useMoment()
 </script>
 
 <template>
@@ -14,13 +14,13 @@ const board = useBoard()
     <h1>Schedule</h1>
     <ScheduleTabs />
     <div
-      v-if="board.shows.length > 1"
+      v-if="moment.shows.length > 1"
       class="flex border border-line rounded-control overflow-hidden"
       role="group"
       aria-label="Whose ramp"
     >
       <button
-        v-for="s in board.shows"
+        v-for="s in moment.shows"
         :key="s.id"
         class="px-3 py-1"
         :class="s.id === seen.show.value?.id ? 'bg-raised font-medium' : 'text-ink-2'"

@@ -6,7 +6,9 @@ import { sayAway, sayDay } from '@core/rhythm/days'
 import { honours } from '@core/rhythm/reserve'
 import type { Card } from '@core/views/card'
 import { lampColumns } from '@core/views/slots'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
+import { usePromises } from '@app/stores/promises'
+import { useWorkload } from '@app/stores/workload'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
@@ -22,14 +24,16 @@ import { slotsKeys } from '../keymap'
 const { card, day } = defineProps<{ card: Card; day: string }>()
 const emit = defineEmits<{ shift: [by: 1 | -1] }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
+const promises = usePromises()
+const workload = useWorkload()
 const desk = useDesk()
 const dialogs = useDialogs()
 const pictures = usePictures()
 const router = useRouter()
 const kept = computed(() => {
   const { place } = card.episode
-  return place.on === 'slot' ? board.keptFor(card.show.id, place.day) : undefined
+  return place.on === 'slot' ? promises.keptFor(card.show.id, place.day) : undefined
 })
 /** What its slot is kept for, where the episode does not honour it. */
 const breaks = computed(() =>
@@ -39,7 +43,7 @@ const breaks = computed(() =>
 )
 const stale = computed(() => outOfWindow(card.episode.nature, day))
 const outlook = computed(() => desk.outlooks.get(card.episode.id))
-const inHand = computed(() => board.inHandOf(card))
+const inHand = computed(() => workload.inHandOf(card))
 /** Stages of the creator's own, which have no column. */
 const ownStages = computed(() => card.standing.stages.filter((s) => s.stage.kind === 'own'))
 function open(stage: string) {
@@ -112,7 +116,7 @@ const keyed = keysOn(slotsKeys, {
           ><Flag />was due {{ sayDay(card.standing.next.due ?? '') }}</template
         ><template v-else-if="card.standing.next.due"
           >due {{ sayDay(card.standing.next.due) }},
-          {{ sayAway(card.standing.next.due, board.today) }}</template
+          {{ sayAway(card.standing.next.due, moment.today) }}</template
         ></span
       ></template
     ><span v-else-if="card.standing.ready" class="font-medium">ready</span
@@ -128,7 +132,7 @@ const keyed = keysOn(slotsKeys, {
       {{ outlook?.is }}</button><span
       v-if="outlook?.is !== 'on track'"
       class="block text-11 leading-[14px]"
-      >{{ board.reasonOf(outlook) }}</span
+      >{{ workload.reasonOf(outlook) }}</span
     ><span v-if="card.standing.ready" class="sub">ready now</span
     ><template v-else-if="inHand"
       ><span class="block" :class="outlook ? 'sub' : 'font-medium'">{{ sayInHand(inHand.days) }}</span

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { sayAway } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import Sheet from '@app/ui/Sheet.vue'
 import type { Finishing } from '../useCountdownMoves'
 
 /** Before stages are finished at once: what is open in them. */
 const { asking } = defineProps<{ asking: Finishing }>()
 const emit = defineEmits<{ finish: []; close: [] }>()
-const board = useBoard()
+const moment = useMoment()
 </script>
 
 <template>
@@ -19,7 +19,7 @@ const board = useBoard()
       These parts are still missing, and keep its lamp unlit: {{ asking.parts.join(', ') }}.
     </p>
     <p class="sub mt-2">
-      {{ sayAway(asking.card.standing.release?.day ?? board.today, board.today) }} to its release.
+      {{ sayAway(asking.card.standing.release?.day ?? moment.today, moment.today) }} to its release.
     </p>
     <p class="flex gap-2 mt-4">
       <button v-if="asking.steps.length > 0" class="btn btn-main" @click="emit('finish')">

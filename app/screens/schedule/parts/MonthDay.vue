@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { sayMinutes } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
+import { useWorkload } from '@app/stores/workload'
 import type { MonthSeen } from '../useMonth'
 import type { useMonthMoves } from '../useMonthMoves'
 import MonthOpen from './MonthOpen.vue'
@@ -13,7 +14,8 @@ const { day, seen, moves } = defineProps<{
   seen: MonthSeen
   moves: ReturnType<typeof useMonthMoves>
 }>()
-const board = useBoard()
+const moment = useMoment()
+const workload = useWorkload()
 const due = computed(() => seen.due.value.get(day) ?? [])
 const work = computed(() => seen.work.value.get(day) ?? [])
 </script>
@@ -29,7 +31,7 @@ const work = computed(() => seen.work.value.get(day) ?? [])
       x.part === 'run-up' ? `run-up, ${x.launch.name}` : x.launch.name
     }}</span></span
   >
-  <span class="num text-11 leading-[14px]" :class="day === board.today ? 'text-lamp-text! font-bold' : ''">{{
+  <span class="num text-11 leading-[14px]" :class="day === moment.today ? 'text-lamp-text! font-bold' : ''">{{
     Number(day.slice(8))
   }}</span>
   <MonthRelease
@@ -43,7 +45,7 @@ const work = computed(() => seen.work.value.get(day) ?? [])
     ><span v-for="s in due.slice(0, 3)" :key="s" class="block truncate">{{ s }}</span
     ><span v-if="due.length > 3">and {{ due.length - 3 }} more</span></span
   >
-  <template v-if="seen.shows.value.work && day >= board.today"
+  <template v-if="seen.shows.value.work && day >= moment.today"
     ><span
       v-for="b in work.slice(0, 4)"
       :key="b.key"
@@ -52,7 +54,7 @@ const work = computed(() => seen.work.value.get(day) ?? [])
       :title="`${b.name}, ${b.number}, ${sayMinutes(b.minutes)}`"
       ><span class="num text-11">{{ b.minutes }}</span> {{ b.name }}, {{ b.number }}</span
     ><span v-if="work.length > 4" class="text-11 leading-[13px] text-ink-2"
-      >and {{ work.length - 4 }} more, {{ sayMinutes(board.planned.get(day) ?? 0) }} in all</span
+      >and {{ work.length - 4 }} more, {{ sayMinutes(workload.planned.get(day) ?? 0) }} in all</span
     ></template
   >
 </template>

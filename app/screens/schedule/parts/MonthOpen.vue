@@ -3,14 +3,14 @@ import { computed } from 'vue'
 import type { Show } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import type { Slot } from '@core/rhythm/slots'
-import { useBoard } from '@app/stores/board'
+import { usePromises } from '@app/stores/promises'
 import { useDialogs } from '@app/stores/dialogs'
 
 /** An open slot on its day. */
 const { show, vacant } = defineProps<{ show: Show; vacant: Slot }>()
-const board = useBoard()
+const promises = usePromises()
 const dialogs = useDialogs()
-const kept = computed(() => board.keptFor(show.id, vacant.original)?.reservation)
+const kept = computed(() => promises.keptFor(show.id, vacant.original)?.reservation)
 const says = computed(() => {
   const what = vacant.skipped ? 'skipped' : `open${kept.value ? `, kept for ${kept.value.name}` : ''}`
   return `${show.title}, ${sayDay(vacant.day)}, ${what}. Choose an idea`

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { sixLamps } from '@core/recipe/lamps'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
 import { vCarries } from '@app/ui/drag/carry'
 import Glyph from '@app/ui/Glyph.vue'
 import { carriedEpisode } from '../carried'
 
 /** What has no date, to be dragged onto one. */
-const board = useBoard()
+const cards = useCards()
 const dialogs = useDialogs()
-const tray = computed(() => [...board.unplaced, ...board.spares])
+const tray = computed(() => [...cards.unplaced, ...cards.spares])
 </script>
 
 <template>

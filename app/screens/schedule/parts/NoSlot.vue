@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { sixLamps } from '@core/recipe/lamps'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
 import Glyph from '@app/ui/Glyph.vue'
 
 /** Started, and on no slot. */
-const board = useBoard()
+const cards = useCards()
 const dialogs = useDialogs()
 </script>
 
@@ -13,7 +13,7 @@ const dialogs = useDialogs()
   <section class="mt-6">
     <h2 class="mb-2">Started, no slot yet</h2>
     <ul class="panel divide-y divide-faint">
-      <li v-for="c in board.unplaced" :key="c.episode.id" class="flex items-center gap-4 px-4 py-2">
+      <li v-for="c in cards.unplaced" :key="c.episode.id" class="flex items-center gap-4 px-4 py-2">
         <Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><RouterLink
           :to="{ name: 'episode', params: { code: c.episode.code } }"
           class="flex-1 no-underline"

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { placeOnSlot, pullEpisodes, skipSlot } from '@core/commands/schedule'
 import { sayDay } from '@core/rhythm/days'
 import type { SlotRow } from '@core/views/card'
-import { useBoard } from '@app/stores/board'
+import { usePromises } from '@app/stores/promises'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
@@ -15,10 +15,10 @@ const { row, gap } = defineProps<{
   gap: boolean
 }>()
 const library = useLibrary()
-const board = useBoard()
+const promises = usePromises()
 const desk = useDesk()
 const dialogs = useDialogs()
-const kept = computed(() => board.keptFor(row.show.id, row.slot?.original))
+const kept = computed(() => promises.keptFor(row.show.id, row.slot?.original))
 const suggested = computed(() => (row.slot ? (desk.suggestions.get(row.slot.key) ?? []) : []))
 const number = computed(() => (row.number === undefined ? '' : `${row.show.prefix}${row.number}`))
 </script>

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import { daysBetween, sayDay } from '@core/rhythm/days'
 import type { SlotRow } from '@core/views/card'
 import { lampKinds } from '@core/views/slots'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
+import { usePromises } from '@app/stores/promises'
 import { useDialogs } from '@app/stores/dialogs'
 import { vTakes } from '@app/ui/drag/carry'
 import { rowHeight, type CountdownSeen } from '../useCountdown'
@@ -15,9 +16,10 @@ const { row, seen, moves } = defineProps<{
   seen: CountdownSeen
   moves: ReturnType<typeof useCountdownMoves>
 }>()
-const board = useBoard()
+const moment = useMoment()
+const promises = usePromises()
 const dialogs = useDialogs()
-const kept = computed(() => board.keptFor(row.show.id, row.slot?.original))
+const kept = computed(() => promises.keptFor(row.show.id, row.slot?.original))
 </script>
 
 <template>
@@ -26,7 +28,7 @@ const kept = computed(() => board.keptFor(row.show.id, row.slot?.original))
     class="cd vacant"
     :class="row.show.kind"
     :style="{
-      left: `${seen.x.value(daysBetween(board.today, row.day)) - Math.min(seen.cardWidth.value, 92)}px`,
+      left: `${seen.x.value(daysBetween(moment.today, row.day)) - Math.min(seen.cardWidth.value, 92)}px`,
       width: `${Math.min(seen.cardWidth.value, 92)}px`,
       top: `${lampKinds.length * rowHeight + 6}px`,
       height: '34px',

@@ -5,16 +5,16 @@ import { MoreHorizontal } from '@lucide/vue'
 import { backToIdeas } from '@core/commands/ideas'
 import { moveToSlot, pushEpisode, swapEpisodes, takeOff } from '@core/commands/schedule'
 import type { Card } from '@core/views/card'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 
 /** What else can be done with an episode on the schedule. `behind` is the one after it. */
 const { card, behind } = defineProps<{ card: Card; behind: Card | undefined }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
 const dialogs = useDialogs()
-const spare = computed(() => board.spares.find((c) => c.show.id === card.show.id && c.standing.ready))
+const spare = computed(() => cards.spares.find((c) => c.show.id === card.show.id && c.standing.ready))
 function sendSpare() {
   const { place } = card.episode
   if (spare.value && place.on === 'slot')

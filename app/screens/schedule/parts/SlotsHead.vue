@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { peopleOf, type Narrowing } from '@core/views/slots'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import ScheduleTabs from '../ScheduleTabs.vue'
 import CalendarDrop from './CalendarDrop.vue'
 
 /** Which show's slots, and what they are narrowed to. */
 const only = defineModel<string>('only', { required: true })
 const narrow = defineModel<Narrowing>('narrow', { required: true })
-const board = useBoard()
-const people = computed(() => peopleOf(board.working))
+const cards = useCards()
+const moment = useMoment()
+const people = computed(() => peopleOf(cards.working))
 const plain: readonly (readonly [
   Narrowing & { kind: 'all' | 'ready' | 'work' | 'late' | 'open' },
   string,
@@ -40,9 +42,9 @@ const narrowed = computed({
   <header class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
     <h1>Schedule</h1>
     <ScheduleTabs />
-    <select v-if="board.shows.length > 1" v-model="only" class="field w-auto" aria-label="Which show">
+    <select v-if="moment.shows.length > 1" v-model="only" class="field w-auto" aria-label="Which show">
       <option value="">Every show</option>
-      <option v-for="s in board.shows" :key="s.id" :value="s.id">{{ s.title }}</option>
+      <option v-for="s in moment.shows" :key="s.id" :value="s.id">{{ s.title }}</option>
     </select>
     <select v-model="narrowed" class="field w-auto" aria-label="Narrow it to">
       <option v-for="[key, says] in choices" :key="key" :value="key">{{ says }}</option>

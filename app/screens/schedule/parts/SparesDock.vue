@@ -2,24 +2,26 @@
 import { useRouter } from 'vue-router'
 import { sixLamps } from '@core/recipe/lamps'
 import type { Show } from '@core/records'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useSchedule } from '@app/stores/schedule'
 import { vCarries } from '@app/ui/drag/carry'
 import Glyph from '@app/ui/Glyph.vue'
 import { carriedEpisode } from '../carried'
 
 /** Ready episodes kept for a bad week, to be carried onto an open slot. */
 const { show } = defineProps<{ show: Show | undefined }>()
-const board = useBoard()
+const cards = useCards()
+const schedule = useSchedule()
 const router = useRouter()
 </script>
 
 <template>
   <aside class="panel p-3 grid gap-3" aria-label="Spares">
     <h2>
-      Spares <span class="num font-normal">{{ board.spares.length }}</span>
+      Spares <span class="num font-normal">{{ cards.spares.length }}</span>
     </h2>
     <ul class="grid gap-2">
-      <li v-for="c in board.spares" :key="c.episode.id">
+      <li v-for="c in cards.spares" :key="c.episode.id">
         <button
           v-carries="carriedEpisode(c)"
           class="flex gap-2 items-center text-left w-full"
@@ -32,11 +34,11 @@ const router = useRouter()
         </button>
       </li>
     </ul>
-    <p v-if="board.spares.length === 0" class="sub">
+    <p v-if="cards.spares.length === 0" class="sub">
       A ready, evergreen episode kept off the schedule for a bad week stands here.
     </p>
     <p v-if="show" class="sub border-t border-faint pt-2">
-      <strong class="text-ink">{{ board.readyRun(show).run }}</strong> of {{ show.readyAhead }} ready ahead
+      <strong class="text-ink">{{ schedule.readyRun(show).run }}</strong> of {{ show.readyAhead }} ready ahead
     </p>
   </aside>
 </template>

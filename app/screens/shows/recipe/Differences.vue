@@ -3,18 +3,18 @@ import { computed } from 'vue'
 import { settleDifferences } from '@core/commands/recipes'
 import type { Recipe } from '@core/records'
 import type { Difference } from '@core/recipe/differences'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
 
 /** What a changed recipe would change in episodes in work, each to take or to leave. */
 const { recipe, open } = defineProps<{ recipe: Recipe; open: readonly Difference[] }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
 const by = computed(() => {
   const groups = new Map<string, Difference[]>()
   for (const d of open) groups.set(d.episode, [...(groups.get(d.episode) ?? []), d])
   return [...groups].flatMap(([id, list]) => {
-    const card = board.card(id)
+    const card = cards.card(id)
     return card ? [{ card, list }] : []
   })
 })

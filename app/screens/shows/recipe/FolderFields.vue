@@ -3,21 +3,23 @@ import { computed } from 'vue'
 import type { RecipeFields } from '@core/commands/recipes/written'
 import { folderName, folderPattern, folderTree } from '@core/formats/folder'
 import type { Recipe, Show } from '@core/records'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import TextField from '@app/ui/fields/TextField.vue'
 import { typedIn } from '@app/ui/fields/event'
 
 /** The folders of an episode on disk, and how the outer one is named. */
 const { recipe, show } = defineProps<{ recipe: Recipe; show: Show }>()
 const emit = defineEmits<{ write: [RecipeFields] }>()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const sample = computed(() => {
-  const c = board.coming.find((x) => x.show.id === show.id)
+  const c = cards.coming.find((x) => x.show.id === show.id)
   return {
     number: c?.number ?? `${show.prefix}1`,
     title: c?.title ?? 'The title',
     code: c?.episode.code ?? 'AB12',
-    date: c?.standing.release?.day ?? board.today,
+    date: c?.standing.release?.day ?? moment.today,
     show: show.title,
   }
 })

@@ -5,7 +5,8 @@ import { sayFollowOn } from '@core/commands/follow'
 import type { RecipeFields } from '@core/commands/recipes/written'
 import type { FollowOn, Recipe } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import NumberField from '@app/ui/fields/NumberField.vue'
 
@@ -13,7 +14,8 @@ import NumberField from '@app/ui/fields/NumberField.vue'
 const { recipe } = defineProps<{ recipe: Recipe }>()
 const emit = defineEmits<{ write: [RecipeFields] }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
 const adding = ref(false)
 const when = ref('')
 const then = ref<FollowOn['then']['is']>('hand')
@@ -57,7 +59,7 @@ function add() {
 }
 const log = computed(() => {
   const mine = new Set((recipe.follow ?? []).map((f) => f.id))
-  return board.working
+  return cards.working
     .flatMap((c) =>
       (c.episode.followed ?? []).filter((f) => mine.has(f.follow)).map((f) => ({ ...f, card: c })),
     )
@@ -158,7 +160,7 @@ const log = computed(() => {
       <ul>
         <li v-for="f in log" :key="f.id" class="text-12 py-0.5">
           <span class="num">{{ f.card.number }}</span> {{ f.says }}
-          <span class="text-ink-2">{{ sayDay(board.dayOn(f.at)) }}</span>
+          <span class="text-ink-2">{{ sayDay(moment.dayOn(f.at)) }}</span>
         </li>
       </ul>
     </div>

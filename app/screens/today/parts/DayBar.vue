@@ -2,14 +2,16 @@
 import { computed } from 'vue'
 import { sayMinutes } from '@core/script/timecode'
 import type { TodayStep } from '@core/views/today'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
+import { useWorkload } from '@app/stores/workload'
 
 /** The hours of the day as a bar: what is done, setting up, and each step; what is free can be filled. */
 const { blocks } = defineProps<{ blocks: readonly TodayStep[] }>()
 const emit = defineEmits<{ pull: [] }>()
-const board = useBoard()
-const figures = computed(() => board.figuresOf(board.today))
-const setup = computed(() => board.load.setup.get(board.today) ?? 0)
+const moment = useMoment()
+const workload = useWorkload()
+const figures = computed(() => workload.figuresOf(moment.today))
+const setup = computed(() => workload.load.setup.get(moment.today) ?? 0)
 /** A share of the day's hours, in per cent. */
 const share = (minutes: number) => {
   const { whole, taken, worked, planned } = figures.value

@@ -3,14 +3,14 @@ import { putAway } from '@core/commands/work'
 import { sayDay } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
 import type { Today } from '@core/views/today'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import { download } from '@app/ui/download'
 
 /** What a follow-on put on Today: a note, or folders that can be saved. */
 const { card, followed } = defineProps<{ card: Card; followed: Today['notes'][number]['followed'] }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 async function saveFolder() {
   const { episodeFolders } = await import('../../episode/folders')
   const zip = episodeFolders(card)
@@ -27,7 +27,7 @@ async function saveFolder() {
       </p>
       <p class="sub truncate">
         <span class="num">{{ card.number }}</span> {{ card.title }}, since
-        {{ sayDay(board.dayOn(followed.at)) }}
+        {{ sayDay(moment.dayOn(followed.at)) }}
       </p>
     </div>
     <button v-if="followed.shows === 'folder'" class="btn" @click="saveFolder()">Save the folders</button

@@ -2,7 +2,7 @@
 import { sayDay } from '@core/rhythm/days'
 import { sayLeft } from '@core/rhythm/zone'
 import type { Card } from '@core/views/card'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useDialogs } from '@app/stores/dialogs'
 import Flag from '@app/ui/Flag.vue'
 import KeySign from '@app/ui/KeySign.vue'
@@ -11,7 +11,7 @@ import { todayKeys } from '../keymap'
 /** A release whose moment has passed: has it gone out? */
 const { card } = defineProps<{ card: Card }>()
 const emit = defineEmits<{ out: [] }>()
-const board = useBoard()
+const moment = useMoment()
 const dialogs = useDialogs()
 </script>
 
@@ -23,8 +23,8 @@ const dialogs = useDialogs()
         <span class="num">{{ card.number }}</span> {{ card.title }}
       </p>
       <p class="sub">
-        was to go out {{ sayDay(card.standing.release?.day ?? board.today) }},
-        {{ sayLeft(board.now, card.standing.release?.at ?? 0)
+        was to go out {{ sayDay(card.standing.release?.day ?? moment.today) }},
+        {{ sayLeft(moment.now, card.standing.release?.at ?? 0)
         }}<template v-if="!card.standing.ready">
           · <Flag />{{ card.standing.missing.length }} still open</template
         >

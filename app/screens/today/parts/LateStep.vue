@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import type { StepIn } from '@core/views/card'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import Flag from '@app/ui/Flag.vue'
@@ -11,7 +11,7 @@ import { useOpenStep } from '../open-step'
 
 /** A step that is late, with what mends it. */
 const { step } = defineProps<{ step: StepIn }>()
-const board = useBoard()
+const moment = useMoment()
 const desk = useDesk()
 const dialogs = useDialogs()
 const openStep = useOpenStep()
@@ -31,7 +31,7 @@ const outlook = computed(() => desk.outlooks.get(step.card.episode.id))
         <span class="num">{{ step.card.number }}</span> {{ step.card.title }}, out
         {{
           step.card.standing.release
-            ? `${sayDay(step.card.standing.release.day)}, ${sayAway(step.card.standing.release.day, board.today)}`
+            ? `${sayDay(step.card.standing.release.day)}, ${sayAway(step.card.standing.release.day, moment.today)}`
             : ''
         }}<template v-if="outlook">: still {{ outlook.is }}</template>
       </p>

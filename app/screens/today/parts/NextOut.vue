@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useWorkload } from '@app/stores/workload'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
@@ -16,7 +18,9 @@ import { sayInHand } from '../../schedule/in-hand'
 /** The next release: its pictures, its lamps, and what is still missing, each with what mends it. */
 const { card } = defineProps<{ card: Card }>()
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const workload = useWorkload()
 const pictures = usePictures()
 const router = useRouter()
 
@@ -25,8 +29,8 @@ const shown = computed(() => {
   return [...all].sort((a, b) => Number(b.id === chosenPicture) - Number(a.id === chosenPicture)).slice(0, 3)
 })
 const release = computed(() => card.standing.release)
-const inHand = computed(() => board.inHandOf(card))
-const then = computed(() => board.coming.slice(1, 4).map((c) => ({ card: c, inHand: board.inHandOf(c) })))
+const inHand = computed(() => workload.inHandOf(card))
+const then = computed(() => cards.coming.slice(1, 4).map((c) => ({ card: c, inHand: workload.inHandOf(c) })))
 const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !== 'after'))
 </script>
 
@@ -35,7 +39,7 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
     <div class="flex justify-between mb-3">
       <h2 id="nextout" class="font-sans font-normal text-14 text-ink-2">Next out</h2>
       <p v-if="release" class="text-lamp-text font-semibold">
-        {{ sayDay(release.day) }} {{ release.time }}, {{ sayUntil(board.now, release.at, card.show.zone) }}
+        {{ sayDay(release.day) }} {{ release.time }}, {{ sayUntil(moment.now, release.at, card.show.zone) }}
       </p>
     </div>
     <RouterLink
@@ -113,7 +117,7 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
         <dt class="whitespace-nowrap">
           {{
             t.card.standing.release
-              ? `${sayDay(t.card.standing.release.day)}, ${sayAway(t.card.standing.release.day, board.today)}`
+              ? `${sayDay(t.card.standing.release.day)}, ${sayAway(t.card.standing.release.day, moment.today)}`
               : ''
           }}
         </dt>

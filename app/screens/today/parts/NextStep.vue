@@ -4,7 +4,7 @@ import { endStep, startStep, tickStep } from '@core/commands/work'
 import { addDays, sayAway, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import type { TodayStep } from '@core/views/today'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
@@ -24,7 +24,7 @@ const { step, running, quiet } = defineProps<{
 }>()
 const Drop = defineAsyncComponent(() => import('@app/ui/Drop.vue'))
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const desk = useDesk()
 const dialogs = useDialogs()
 const openStep = useOpenStep()
@@ -35,7 +35,7 @@ function endHere(took: Ending, close: () => void, yesterday = false) {
   void library.perform(endStep, {
     step: step.state.step.id,
     took,
-    day: yesterday ? addDays(board.today, -1) : undefined,
+    day: yesterday ? addDays(moment.today, -1) : undefined,
   })
   close()
 }
@@ -74,7 +74,7 @@ function endHere(took: Ending, close: () => void, yesterday = false) {
               </button></template
             ></template
           ><template v-else
-            >due {{ sayDay(step.state.due) }}, {{ sayAway(step.state.due, board.today) }}</template
+            >due {{ sayDay(step.state.due) }}, {{ sayAway(step.state.due, moment.today) }}</template
           ></template
         ><template v-else>, no date yet</template>
       </p>

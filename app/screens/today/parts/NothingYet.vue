@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { useDesk } from '@app/stores/desk'
 import KeySign from '@app/ui/KeySign.vue'
 import { shellKeys } from '../../shell/keymap'
 
 /** Nothing is in work: what to do first. */
-const board = useBoard()
+const cards = useCards()
 const desk = useDesk()
 </script>
 
@@ -13,19 +13,19 @@ const desk = useDesk()
   <section class="panel p-6" aria-labelledby="start">
     <h2 id="start" class="text-20 mb-1">
       {{
-        board.ideas.length === 0
+        cards.ideas.length === 0
           ? 'Nothing is in work yet'
-          : `${board.ideas.length} ${board.ideas.length === 1 ? 'idea waits' : 'ideas wait'} for a slot`
+          : `${cards.ideas.length} ${cards.ideas.length === 1 ? 'idea waits' : 'ideas wait'} for a slot`
       }}
     </h2>
     <p class="sub mb-4">
       {{
-        board.ideas.length === 0
+        cards.ideas.length === 0
           ? 'The steps that are due will stand here, with their minutes. Jot a first idea, then put it on a frame of the strip.'
           : 'Put one on a frame of the strip, and its steps get their due dates.'
       }}
     </p>
-    <button v-if="board.ideas.length === 0" class="btn btn-main" @click="desk.toCapture++">
+    <button v-if="cards.ideas.length === 0" class="btn btn-main" @click="desk.toCapture++">
       Jot an idea <KeySign :line="shellKeys.lines.jot" />
     </button>
     <RouterLink v-else to="/ideas" class="btn btn-main">Choose one</RouterLink>

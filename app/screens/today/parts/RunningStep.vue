@@ -4,7 +4,7 @@ import { correctLog, endStep, stopStep } from '@core/commands/work'
 import { ranFor } from '@core/commands/work/logged'
 import { sayMinutes } from '@core/script/timecode'
 import { shareOf, type Today } from '@core/views/today'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import NumberField from '@app/ui/fields/NumberField.vue'
 import KeySign from '@app/ui/KeySign.vue'
@@ -16,7 +16,7 @@ import { guidanceOf, useOpenStep } from '../open-step'
 /** The step whose clock runs. */
 const { step } = defineProps<{ step: NonNullable<Today['running']> }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const openStep = useOpenStep()
 const guidance = computed(() => guidanceOf(step))
 function correct(minutes: number) {
@@ -32,14 +32,14 @@ function end(took: Ending) {
     <LampMark
       :lamp="{
         state: 'working',
-        share: shareOf(step, board.now),
+        share: shareOf(step, moment.now),
       }"
       :size="30"
       hidden
     />
     <div class="flex-1 min-w-[200px]">
       <p class="sub">
-        running, <span class="num">{{ ranFor(step.since, board.now) }}</span> min now<template
+        running, <span class="num">{{ ranFor(step.since, moment.now) }}</span> min now<template
           v-if="step.state.step.logged > 0"
           >,
           <label class="inline-flex items-center gap-1"

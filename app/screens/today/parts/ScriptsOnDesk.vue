@@ -2,11 +2,11 @@
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayTime } from '@core/script/timecode'
 import type { Today } from '@core/views/today'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 
 /** Scripts that are being written, with their running time against the aim. */
 const { scripts } = defineProps<{ scripts: Today['scripts'] }>()
-const board = useBoard()
+const moment = useMoment()
 </script>
 
 <template>
@@ -26,7 +26,7 @@ const board = useBoard()
                   ? 'not begun'
                   : `${s.figures.blank} ${s.figures.blank === 1 ? 'beat' : 'beats'} unwritten`
               }}<template v-if="s.due"
-                >, due {{ sayDay(s.due) }}, {{ sayAway(s.due, board.today) }}</template
+                >, due {{ sayDay(s.due) }}, {{ sayAway(s.due, moment.today) }}</template
               ></span
             ></span
           ><span class="text-right"

@@ -3,14 +3,14 @@ import { computed } from 'vue'
 import { markStanding } from '@core/commands/standing'
 import { occurrencesOf } from '@core/plan/standing'
 import { sayMinutes } from '@core/script/timecode'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 
 /** Standing work of the day that is still to do. */
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const standing = computed(() =>
-  occurrencesOf(library.records.standing.values(), board.today, board.today).filter(
+  occurrencesOf(library.records.standing.values(), moment.today, moment.today).filter(
     (o) => o.state === 'to do',
   ),
 )

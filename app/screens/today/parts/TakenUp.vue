@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { Episode } from '@core/records'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
 
 /** Was parked until after another, which is out now. */
 const { episode } = defineProps<{ episode: Episode }>()
-const board = useBoard()
+const cards = useCards()
 const dialogs = useDialogs()
 </script>
 
@@ -18,7 +18,7 @@ const dialogs = useDialogs()
       <p class="font-semibold truncate">{{ episode.title }}</p>
       <p class="sub truncate">
         was parked until after
-        {{ board.card(episode.phase.name === 'parked' ? (episode.phase.after ?? '') : '')?.title }}, which is
+        {{ cards.card(episode.phase.name === 'parked' ? (episode.phase.after ?? '') : '')?.title }}, which is
         out
       </p>
     </div>

@@ -3,14 +3,14 @@ import { sum } from 'd3-array'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import type { TodayStep } from '@core/views/today'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import { stageNameOf, useOpenStep } from '../open-step'
 
 /** What follows today, in the order of the day. */
 const { steps } = defineProps<{ steps: readonly TodayStep[] }>()
-const board = useBoard()
+const moment = useMoment()
 const openStep = useOpenStep()
 </script>
 
@@ -49,7 +49,7 @@ const openStep = useOpenStep()
             b.state.due
               ? b.state.late
                 ? ''
-                : `due ${sayDay(b.state.due)}, ${sayAway(b.state.due, board.today)}`
+                : `due ${sayDay(b.state.due)}, ${sayAway(b.state.due, moment.today)}`
               : ''
           }}<template v-if="b.state.late"
             ><Flag /><span class="late">late {{ b.state.late }} d</span></template

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { sayAway, sayDay, sayDayLong } from '@core/rhythm/days'
 import { nudgeDue, type Today } from '@core/views/today'
-import { useBoard } from '@app/stores/board'
+import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import { useOpenStep } from '../open-step'
 
 /** What others have: since when, and a friendly line to copy where it has been long. */
 const { waiting } = defineProps<{ waiting: Today['waiting'] }>()
 const library = useLibrary()
-const board = useBoard()
+const moment = useMoment()
 const openStep = useOpenStep()
 async function nudge(w: Today['waiting'][number]) {
   const { who, what } = w.waiting
@@ -35,11 +35,11 @@ async function nudge(w: Today['waiting'][number]) {
         </button>
         <p class="text-right text-12">
           <span class="text-sea font-medium"
-            >waits {{ sayAway(w.waiting.since, board.today).replace(' ago', '') }}</span
+            >waits {{ sayAway(w.waiting.since, moment.today).replace(' ago', '') }}</span
           ><br /><span class="text-ink-2">since {{ sayDay(w.waiting.since) }}</span>
         </p>
         <button
-          v-if="nudgeDue(w.waiting, board.today, board.settings.nudgeAfter)"
+          v-if="nudgeDue(w.waiting, moment.today, moment.settings.nudgeAfter)"
           class="btn btn-small"
           :aria-label="`Nudge ${w.waiting.who}`"
           title="Copies a friendly line"

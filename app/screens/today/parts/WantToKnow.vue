@@ -2,14 +2,14 @@
 import { computed } from 'vue'
 import { markTold } from '@core/commands/ideas'
 import type { Episode } from '@core/records'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
 
 /** Who of the audience wanted to be told that an episode is out, with a message to copy. */
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
-const board = useBoard()
-const card = computed(() => board.cardOf(episode))
+const cards = useCards()
+const card = computed(() => cards.cardOf(episode))
 const untold = computed(() =>
   episode.idea.asked.filter((a) => a.tell && a.mail !== '' && a.told === undefined),
 )

@@ -8,7 +8,9 @@ import { hoursOn } from '@core/plan/load'
 import type { Day, Id, Step } from '@core/records'
 import { addDays, sayDay } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useSchedule } from '@app/stores/schedule'
 import { useLibrary } from '@app/stores/library'
 import { usePlan, type WhatIf } from '@app/stores/plan'
 
@@ -27,12 +29,14 @@ export function useRemedies(
   step: Ref<Step | undefined>,
 ) {
   const library = useLibrary()
-  const board = useBoard()
+  const cards = useCards()
+  const moment = useMoment()
+  const schedule = useSchedule()
   const plan = usePlan()
   /** More hours, on days of one's own choosing. */
   const more = ref<{ hours: number; days: Day[] }>({ hours: 2, days: [] })
   const nearDays = computed(() =>
-    Array.from({ length: 14 }, (_, n) => addDays(board.today, n)).filter(
+    Array.from({ length: 14 }, (_, n) => addDays(moment.today, n)).filter(
       (d) => d <= (outlook.value?.release ?? ''),
     ),
   )
@@ -53,8 +57,8 @@ export function useRemedies(
     const o = outlook.value
     if (!c || !o) return []
     const list: Choice[] = []
-    const days = Array.from({ length: 10 }, (_, n) => addDays(board.today, n)).filter((d) => d <= o.release)
-    const open = days.find((d) => hoursOn(board.settings, d) < 240) ?? board.today
+    const days = Array.from({ length: 10 }, (_, n) => addDays(moment.today, n)).filter((d) => d <= o.release)
+    const open = days.find((d) => hoursOn(moment.settings, d) < 240) ?? moment.today
     const chosenDays = more.value.days.length > 0 ? more.value.days : [open]
     const minutes = Math.round(more.value.hours * 60)
     list.push({
@@ -83,14 +87,14 @@ export function useRemedies(
           act: () => library.perform(removeStep, { step: s.id }),
         })
     }
-    const next = board.openOf(c.show, 12).find((x) => x.day > o.release)
+    const next = schedule.openOf(c.show, 12).find((x) => x.day > o.release)
     if (next)
       list.push({
         name: `Moved to ${sayDay(next.day)}`,
         what: { moved: { [c.episode.id]: next.day } },
         act: () => library.perform(placeOnSlot, { episode: c.episode.id, day: next.original }),
       })
-    const behind = place.on === 'slot' ? pushed(library.records, c.episode.id, board.now) : undefined
+    const behind = place.on === 'slot' ? pushed(library.records, c.episode.id, moment.now) : undefined
     const first = behind?.ok ? behind.value[0] : undefined
     if (behind?.ok && first && first.to.day !== next?.day)
       list.push({
@@ -98,7 +102,7 @@ export function useRemedies(
         what: { moved: Object.fromEntries(behind.value.map((m) => [m.episode.id, m.to.day])) },
         act: () => library.perform(pushEpisode, { episode: c.episode.id }),
       })
-    const spare = board.spares.find((x) => x.show.id === c.show.id && x.standing.ready)
+    const spare = cards.spares.find((x) => x.show.id === c.show.id && x.standing.ready)
     if (spare && place.on === 'slot')
       list.push({
         name: `The spare “${spare.title}” instead`,
@@ -147,7 +151,7 @@ export function useRemedies(
     if (!t) return []
     return [...plan.outlooks.values()].flatMap((before) => {
       const next = t.after.get(before.episode)
-      const c = board.card(before.episode)
+      const c = cards.card(before.episode)
       return c && (next === undefined || Math.abs(next.chance - before.chance) >= 0.01)
         ? [{ card: c, before, after: next }]
         : []

@@ -3,15 +3,15 @@ import { computed } from 'vue'
 import { CalendarPlus } from '@lucide/vue'
 import { sayMinutes } from '@core/script/timecode'
 import type { StepIn } from '@core/views/card'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { vCarries, type Carried } from '@app/ui/drag/carry'
 import { carriedEpisode } from '../../schedule/carried'
 
 /** Steps of what has no slot, to be carried onto days. */
 const emit = defineEmits<{ lay: [episode: string] }>()
-const board = useBoard()
+const cards = useCards()
 const undated = computed(() =>
-  board.unplaced
+  cards.unplaced
     .flatMap((c) =>
       c.standing.steps
         .filter((s) => !s.done && s.step.blocks.length === 0)
@@ -34,7 +34,7 @@ const carriedWork = ({ state }: StepIn): Carried => ({
     <h2 id="noday" class="border-b border-line pb-2 mb-1">On no day yet</h2>
     <p class="flex flex-wrap gap-1.5 py-1">
       <button
-        v-for="c in board.unplaced"
+        v-for="c in cards.unplaced"
         :key="c.episode.id"
         v-carries="carriedEpisode(c)"
         class="btn btn-small text-11 min-h-[24px] max-w-full"

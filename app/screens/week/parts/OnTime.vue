@@ -4,7 +4,9 @@ import { CalendarPlus } from '@lucide/vue'
 import type { Outlook } from '@core/plan/forecast'
 import { sayAway } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useMoment } from '@app/stores/moment'
+import { useWorkload } from '@app/stores/workload'
 import { useDialogs } from '@app/stores/dialogs'
 import { usePlan } from '@app/stores/plan'
 import { vCarries } from '@app/ui/drag/carry'
@@ -13,16 +15,18 @@ import { carriedEpisode } from '../../schedule/carried'
 
 /** Which releases go out on time, and what decides it. */
 const emit = defineEmits<{ lay: [episode: string] }>()
-const board = useBoard()
+const cards = useCards()
+const moment = useMoment()
+const workload = useWorkload()
 const dialogs = useDialogs()
 const plan = usePlan()
 const out = computed(() =>
-  board.coming.slice(0, 9).map((card) => ({ card, outlook: plan.outlooks.get(card.episode.id) })),
+  cards.coming.slice(0, 9).map((card) => ({ card, outlook: plan.outlooks.get(card.episode.id) })),
 )
 /** The step that decides, who it waits on, or how far the release is. */
 function why({ card, outlook }: { card: Card; outlook: Outlook | undefined }): string {
-  if (outlook?.last && outlook.chance < 0.995) return board.reasonOf(outlook)
-  return sayAway(card.standing.release?.day ?? board.today, board.today)
+  if (outlook?.last && outlook.chance < 0.995) return workload.reasonOf(outlook)
+  return sayAway(card.standing.release?.day ?? moment.today, moment.today)
 }
 </script>
 

@@ -2,16 +2,18 @@
 import { computed } from 'vue'
 import { takeOffDay } from '@core/commands/week'
 import { sayDay } from '@core/rhythm/days'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
+import { useWorkload } from '@app/stores/workload'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
 
 /** Blocks that lie before what they need: their work is planned after it. */
 const library = useLibrary()
-const board = useBoard()
+const cards = useCards()
+const workload = useWorkload()
 const broken = computed(() =>
-  board.load.broken.flatMap((b) => {
-    const found = board.stepIn.get(b.id)
+  workload.load.broken.flatMap((b) => {
+    const found = cards.stepIn.get(b.id)
     return found ? [{ ...b, ...found }] : []
   }),
 )

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import type { Proposal } from '@app/stores/plan'
-import { useBoard } from '@app/stores/board'
+import { useCards } from '@app/stores/cards'
 import { usePlan } from '@app/stores/plan'
 import Flag from '@app/ui/Flag.vue'
 import type { Planning } from '../usePlanning'
 
 /** What a proposed plan would win and lose; it is taken whole, in part, or not. */
 const { proposal, planning } = defineProps<{ proposal: Proposal; planning: Planning }>()
-const board = useBoard()
+const cards = useCards()
 const plan = usePlan()
 </script>
 
@@ -27,7 +27,7 @@ const plan = usePlan()
       }}<template v-if="planning.worse.value.length > 0">
         <Flag />For that, {{ planning.worse.value.join('; ') }}.</template
       ><template v-if="proposal.plan.missed.length > 0">
-        <Flag />{{ proposal.plan.missed.map((id) => board.card(id)?.number).join(', ') }} cannot be made with
+        <Flag />{{ proposal.plan.missed.map((id) => cards.card(id)?.number).join(', ') }} cannot be made with
         these hours.</template
       >
     </p>

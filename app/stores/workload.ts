@@ -1,0 +1,83 @@
+import { defineStore } from 'pinia'
+import { computed } from 'vue'
+import type { Outlook } from '@core/plan/forecast'
+import { horizon, minutesByDay } from '@core/plan/load'
+import { hoursIn, planOf } from '@core/plan/state'
+import { readyDays } from '@core/plan/work'
+import type { Day } from '@core/records'
+import { daysBetween } from '@core/rhythm/days'
+import type { Card } from '@core/views/card'
+import { dayFigures, type DayFigures } from '@core/views/day'
+import { useCards } from './cards'
+import { useLibrary } from './library'
+import { useMoment } from './moment'
+
+/** The hours there are and the work that lies on them: the one plan that every screen shows. */
+export const useWorkload = defineStore('workload', () => {
+  const library = useLibrary()
+  const moment = useMoment()
+  const cards = useCards()
+  /** The hours of days, less what standing work, busy time and what was worked take of them. */
+  const standing = computed(() => library.records.standing)
+  const busy = computed(() => library.records.busy)
+  const everyStep = computed(() => library.records.steps)
+  const hours = computed(() =>
+    hoursIn(
+      {
+        settings: library.records.settings,
+        shows: library.records.shows,
+        standing: standing.value,
+        busy: busy.value,
+        steps: everyStep.value,
+      },
+      moment.today,
+    ),
+  )
+
+  /** All open work, and how it lies on days: the one plan that every screen shows. */
+  const passed = computed(() =>
+    Math.max(
+      0,
+      ...cards.working.flatMap((c) =>
+        c.standing.release && c.standing.release.at <= moment.minute ? [c.standing.release.at] : [],
+      ),
+    ),
+  )
+  const plan = computed(() => planOf(cards.working, hours.value, moment.today, passed.value))
+  const open = computed(() => plan.value.open)
+  const load = computed(() => plan.value.load)
+  const planned = computed(() => minutesByDay(load.value))
+
+  /** The figures of a day. */
+  const figuresOf = (day: Day): DayFigures => dayFigures(hours.value, planned.value, day)
+
+  /** What was laid on days that have passed, is not done, and was not laid anew. */
+  const leftOver = computed(() =>
+    cards.working.flatMap((card) =>
+      card.standing.steps
+        .filter((s) => !s.done && s.step.blocks.some((b) => b.day < moment.today && !b.missed))
+        .map((state) => ({ card, state })),
+    ),
+  )
+  const readyOn = computed(() => readyDays(open.value.tasks, load.value))
+  /**
+   * The day an episode's work before release ends as it is laid now, and the days in hand between that and
+   * its release; nothing where some of it finds no room, and no day for what is ready already.
+   */
+  function inHandOf(c: Card): { ready: Day; days: number } | undefined {
+    const { release } = c.standing
+    if (!release || c.standing.ready) return undefined
+    const ready = readyOn.value.get(c.episode.id)
+    return ready === undefined ? undefined : { ready, days: daysBetween(ready, release.day) }
+  }
+
+  /** The one reason that an outlook gives: who is waited on, or the step that most often decides. */
+  function reasonOf(outlook: Outlook | undefined): string {
+    if (outlook?.is === 'too far ahead') return `only ${horizon / 7} weeks are looked at`
+    const last = outlook?.last
+    const step = cards.stepIn.get(last ?? '')?.state.step
+    return step === undefined ? '' : step.waiting ? `waits on ${step.waiting.who}` : step.name
+  }
+
+  return { hours, load, open, planned, figuresOf, leftOver, inHandOf, reasonOf }
+})
