@@ -252,7 +252,10 @@ function dated(steps: readonly Step[], recipe: Recipe): Dated[] {
   const settled = new Map(recipe.stages.map((s) => [s.id, s.settled ?? []]))
   const full = steps.map((step): Dated => {
     const asked = settled.get(step.stage) ?? []
-    const bring = steps.filter((s) => s.id !== step.id && s.part !== undefined && asked.includes(s.part))
+    const bring =
+      asked.length === 0
+        ? []
+        : steps.filter((s) => s.id !== step.id && s.part !== undefined && asked.includes(s.part))
     const needs = [...new Set([...(byStages.get(step.id) ?? []), ...bring.map((s) => s.id)])]
     return { id: step.id, name: step.name, needs, lead: step.lead, step }
   })

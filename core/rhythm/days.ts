@@ -2,8 +2,23 @@ import type { Day } from '../records'
 
 const DAY = 86_400_000
 
+/** Dates and their numbers that were asked for: a few hundred are, again and again. */
+const numbers = new Map<Day, number>()
+const days = new Map<number, Day>()
+const most = 20_000
+
 /** Days since 1970-01-01 of an ISO date; whole numbers that can be compared and subtracted. */
 export function dayNumber(day: Day): number {
+  let number = numbers.get(day)
+  if (number === undefined) {
+    number = numberOf(day)
+    if (numbers.size > most) numbers.clear()
+    numbers.set(day, number)
+  }
+  return number
+}
+
+function numberOf(day: Day): number {
   return Math.round(Date.UTC(+day.slice(0, 4), +day.slice(5, 7) - 1, +day.slice(8, 10)) / DAY)
 }
 
@@ -15,7 +30,13 @@ export function dateOf(utc: Date): Day {
 
 /** The ISO date of a day number; the inverse of `dayNumber`. */
 export function dayOf(number: number): Day {
-  return dateOf(new Date(number * DAY))
+  let day = days.get(number)
+  if (day === undefined) {
+    day = dateOf(new Date(number * DAY))
+    if (days.size > most) days.clear()
+    days.set(number, day)
+  }
+  return day
 }
 
 /** The date `days` later (earlier when negative). */

@@ -61,6 +61,18 @@ describe('running time', () => {
     expect(countSentenceEnds('It weeps. Does it?! “Yes.” It cost 3.50 then…')).toBe(4)
   })
 
+  test('in plain text sentence ends are counted in one pass as the pattern for all scripts counts them', () => {
+    const bits = fc.constantFrom('a', 'Yes', '4', ' ', '.', '!', '?', '…', '”', "'", ')', ',', '\n')
+    fc.assert(
+      fc.property(fc.array(bits, { maxLength: 25 }), (row) => {
+        const text = row.join('')
+        // A letter that is not plain sends the same text through the pattern.
+        expect([text, countSentenceEnds(text)]).toEqual([text, countSentenceEnds(`ä ${text}`)])
+      }),
+      { numRuns: 2000 },
+    )
+  })
+
   test('a beat: words by the pace of its delivery, 0.35 s a sentence end, 0.8 s at its end, and its hold', () => {
     expect(beatSeconds(beat('One two three four five. Six seven eight nine ten.'), pace)).toBeCloseTo(
       (10 * 60) / 150 + 0.7 + 0.8,
