@@ -14,7 +14,7 @@ import { standingOf } from '@core/recipe/lamps'
 import { numbersOf } from '@core/rhythm/numbering'
 import { slotsOf } from '@core/rhythm/slots'
 import { scriptFigures } from '@core/script/timing'
-import { largeWorld } from '@demo/world'
+import { largeWorld } from '@demo/large'
 import { line, middle } from './measure'
 
 /**

@@ -6,7 +6,8 @@ import { numbersOf } from '@core/rhythm/numbering'
 import { releaseOf } from '@core/rhythm/slots'
 import { datesOf } from '@core/rhythm/rule'
 import { dayAt } from '@core/rhythm/zone'
-import { demoWorld, largeWorld } from './world'
+import { largeWorld } from './large'
+import { demoWorld } from './world'
 
 const { whole, pictures } = demoWorld(exampleNow)
 const { tables } = whole

@@ -3,7 +3,8 @@ import fontUrl from '@fontsource-variable/bricolage-grotesque/files/bricolage-gr
 import type { FileRecord } from '@core/commands/change'
 import type { Picture } from '@core/records'
 import { paint } from '@demo/paint'
-import { demoWorld, largeWorld } from '@demo/world'
+import { largeWorld } from '@demo/large'
+import { demoWorld } from '@demo/world'
 
 /** Lays out the demo world and paints its pictures, away from the interface. */
 self.addEventListener('message', (event: MessageEvent<{ now: number; size: 'usual' | 'large' }>) => {

@@ -1,0 +1,458 @@
+import type { Whole } from '@core/formats/backup'
+import {
+  bareIdea,
+  rowsFrom,
+  type Day,
+  type Episode,
+  type Launch,
+  type Place,
+  type Recipe,
+  type Reservation,
+  type Script,
+  type Show,
+  type Standing,
+  type Step,
+} from '@core/records'
+import { freshSettings } from '@core/commands/settings/fresh-settings'
+import { firstOutlet } from '@core/commands/shows/first-outlet'
+import { stepsToAdd } from '@core/recipe/apply'
+import { fullRecipe } from '@core/recipe/starters'
+import { addDays, dayNumber, weekday } from '@core/rhythm/days'
+import { codeFor } from '@core/rhythm/numbering'
+import { dayAt, momentAt } from '@core/rhythm/zone'
+import { scriptFigures } from '@core/script/timing'
+import { type Chance } from './chance'
+import { demoKeywords, knownOf, sketches } from './ideas'
+import { scriptFor } from './scripts'
+import { type Subject } from './titles'
+
+import { whole, type PictureOrder, type Progress } from './progress'
+import { briefOf, shorter, tagsOf, workshop } from './recipes'
+
+/** The zone of the demo world. */
+export const zone = 'Europe/Lisbon'
+
+/** Keywords that released episodes are on. */
+const covered: Readonly<Record<string, string>> = {
+  'My first steamed plank broke': 'k0',
+  'How to peen a rivet quietly': 'k1',
+  'Spiling with a biscuit tin': 'k19',
+  'Oiling or varnish on a working boat': 'k4',
+  'I bought the worst boat on the quay': 'k5',
+}
+
+/** Makes records of the demo world, each the same for the same moment and chance. */
+export class Maker {
+  readonly pictures: PictureOrder[] = []
+  readonly boats: Show
+  readonly talks: Show
+  private readonly at: string
+  private readonly today: Day
+  private readonly recipes: Recipe[]
+  private readonly outlets
+  private readonly episodes: Episode[] = []
+  private readonly steps: Step[] = []
+  private readonly scripts: Script[] = []
+  private readonly standing: Standing[] = []
+  private readonly reservations: Reservation[] = []
+  private readonly launches: Launch[] = []
+  last!: { episode: Episode }
+
+  constructor(
+    private readonly now: number,
+    private readonly chance: Chance,
+    private readonly codes = new Set<string>(),
+  ) {
+    this.today = dayAt(now, zone)
+    this.at = new Date(now - 400 * 86_400_000).toISOString()
+    const full = (id: string, kind: Show['kind']): Recipe => ({
+      ...fullRecipe(id, kind, this.at),
+      call:
+        kind === 'video'
+          ? 'New boat work every Thursday at five.\nDrawings and letters: the box at the slip.'
+          : 'A new talk every second Tuesday, before the first ferry.',
+    })
+    this.recipes = [
+      workshop(full('recipe-boats', 'video')),
+      full('recipe-talks', 'audio'),
+      shorter(full('recipe-short', 'video')),
+    ]
+    this.outlets = [
+      firstOutlet('outlet-video', 'video', this.at),
+      firstOutlet('outlet-feed', 'audio', this.at),
+    ]
+    const thursday = this.next(3, '17:00')
+    const show = (
+      id: string,
+      kind: Show['kind'],
+      fields: Pick<Show, 'title' | 'prefix' | 'nextNumber' | 'rhythm' | 'aim' | 'topics' | 'readyAhead'>,
+    ): Show => ({
+      id,
+      kind,
+      zone,
+      skipped: [],
+      moved: {},
+      recipe: kind === 'video' ? 'recipe-boats' : 'recipe-talks',
+      ...(kind === 'video' ? { recipes: ['recipe-short'] } : {}),
+      outlets: [kind === 'video' ? 'outlet-video' : 'outlet-feed'],
+      pace: { camera: 150, voice: 160 },
+      fields: [],
+      notes: '',
+      createdAt: id === 'boats' ? this.at : new Date(Date.parse(this.at) + 1000).toISOString(),
+      updatedAt: this.at,
+      ...fields,
+    })
+    this.boats = show('boats', 'video', {
+      title: 'Tern & Tiller',
+      prefix: '#',
+      nextNumber: 1,
+      rhythm: { rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=TH', start: addDays(thursday, -7 * 41), time: '17:00' },
+      aim: { from: 8, to: 11 },
+      readyAhead: 4,
+      topics: [
+        'Hulls',
+        'Planking',
+        'Spars and sails',
+        'Fastenings',
+        'Finish',
+        'Workshop',
+        'Oars',
+        'Afloat',
+      ].map((name) => ({ name, share: 0.125 })),
+    })
+    this.talks = show('talks', 'audio', {
+      title: 'Harbour Hours',
+      prefix: 'HH ',
+      nextNumber: 1,
+      rhythm: {
+        rule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=TU',
+        start: addDays(thursday, 5 - 14 * 18),
+        time: '06:30',
+      },
+      aim: { from: 5, to: 8 },
+      readyAhead: 2,
+      topics: ['Ferries', 'Lights', 'Fishing', 'Yards', 'Tides', 'Harbour life'].map((name) => ({
+        name,
+        share: 1 / 6,
+      })),
+    })
+  }
+
+  /** The next date of a weekday (Monday 0) whose moment at a time is still to come. */
+  next(on: number, time: string): Day {
+    let n = dayNumber(this.today)
+    while (
+      weekday(n) !== on ||
+      momentAt(addDays(this.today, n - dayNumber(this.today)), time, zone) <= this.now
+    )
+      n++
+    return addDays(this.today, n - dayNumber(this.today))
+  }
+
+  /**
+   * What is kept, launched and done every week beside the episodes. `thursday` is the next release of the
+   * boats.
+   */
+  promises(thursday: Day): void {
+    const stamp = { createdAt: this.at, updatedAt: this.at }
+    const work = this.episodes.filter(
+      (e) => e.phase.name === 'work' && e.show === 'boats' && e.place.on === 'slot',
+    )
+    this.launches.push({
+      id: 'launch-drawings',
+      name: 'Drawings of the dinghy',
+      from: addDays(thursday, 49),
+      to: addDays(thursday, 63),
+      runUp: 14,
+      wanted: 3,
+      episodes: work.slice(4, 5).map((e) => e.id),
+      note: 'Sheets to print, with the offsets.',
+      ...stamp,
+    })
+    this.reservations.push(
+      {
+        id: 'kept-kelpline',
+        show: 'boats',
+        name: 'Kelpline Rope',
+        is: 'sponsor',
+        kept: { by: 'slot', day: addDays(thursday, 28) },
+        note: 'A read of 45 seconds, before the first third.',
+        ...stamp,
+      },
+      {
+        id: 'kept-launch',
+        show: 'boats',
+        name: 'Drawings of the dinghy',
+        is: 'launch',
+        launch: 'launch-drawings',
+        kept: { by: 'slot', day: addDays(thursday, 42) },
+        note: '',
+        ...stamp,
+      },
+      {
+        id: 'deal-brightwork',
+        show: 'talks',
+        name: 'Brightwork Varnish',
+        is: 'sponsor',
+        kept: { by: 'deal', perMonth: 1, from: addDays(this.today, -60) },
+        note: 'One talk a month.',
+        ...stamp,
+      },
+    )
+    const monday = addDays(this.today, -weekday(this.today))
+    this.standing.push(
+      {
+        id: 'standing-letters',
+        name: 'Letters and comments',
+        kind: 'admin',
+        minutes: 30,
+        when: { by: 'rule', rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=MO,FR', start: addDays(monday, -70) },
+        skipped: [],
+        done: [],
+        ...stamp,
+      },
+      {
+        id: 'standing-accounts',
+        name: 'The month’s accounts',
+        kind: 'admin',
+        minutes: 60,
+        when: { by: 'rule', rule: 'FREQ=MONTHLY;INTERVAL=1;BYDAY=1WE', start: addDays(monday, -70) },
+        at: '19:00',
+        skipped: [],
+        done: [],
+        ...stamp,
+      },
+    )
+  }
+
+  world(): Whole {
+    const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
+    return {
+      tables: {
+        ...rowsFrom(() => []),
+        shows: [this.boats, this.talks],
+        outlets: this.outlets,
+        recipes: this.recipes,
+        episodes: this.episodes,
+        steps: this.steps,
+        scripts: this.scripts,
+        keywords: demoKeywords(this.today, this.at),
+        settings: [settings],
+        standing: this.standing,
+        busy: [],
+        reservations: this.reservations,
+        launches: this.launches,
+      },
+      journal: [],
+      files: [],
+    }
+  }
+
+  private recipe(show: Show): Recipe {
+    const found = this.recipes.find((r) => r.id === show.recipe)
+    if (!found) throw new Error('The demo lacks a recipe')
+    return found
+  }
+
+  private moment(day: Day, time = '19:30'): string {
+    return new Date(momentAt(day, time, zone)).toISOString()
+  }
+
+  released(
+    show: Show,
+    subject: Subject,
+    number: number,
+    day: Day,
+    index: number,
+    painted = true,
+    words?: number,
+  ): void {
+    const id = `${show.id}-${number}`
+    const video = show.kind === 'video'
+    const { chance } = this
+    const usual = (video ? 4200 : 900) + index * (video ? 130 : 40)
+    const views = Math.round(usual * chance.about(0.38))
+    const age = dayNumber(this.today) - dayNumber(day)
+    const at = this.moment(day, show.rhythm.time)
+    // For some months of the year the work ran ahead of its releases.
+    const ahead = Math.max(0, Math.round(17 * Math.sin((age - 20) / 60)))
+    this.add(show, subject, id, { ...whole, pictures: painted ? 1 : 0 }, addDays(day, -ahead), words, true)
+    const { episode } = this.last
+    episode.phase = { name: 'released', at }
+    episode.place = { on: 'slot', day }
+    episode.number = number
+    const keyword = covered[subject.title]
+    if (keyword) episode.idea.keywords = [keyword]
+    episode.figures = [
+      { age: 1, views: Math.round(views * 0.34) },
+      { age: 7, views: Math.round(views * 0.71) },
+      { age: 28, views },
+    ].filter((f) => f.age <= age)
+    episode.createdAt = this.moment(addDays(day, -40 - chance.between(0, 30)))
+    episode.updatedAt = at
+  }
+
+  inWork(show: Show, subject: Subject, place: Place, progress: Progress, days: number): void {
+    const id = `${show.id}-w${this.episodes.length}`
+    const since = addDays(this.today, -days)
+    this.add(show, subject, id, progress, addDays(this.today, -1))
+    const { episode } = this.last
+    episode.place = place
+    episode.phase = { name: 'work', since: this.moment(since) }
+    episode.createdAt = this.moment(addDays(since, -20))
+  }
+
+  idea(
+    show: Show,
+    { title, note }: { title: string; note: string },
+    index: number,
+    name = `i${index}`,
+  ): void {
+    const id = `${show.id}-${name}`
+    const known = knownOf(
+      show.kind === 'video' ? 'boats' : 'talks',
+      index % (show.kind === 'video' ? 40 : 20),
+      title,
+      this.today,
+      this.at,
+    )
+    const blank = this.blank(show, id, title)
+    const motif = sketches[title]
+    if (motif) {
+      this.pictures.push({
+        id: `${id}/sketch`,
+        subject: { title, topic: '', thing: title, material: '', tool: '', words: '', motif },
+        audio: false,
+        variant: index % 3,
+        half: true,
+      })
+      known.idea.images = [
+        { id: `${id}/sketch`, name: 'sketch.jpg', type: 'image/jpeg', width: 640, height: 360, size: 1 },
+      ]
+    }
+    this.episodes.push({
+      ...blank,
+      note,
+      ...known,
+      idea: { ...blank.idea, ...known.idea },
+      createdAt: this.moment(
+        addDays(this.today, -3 - index * 4),
+        `${String(7 + (index % 13)).padStart(2, '0')}:${String((index * 7) % 60).padStart(2, '0')}`,
+      ),
+    })
+  }
+
+  private blank(show: Show, id: string, title: string): Episode {
+    const code = codeFor(id, this.codes)
+    this.codes.add(code)
+    return {
+      id,
+      show: show.id,
+      code,
+      title,
+      note: '',
+      idea: bareIdea(),
+      phase: { name: 'idea' },
+      place: { on: 'nothing' },
+      nature: { is: 'evergreen' },
+      spare: false,
+      priority: 0,
+      brief: { takeaway: '', points: ['', '', ''], description: '', pictureIdea: '', pictureWords: '' },
+      titles: [],
+      tags: [],
+      topics: [],
+      links: [],
+      guests: [],
+      pictures: [],
+      cut: { starts: {} },
+      figures: [],
+      createdAt: this.at,
+      updatedAt: this.at,
+    }
+  }
+
+  private add(
+    show: Show,
+    subject: Subject,
+    id: string,
+    progress: Progress,
+    ended: Day,
+    words?: number,
+    past = false,
+  ): void {
+    const { chance } = this
+    const audio = show.kind === 'audio'
+    const recipe = this.recipe(show)
+    const episode = this.blank(show, id, subject.title)
+    const script = scriptFor(
+      id,
+      subject,
+      recipe,
+      show.kind,
+      chance,
+      words ?? (audio ? chance.between(700, 1000) : chance.between(1150, 1450)),
+      progress.written,
+      progress.got,
+      this.moment(addDays(ended, -10)),
+    )
+    episode.topics = [subject.topic]
+    episode.brief = briefOf(subject, progress)
+    episode.titles = [
+      { id: `${id}/t1`, text: subject.title },
+      { id: `${id}/t2`, text: `What ${subject.thing} taught me about ${subject.material}` },
+    ]
+    if (progress.title === 'chosen') episode.chosenTitle = `${id}/t1`
+    episode.tags = tagsOf(subject, show, progress.tags)
+    if (progress.description)
+      episode.links = [{ id: `${id}/l1`, label: 'Drawings', url: 'https://tern-and-tiller.example/drawings' }]
+    if (subject.title.includes('Varga')) episode.guests = ['Ines Varga']
+    if (chance.next() < 0.2) episode.sponsor = chance.pick(['Kelpline Rope', 'Brightwork Varnish'])
+    if (progress.length) {
+      const figures = scriptFigures(script, show.pace)
+      const stretch = 0.94 + chance.next() * 0.12
+      episode.cut = {
+        length: Math.round(figures.seconds * stretch),
+        starts: Object.fromEntries(figures.sections.map((s) => [s.id, Math.round(s.start * stretch)])),
+      }
+    }
+    for (let i = 0; i < progress.pictures; i++) {
+      const picture = `${id}/p${i}`
+      this.pictures.push({ id: picture, subject, audio, variant: i, half: past })
+      const part = past ? 0.5 : 1
+      episode.pictures.push({
+        id: picture,
+        name: `${audio ? 'cover' : 'thumbnail'}-${'abc'[i] ?? 'd'}.jpg`,
+        type: 'image/jpeg',
+        width: (audio ? 1000 : 1280) * part,
+        height: (audio ? 1000 : 720) * part,
+        size: 1,
+      })
+    }
+    if (progress.chosen !== undefined) episode.chosenPicture = `${id}/p${progress.chosen}`
+    const steps = stepsToAdd(recipe, id, [], this.moment(addDays(ended, -30))).map((step): Step => {
+      const line = step.line ?? ''
+      const lead = step.lead.by === 'before' ? step.lead.days : 0
+      const done = progress.done.includes(line)
+      return {
+        ...step,
+        logged: done
+          ? Math.max(5, Math.round((step.minutes * 1.15 * chance.about(0.3)) / 5) * 5)
+          : (progress.logged?.[line] ?? 0),
+        ...(done ? { doneAt: this.moment(addDays(ended, -Math.max(1, Math.min(lead, 20)))) } : {}),
+        ...(progress.waiting?.line === line
+          ? {
+              waiting: {
+                who: progress.waiting.who,
+                what: progress.waiting.what,
+                since: addDays(this.today, -progress.waiting.days),
+              },
+            }
+          : {}),
+      }
+    })
+    this.episodes.push(episode)
+    this.scripts.push(script)
+    this.steps.push(...steps)
+    this.last = { episode }
+  }
+}
