@@ -347,7 +347,7 @@ function minutes(s: StepState, estimate: number) {
 </template>
 
 <style scoped>
-.minutes {
+:deep(.minutes) {
   width: 5ch;
   padding: 0 2px;
   border: 1px solid transparent;
@@ -358,7 +358,7 @@ function minutes(s: StepState, estimate: number) {
   background: transparent;
   appearance: textfield;
 }
-.minutes::-webkit-inner-spin-button {
+:deep(.minutes)::-webkit-inner-spin-button {
   display: none;
 }
 </style>

@@ -61,7 +61,7 @@ function pull({ step, from, minutes }: { step: string; from: string; minutes: nu
   const laid = cards.stepIn.get(step)?.state.step.blocks.some((b) => b.day === from)
   void library.perform(layOnDay, { step, day: moment.today, from: laid ? from : undefined, minutes })
 }
-const several = useTemplateRef('several')
+const several = useTemplateRef<InstanceType<typeof WereTheyOut>>('several')
 async function out() {
   if (several.value) {
     await several.value.answer()

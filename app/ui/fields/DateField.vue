@@ -34,8 +34,8 @@ const Calendar = defineAsyncComponent(() => import('./MonthCalendar.vue'))
 const today = inject(todayKey, ref(''))
 const { outer, inner } = useFieldAttrs()
 const id = useId()
-const input = useTemplateRef('input')
-const box = useTemplateRef('box')
+const input = useTemplateRef<HTMLInputElement>('input')
+const box = useTemplateRef<HTMLElement>('box')
 const shown = computed(() =>
   day.value === '' ? '' : `${sayDay(day.value, today.value)}, ${sayAway(day.value, today.value)}`,
 )
