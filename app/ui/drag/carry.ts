@@ -96,9 +96,9 @@ function carry(event: PointerEvent, from: HTMLElement, carried: Carried): void {
 
 function press(this: HTMLElement, event: PointerEvent): void {
   const carried = sources.get(this)
-  // What is pressed inside (a menu, a field) keeps its own press; what is carried inside goes alone.
+  // A field inside keeps its own press; what is carried inside goes alone.
   if (!carried || !(event.target instanceof Element)) return
-  if (event.target.closest('input, select, textarea, [data-stays]')) return
+  if (event.target.closest('input, select, textarea')) return
   if (event.target.closest('[data-carries]') !== this) return
   carry(event, this, carried)
 }
