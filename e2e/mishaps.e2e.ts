@@ -52,6 +52,7 @@ test('after two months away all releases are answered for at once, but for those
   await asked.getByRole('checkbox').nth(1).uncheck()
   await asked.getByRole('button', { name: 'Yes, the 2 ticked' }).click()
   await expect(page.getByRole('heading', { name: 'Is it out?' })).toBeVisible()
+  await stored(page)
   await page.goto('/catalogue')
   await expect(page.getByText('Steaming oak ribs').first()).toBeVisible()
   await expect(page.getByText('A spar').first()).toBeVisible()
