@@ -75,7 +75,7 @@ test('Slots are narrowed to whose move it is, and a row is dragged and moved by 
   await table
     .getByRole('row', { name: /^Thu 10 Dec/ })
     .getByRole('rowheader')
-    .dragTo(table.getByRole('row', { name: /Thu 3 Dec/ }).getByRole('rowheader'))
+    .dragTo(table.getByRole('row', { name: /^Thu 3 Dec/ }).getByRole('rowheader'))
   await expect(
     page.getByRole('button', { name: /^#43 Cutting a spar from a storm pine, goes out Thu 3 Dec/ }),
   ).toBeVisible()
