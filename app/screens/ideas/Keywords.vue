@@ -219,9 +219,11 @@ function choose(id: string) {
                   :key="e.id"
                   :to="{ name: e.phase.name === 'idea' ? 'idea' : 'episode', params: { code: e.code } }"
                   class="num mr-2"
-                  >{{ cards.card(e.id)?.number }}</RouterLink><span v-if="c.is !== 'covered'" class="sub whitespace-nowrap">{{
-                  said[c.is]
-                }}</span>
+                  >{{ cards.card(e.id)?.number }}</RouterLink><span
+                  v-if="c.is !== 'covered'"
+                  class="sub whitespace-nowrap"
+                  >{{ said[c.is] }}</span
+                >
               </td>
               <td>
                 <input
