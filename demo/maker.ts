@@ -1,6 +1,5 @@
 import type { Whole } from '@core/formats/backup'
 import {
-  bareIdea,
   rowsFrom,
   type Day,
   type Episode,
@@ -18,6 +17,7 @@ import { firstOutlet } from '@core/commands/shows/first-outlet'
 import { stepsToAdd } from '@core/recipe/apply'
 import { fullRecipe } from '@core/recipe/starters'
 import { addDays, dayNumber, weekday } from '@core/rhythm/days'
+import { blankEpisode } from '@core/records/blank-episode'
 import { codeFor } from '@core/rhythm/numbering'
 import { dayAt, momentAt } from '@core/rhythm/zone'
 import { scriptFigures } from '@core/script/timing'
@@ -345,30 +345,7 @@ export class Maker {
   private blank(show: Show, id: string, title: string): Episode {
     const code = codeFor(id, this.codes)
     this.codes.add(code)
-    return {
-      id,
-      show: show.id,
-      code,
-      title,
-      note: '',
-      idea: bareIdea(),
-      phase: { name: 'idea' },
-      place: { on: 'nothing' },
-      nature: { is: 'evergreen' },
-      spare: false,
-      priority: 0,
-      brief: { takeaway: '', points: ['', '', ''], description: '', pictureIdea: '', pictureWords: '' },
-      titles: [],
-      tags: [],
-      topics: [],
-      links: [],
-      guests: [],
-      pictures: [],
-      cut: { starts: {} },
-      figures: [],
-      createdAt: this.at,
-      updatedAt: this.at,
-    }
+    return blankEpisode({ id, show: show.id, code, title, at: this.at })
   }
 
   private add(

@@ -181,4 +181,26 @@ async function shift(card: Card, by: 1 | -1) {
 .slots tbody tr:last-child th {
   border-bottom: 0;
 }
+.slots .thumb {
+  display: block;
+  width: 80px;
+  height: 45px;
+  overflow: hidden;
+  border-radius: 4px;
+}
+.slots .thumb.audio {
+  width: 45px;
+  margin-inline: auto;
+}
+.slots .thumb img {
+  width: 100%;
+  height: 100%;
+  object-fit: cover;
+}
+.slots .thumb.open {
+  display: grid;
+  place-items: center;
+  border: 1px dashed var(--ring);
+  font-size: 11px;
+}
 </style>

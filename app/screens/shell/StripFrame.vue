@@ -65,12 +65,25 @@ const outlook = computed(() => {
 const narrow = computed(() => width < 84)
 /** One offer for open frames in a row, on the first of them. */
 const offers = computed(() => width > 150 && (frame.run?.index ?? 0) === 0)
+/** An open frame: what it is kept for, and two ideas for it. */
+function saysOpen(out: string): string {
+  const keptFor = kept.value ? `, kept for ${kept.value.name}` : ''
+  const ideas = suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')
+  return `${number.value} open, ${out}${keptFor}. Choose an idea${ideas === '' ? '' : `, for example ${ideas}`}`
+}
+/** A release: when, and what stands in its way. */
+function saysRelease(out: string): string {
+  const goes = frame.kind === 'exposed' ? 'released' : 'goes out'
+  const said = [`${number.value} ${card.value?.title ?? ''}`, `${goes} ${out}`]
+  if (late.value) said.push(`late ${late.value} d`)
+  else if (outlook.value)
+    said.push(`${outlook.value}: ${workload.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id))}`)
+  return said.join(', ')
+}
 const label = computed(() => {
   const out = `${sayDay(frame.day, moment.today)}${when ? `, in ${when}` : ''}`
-  if (frame.kind === 'open')
-    return `${number.value} open, ${out}${kept.value ? `, kept for ${kept.value.name}` : ''}. Choose an idea${suggested.value.length > 0 ? `, for example ${suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')}` : ''}`
-  if (frame.kind === 'skipped') return `Skipped, ${out}. Take the skip back`
-  return `${number.value} ${card.value?.title ?? ''}, ${frame.kind === 'exposed' ? 'released' : 'goes out'} ${out}${outlook.value && !late.value ? `, ${outlook.value}: ${workload.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id))}` : ''}${late.value ? `, late ${late.value} d` : ''}`
+  if (frame.kind === 'open') return saysOpen(out)
+  return frame.kind === 'skipped' ? `Skipped, ${out}. Take the skip back` : saysRelease(out)
 })
 </script>
 

@@ -18,6 +18,7 @@ import WeekHead from './parts/WeekHead.vue'
 import { useBlocks } from './useBlocks'
 import { usePlanning } from './usePlanning'
 import { useWeek } from './useWeek'
+import './week.css'
 
 const BlockSheet = defineAsyncComponent(() => import('./BlockSheet.vue'))
 const BusySheet = defineAsyncComponent(() => import('./BusySheet.vue'))

@@ -1,5 +1,6 @@
 import { shallowReactive, type ObjectDirective } from 'vue'
 import { followPress } from './press'
+import { scrollAtEdges } from './scroll'
 
 /** What can be carried from one place to another, with what is read beside the pointer. */
 export type Carried = { label: string } & (
@@ -46,19 +47,13 @@ function placeAt(x: number, y: number, carried: Carried): Element | undefined {
   return undefined
 }
 
-/** How near the edge of the window the page begins to scroll, in pixels. */
-const edge = 48
-function scrollNear(y: number): void {
-  if (y < edge) window.scrollBy(0, -12)
-  else if (y > window.innerHeight - edge) window.scrollBy(0, 12)
-}
-
 function carry(event: PointerEvent, from: HTMLElement, carried: Carried): void {
   const sign = document.createElement('div')
   sign.className = 'carried'
   sign.setAttribute('aria-hidden', 'true')
   sign.textContent = carried.label
   let place: Element | undefined
+  const scrolling = scrollAtEdges()
   const leave = () => {
     place?.removeAttribute('data-goal')
     if (place) targets.get(place)?.left?.()
@@ -66,6 +61,7 @@ function carry(event: PointerEvent, from: HTMLElement, carried: Carried): void {
     place = undefined
   }
   const end = () => {
+    scrolling.stop()
     leave()
     from.removeAttribute('data-carried')
     sign.remove()
@@ -76,8 +72,8 @@ function carry(event: PointerEvent, from: HTMLElement, carried: Carried): void {
       document.body.append(sign)
     },
     move: (_dx, _dy, { clientX, clientY }) => {
+      scrolling.at(clientX, clientY)
       sign.style.transform = `translate(${clientX + 14}px, ${clientY + 10}px)`
-      scrollNear(clientY)
       const next = placeAt(clientX, clientY, carried)
       if (next === place) return
       leave()

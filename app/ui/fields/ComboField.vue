@@ -39,8 +39,11 @@ function typed(event: Event) {
   asked.value = typedIn(event)
   if (!lazy) text.value = asked.value
 }
-function left() {
-  text.value = asked.value
+/** Where the list itself is pressed the field is not left. */
+function left({ currentTarget, relatedTarget }: FocusEvent) {
+  if (currentTarget instanceof Node && relatedTarget instanceof Node && currentTarget.contains(relatedTarget))
+    return
+  if (text.value !== asked.value) text.value = asked.value
   emit('leave')
 }
 function take(chosen: string | null) {
@@ -54,7 +57,7 @@ function take(chosen: string | null) {
 <template>
   <Field :label="hidden ? undefined : label">
     <Combobox :model-value="text" @update:model-value="take">
-      <span class="relative block"
+      <span class="relative block" @focusout="left"
         ><ComboboxInput
           :class="field"
           :display-value="() => asked"
@@ -62,11 +65,11 @@ function take(chosen: string | null) {
           autocomplete="off"
           :aria-label="hidden ? label : undefined"
           @input="typed"
-          @change="left"
         /><ComboboxOptions
           v-if="found.length > 0 || asked.trim() !== ''"
           class="panel absolute left-0 right-0 top-full mt-1 z-40 p-1 bg-raised border-line max-h-[240px] overflow-y-auto"
           :class="{ 'p-0 border-0': found.length === 0 }"
+          @mousedown.prevent
         >
           <!-- What is typed comes first, so that Enter takes it as it stands. -->
           <ComboboxOption v-if="asked.trim() !== ''" v-slot="{ active }" as="template" :value="asked.trim()"

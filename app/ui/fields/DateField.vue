@@ -7,6 +7,7 @@ import { readDay } from '@core/rhythm/typed'
 import { useFieldAttrs } from './attrs'
 import Field from './Field.vue'
 import { todayKey } from './today'
+import { useValidity } from './validity'
 
 defineOptions({ inheritAttrs: false })
 /**
@@ -42,6 +43,7 @@ const shown = computed(() =>
 const text = ref(shown.value)
 const fault = ref('')
 const open = ref(false)
+useValidity(input, fault)
 watch(shown, (says) => {
   text.value = says
   fault.value = ''
@@ -52,7 +54,10 @@ function outOf(found: string): string {
   return ''
 }
 function typed() {
-  if (text.value === shown.value) return
+  if (text.value === shown.value) {
+    fault.value = ''
+    return
+  }
   if (text.value.trim() === '') {
     fault.value = required ? 'A date is needed here.' : ''
     if (!required) day.value = ''
@@ -81,8 +86,11 @@ function letters() {
 const place = ref('')
 function unfold() {
   const at = box.value?.getBoundingClientRect()
-  if (at)
-    place.value = `${at.bottom + 300 > window.innerHeight && at.top > 300 ? 'bottom-full mb-1' : 'top-full mt-1'} ${at.left + 280 > window.innerWidth ? 'right-0' : 'left-0'}`
+  if (at) {
+    const up = at.bottom + 300 > window.innerHeight && at.top > 300
+    const left = at.left + 280 > window.innerWidth
+    place.value = `${up ? 'bottom-full mb-1' : 'top-full mt-1'} ${left ? 'right-0' : 'left-0'}`
+  }
   open.value = !open.value
 }
 onClickOutside(box, () => {

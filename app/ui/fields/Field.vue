@@ -1,12 +1,19 @@
 <script setup lang="ts">
-/** A label over its field, what is wrong under it. The field itself stands in the slot. */
+import { computed } from 'vue'
+
+/**
+ * A label over its field, and what is wrong under both, which is no part of the label. The field itself stands in
+ * the slot.
+ */
 const { label, fault = '' } = defineProps<{ label?: string | undefined; fault?: string | undefined }>()
+const shown = computed(() => label !== undefined && label !== '')
 </script>
 
 <template>
-  <component :is="label ? 'label' : 'span'"
-    ><span v-if="label" class="label"
-      ><slot name="label">{{ label }}</slot></span
-    ><slot /><span v-if="fault" role="alert" class="late block text-12 mt-1">{{ fault }}</span></component
+  <component :is="shown ? 'div' : 'span'"
+    ><component :is="shown ? 'label' : 'span'" :class="{ block: shown }"
+      ><span v-if="shown" class="label">{{ label }}</span
+      ><slot /></component
+    ><span v-if="fault" role="alert" class="late block text-12 mt-1">{{ fault }}</span></component
   >
 </template>

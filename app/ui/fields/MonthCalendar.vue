@@ -36,6 +36,7 @@ function choose(value: DateValue | DateValue[] | undefined) {
 
 <template>
   <CalendarRoot
+    calendar-label="Choose a day"
     v-slot="{ weekDays, grid }"
     class="panel absolute z-40 p-3 w-[272px] bg-raised border-line"
     :model-value="chosen"

@@ -1,32 +1,12 @@
 <script setup lang="ts">
-import { useNumberText } from './number'
+import { useNumberText, type NumberProps } from './number'
 import NumberInput from './NumberInput.vue'
 
 /**
  * A number, given when the field is left or Enter is pressed, or with `eager` at every figure. What is no number,
  * or cleared, goes back to what it was.
  */
-const {
-  label,
-  min,
-  max,
-  step,
-  eager = false,
-} = defineProps<{
-  label: string
-  /** The label is said, not shown. */
-  hidden?: boolean
-  min?: number
-  max?: number
-  /** From one to the next by arrows; a fraction lets fractions be typed. */
-  step?: number
-  /** What it counts, behind the field. */
-  unit?: string
-  eager?: boolean
-  fault?: string
-  /** Classes of the field itself. */
-  field?: string
-}>()
+const { label, min, max, step, eager = false } = defineProps<NumberProps>()
 const number = defineModel<number>({ required: true })
 const { text, typed } = useNumberText(
   () => number.value,

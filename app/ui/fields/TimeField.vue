@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { ref, useTemplateRef, watch } from 'vue'
 import { readTime } from '@core/rhythm/typed'
 import { useFieldAttrs } from './attrs'
 import Field from './Field.vue'
+import { useValidity } from './validity'
 
 defineOptions({ inheritAttrs: false })
 /** A time of day in 24 hours, typed as one likes: "17:30", "1730", "5 pm". Empty is none, unless one is required. */
@@ -15,6 +16,8 @@ const time = defineModel<string>({ required: true })
 const { outer, inner } = useFieldAttrs()
 const text = ref(time.value)
 const fault = ref('')
+const input = useTemplateRef<HTMLInputElement>('input')
+useValidity(input, fault)
 watch(time, (t) => {
   text.value = t
   fault.value = ''
@@ -40,6 +43,7 @@ function letters() {
 <template>
   <Field :label="hidden ? undefined : label" :fault="fault" v-bind="outer">
     <input
+      ref="input"
       v-model="text"
       class="field"
       autocomplete="off"

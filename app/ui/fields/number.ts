@@ -1,5 +1,23 @@
 import { nextTick, ref, watch, type Ref } from 'vue'
 
+/** What both fields for numbers are told. */
+export interface NumberProps {
+  label: string
+  /** The label is said, not shown. */
+  hidden?: boolean
+  min?: number
+  max?: number
+  /** From one to the next by arrows; a fraction lets fractions be typed. */
+  step?: number
+  /** What it counts, behind the field. */
+  unit?: string
+  /** Given at every figure, not when the field is left. */
+  eager?: boolean
+  fault?: string
+  /** Classes of the field itself. */
+  field?: string
+}
+
 export interface Bounds {
   /** Whole numbers alone, unless it is a fraction. */
   step?: number | undefined

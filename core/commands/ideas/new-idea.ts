@@ -1,4 +1,5 @@
-import { type Episode, type Id, type Records, bareIdea } from '../../records'
+import { type Episode, type Id, type Records } from '../../records'
+import { blankEpisode } from '../../records/blank-episode'
 import { codeFor } from '../../rhythm/numbering'
 import { type Context, momentOf } from '../change'
 
@@ -23,28 +24,5 @@ export function newIdea(
   const at = momentOf(context)
   const code = codeFor(id, taken)
   taken.add(code)
-  return {
-    id,
-    show,
-    code,
-    title: line.trim(),
-    note: '',
-    idea: bareIdea(),
-    phase: { name: 'idea' },
-    place: { on: 'nothing' },
-    nature: { is: 'evergreen' },
-    spare: false,
-    priority: 0,
-    brief: { takeaway: '', points: ['', '', ''], description: '', pictureIdea: '', pictureWords: '' },
-    titles: [],
-    tags: [],
-    topics: [],
-    links: [],
-    guests: [],
-    pictures: [],
-    cut: { starts: {} },
-    figures: [],
-    createdAt: at,
-    updatedAt: at,
-  }
+  return blankEpisode({ id, show, code, title: line.trim(), at })
 }

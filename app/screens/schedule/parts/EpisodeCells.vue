@@ -170,26 +170,4 @@ const keyed = keysOn(slotsKeys, {
 .note.text-sea {
   color: var(--sea);
 }
-.thumb {
-  display: block;
-  width: 80px;
-  height: 45px;
-  overflow: hidden;
-  border-radius: 4px;
-}
-.thumb.audio {
-  width: 45px;
-  margin-inline: auto;
-}
-.thumb img {
-  width: 100%;
-  height: 100%;
-  object-fit: cover;
-}
-.thumb.open {
-  display: grid;
-  place-items: center;
-  border: 1px dashed var(--ring);
-  font-size: 11px;
-}
 </style>

@@ -90,28 +90,6 @@ const number = computed(() => (row.number === undefined ? '' : `${row.show.prefi
 </template>
 
 <style scoped>
-.thumb {
-  display: block;
-  width: 80px;
-  height: 45px;
-  overflow: hidden;
-  border-radius: 4px;
-}
-.thumb.audio {
-  width: 45px;
-  margin-inline: auto;
-}
-.thumb img {
-  width: 100%;
-  height: 100%;
-  object-fit: cover;
-}
-.thumb.open {
-  display: grid;
-  place-items: center;
-  border: 1px dashed var(--ring);
-  font-size: 11px;
-}
 .suggest {
   display: flex;
   gap: 10px;

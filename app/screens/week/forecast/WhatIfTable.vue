@@ -13,7 +13,7 @@ const emit = defineEmits<{ take: [choice: Choice] }>()
     <thead>
       <tr class="text-left text-ink-2">
         <th scope="col" class="font-normal py-1">What</th>
-        <th scope="col" class="font-normal w-[190px]">This release</th>
+        <th scope="col" class="font-normal w-[230px]">This release</th>
         <th scope="col" class="font-normal w-[92px]">Others</th>
         <th scope="col" class="w-[70px]"><span class="unseen">Do it</span></th>
       </tr>
@@ -34,8 +34,8 @@ const emit = defineEmits<{ take: [choice: Choice] }>()
             <template v-if="remedies.own(c.name)"
               ><template v-if="remedies.own(c.name)?.next"
                 >{{ outlook.is }} <span class="num">{{ sayChance(outlook) }}</span> →
-                <strong>{{ remedies.own(c.name)?.next?.is }}</strong>
-                <span class="num">{{ sayChance(remedies.own(c.name)?.next) }}</span></template
+                <strong class="whitespace-nowrap">{{ remedies.own(c.name)?.next?.is }}</strong>{{ ' '
+                }}<span class="num">{{ sayChance(remedies.own(c.name)?.next) }}</span></template
               ><template v-else>off the schedule</template></template
             ><span v-else class="text-ink-2">…</span>
           </td>

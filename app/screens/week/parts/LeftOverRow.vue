@@ -9,7 +9,7 @@ const workload = useWorkload()
 </script>
 
 <template>
-  <li class="day" aria-label="Left over">
+  <li class="day-row" aria-label="Left over">
     <div>
       <strong>Left over</strong
       ><span class="sub block"
@@ -31,20 +31,3 @@ const workload = useWorkload()
     </div>
   </li>
 </template>
-
-<style scoped>
-.day {
-  display: grid;
-  grid-template-columns: 108px minmax(0, 1fr);
-  gap: 12px;
-  align-items: center;
-  min-height: 66px;
-  padding: 9px 0;
-  border-top: 1px solid var(--faint);
-}
-@media (max-width: 639px) {
-  .day {
-    grid-template-columns: 1fr;
-  }
-}
-</style>

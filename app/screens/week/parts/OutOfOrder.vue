@@ -20,7 +20,7 @@ const broken = computed(() =>
 </script>
 
 <template>
-  <li v-for="b in broken" :key="`${b.id} ${b.day}`" class="day" aria-label="Out of order">
+  <li v-for="b in broken" :key="`${b.id} ${b.day}`" class="day-row" aria-label="Out of order">
     <div>
       <strong>{{ sayDay(b.day).replace(/ \w+$/, '') }}</strong><span class="sub block">out of order</span>
     </div>
@@ -35,20 +35,3 @@ const broken = computed(() =>
     </div>
   </li>
 </template>
-
-<style scoped>
-.day {
-  display: grid;
-  grid-template-columns: 108px minmax(0, 1fr);
-  gap: 12px;
-  align-items: center;
-  min-height: 66px;
-  padding: 9px 0;
-  border-top: 1px solid var(--faint);
-}
-@media (max-width: 639px) {
-  .day {
-    grid-template-columns: 1fr;
-  }
-}
-</style>
