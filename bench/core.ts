@@ -30,8 +30,8 @@ const byEpisode = new Map<string, (typeof steps)[number][]>()
 for (const s of steps) (byEpisode.get(s.episode) ?? byEpisode.set(s.episode, []).get(s.episode))?.push(s)
 const script = new Map(scripts.map((s) => [s.id, s]))
 const all = episodes
-  .filter((e) => e.phase.name === 'released')
-  .map((episode) => ({ ...episode, phase: { name: 'work' as const, since: episode.createdAt } }))
+  .filter((e) => e.phase.kind === 'released')
+  .map((episode) => ({ ...episode, phase: { kind: 'work' as const, since: episode.createdAt } }))
 
 let seen = 0
 const loop = middle(9, () => {
@@ -67,7 +67,7 @@ report('slots of ten years, two shows', 9, () =>
 )
 report('due dates of 5,000 episodes', 5, () =>
   all.map((e) =>
-    dueDates(byEpisode.get(e.id) ?? [], e.place.on === 'slot' ? e.place.day : '2026-12-10', works),
+    dueDates(byEpisode.get(e.id) ?? [], e.place.kind === 'slot' ? e.place.day : '2026-12-10', works),
   ),
 )
 report('lamps and what is missing, 5,000 episodes, scripts read', 3, () =>
@@ -114,7 +114,7 @@ report('500 open steps laid on days', 5, () =>
   ),
 )
 
-const ideas = episodes.filter((e) => e.phase.name === 'idea')
+const ideas = episodes.filter((e) => e.phase.kind === 'idea')
 const fields = fieldsOf({
   shows: new Map(shows.map((s) => [s.id, s])),
   recipes: new Map(recipes.map((r) => [r.id, r])),
@@ -122,16 +122,16 @@ const fields = fieldsOf({
   number: () => undefined,
 })
 const where = {
-  is: 'group' as const,
+  kind: 'group' as const,
   join: 'all' as const,
   of: [
-    { is: 'test' as const, field: 'phase', how: 'is' as const, value: 'idea' },
+    { kind: 'test' as const, field: 'phase', how: 'is' as const, value: 'idea' },
     {
-      is: 'group' as const,
+      kind: 'group' as const,
       join: 'any' as const,
       of: [
-        { is: 'test' as const, field: 'topics', how: 'has' as const, value: 'Oars' },
-        { is: 'test' as const, field: 'rating', how: 'least' as const, value: '3' },
+        { kind: 'test' as const, field: 'topics', how: 'has' as const, value: 'Oars' },
+        { kind: 'test' as const, field: 'rating', how: 'least' as const, value: '3' },
       ],
     },
   ],
@@ -141,7 +141,7 @@ report(`a nested view over ${episodes.length} episodes, sorted by title, grouped
 )
 report(`all ${ideas.length} ideas in the order by hand`, 7, () =>
   carryOut(
-    { where: { is: 'group', join: 'all', of: [] }, sort: { by: 'hand', down: false }, group: '' },
+    { where: { kind: 'group', join: 'all', of: [] }, sort: { by: 'hand', down: false }, group: '' },
     ideas,
     fields,
     '2026-11-24',

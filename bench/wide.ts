@@ -20,7 +20,7 @@ export function wideWorld(now: number): Whole {
   const steps: Step[] = []
   for (const show of shows) {
     const pattern = whole.tables.episodes.find(
-      (e) => e.show === show.id && e.phase.name === 'work' && e.place.on === 'slot',
+      (e) => e.show === show.id && e.phase.kind === 'work' && e.place.kind === 'slot',
     )
     if (!pattern) throw new Error('the demo has no episode in work')
     for (let i = 0; i < 150; i++) {
@@ -30,7 +30,7 @@ export function wideWorld(now: number): Whole {
         id,
         code: `${show.id === 'boats' ? 'W' : 'Y'}${String(i).padStart(3, '0')}`,
         title: `${pattern.title}, ${i + 1}`,
-        place: { on: 'slot', day: addDays(today, 2 + i) },
+        place: { kind: 'slot', day: addDays(today, 2 + i) },
         chosenPicture: undefined,
         number: undefined,
       })
@@ -47,7 +47,7 @@ export function wideWorld(now: number): Whole {
     }
   }
   const released = whole.tables.episodes
-    .filter((e) => e.phase.name === 'released')
+    .filter((e) => e.phase.kind === 'released')
     .map((e) => ({ ...e, pictures: [], chosenPicture: undefined }))
   const kept = new Set(released.map((e) => e.id))
   return {

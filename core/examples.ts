@@ -68,7 +68,7 @@ export function exampleStep(fields: Partial<Step> & { id: string }): Step {
     kind: 'write',
     minutes: 60,
     logged: 0,
-    lead: { by: 'before', days: 0 },
+    lead: { kind: 'before', days: 0 },
     needs: [],
     owner: 'me',
     required: true,

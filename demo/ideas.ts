@@ -170,7 +170,7 @@ export function knownOf(
   }
   const known: Known = {
     topics: topic === '' ? [] : [topic],
-    nature: { is: 'evergreen' },
+    nature: { kind: 'evergreen' },
     guests: title.includes('Tomas Ek') ? ['Tomas Ek'] : [],
     idea: {
       standing: standings[standing] ?? 'unsorted',
@@ -180,9 +180,9 @@ export function knownOf(
     },
   }
   if (title === 'Leaving a boat out all winter, on purpose')
-    known.nature = { is: 'topical', notBefore: addDays(today, -20), staleAfter: addDays(today, 85) }
+    known.nature = { kind: 'topical', notBefore: addDays(today, -20), staleAfter: addDays(today, 85) }
   if (title === 'Ice on the river, remembered')
-    known.nature = { is: 'topical', staleAfter: addDays(today, 60) }
+    known.nature = { kind: 'topical', staleAfter: addDays(today, 60) }
   if (title === 'Trailer lights that survive salt') known.idea.meant = month(4)
   if (title === 'Pine tar on everything')
     known.idea.occasion = { kind: 'season', name: 'the tarring weeks', day: addDays(today, 120), lead: 30 }

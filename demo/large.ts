@@ -23,7 +23,7 @@ export function largeWorld(
   const subjects = [...releasedBoats, ...releasedTalks]
   const today = dayAt(now, zone)
   const days = Math.ceil(count / 2)
-  const fixed = usual.tables.episodes.filter((e) => e.phase.name !== 'released')
+  const fixed = usual.tables.episodes.filter((e) => e.phase.kind !== 'released')
   for (let i = 0; i < days; i++) {
     const day = addDays(today, i - days)
     const topic = subjects[i % subjects.length]

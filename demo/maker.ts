@@ -156,7 +156,7 @@ export class Maker {
   promises(thursday: Day): void {
     const stamp = { createdAt: this.at, updatedAt: this.at }
     const work = this.episodes.filter(
-      (e) => e.phase.name === 'work' && e.show === 'boats' && e.place.on === 'slot',
+      (e) => e.phase.kind === 'work' && e.show === 'boats' && e.place.kind === 'slot',
     )
     this.launches.push({
       id: 'launch-drawings',
@@ -174,8 +174,8 @@ export class Maker {
         id: 'kept-kelpline',
         show: 'boats',
         name: 'Kelpline Rope',
-        is: 'sponsor',
-        kept: { by: 'slot', day: addDays(thursday, 28) },
+        kind: 'sponsor',
+        kept: { kind: 'slot', day: addDays(thursday, 28) },
         note: 'A read of 45 seconds, before the first third.',
         ...stamp,
       },
@@ -183,9 +183,9 @@ export class Maker {
         id: 'kept-launch',
         show: 'boats',
         name: 'Drawings of the dinghy',
-        is: 'launch',
+        kind: 'launch',
         launch: 'launch-drawings',
-        kept: { by: 'slot', day: addDays(thursday, 42) },
+        kept: { kind: 'slot', day: addDays(thursday, 42) },
         note: '',
         ...stamp,
       },
@@ -193,8 +193,8 @@ export class Maker {
         id: 'deal-brightwork',
         show: 'talks',
         name: 'Brightwork Varnish',
-        is: 'sponsor',
-        kept: { by: 'deal', perMonth: 1, from: addDays(this.today, -60) },
+        kind: 'sponsor',
+        kept: { kind: 'deal', perMonth: 1, from: addDays(this.today, -60) },
         note: 'One talk a month.',
         ...stamp,
       },
@@ -206,7 +206,7 @@ export class Maker {
         name: 'Letters and comments',
         kind: 'admin',
         minutes: 30,
-        when: { by: 'rule', rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=MO,FR', start: addDays(monday, -70) },
+        when: { kind: 'rule', rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=MO,FR', start: addDays(monday, -70) },
         skipped: [],
         done: [],
         ...stamp,
@@ -216,7 +216,7 @@ export class Maker {
         name: 'The month’s accounts',
         kind: 'admin',
         minutes: 60,
-        when: { by: 'rule', rule: 'FREQ=MONTHLY;INTERVAL=1;BYDAY=1WE', start: addDays(monday, -70) },
+        when: { kind: 'rule', rule: 'FREQ=MONTHLY;INTERVAL=1;BYDAY=1WE', start: addDays(monday, -70) },
         at: '19:00',
         skipped: [],
         done: [],
@@ -278,8 +278,8 @@ export class Maker {
     const ahead = Math.max(0, Math.round(17 * Math.sin((age - 20) / 60)))
     this.add(show, subject, id, { ...whole, pictures: painted ? 1 : 0 }, addDays(day, -ahead), words, true)
     const { episode } = this.last
-    episode.phase = { name: 'released', at }
-    episode.place = { on: 'slot', day }
+    episode.phase = { kind: 'released', at }
+    episode.place = { kind: 'slot', day }
     episode.number = number
     const keyword = covered[subject.title]
     if (keyword) episode.idea.keywords = [keyword]
@@ -298,7 +298,7 @@ export class Maker {
     this.add(show, subject, id, progress, addDays(this.today, -1))
     const { episode } = this.last
     episode.place = place
-    episode.phase = { name: 'work', since: this.moment(since) }
+    episode.phase = { kind: 'work', since: this.moment(since) }
     episode.createdAt = this.moment(addDays(since, -20))
   }
 
@@ -408,7 +408,7 @@ export class Maker {
     if (progress.chosen !== undefined) episode.chosenPicture = `${id}/p${progress.chosen}`
     const steps = stepsToAdd(recipe, id, [], this.moment(addDays(ended, -30))).map((step): Step => {
       const line = step.line ?? ''
-      const lead = step.lead.by === 'before' ? step.lead.days : 0
+      const lead = step.lead.kind === 'before' ? step.lead.days : 0
       const done = progress.done.includes(line)
       return {
         ...step,

@@ -30,10 +30,10 @@ export function workshop(recipe: Recipe): Recipe {
     follow: [
       {
         id: 'follow-copy',
-        when: { is: 'done', line: 'film' },
-        then: { is: 'note', text: 'Copy the cards to the second disk' },
+        when: { kind: 'done', line: 'film' },
+        then: { kind: 'note', text: 'Copy the cards to the second disk' },
       },
-      { id: 'follow-folder', when: { is: 'lit', stage: 'brief' }, then: { is: 'folder' } },
+      { id: 'follow-folder', when: { kind: 'lit', stage: 'brief' }, then: { kind: 'folder' } },
     ],
   }
 }

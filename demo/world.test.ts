@@ -26,11 +26,11 @@ describe('the demo world', () => {
 
   test('has what the design asks for', () => {
     const count = (name: string, of: string) =>
-      tables.episodes.filter((e) => e.phase.name === name && e.show === of).length
+      tables.episodes.filter((e) => e.phase.kind === name && e.show === of).length
     expect([count('released', 'boats'), count('released', 'talks')]).toEqual([41, 18])
-    expect(tables.episodes.filter((e) => e.phase.name === 'work' && !e.spare)).toHaveLength(10)
+    expect(tables.episodes.filter((e) => e.phase.kind === 'work' && !e.spare)).toHaveLength(10)
     expect(tables.episodes.filter((e) => e.spare)).toHaveLength(2)
-    expect(tables.episodes.filter((e) => e.phase.name === 'idea')).toHaveLength(60)
+    expect(tables.episodes.filter((e) => e.phase.kind === 'idea')).toHaveLength(60)
   })
 
   test('no two episodes are alike in title, code, script or picture', () => {
@@ -52,7 +52,7 @@ describe('the demo world', () => {
     const numbered = (id: string) => {
       const numbers = numbersOf(show(id), tables.episodes, exampleNow)
       return tables.episodes
-        .filter((e) => e.show === id && e.phase.name === 'work')
+        .filter((e) => e.show === id && e.phase.kind === 'work')
         .flatMap((e) => {
           const n = numbers.episodes.get(e.id)
           return n === undefined ? [] : [[n, releaseOf(e, show(id))?.day]]
@@ -74,9 +74,9 @@ describe('the demo world', () => {
 
   test('every release is on a slot of its rhythm, and its figures are no older than it is', () => {
     for (const e of tables.episodes) {
-      if (e.place.on === 'slot')
+      if (e.place.kind === 'slot')
         expect(datesOf(show(e.show).rhythm, e.place.day, e.place.day)).toEqual([e.place.day])
-      if (e.phase.name !== 'released') continue
+      if (e.phase.kind !== 'released') continue
       const age = (exampleNow - Date.parse(e.phase.at)) / 86_400_000
       for (const f of e.figures) expect(f.age).toBeLessThanOrEqual(Math.ceil(age))
       expect(e.figures.map((f) => f.views)).toEqual([...e.figures.map((f) => f.views)].sort((a, b) => a - b))
@@ -102,10 +102,10 @@ describe('the demo world', () => {
       })
     }
     for (const e of tables.episodes.filter((x) => x.spare)) expect(standing(e.id).missing).toEqual([])
-    for (const e of tables.episodes.filter((x) => x.phase.name === 'released'))
+    for (const e of tables.episodes.filter((x) => x.phase.kind === 'released'))
       expect(standing(e.id).ready).toBe(true)
     expect(
-      tables.episodes.filter((e) => e.phase.name === 'work' && standing(e.id).late).map((e) => e.title),
+      tables.episodes.filter((e) => e.phase.kind === 'work' && standing(e.id).late).map((e) => e.title),
     ).toEqual(['Why my keel bolts wept rust'])
   })
 
@@ -113,12 +113,12 @@ describe('the demo world', () => {
     for (const d of [1, 2, 3, 6, 9, 15]) {
       const now = exampleNow + d * 86_400_000 + 9 * 3_600_000
       const { whole: then } = demoWorld(now)
-      const coming = then.tables.episodes.filter((e) => e.place.on === 'slot' && e.phase.name === 'work')
+      const coming = then.tables.episodes.filter((e) => e.place.kind === 'slot' && e.phase.kind === 'work')
       for (const e of coming) expect(releaseOf(e, show(e.show))?.at).toBeGreaterThan(now)
       const last = then.tables.episodes
-        .filter((e) => e.phase.name === 'released' && e.show === 'boats')
+        .filter((e) => e.phase.kind === 'released' && e.show === 'boats')
         .at(-1)
-      expect(last?.phase.name === 'released' && Date.parse(last.phase.at)).toBeLessThan(now)
+      expect(last?.phase.kind === 'released' && Date.parse(last.phase.at)).toBeLessThan(now)
     }
   })
 
@@ -129,7 +129,7 @@ describe('the demo world', () => {
 
 test('the large world has as many released episodes as wanted, with scripts of about 1,200 words', () => {
   const { whole: large } = largeWorld(exampleNow, () => undefined, 200)
-  const released = large.tables.episodes.filter((e) => e.phase.name === 'released')
+  const released = large.tables.episodes.filter((e) => e.phase.kind === 'released')
   expect(released).toHaveLength(200)
   const words = large.tables.scripts
     .slice(-20)
@@ -137,7 +137,7 @@ test('the large world has as many released episodes as wanted, with scripts of a
   for (const n of words) expect(n).toBeGreaterThan(1000)
   expect(new Set(large.tables.episodes.map((e) => e.code)).size).toBe(large.tables.episodes.length)
   expect(
-    dayAt(Date.parse(released[0]?.phase.name === 'released' ? released[0].phase.at : ''), 'Europe/Lisbon') <
+    dayAt(Date.parse(released[0]?.phase.kind === 'released' ? released[0].phase.at : ''), 'Europe/Lisbon') <
       '2026-11-24',
   ).toBe(true)
 })

@@ -35,7 +35,7 @@ export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[]
   const [pilot, tides, ledger, nets] = workTalks
   if (!ribs || !bolts || !spar || !caulk || !tent || !loft || !pilot || !tides || !ledger || !nets)
     throw new Error('The demo lacks an episode')
-  const slot = (day: Day): Place => ({ on: 'slot', day })
+  const slot = (day: Day): Place => ({ kind: 'slot', day })
   maker.inWork(
     boats,
     ribs,
@@ -173,7 +173,7 @@ export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[]
   maker.inWork(
     boats,
     loft,
-    { on: 'nothing' },
+    { kind: 'nothing' },
     {
       ...whole,
       done: everything.slice(0, 2),
@@ -189,7 +189,7 @@ export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[]
   maker.inWork(
     talks,
     nets,
-    { on: 'nothing' },
+    { kind: 'nothing' },
     {
       ...whole,
       done: [],
@@ -205,7 +205,7 @@ export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[]
     30,
   )
   for (const s of spareBoats) {
-    maker.inWork(boats, s, { on: 'nothing' }, { ...whole, pictures: 1 }, 60)
+    maker.inWork(boats, s, { kind: 'nothing' }, { ...whole, pictures: 1 }, 60)
     maker.last.episode.spare = true
   }
   maker.promises(thursday)

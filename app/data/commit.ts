@@ -102,8 +102,8 @@ export async function put(store: Store, changes: readonly Change[]): Promise<voi
 async function onTheirSlots(store: Store, changes: readonly Change[]): Promise<Episode[]> {
   const placed = changes.flatMap((c) =>
     c.table === 'episodes' &&
-    c.after?.phase.name === 'work' &&
-    c.after.place.on === 'slot' &&
+    c.after?.phase.kind === 'work' &&
+    c.after.place.kind === 'slot' &&
     !same(c.after.place, c.before?.place)
       ? [c.after]
       : [],
@@ -112,7 +112,7 @@ async function onTheirSlots(store: Store, changes: readonly Change[]): Promise<E
   const own = new Set(changes.map((c) => c.id))
   return store
     .rows('episodes')
-    .where('phase.name')
+    .where('phase.kind')
     .equals('work')
     .filter((e) => !own.has(e.id) && placed.some((p) => p.show === e.show && same(p.place, e.place)))
     .toArray()

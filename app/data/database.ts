@@ -22,7 +22,11 @@ function since(name: TableName): number {
 const besides: Readonly<Record<number, Record<string, string>>> = {
   1: { journal: 'seq, *about', files: 'id', meta: 'key' },
   4: { aside: 'key' },
+  5: { episodes: tables.episodes.index },
 }
+
+/** Indices that a table had before version 5. */
+const once: Partial<Record<TableName, string>> = { episodes: 'id, phase.name' }
 
 /**
  * The browser's store of one world. Tables hold records of `core/records` as they are; `files` the bytes of
@@ -39,7 +43,9 @@ export class Store extends Dexie {
     for (let version = 1; version <= storeVersion; version++)
       this.version(version).stores({
         ...Object.fromEntries(
-          tableNames.flatMap((name) => (since(name) === version ? [[name, tables[name].index]] : [])),
+          tableNames.flatMap((name) =>
+            since(name) === version ? [[name, once[name] ?? tables[name].index]] : [],
+          ),
         ),
         ...besides[version],
       })

@@ -46,7 +46,7 @@ async function begun(name = `keeping ${++n}`) {
       title: 'Tern & Tiller',
       kind: 'video',
       zone: 'UTC',
-      rhythm: { each: 'day', every: 1 },
+      rhythm: { kind: 'day', every: 1 },
       time: '17:00',
       start: addDays(today, 1),
       hours: [60, 60, 60, 60, 60, 60, 60],
@@ -79,7 +79,7 @@ describe('pages that hear nothing of each other', () => {
     const numbers = (await first.store.rows('episodes').toArray()).map((e) => e.number)
     expect(new Set(numbers).size).toBe(3)
     await first.check()
-    expect([...first.records.episodes.values()].map((e) => e.phase.name)).toEqual([
+    expect([...first.records.episodes.values()].map((e) => e.phase.kind)).toEqual([
       'released',
       'released',
       'released',
@@ -117,7 +117,7 @@ describe('pages that hear nothing of each other', () => {
       refusalOf(
         await b.library.perform(writeScript, {
           episode: out,
-          wish: { do: 'replace', sections: exampleScript({ Other: ['Pasted.'] }).sections },
+          wish: { kind: 'replace', sections: exampleScript({ Other: ['Pasted.'] }).sections },
         }),
       ),
     ).toMatch(/more here than this page had read/)
@@ -183,7 +183,7 @@ describe('taking back', () => {
 describe('a damaged record', () => {
   test.each([
     ['episodes', { title: 7 }, 3],
-    ['episodes', { place: { on: 'slot', day: 'never' } }, 3],
+    ['episodes', { place: { kind: 'slot', day: 'never' } }, 3],
     ['steps', { minutes: 'long' }, 0],
     ['scripts', { sections: null }, 0],
   ] as const)('of %s is set aside whole, named, and the rest works', async (table, damage, _n) => {

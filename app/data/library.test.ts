@@ -43,7 +43,7 @@ async function begun(name?: string) {
       title: 'Tern & Tiller',
       kind: 'video',
       zone: 'UTC',
-      rhythm: { each: 'week', every: 1, weekdays: [3] },
+      rhythm: { kind: 'week', every: 1, weekdays: [3] },
       time: '17:00',
       start: addDays(today, 2),
       hours: [60, 60, 60, 60, 60, 60, 60],
@@ -71,9 +71,9 @@ describe('the write path', () => {
   test('shows a change at once and stores it with its line of history', async () => {
     const { library, idea, slot } = await begun()
     const kept = library.perform(placeOnSlot, { episode: idea, day: slot })
-    expect(library.records.episodes.get(idea)?.place).toEqual({ on: 'slot', day: slot })
+    expect(library.records.episodes.get(idea)?.place).toEqual({ kind: 'slot', day: slot })
     await kept
-    expect((await library.store.rows('episodes').get(idea))?.place).toEqual({ on: 'slot', day: slot })
+    expect((await library.store.rows('episodes').get(idea))?.place).toEqual({ kind: 'slot', day: slot })
     expect(await library.store.rows('steps').where('episode').equals(idea).count()).toBe(3)
     expect((await library.history(idea)).map((l) => l.sentence)).toEqual([
       expect.stringMatching(/^Put “Steaming oak ribs” on/),
@@ -213,7 +213,7 @@ describe('two tabs', () => {
       one.perform(placeOnSlot, { episode: idea, day: slot }),
       two.perform(placeOnSlot, { episode: other, day: slot }),
     ])
-    const placed = (await one.store.rows('episodes').toArray()).filter((e) => e.place.on === 'slot')
+    const placed = (await one.store.rows('episodes').toArray()).filter((e) => e.place.kind === 'slot')
     expect(placed).toHaveLength(1)
     expect(results.filter((r) => r.ok)).toHaveLength(1)
     expect(troubles).toEqual([])
@@ -317,7 +317,7 @@ test('steps and scripts of ended work are read when they are asked for', async (
   await library.perform(placeOnSlot, { episode: idea, day: slot })
   await library.store
     .rows('episodes')
-    .update(idea, { phase: { name: 'released', at: '2026-01-01T00:00:00.000Z' } })
+    .update(idea, { phase: { kind: 'released', at: '2026-01-01T00:00:00.000Z' } })
   const { library: later } = await tab('late')
   expect(later.records.steps.size).toBe(0)
   await later.ensure([idea])

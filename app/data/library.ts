@@ -118,10 +118,11 @@ export class Library {
       const tables: Record<string, unknown[]> = {}
       for (const name of tableNames) tables[name] = await store.rows(name).toArray()
       tables['journal'] = await store.journal.toArray()
+      tables['aside'] = await store.aside.toArray()
       const next = migrate(tables, Number(version))
       if (!next.ok) return next
       await store.transaction('rw', store.tables, async () => {
-        for (const name of [...tableNames, 'journal']) {
+        for (const name of [...tableNames, 'journal', 'aside']) {
           await store.table(name).clear()
           await store.table(name).bulkAdd(next.value[name] ?? [])
         }

@@ -78,16 +78,16 @@ describe('a call to the mailbox', () => {
   }
   test('tells an answer, a refusal with its sentence, and nobody there apart', async () => {
     answering(200, '{"kept":"x"}')
-    expect(await callMailbox('PUT', '/jotted/x', {})).toEqual({ is: 'fine', body: { kept: 'x' } })
+    expect(await callMailbox('PUT', '/jotted/x', {})).toEqual({ kind: 'fine', body: { kept: 'x' } })
     answering(507, '{"sentence":"The mailbox is full."}')
     expect(await callMailbox('PUT', '/jotted/x', {})).toEqual({
-      is: 'refused',
+      kind: 'refused',
       status: 507,
       sentence: 'The mailbox is full.',
     })
     answering(200, '<html></html>', 'text/html')
-    expect(await callMailbox('GET', '/')).toEqual({ is: 'away' })
+    expect(await callMailbox('GET', '/')).toEqual({ kind: 'away' })
     Object.assign(globalThis, { fetch: () => Promise.reject(new TypeError('no network')) })
-    expect(await callMailbox('GET', '/')).toEqual({ is: 'away' })
+    expect(await callMailbox('GET', '/')).toEqual({ kind: 'away' })
   })
 })

@@ -69,7 +69,7 @@ function deskName(): string {
 
 /** What a call to the mailbox came to: its answer, what it says against it, or that nobody answers. */
 export type Answer =
-  { is: 'fine'; body: unknown } | { is: 'refused'; status: number; sentence: string } | { is: 'away' }
+  { kind: 'fine'; body: unknown } | { kind: 'refused'; status: number; sentence: string } | { kind: 'away' }
 
 /** Calls the mailbox. A server that is none of ours (no JSON) counts as away. */
 export async function callMailbox(
@@ -87,15 +87,15 @@ export async function callMailbox(
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     })
-    if (!response.headers.get('content-type')?.includes('json')) return { is: 'away' }
+    if (!response.headers.get('content-type')?.includes('json')) return { kind: 'away' }
     const answer: unknown = await response.json()
-    if (response.ok) return { is: 'fine', body: answer }
+    if (response.ok) return { kind: 'fine', body: answer }
     const sentence =
       typeof answer === 'object' && answer !== null && 'sentence' in answer
         ? String(answer.sentence)
         : 'The mailbox refuses it.'
-    return { is: 'refused', status: response.status, sentence }
+    return { kind: 'refused', status: response.status, sentence }
   } catch {
-    return { is: 'away' }
+    return { kind: 'away' }
   }
 }

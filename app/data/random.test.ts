@@ -41,7 +41,7 @@ async function begun(library: Library): Promise<void> {
     title: 'Tern & Tiller',
     kind: 'video',
     zone: 'Europe/Lisbon',
-    rhythm: { each: 'week', every: 1, weekdays: [3] },
+    rhythm: { kind: 'week', every: 1, weekdays: [3] },
     time: '17:00',
     start: '2026-11-05',
     hours: [60, 60, 60, 60, 60, 60, 60],

@@ -110,9 +110,9 @@ const ofEpisodes: ReadonlySet<TableName> = new Set<TableName>(['steps', 'scripts
 function isNeeded(row: unknown, from: string): boolean {
   const phase: unknown =
     typeof row === 'object' && row !== null && 'phase' in row ? Reflect.get(row, 'phase') : undefined
-  if (typeof phase !== 'object' || phase === null || !('name' in phase)) return true
-  if (phase.name === 'released') return !('at' in phase) || String(phase.at) >= from
-  return phase.name !== 'idea' && phase.name !== 'dropped'
+  if (typeof phase !== 'object' || phase === null || !('kind' in phase)) return true
+  if (phase.kind === 'released') return !('at' in phase) || String(phase.at) >= from
+  return phase.kind !== 'idea' && phase.kind !== 'dropped'
 }
 
 /**

@@ -8,6 +8,7 @@ import { startStep } from '@core/commands/work'
 import { layOnDay } from '@core/commands/week'
 import { exampleAt, exampleEpisode, exampleRecords, exampleStep, valueOf } from '@core/examples'
 import { tables } from '@core/records'
+import { asVersion4 } from '@core/records/as-version-4'
 import { schemaVersion } from '@core/records/migrations'
 import { Library } from './library'
 import { backupOf, restoreInto, sweepFiles, wholeOf } from './whole'
@@ -52,9 +53,11 @@ async function firstVersion(name: string): Promise<void> {
   await store.open()
   await store.table('shows').bulkAdd(shows)
   await store.table('outlets').bulkAdd([...records.outlets.values()])
-  await store.table('recipes').bulkAdd([...records.recipes.values()])
-  await store.table('episodes').add({ ...episode, title: 'Later title' })
-  await store.table('steps').add(step)
+  const before = asVersion4('episodes', episode)
+  const after = asVersion4('episodes', { ...episode, title: 'Later title' })
+  await store.table('recipes').bulkAdd([...records.recipes.values()].map((r) => asVersion4('recipes', r)))
+  await store.table('episodes').add(after)
+  await store.table('steps').add(asVersion4('steps', step))
   await store.table('settings').bulkAdd(settings)
   await store.table('journal').add({
     seq: 1,
@@ -63,9 +66,7 @@ async function firstVersion(name: string): Promise<void> {
     about: [episode.id],
     state: 'done',
     tab: 't',
-    changes: [
-      { table: 'episodes', id: episode.id, before: episode, after: { ...episode, title: 'Later title' } },
-    ],
+    changes: [{ table: 'episodes', id: episode.id, before, after }],
   })
   await store.table('meta').add({ key: 'schema', value: 1 })
   store.close()
@@ -89,6 +90,8 @@ describe('a store of the first version', () => {
     expect(valueOf(await library.turn('undo'))).toBe('Changed the working title')
     expect(library.records.episodes.get('episode')?.title).toBe('Steaming oak ribs')
     valueOf(await library.perform(sortIdeas, { episodes: ['episode'], standing: 'next' }))
+    // Other tabs look for what is in work by its index.
+    expect(await library.store.rows('episodes').where('phase.kind').equals('idea').count()).toBe(1)
     expect((await library.store.rows('episodes').get('episode'))?.idea.standing).toBe('next')
     // The tables that came later take records, and give them back by undo.
     valueOf(
@@ -96,15 +99,15 @@ describe('a store of the first version', () => {
         name: 'Letters',
         kind: 'admin',
         minutes: 30,
-        when: { by: 'once', day: '2026-11-25' },
+        when: { kind: 'once', day: '2026-11-25' },
       }),
     )
     valueOf(
       await library.perform(keepSlots, {
         show: 'show',
         name: 'Kelpline Rope',
-        is: 'sponsor',
-        kept: { by: 'slot', day: '2026-12-03' },
+        kind: 'sponsor',
+        kept: { kind: 'slot', day: '2026-12-03' },
         note: '',
       }),
     )

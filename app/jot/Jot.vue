@@ -104,16 +104,16 @@ async function handOver() {
   busy = true
   try {
     const about = await callMailbox('GET', '/about')
-    state.value = about.is === 'fine' ? 'there' : about.is
-    if (about.is !== 'fine') return
+    state.value = about.kind === 'fine' ? 'there' : about.kind
+    if (about.kind !== 'fine') return
     shows.value = readShows(about.body)
     for (const idea of waitingHere()) {
       const answer = await callMailbox('PUT', `/jotted/${idea.id}`, idea)
-      if (answer.is === 'away') {
+      if (answer.kind === 'away') {
         state.value = 'away'
         return
       }
-      if (answer.is === 'refused') {
+      if (answer.kind === 'refused') {
         state.value = 'refused'
         trouble.value = answer.sentence
         return

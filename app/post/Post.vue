@@ -20,7 +20,7 @@ let id = crypto.randomUUID()
 
 onMounted(async () => {
   const about = await callMailbox('GET', '/about')
-  if (about.is !== 'fine' || typeof about.body !== 'object' || about.body === null) {
+  if (about.kind !== 'fine' || typeof about.body !== 'object' || about.body === null) {
     state.value = 'away'
     return
   }
@@ -77,13 +77,13 @@ async function send() {
     tell: tell.value,
     ...(picture.value ? { picture: image } : {}),
   })
-  if (answer.is === 'fine') {
+  if (answer.kind === 'fine') {
     state.value = 'sent'
     return
   }
   state.value = 'open'
   trouble.value =
-    answer.is === 'away'
+    answer.kind === 'away'
       ? 'Nobody answers at the moment. What you wrote stays here; please try again in a while.'
       : answer.sentence
 }

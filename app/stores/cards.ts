@@ -51,11 +51,11 @@ export const useCards = defineStore('cards', () => {
     const [work, ideas, released]: [Episode[], Episode[], Episode[]] = [[], [], []]
     const byShow = new Map<Id, Episode[]>()
     for (const e of library.records.episodes.values()) {
-      const { name } = e.phase
-      if (name === 'work') work.push(e)
-      else if (name === 'idea') ideas.push(e)
-      else if (name === 'released') released.push(e)
-      if (name !== 'released' && e.place.on === 'nothing' && e.number === undefined) continue
+      const { kind } = e.phase
+      if (kind === 'work') work.push(e)
+      else if (kind === 'idea') ideas.push(e)
+      else if (kind === 'released') released.push(e)
+      if (kind !== 'released' && e.place.kind === 'nothing' && e.number === undefined) continue
       const mine = byShow.get(e.show)
       if (mine) mine.push(e)
       else byShow.set(e.show, [e])
@@ -202,7 +202,7 @@ export const useCards = defineStore('cards', () => {
   const lately = computed(() => {
     const from = addDays(moment.today, -lateDays)
     return everyRelease.value.flatMap((e) =>
-      e.phase.name === 'released' && dayIn(e.phase.at, moment.zone) >= from ? (cardOf(e) ?? []) : [],
+      e.phase.kind === 'released' && dayIn(e.phase.at, moment.zone) >= from ? (cardOf(e) ?? []) : [],
     )
   })
   /**
@@ -252,5 +252,5 @@ export const useCards = defineStore('cards', () => {
 
 /** The moment at which an episode went out; empty where it did not. */
 export function releasedAt(e: Episode): string {
-  return e.phase.name === 'released' ? e.phase.at : ''
+  return e.phase.kind === 'released' ? e.phase.at : ''
 }

@@ -12,9 +12,9 @@ import { useReading } from './reading'
 import { remembered } from '@app/stores/remembered'
 
 const key = 'lamp-reel.view'
-const all: Group = { is: 'group', join: 'all', of: [] }
-const test = (field: string, how: Test['how'], value: string): Test => ({ is: 'test', field, how, value })
-const only = (...of: Group['of']): Group => ({ is: 'group', join: 'all', of })
+const all: Group = { kind: 'group', join: 'all', of: [] }
+const test = (field: string, how: Test['how'], value: string): Test => ({ kind: 'test', field, how, value })
+const only = (...of: Group['of']): Group => ({ kind: 'group', join: 'all', of })
 const base: View = {
   id: 'ideas',
   name: 'Ideas',
@@ -34,7 +34,7 @@ const given: readonly View[] = [
     id: 'chosen',
     name: 'Next and promising',
     where: only(test('phase', 'is', 'idea'), {
-      is: 'group',
+      kind: 'group',
       join: 'any',
       of: [test('standing', 'is', 'next'), test('standing', 'is', 'promising')],
     }),

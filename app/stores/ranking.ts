@@ -49,7 +49,7 @@ export const useRanking = defineStore('ranking', () => {
   }
   /** Why an idea, or an episode, should not go on a date; nothing where it may. */
   function why(show: Show, day: Day, episode: Episode): string | undefined {
-    return episode.phase.name === 'idea'
+    return episode.phase.kind === 'idea'
       ? whyNot(episode, rankFor(show, day))
       : outOfWindow(episode.nature, day)
   }

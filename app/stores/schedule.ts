@@ -18,7 +18,7 @@ export const useSchedule = defineStore('schedule', () => {
     () =>
       new Map(
         cards.placed.flatMap((c) =>
-          c.episode.place.on === 'slot' ? [[`${c.show.id} ${c.episode.place.day}`, c] as const] : [],
+          c.episode.place.kind === 'slot' ? [[`${c.show.id} ${c.episode.place.day}`, c] as const] : [],
         ),
       ),
   )
@@ -28,7 +28,7 @@ export const useSchedule = defineStore('schedule', () => {
   function rowsOf(show: Show, days: number): SlotRow[] {
     const mine = cards.placed.filter((c) => c.show.id === show.id)
     const bySlot = new Map(
-      mine.flatMap((c) => (c.episode.place.on === 'slot' ? [[c.episode.place.day, c] as const] : [])),
+      mine.flatMap((c) => (c.episode.place.kind === 'slot' ? [[c.episode.place.day, c] as const] : [])),
     )
     const rows: SlotRow[] = slotsOf(show, addDays(moment.today, -40), addDays(moment.today, days)).flatMap(
       (slot) => {
@@ -99,13 +99,13 @@ export const useSchedule = defineStore('schedule', () => {
       day: r.day,
       ready: r.card?.standing.ready ?? false,
       live: r.card?.standing.live ?? false,
-      topical: r.card?.episode.nature.is === 'topical',
+      topical: r.card?.episode.nature.kind === 'topical',
     }))
     const kept = cards.spares
       .filter((c) => c.show.id === show.id)
       .map((c) => ({
         ready: c.standing.ready,
-        ...(c.episode.nature.is === 'topical'
+        ...(c.episode.nature.kind === 'topical'
           ? { notBefore: c.episode.nature.notBefore, staleAfter: c.episode.nature.staleAfter }
           : {}),
       }))

@@ -31,7 +31,7 @@ describe('changes', () => {
 
   test('a record that breaks its schema is refused with its path', () => {
     const done = {
-      changes: [putting(records, 'episodes', exampleEpisode({ place: { on: 'slot', day: '2026-02-30' } }))],
+      changes: [putting(records, 'episodes', exampleEpisode({ place: { kind: 'slot', day: '2026-02-30' } }))],
       sentence: '',
       about: [],
     }

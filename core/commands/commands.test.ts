@@ -54,7 +54,7 @@ const setUp: SetUp = {
   title: 'Tern & Tiller',
   kind: 'video',
   zone: 'Europe/Lisbon',
-  rhythm: { each: 'week', every: 1, weekdays: [3] },
+  rhythm: { kind: 'week', every: 1, weekdays: [3] },
   time: '17:00',
   start: '2026-11-24',
   hours: [120, 120, 120, 120, 120, 0, 0],
@@ -76,7 +76,7 @@ describe('beginning', () => {
 
   test.each([
     ['an empty name', { title: '  ' }, /needs a name/],
-    ['no weekday', { rhythm: { each: 'week' as const, every: 1, weekdays: [] } }, /at least one weekday/],
+    ['no weekday', { rhythm: { kind: 'week' as const, every: 1, weekdays: [] } }, /at least one weekday/],
     ['a broken time', { time: '25:00' }, /not a time of day/],
     ['an impossible date', { start: '2026-02-30' }, /not a date that exists/],
     ['an unknown zone', { zone: 'Mars/Base' }, /time zone is not known/],
@@ -92,7 +92,7 @@ describe('ideas', () => {
       jotIdea(records, { show: 'show', line: '  A folding thwart ' }, exampleContext()),
     )
     const idea = [...made.episodes.values()].find((e) => e.title === 'A folding thwart')
-    expect(idea).toMatchObject({ phase: { name: 'idea' }, place: { on: 'nothing' } })
+    expect(idea).toMatchObject({ phase: { kind: 'idea' }, place: { kind: 'nothing' } })
     expect(new Set([...made.episodes.values()].map((e) => e.code)).size).toBe(3)
   })
 
@@ -104,7 +104,7 @@ describe('ideas', () => {
   test('what is let go is kept as dropped; what has been released stays', () => {
     expect(
       after(records, dropEpisodes(records, { episodes: ['other'], why: '' }, context)).episodes.get('other')
-        ?.phase.name,
+        ?.phase.kind,
     ).toBe('dropped')
     const out = after(placed, markReleased(placed, { episode: 'episode' }, context))
     expect(refusalOf(dropEpisodes(out, { episodes: ['episode'], why: '' }, context))).toMatch(
@@ -114,7 +114,10 @@ describe('ideas', () => {
 
   test('one goes back to Ideas with its work kept', () => {
     const back = after(placed, backToIdeas(placed, { episode: 'episode' }, context))
-    expect(back.episodes.get('episode')).toMatchObject({ phase: { name: 'idea' }, place: { on: 'nothing' } })
+    expect(back.episodes.get('episode')).toMatchObject({
+      phase: { kind: 'idea' },
+      place: { kind: 'nothing' },
+    })
     expect(stepsOf(back, 'episode')).toHaveLength(3)
     const again = after(back, placeOnSlot(back, { episode: 'episode', day: '2026-12-03' }, context))
     expect(stepsOf(again, 'episode')).toHaveLength(3)
@@ -124,8 +127,8 @@ describe('ideas', () => {
 describe('placing', () => {
   test('puts to work, with the recipe’s steps and sections', () => {
     expect(placed.episodes.get('episode')).toMatchObject({
-      phase: { name: 'work' },
-      place: { on: 'slot', day: '2026-11-26' },
+      phase: { kind: 'work' },
+      place: { kind: 'slot', day: '2026-11-26' },
     })
     expect(stepsOf(placed, 'episode').map((s) => s.name)).toEqual(['Write', 'Film', 'Edit'])
     expect(placed.scripts.get('episode')?.sections).toHaveLength(5)
@@ -162,11 +165,14 @@ describe('placing', () => {
 
   test('a start without a slot has the steps; a slot can be taken later, and left', () => {
     const started = after(records, startWork(records, { episode: 'other' }, context))
-    expect(started.episodes.get('other')).toMatchObject({ phase: { name: 'work' }, place: { on: 'nothing' } })
+    expect(started.episodes.get('other')).toMatchObject({
+      phase: { kind: 'work' },
+      place: { kind: 'nothing' },
+    })
     const later = after(started, placeOnSlot(started, { episode: 'other', day: '2026-12-03' }, context))
     expect(stepsOf(later, 'other')).toHaveLength(3)
     expect(after(later, takeOff(later, { episode: 'other' }, context)).episodes.get('other')?.place).toEqual({
-      on: 'nothing',
+      kind: 'nothing',
     })
   })
 
@@ -176,7 +182,7 @@ describe('placing', () => {
         records,
         placeOnOwn(records, { episode: 'other', day: '2026-12-24', time: '08:00' }, context),
       ).episodes.get('other')?.place,
-    ).toEqual({ on: 'own', day: '2026-12-24', time: '08:00' })
+    ).toEqual({ kind: 'own', day: '2026-12-24', time: '08:00' })
     expect(
       refusalOf(placeOnOwn(records, { episode: 'other', day: '2026-11-20', time: '08:00' }, context)),
     ).toMatch(/has passed/)
@@ -192,7 +198,7 @@ describe('placing', () => {
     const late = { ...context, now: Date.parse('2026-11-27T09:00:00Z') }
     expect(
       after(placed, moveToNextOpen(placed, { episode: 'episode' }, late)).episodes.get('episode')?.place,
-    ).toEqual({ on: 'slot', day: '2026-12-03' })
+    ).toEqual({ kind: 'slot', day: '2026-12-03' })
   })
 })
 
@@ -333,12 +339,12 @@ describe('releasing', () => {
 
   test('“is it out?” answered yes fixes its number and the moment it was promised', () => {
     const out = after(placed, markReleased(placed, { episode: 'episode' }, late)).episodes.get('episode')
-    expect(out).toMatchObject({ number: 1, phase: { name: 'released', at: '2026-11-26T17:00:00.000Z' } })
+    expect(out).toMatchObject({ number: 1, phase: { kind: 'released', at: '2026-11-26T17:00:00.000Z' } })
   })
 
   test('before its moment it goes out now; twice is refused', () => {
     const out = after(placed, markReleased(placed, { episode: 'episode' }, context))
-    expect(out.episodes.get('episode')?.phase).toEqual({ name: 'released', at: '2026-11-24T09:00:00.000Z' })
+    expect(out.episodes.get('episode')?.phase).toEqual({ kind: 'released', at: '2026-11-24T09:00:00.000Z' })
     expect(refusalOf(markReleased(out, { episode: 'episode' }, context))).toMatch(/already been released/)
   })
 
@@ -356,17 +362,17 @@ describe('shows and recipes', () => {
   test('a change of rhythm moves those that lose their slot, or takes them off', () => {
     const wish = {
       show: 'show',
-      rhythm: { each: 'week' as const, every: 1, weekdays: [1] },
+      rhythm: { kind: 'week' as const, every: 1, weekdays: [1] },
       time: '12:00',
       start: '2026-11-24',
     }
     expect(
       after(placed, changeRhythm(placed, { ...wish, displaced: 'nearest' }, context)).episodes.get('episode')
         ?.place,
-    ).toEqual({ on: 'slot', day: '2026-11-24' })
+    ).toEqual({ kind: 'slot', day: '2026-11-24' })
     const off = valueOf(changeRhythm(placed, { ...wish, displaced: 'off' }, context))
     expect(off.about).toEqual(['episode'])
-    expect(applied(placed, off.changes).episodes.get('episode')?.place).toEqual({ on: 'nothing' })
+    expect(applied(placed, off.changes).episodes.get('episode')?.place).toEqual({ kind: 'nothing' })
   })
 
   test('broken fields of a show are refused', () => {
@@ -483,7 +489,7 @@ const deeds: ((records: Records) => Result<Done>)[] = [
     ),
   (r) => addStep(r, { episode: 'episode', stage: 'edit', name: 'More', minutes: 5 }, context),
   (r) => removeStep(r, { step: 'episode/script' }, context),
-  (r) => writeScript(r, { episode: 'episode', wish: { do: 'add section', title: 'More' } }, context),
+  (r) => writeScript(r, { episode: 'episode', wish: { kind: 'add section', title: 'More' } }, context),
   (r) => markReleased(r, { episode: 'episode' }, context),
   (r) => fixNumber(r, { episode: 'episode' }, context),
   (r) =>
@@ -491,7 +497,7 @@ const deeds: ((records: Records) => Result<Done>)[] = [
       r,
       {
         show: 'show',
-        rhythm: { each: 'day', every: 3 },
+        rhythm: { kind: 'day', every: 3 },
         time: '09:00',
         start: '2026-11-24',
         displaced: 'nearest',

@@ -18,13 +18,13 @@ const stageName = (recipe: Recipe, id: Id) =>
   recipe.stages.find((s) => s.id === id)?.name ?? 'a stage that is gone'
 
 function sayWhen({ when }: FollowOn, recipe: Recipe): string {
-  return when.is === 'lit'
+  return when.kind === 'lit'
     ? `${stageName(recipe, when.stage)} lights`
     : `${lineName(recipe, when.line)} is done`
 }
 
 function sayThen({ then }: FollowOn, recipe: Recipe): string {
-  switch (then.is) {
+  switch (then.kind) {
     case 'hand':
       return `hand ${lineName(recipe, then.line)} to ${then.to}`
     case 'add':
@@ -56,7 +56,7 @@ export function withFollowOns(records: Records, done: Done, context: Context): D
   )
   const asked = [...touched].filter((id) => {
     const e = records.episodes.get(id)
-    return e?.phase.name === 'work' && (recipeFor(records, e)?.follow?.length ?? 0) > 0
+    return e?.phase.kind === 'work' && (recipeFor(records, e)?.follow?.length ?? 0) > 0
   })
   if (asked.length === 0) return done
   const before = sliceOf(records, new Set(asked))
@@ -64,7 +64,7 @@ export function withFollowOns(records: Records, done: Done, context: Context): D
   let all = done
   for (const id of asked) {
     const [was, after] = [standing(before, id, context), standing(next, id, context)]
-    if (!was || !after || after.episode.phase.name !== 'work') continue
+    if (!was || !after || after.episode.phase.kind !== 'work') continue
     for (const follow of after.recipe.follow ?? []) {
       if (
         after.episode.followed?.some((f) => f.follow === follow.id) ||
@@ -129,7 +129,7 @@ function standing(
 }
 
 function comes({ when }: FollowOn, standing: Standing): boolean {
-  return when.is === 'lit'
+  return when.kind === 'lit'
     ? standing.stages.some((s) => s.stage.id === when.stage && s.lamp.state === 'lit')
     : standing.steps.some((s) => s.step.line === when.line && s.done)
 }
@@ -157,7 +157,7 @@ function effectOf(
       updatedAt: at,
     })
   const noted = (says: string, ...changes: Done['changes']) => ({ changes: [log(says), ...changes], says })
-  switch (then.is) {
+  switch (then.kind) {
     case 'hand': {
       const step = steps.find((s) => s.line === then.line && s.doneAt === undefined)
       return (
@@ -197,7 +197,7 @@ function effectOf(
         kind: 'admin',
         minutes: then.minutes,
         logged: 0,
-        lead: { by: 'before', days: 1 },
+        lead: { kind: 'before', days: 1 },
         needs: [],
         owner: 'me',
         required: true,

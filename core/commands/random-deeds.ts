@@ -117,9 +117,9 @@ const near = (chance: Chance, before: number, after: number): Day =>
   addDays(today(chance), chance.n(before + after) - before)
 const word = (chance: Chance): string => one(words, chance) ?? 'Oak'
 const episode = (chance: Chance): Id => idIn(chance.r.episodes, chance)
-const inPhase = (chance: Chance, ...names: Episode['phase']['name'][]): Id =>
+const inPhase = (chance: Chance, ...names: Episode['phase']['kind'][]): Id =>
   one(
-    [...chance.r.episodes.values()].filter((e) => names.includes(e.phase.name)),
+    [...chance.r.episodes.values()].filter((e) => names.includes(e.phase.kind)),
     chance,
   )?.id ?? episode(chance)
 const show = (chance: Chance): Id => idIn(chance.r.shows, chance)
@@ -162,27 +162,27 @@ function scriptWish(chance: Chance, id: Id): ScriptWish {
     chance,
   )?.id
   const wishes: ScriptWish[] = [
-    { do: 'write beat', beat, text: `${word(chance)} bend when they are warm. They hold.` },
-    { do: 'split beat', beat, at: n(20) },
-    { do: 'join beat', beat },
-    { do: 'add beat', section },
-    { do: 'deliver', beat, delivery: n(2) ? 'camera' : 'voice' },
+    { kind: 'write beat', beat, text: `${word(chance)} bend when they are warm. They hold.` },
+    { kind: 'split beat', beat, at: n(20) },
+    { kind: 'join beat', beat },
+    { kind: 'add beat', section },
+    { kind: 'deliver', beat, delivery: n(2) ? 'camera' : 'voice' },
     {
-      do: 'paste',
+      kind: 'paste',
       beat,
       beats: [{ id: c.id(), delivery: 'voice', text: 'Pasted words.', hold: 0, cues: [] }],
     },
-    { do: 'move beat', beat, by: n(2) ? 1 : -1 },
-    { do: 'add cue', beat, text: 'the plane', kind: 'shot' },
-    { do: 'write cue', cue: cue ?? 'none', text: 'the adze' },
-    { do: 'remove cue', cue: cue ?? 'none' },
-    { do: 'get cue', cue: cue ?? 'none', got: n(2) > 0 },
-    { do: 'add section', title: word(chance) },
-    { do: 'name section', section, title: word(chance) },
-    { do: 'remove section', section },
-    { do: 'replace', sections: sections.slice(0, 1) },
+    { kind: 'move beat', beat, by: n(2) ? 1 : -1 },
+    { kind: 'add cue', beat, text: 'the plane', cue: 'shot' },
+    { kind: 'write cue', cue: cue ?? 'none', text: 'the adze' },
+    { kind: 'remove cue', cue: cue ?? 'none' },
+    { kind: 'get cue', cue: cue ?? 'none', got: n(2) > 0 },
+    { kind: 'add section', title: word(chance) },
+    { kind: 'name section', section, title: word(chance) },
+    { kind: 'remove section', section },
+    { kind: 'replace', sections: sections.slice(0, 1) },
   ]
-  return wishes[n(wishes.length)] ?? { do: 'add section', title: 'More' }
+  return wishes[n(wishes.length)] ?? { kind: 'add section', title: 'More' }
 }
 
 /**
@@ -345,10 +345,10 @@ export const randomDeeds = {
         ...(x.n(3) ? {} : { reservation: idIn(x.r.reservations, x) }),
         show: show(x),
         name: 'Kelpline Rope',
-        is: 'sponsor',
+        kind: 'sponsor',
         kept: x.n(3)
-          ? { by: 'slot', day: slotDay(x) }
-          : { by: 'deal', perMonth: 1 + x.n(2), from: today(x), to: addDays(today(x), 90) },
+          ? { kind: 'slot', day: slotDay(x) }
+          : { kind: 'deal', perMonth: 1 + x.n(2), from: today(x), to: addDays(today(x), 90) },
         note: '',
       },
       x.c,
@@ -392,8 +392,8 @@ export const randomDeeds = {
               follow: [
                 {
                   id: 'f1',
-                  when: { is: 'lit', stage: chosenStage(x) },
-                  then: { is: 'note', text: 'Back up' },
+                  when: { kind: 'lit', stage: chosenStage(x) },
+                  then: { kind: 'note', text: 'Back up' },
                 },
               ],
             },
@@ -409,7 +409,7 @@ export const randomDeeds = {
       name: 'x',
       kind: 'admin' as const,
       minutes: 1,
-      lead: { by: 'before' as const, days: 0 },
+      lead: { kind: 'before' as const, days: 0 },
       needs: [],
       required: true,
     }
@@ -494,7 +494,7 @@ export const randomDeeds = {
         title: word(x),
         kind: x.n(2) ? 'video' : 'audio',
         zone: 'Europe/Lisbon',
-        rhythm: { each: 'week', every: 1 + x.n(2), weekdays: [x.n(7)] },
+        rhythm: { kind: 'week', every: 1 + x.n(2), weekdays: [x.n(7)] },
         time: '17:00',
         start: today(x),
         hours: [90, 90, 90, 90, 90, 0, 0],
@@ -512,7 +512,7 @@ export const randomDeeds = {
       x.r,
       {
         show: show(x),
-        rhythm: { each: 'week', every: 1 + x.n(2), weekdays: [x.n(7)] },
+        rhythm: { kind: 'week', every: 1 + x.n(2), weekdays: [x.n(7)] },
         time: '18:00',
         start: near(x, 0, 10),
         displaced: one(['nearest', 'keep', 'off', 'ideas'] as const, x) ?? 'nearest',
@@ -530,8 +530,8 @@ export const randomDeeds = {
         kind: 'admin',
         minutes: 30,
         when: x.n(2)
-          ? { by: 'once', day: near(x, 0, 9) }
-          : { by: 'rule', rule: 'FREQ=WEEKLY;BYDAY=MO', start: near(x, 9, 9) },
+          ? { kind: 'once', day: near(x, 0, 9) }
+          : { kind: 'rule', rule: 'FREQ=WEEKLY;BYDAY=MO', start: near(x, 9, 9) },
       },
       x.c,
     ),
@@ -592,7 +592,7 @@ export const randomDeeds = {
       x.r,
       {
         step: step(x),
-        fields: x.n(2) ? { minutes: 10 + x.n(90) } : { lead: { by: 'before', days: x.n(9) } },
+        fields: x.n(2) ? { minutes: 10 + x.n(90) } : { lead: { kind: 'before', days: x.n(9) } },
       },
       x.c,
     ),

@@ -45,7 +45,7 @@ function world(): Records {
   const items = [{ id: 'item0', text: 'Charge the lamp' }]
   const fields: Parameters<typeof editRecipe>[1]['fields'] = {
     checklists: [{ id: 'list', stage: 'film', name: 'Before filming', items }],
-    follow: [{ id: 'f', when: { is: 'done', line: 'script' }, then: { is: 'note', text: 'Tell Jo' } }],
+    follow: [{ id: 'f', when: { kind: 'done', line: 'script' }, then: { kind: 'note', text: 'Tell Jo' } }],
   }
   const busy = { uid: 'b', name: 'Dentist', day: '2026-11-26', minutes: 40 }
   let r = after(records, editRecipe(records, { recipe: 'recipe', fields }, context))
@@ -54,7 +54,7 @@ function world(): Records {
   r = after(r, takeBusy(r, { events: [busy], uids: ['b'] }, context))
   r = withFollowed(r, tickStep(r, { step: 'e0/script', done: true }, context), context)
   const mail = { name: 'Mailing list', kind: 'admin', minutes: 30 } as const
-  r = after(r, putStanding(r, { ...mail, when: { by: 'once', day: '2026-11-30' } }, context))
+  r = after(r, putStanding(r, { ...mail, when: { kind: 'once', day: '2026-11-30' } }, context))
   for (const day of ['2026-11-25', '2026-11-26'])
     r = after(r, layOnDay(r, { step: 'e0/film', day, minutes: 60 }, context))
   return r

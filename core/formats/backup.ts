@@ -149,6 +149,9 @@ export function readBackup(bytes: Uint8Array): Result<Whole> {
       return refused(`records/${name}.json should hold a list.`, `records/${name}.json`)
     raw[name] = rows.value
   }
+  const set = asideOf(entries['records/aside.json'])
+  if (!set.ok) return set
+  raw['aside'] = set.value
   const migrated = migrate(raw, manifest.data.version)
   if (!migrated.ok) return migrated
   const whole = validated(migrated.value)
@@ -160,10 +163,8 @@ export function readBackup(bytes: Uint8Array): Result<Whole> {
   const there = new Set([...files.map((f) => f.id), ...(manifest.data.lost ?? [])])
   const fault = brokenReference(whole.value.tables, there)
   if (fault) return refused(fault, 'records')
-  const aside = asideOf(entries['records/aside.json'])
-  return aside.ok
-    ? fine({ ...whole.value, files, ...(aside.value.length > 0 ? { aside: aside.value } : {}) })
-    : aside
+  const aside = z.array(Aside).parse(migrated.value['aside'])
+  return fine({ ...whole.value, files, ...(aside.length > 0 ? { aside } : {}) })
 }
 
 function asideOf(bytes: Uint8Array | undefined): Result<Aside[]> {

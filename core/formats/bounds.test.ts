@@ -10,8 +10,8 @@ const records = exampleRecords([exampleEpisode()])
 const tables = rowsOf(records)
 const backup = (more: Partial<Whole['tables']>) =>
   readBackup(writeBackup({ tables: { ...tables, ...more }, journal: [], files: [] }, exampleAt))
-const slot = { on: 'slot' as const, day: '2026-12-10' }
-const work = { name: 'work' as const, since: exampleAt }
+const slot = { kind: 'slot' as const, day: '2026-12-10' }
+const work = { kind: 'work' as const, since: exampleAt }
 
 describe('what commands guarantee is asked of a back-up too', () => {
   test.each<[string, Partial<Whole['tables']>, RegExp]>([

@@ -12,8 +12,8 @@ const show = records.shows.get('show')
 const recipe = records.recipes.get('recipe')
 if (!show || !recipe) throw new Error('no example')
 const episode = exampleEpisode({
-  phase: { name: 'work', since: exampleAt },
-  place: { on: 'slot', day: '2026-12-10' },
+  phase: { kind: 'work', since: exampleAt },
+  place: { kind: 'slot', day: '2026-12-10' },
 })
 const standing = standingOf({
   episode,

@@ -75,7 +75,7 @@ export function faultsOf(rows: Rows): Fault[] {
     if (e.number !== undefined && numbers.has(number))
       blame('episodes', e.id, `the number ${e.number} stands twice`)
     numbers.add(number)
-    if (e.phase.name !== 'work' || e.place.on !== 'slot') continue
+    if (e.phase.kind !== 'work' || e.place.kind !== 'slot') continue
     const slot = `${e.show} ${e.place.day}`
     if (slots.has(slot)) blame('episodes', e.id, `another episode stands on ${e.place.day}`)
     slots.add(slot)

@@ -32,12 +32,12 @@ export interface Balance {
 
 /** Whether an episode is, or will be, made: placed, or in work. */
 function isPlanned(e: Episode): boolean {
-  return e.phase.name === 'work'
+  return e.phase.kind === 'work'
 }
 
 /** The moment of a release as it is kept; blank for what is not out. */
 export function releasedAt(e: Episode): string {
-  return e.phase.name === 'released' ? e.phase.at : ''
+  return e.phase.kind === 'released' ? e.phase.at : ''
 }
 
 /**
@@ -47,7 +47,7 @@ export function releasedAt(e: Episode): string {
 export function balanceOf(show: Show, episodes: Iterable<Episode>, today: Day): Balance {
   const mine = [...episodes].filter((e) => e.show === show.id)
   const released = mine
-    .filter((e) => e.phase.name === 'released')
+    .filter((e) => e.phase.kind === 'released')
     .sort((a, b) => (releasedAt(a) < releasedAt(b) ? 1 : -1))
   const past = released.slice(0, span)
   const next = mine

@@ -40,7 +40,7 @@ export interface Field {
   put?: (episode: Episode, text: string) => Result<Episode>
 }
 
-const phaseNames: Readonly<Record<Episode['phase']['name'], string>> = {
+const phaseNames: Readonly<Record<Episode['phase']['kind'], string>> = {
   idea: 'idea',
   work: 'in work',
   parked: 'parked',
@@ -78,7 +78,7 @@ function whole(text: string, least: number, most: number, name: string): Result<
 }
 
 function sayNature(e: Episode): string {
-  if (e.nature.is === 'evergreen') return 'evergreen'
+  if (e.nature.kind === 'evergreen') return 'evergreen'
   return [
     'topical',
     e.nature.notBefore && `from ${e.nature.notBefore}`,
@@ -90,13 +90,13 @@ function sayNature(e: Episode): string {
 
 function readNature(text: string): Result<Episode['nature']> {
   const clean = text.trim().toLowerCase()
-  if (clean === '' || clean === 'evergreen') return fine({ is: 'evergreen' })
+  if (clean === '' || clean === 'evergreen') return fine({ kind: 'evergreen' })
   const match = /^topical(?: from (\S+))?(?: until (\S+))?$/.exec(clean)
   const bad = [match?.[1], match?.[2]].find((d) => d !== undefined && !Day.safeParse(d).success)
   if (!match || bad !== undefined)
     return refused(`“${text}” is no nature. Write evergreen, or topical from 2026-12-01 until 2026-12-24.`)
   return fine({
-    is: 'topical',
+    kind: 'topical',
     ...(match[1] ? { notBefore: match[1] } : {}),
     ...(match[2] ? { staleAfter: match[2] } : {}),
   })
@@ -159,7 +159,7 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
         const id = byTitle.get(t.trim().toLowerCase())
         return id === undefined
           ? refused(`There is no show “${t}”.`)
-          : id === e.show || e.phase.name === 'idea'
+          : id === e.show || e.phase.kind === 'idea'
             ? fine({ ...e, show: id })
             : refused('Only an idea can go to another show.')
       },
@@ -169,7 +169,7 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
       label: 'Phase',
       kind: 'choice',
       choices: Object.values(phaseNames),
-      of: (e) => phaseNames[e.phase.name],
+      of: (e) => phaseNames[e.phase.kind],
     },
     {
       name: 'standing',

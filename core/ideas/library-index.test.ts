@@ -11,7 +11,7 @@ function index(): LibraryIndex {
   )
   made.put(exampleEpisode({ id: 'lamp', title: 'A lamp for the quay' }), none)
   made.put(
-    exampleEpisode({ id: 'gone', title: 'Steaming oak ribs again', phase: { name: 'dropped', why: '' } }),
+    exampleEpisode({ id: 'gone', title: 'Steaming oak ribs again', phase: { kind: 'dropped', why: '' } }),
     none,
   )
   made.ready()

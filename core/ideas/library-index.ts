@@ -79,7 +79,7 @@ export class LibraryIndex {
       head: [episode.title, ...words, ...episode.topics, ...episode.tags].join(' '),
       body: [episode.note, idea.premise, text].join('\n'),
     })
-    if (episode.phase.name === 'dropped') this.left.add(id)
+    if (episode.phase.kind === 'dropped') this.left.add(id)
     else this.left.delete(id)
     this.guesser.learn({
       show: episode.show,

@@ -35,11 +35,11 @@ export interface Cover {
 export function coverOf(keywords: Iterable<Keyword>, episodes: Iterable<Episode>, today: Day): Cover[] {
   const by = new Map<Id, { made: Episode[]; planned: Episode[] }>()
   for (const e of episodes) {
-    if (e.phase.name === 'dropped') continue
+    if (e.phase.kind === 'dropped') continue
     for (const id of e.idea.keywords) {
       const row = by.get(id) ?? { made: [], planned: [] }
       by.set(id, row)
-      if (e.phase.name === 'released') row.made.push(e)
+      if (e.phase.kind === 'released') row.made.push(e)
       else row.planned.push(e)
     }
   }

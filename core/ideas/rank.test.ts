@@ -20,7 +20,7 @@ const idea = (id: string, fields: Partial<Episode> = {}, known: Partial<Idea> = 
 }
 const released = (id: string, weeks: number, topics: string[]) =>
   idea(id, {
-    phase: { name: 'released', at: new Date(exampleNow - weeks * 7 * 86_400_000).toISOString() },
+    phase: { kind: 'released', at: new Date(exampleNow - weeks * 7 * 86_400_000).toISOString() },
     topics,
   })
 const keyword = (fields: Partial<Keyword>): Keyword => ({
@@ -82,7 +82,7 @@ describe('opportunity', () => {
       )[0]?.is,
     ).toBe('covered')
     expect(
-      coverOf([keyword({})], [idea('a', { phase: { name: 'dropped', why: '' } }, on)], today)[0]?.is,
+      coverOf([keyword({})], [idea('a', { phase: { kind: 'dropped', why: '' } }, on)], today)[0]?.is,
     ).toBe('open')
   })
 })
@@ -130,13 +130,13 @@ describe('ranking for a slot', () => {
   test('what cannot be is listed apart with its reason', () => {
     const { ranked, ruled } = ranking(
       [
-        idea('stale', { nature: { is: 'topical', staleAfter: '2026-12-01' } }),
-        idea('early', { nature: { is: 'topical', notBefore: '2027-01-01' } }),
+        idea('stale', { nature: { kind: 'topical', staleAfter: '2026-12-01' } }),
+        idea('early', { nature: { kind: 'topical', notBefore: '2027-01-01' } }),
         idea('guest', { guests: ['Ines Varga'] }),
         idea('long', {}, { effort: 1300 }),
         idea('resting', {}, { restUntil: '2027-01-01' }),
         idea('someday', {}, { standing: 'someday' }),
-        idea('fine', { nature: { is: 'topical', notBefore: '2026-12-10', staleAfter: '2026-12-10' } }),
+        idea('fine', { nature: { kind: 'topical', notBefore: '2026-12-10', staleAfter: '2026-12-10' } }),
       ],
       {
         settings: {
@@ -159,8 +159,8 @@ describe('ranking for a slot', () => {
 
 test('balance counts the last twelve and the next twelve, and says what is starved and crowded', () => {
   const planned = idea('next', {
-    phase: { name: 'work', since: exampleAt },
-    place: { on: 'slot', day: '2026-12-10' },
+    phase: { kind: 'work', since: exampleAt },
+    place: { kind: 'slot', day: '2026-12-10' },
     topics: ['Sails', 'Hulls'],
   })
   const balance = balanceOf(show, [...past, planned], today)
@@ -183,7 +183,7 @@ test('the backlog is said in weeks: ideas that could be placed, at the rhythm', 
     idea('b'),
     idea('c', {}, { standing: 'someday' }),
     idea('d', {}, { restUntil: '2027-01-01' }),
-    idea('e', { nature: { is: 'topical', staleAfter: '2026-11-01' } }),
+    idea('e', { nature: { kind: 'topical', staleAfter: '2026-11-01' } }),
   ]
   expect(backlogOf(show, ideas, today)).toEqual({ ideas: 2, weeks: 2, thin: true })
   expect(

@@ -73,7 +73,7 @@ export function rankIdeas(of: RankFor): { ranked: Ranked[]; ruled: Ruled[] } {
   const filming = filmDay(of.day, of.recipe)
   const total = sum(Object.values(of.settings.weights), (w) => w)
   for (const episode of of.episodes) {
-    if (episode.show !== of.show.id || episode.phase.name !== 'idea') continue
+    if (episode.show !== of.show.id || episode.phase.kind !== 'idea') continue
     const why = ruledOut(episode, of, filming)
     if (why !== undefined) {
       ruled.push({
@@ -147,15 +147,15 @@ interface TopicFacts {
 function topicsOf(of: RankFor): Map<string, TopicFacts> {
   const balance = balanceOf(of.show, of.episodes, of.today)
   const mine = of.episodes.filter(
-    (e) => e.show === of.show.id && (e.phase.name === 'released' || e.phase.name === 'work'),
+    (e) => e.show === of.show.id && (e.phase.kind === 'released' || e.phase.kind === 'work'),
   )
   // Only the releases next door matter for spacing: the last ones and those to come.
   const near = [
     ...mine
-      .filter((e) => e.phase.name === 'released')
+      .filter((e) => e.phase.kind === 'released')
       .sort((a, b) => (releasedAt(a) < releasedAt(b) ? 1 : -1))
       .slice(0, 30),
-    ...mine.filter((e) => e.phase.name === 'work'),
+    ...mine.filter((e) => e.phase.kind === 'work'),
   ]
   const dated = near
     .flatMap((e) => {
@@ -333,7 +333,7 @@ function occasion(e: Episode, of: RankFor, weight: number): Part {
       says: () => `Meant for ${sayMonth(meant, of.today)}`,
     }
   }
-  const stale = e.nature.is === 'topical' ? e.nature.staleAfter : undefined
+  const stale = e.nature.kind === 'topical' ? e.nature.staleAfter : undefined
   if (stale !== undefined && daysBetween(of.day, stale) <= 21)
     return {
       name: 'occasion',

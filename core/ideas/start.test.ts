@@ -69,7 +69,7 @@ test('says which part most earlier ones had; not from fewer than three', () => {
 test('subjects and earlier episodes on a topic', () => {
   expect(subjectOf('The garboard, twice')).toBe('garboard')
   const out = (id: string, title: string, topics: string[]) =>
-    exampleEpisode({ id, title, topics, phase: { name: 'released', at: exampleAt } })
+    exampleEpisode({ id, title, topics, phase: { kind: 'released', at: exampleAt } })
   expect(
     sameTopic(
       episode,

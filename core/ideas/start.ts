@@ -188,7 +188,7 @@ export function sameTopic(episode: Episode, episodes: Iterable<Episode>, count: 
       (e) =>
         e.show === episode.show &&
         e.id !== episode.id &&
-        e.phase.name === 'released' &&
+        e.phase.kind === 'released' &&
         e.topics.some((t) => episode.topics.includes(t)),
     )
     .sort((a, b) => shared(b) - shared(a) || (b.updatedAt < a.updatedAt ? -1 : 1))

@@ -6,22 +6,22 @@ const recipe = exampleRecords().recipes.get('recipe')
 const full = fullRecipe('r', 'video', '2026-11-24T09:00:00.000Z')
 
 test('a topical episode has its window, both ends included; an evergreen one none', () => {
-  const topical = { is: 'topical' as const, notBefore: '2026-12-01', staleAfter: '2026-12-10' }
+  const topical = { kind: 'topical' as const, notBefore: '2026-12-01', staleAfter: '2026-12-10' }
   expect(outOfWindow(topical, '2026-11-30')).toBe('not before Tue 1 Dec')
   expect([outOfWindow(topical, '2026-12-01'), outOfWindow(topical, '2026-12-10')]).toEqual([
     undefined,
     undefined,
   ])
   expect(outOfWindow(topical, '2026-12-11')).toBe('stale after Thu 10 Dec')
-  expect(outOfWindow({ is: 'topical' }, '2026-12-11')).toBeUndefined()
-  expect(outOfWindow({ is: 'evergreen' }, '1999-01-01')).toBeUndefined()
+  expect(outOfWindow({ kind: 'topical' }, '2026-12-11')).toBeUndefined()
+  expect(outOfWindow({ kind: 'evergreen' }, '1999-01-01')).toBeUndefined()
 })
 
 test('effort is the creator’s own, else the recipe’s up to the release', () => {
   const e = exampleEpisode()
   expect(effortOf(e, recipe)).toBe(420)
   expect(effortOf(e, full)).toBe(
-    full.lines.filter((l) => l.lead.by !== 'after').reduce((s, l) => s + l.minutes, 0),
+    full.lines.filter((l) => l.lead.kind !== 'after').reduce((s, l) => s + l.minutes, 0),
   )
   expect(effortOf({ idea: { ...e.idea, effort: 90 } }, full)).toBe(90)
   expect(effortOf(e, undefined)).toBe(0)

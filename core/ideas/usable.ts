@@ -10,7 +10,7 @@ export function isResting(episode: Episode, today: Day): boolean {
 /** Whether an idea waits to be sorted: never sorted, or back from its rest. */
 export function isUnsorted(episode: Episode, today: Day): boolean {
   return (
-    episode.phase.name === 'idea' &&
+    episode.phase.kind === 'idea' &&
     !isResting(episode, today) &&
     (episode.idea.standing === 'unsorted' || episode.idea.restUntil !== undefined)
   )
@@ -18,7 +18,7 @@ export function isUnsorted(episode: Episode, today: Day): boolean {
 
 /** Why an episode of this nature may not go out on a date; nothing where it may. */
 export function outOfWindow(nature: Nature, day: Day): string | undefined {
-  if (nature.is === 'evergreen') return undefined
+  if (nature.kind === 'evergreen') return undefined
   if (nature.notBefore !== undefined && day < nature.notBefore)
     return `not before ${sayDay(nature.notBefore)}`
   if (nature.staleAfter !== undefined && day > nature.staleAfter)
@@ -33,7 +33,7 @@ export function outOfWindow(nature: Nature, day: Day): string | undefined {
 export function effortOf(episode: Pick<Episode, 'idea'>, recipe: Recipe | undefined): number {
   return (
     episode.idea.effort ??
-    (recipe?.lines ?? []).reduce((sum, line) => sum + (line.lead.by === 'after' ? 0 : line.minutes), 0)
+    (recipe?.lines ?? []).reduce((sum, line) => sum + (line.lead.kind === 'after' ? 0 : line.minutes), 0)
   )
 }
 
@@ -70,13 +70,13 @@ export function backlogOf(show: Show, episodes: Iterable<Episode>, today: Day): 
   for (const e of episodes) {
     if (e.show !== show.id) continue
     if (
-      e.phase.name === 'idea' &&
+      e.phase.kind === 'idea' &&
       e.idea.standing !== 'someday' &&
       !isResting(e, today) &&
-      !(e.nature.is === 'topical' && e.nature.staleAfter !== undefined && e.nature.staleAfter < today)
+      !(e.nature.kind === 'topical' && e.nature.staleAfter !== undefined && e.nature.staleAfter < today)
     )
       ideas++
-    if (e.phase.name === 'work' && e.place.on !== 'nothing') filled++
+    if (e.phase.kind === 'work' && e.place.kind !== 'nothing') filled++
   }
   const slots = slotsOf(show, today, addDays(today, 26 * 7)).filter((s) => !s.skipped)
   if (slots.length === 0) return { ideas, weeks: undefined, thin: false }
@@ -90,7 +90,7 @@ export function backlogOf(show: Show, episodes: Iterable<Episode>, today: Day): 
  */
 export function filmDay(release: Day, recipe: Recipe | undefined): Day {
   const line = recipe?.lines.find((l) => l.kind === 'film' || l.kind === 'record')
-  const days = line?.lead.by === 'before' ? line.lead.days : 7
+  const days = line?.lead.kind === 'before' ? line.lead.days : 7
   return addDays(release, -days)
 }
 

@@ -20,9 +20,9 @@ const idea = (id: string, fields: Partial<Episode> = {}, known: Partial<Idea> = 
   const e = exampleEpisode({ id, title: id, ...fields })
   return { ...e, idea: { ...e.idea, ...known } }
 }
-const is = (field: string, how: Test['how'], value = ''): Test => ({ is: 'test', field, how, value })
-const all = (...of: Group['of']): Group => ({ is: 'group', join: 'all', of })
-const any = (...of: Group['of']): Group => ({ is: 'group', join: 'any', of })
+const is = (field: string, how: Test['how'], value = ''): Test => ({ kind: 'test', field, how, value })
+const all = (...of: Group['of']): Group => ({ kind: 'group', join: 'all', of })
+const any = (...of: Group['of']): Group => ({ kind: 'group', join: 'any', of })
 const today = '2026-11-24'
 const field = (name: string) => {
   const f = fields.get(name)
@@ -95,7 +95,7 @@ test('sorting: by a field either way with blanks last, by hand; groups with thei
   ).toBe('abc')
   expect(
     shown({ by: 'title', down: true }, 'topics').rows.map((r) =>
-      r.is === 'head' ? `${r.name} ${r.count}` : r.episode.title[0],
+      r.kind === 'head' ? `${r.name} ${r.count}` : r.episode.title[0],
     ),
   ).toEqual(['Ropes 1', 'a', 'Sails 2', 'c', 'b'])
   expect(
@@ -117,7 +117,7 @@ test('what was typed is read back by its field, or refused in words', () => {
     return f.put(e, text)
   }
   expect(valueOf(put('nature', 'topical from 2026-12-01 until 2026-12-20')).nature).toEqual({
-    is: 'topical',
+    kind: 'topical',
     notBefore: '2026-12-01',
     staleAfter: '2026-12-20',
   })

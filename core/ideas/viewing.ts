@@ -64,7 +64,7 @@ type Holds = (episode: Episode) => boolean
  */
 export function holds(group: Group, fields: ReadonlyMap<string, Field>, today: string): Holds {
   const all = group.of.map((part) =>
-    part.is === 'group' ? holds(part, fields, today) : tested(part, fields, today),
+    part.kind === 'group' ? holds(part, fields, today) : tested(part, fields, today),
   )
   if (all.length === 0) return () => true
   return group.join === 'all' ? (e) => all.every((h) => h(e)) : (e) => all.some((h) => h(e))
@@ -111,7 +111,7 @@ function tested(test: Test, fields: ReadonlyMap<string, Field>, today: string): 
 }
 
 /** Rows of a list: heads of groups and episodes, flat, so that a long list can be drawn in part. */
-export type Row = { is: 'head'; name: string; count: number } | { is: 'episode'; episode: Episode }
+export type Row = { kind: 'head'; name: string; count: number } | { kind: 'episode'; episode: Episode }
 
 /** What a view shows: its episodes in order, and the same with group heads. */
 export interface Shown {
@@ -136,7 +136,7 @@ export function carryOut(
   for (const e of episodes) if ((found === undefined || found.has(e.id)) && lets(e)) kept.push(e)
   const sorted = inSort(kept, view.sort, fields)
   const field = fields.get(view.group)
-  if (!field) return { episodes: sorted, rows: sorted.map((episode) => ({ is: 'episode', episode })) }
+  if (!field) return { episodes: sorted, rows: sorted.map((episode) => ({ kind: 'episode', episode })) }
   const groups = new Map<string, Episode[]>()
   for (const e of sorted) {
     const value = field.of(e)
@@ -150,8 +150,8 @@ export function carryOut(
   return {
     episodes: inOrder.flatMap((g) => g.mine),
     rows: inOrder.flatMap(({ name, mine }): Row[] => [
-      { is: 'head', name: name === '' ? `No ${field.label.toLowerCase()}` : name, count: mine.length },
-      ...mine.map((episode): Row => ({ is: 'episode', episode })),
+      { kind: 'head', name: name === '' ? `No ${field.label.toLowerCase()}` : name, count: mine.length },
+      ...mine.map((episode): Row => ({ kind: 'episode', episode })),
     ]),
   }
 }

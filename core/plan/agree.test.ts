@@ -112,7 +112,7 @@ function agree(records: Records, now: number): State {
     }
     expect([episode.id, standing.ready]).toEqual([
       episode.id,
-      undone.every((s) => !s.step.required || s.step.lead.by === 'after') && standing.missing.length === 0,
+      undone.every((s) => !s.step.required || s.step.lead.kind === 'after') && standing.missing.length === 0,
     ])
   }
   // Without chance, what lies on a day is not done before it, so nothing is ready before its last block.

@@ -33,7 +33,7 @@ export function launchStanding(
   const window = { from: addDays(launch.from, -launch.runUp), to: launch.to }
   const missing: string[] = []
   const mine = supporters.filter(
-    (s) => launch.episodes.includes(s.episode.id) && s.episode.phase.name !== 'dropped',
+    (s) => launch.episodes.includes(s.episode.id) && s.episode.phase.kind !== 'dropped',
   )
   const inside = mine.filter(
     (s) => s.release !== undefined && s.release >= window.from && s.release <= window.to,
@@ -44,7 +44,7 @@ export function launchStanding(
       missing.push(`${s.number} goes out ${sayDay(s.release)}, after it is over`)
     else if (s.release < window.from)
       missing.push(`${s.number} goes out ${sayDay(s.release)}, before its run-up`)
-    else if (s.episode.phase.name !== 'released' && isDoubtful(s.outlook))
+    else if (s.episode.phase.kind !== 'released' && isDoubtful(s.outlook))
       missing.push(`${s.number} is ${s.outlook}`)
   }
   if (mine.length < launch.wanted) missing.push(`${mine.length} of ${launch.wanted} episodes chosen`)

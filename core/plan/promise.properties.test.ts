@@ -50,8 +50,8 @@ describe('slots that are kept', () => {
       id: `deal ${n} ${name}`,
       show: 'show',
       name,
-      is: 'sponsor',
-      kept: { by: 'deal', perMonth, from, ...(to === undefined ? {} : { to }) },
+      kind: 'sponsor',
+      kept: { kind: 'deal', perMonth, from, ...(to === undefined ? {} : { to }) },
       note: '',
       ...stamps,
     }))
@@ -64,8 +64,8 @@ describe('slots that are kept', () => {
       id: `one ${day}`,
       show: 'show',
       name,
-      is: name === 'Winter' ? 'season' : 'sponsor',
-      kept: { by: 'slot', day },
+      kind: name === 'Winter' ? 'season' : 'sponsor',
+      kept: { kind: 'slot', day },
       note: '',
       ...stamps,
     }))
@@ -96,10 +96,10 @@ describe('slots that are kept', () => {
         (deals, singles, on) => {
           const kept = reservedSlots(slots, [...singles, ...deals], (day) => on.get(day), no)
           for (const s of singles)
-            if (s.kept.by === 'slot') expect(kept.get(s.kept.day)?.reservation.id).toBe(s.id)
+            if (s.kept.kind === 'slot') expect(kept.get(s.kept.day)?.reservation.id).toBe(s.id)
           for (const d of deals) {
             const { kept: terms } = d
-            if (terms.by !== 'deal') continue
+            if (terms.kind !== 'deal') continue
             const mine = [...kept].filter(([, k]) => k.reservation.id === d.id).map(([day]) => day)
             for (const day of mine) {
               expect(day >= terms.from).toBe(true)
@@ -127,7 +127,7 @@ describe('slots that are kept', () => {
             (s) =>
               s.day.slice(0, 7) === day.slice(0, 7) &&
               !on.has(s.original) &&
-              terms.by === 'deal' &&
+              terms.kind === 'deal' &&
               s.day >= terms.from &&
               (terms.to === undefined || s.day <= terms.to),
           )
@@ -147,7 +147,7 @@ describe('slots that are kept', () => {
               all,
               keepSlots(
                 all,
-                { show: 'show', name, is: 'other', kept: { by: 'slot', day: '2026-12-10' }, note: '' },
+                { show: 'show', name, kind: 'other', kept: { kind: 'slot', day: '2026-12-10' }, note: '' },
                 context,
               ),
             ),
@@ -229,7 +229,7 @@ describe('standing work', () => {
         name: `S${i}`,
         kind: 'admin',
         minutes: w.minutes,
-        when: { by: 'rule', rule: w.rule, start: addDays(today, w.start) },
+        when: { kind: 'rule', rule: w.rule, start: addDays(today, w.start) },
         skipped: w.skipped.map((n) => addDays(today, n)),
         done: [],
         ...stamps,
@@ -244,7 +244,7 @@ describe('standing work', () => {
         for (const o of row) {
           const { when } = o.work
           expect(o.day >= from && o.day <= to).toBe(true)
-          if (when.by === 'rule') {
+          if (when.kind === 'rule') {
             expect(o.day >= when.start).toBe(true)
             expect(datesOf({ rule: when.rule, start: when.start, time: '09:00' }, o.day, o.day)).toEqual([
               o.day,
@@ -345,7 +345,7 @@ test('busy time keeps its length, is split at midnight alone, and lies within th
 describe('the week', () => {
   const of = (steps: readonly Step[]): Records => ({
     ...records,
-    episodes: new Map([['episode', exampleEpisode({ phase: { name: 'work', since: exampleAt } })]]),
+    episodes: new Map([['episode', exampleEpisode({ phase: { kind: 'work', since: exampleAt } })]]),
     steps: new Map(steps.map((s) => [s.id, s])),
   })
   const total = (s: Step | undefined) =>

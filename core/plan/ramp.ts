@@ -9,13 +9,13 @@ export function rampOf(recipe: Recipe): { stage: Id; name: string; days: number 
   let before = Infinity
   return stages.map((stage) => {
     const leads = recipe.lines
-      .filter((l) => l.stage === stage.id && l.lead.by === 'before')
-      .map((l) => (l.lead.by === 'before' ? l.lead.days : 0))
+      .filter((l) => l.stage === stage.id && l.lead.kind === 'before')
+      .map((l) => (l.lead.kind === 'before' ? l.lead.days : 0))
     const own =
       leads.length > 0
         ? Math.min(...leads)
         : before === Infinity
-          ? Math.max(0, ...recipe.lines.map((l) => (l.lead.by === 'before' ? l.lead.days : 0)))
+          ? Math.max(0, ...recipe.lines.map((l) => (l.lead.kind === 'before' ? l.lead.days : 0)))
           : before
     // Building on one another, no stage is done before the one it follows in the row.
     before = Math.min(before, own)

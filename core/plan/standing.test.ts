@@ -30,7 +30,7 @@ const letters: Standing = {
   name: 'Letters',
   kind: 'admin',
   minutes: 30,
-  when: { by: 'rule', rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=MO,FR', start: '2026-11-20' },
+  when: { kind: 'rule', rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=MO,FR', start: '2026-11-20' },
   skipped: [],
   done: [],
   createdAt: exampleAt,
@@ -68,7 +68,7 @@ describe('standing work', () => {
     ).toBe('27 to do')
     expect(days(after(done, removeStanding(done, { standing: 'letters' }, context)))).toEqual([])
     expect(
-      occurrencesOf([{ ...letters, when: { by: 'once', day: '2026-11-25' } }], '2026-11-20', '2026-11-30'),
+      occurrencesOf([{ ...letters, when: { kind: 'once', day: '2026-11-25' } }], '2026-11-20', '2026-11-30'),
     ).toHaveLength(1)
     expect(
       refusalOf(putStanding(records, { name: '', kind: 'admin', minutes: 30, when: letters.when }, context)),
@@ -255,7 +255,7 @@ describe('the week', () => {
   const step = (id: string, fields: Partial<Step> = {}) => exampleStep({ id, minutes: 120, ...fields })
   const of = (...steps: Step[]): Records => ({
     ...records,
-    episodes: new Map([['episode', exampleEpisode({ phase: { name: 'work', since: exampleAt } })]]),
+    episodes: new Map([['episode', exampleEpisode({ phase: { kind: 'work', since: exampleAt } })]]),
     steps: new Map(steps.map((s) => [s.id, s])),
   })
   const blocks = (r: Records, id: string) =>

@@ -16,7 +16,7 @@ export function occurrencesOf(all: Iterable<Standing>, from: Day, to: Day): Occu
   const row: Occurrence[] = []
   for (const work of all) {
     const days =
-      work.when.by === 'once'
+      work.when.kind === 'once'
         ? work.when.day >= from && work.when.day <= to
           ? [work.when.day]
           : []

@@ -141,7 +141,7 @@ export function stateOf(
   const working = [...records.episodes.values()].flatMap((episode): Working[] => {
     const show = records.shows.get(episode.show)
     const recipe = recipeFor(records, episode)
-    if (episode.phase.name !== 'work' || !show || !recipe) return []
+    if (episode.phase.kind !== 'work' || !show || !recipe) return []
     const outlets = show.outlets.flatMap((id) => records.outlets.get(id) ?? [])
     const script = records.scripts.get(episode.id)
     const steps = bySteps.get(episode.id) ?? []

@@ -13,19 +13,19 @@ const [show, recipe, settings] = [
 ]
 if (!show || !recipe || !settings) throw new Error('no example')
 const episode = exampleEpisode({
-  place: { on: 'slot', day: '2026-12-10' },
+  place: { kind: 'slot', day: '2026-12-10' },
   sponsor: 'Kelpline Rope',
-  phase: { name: 'work', since: '2026-11-01T00:00:00.000Z' },
+  phase: { kind: 'work', since: '2026-11-01T00:00:00.000Z' },
 })
 const steps: Step[] = [
-  exampleStep({ id: 'write', order: 0, lead: { by: 'before', days: 7 } }),
+  exampleStep({ id: 'write', order: 0, lead: { kind: 'before', days: 7 } }),
   exampleStep({
     id: 'film',
     order: 1,
     kind: 'film',
     stage: 'film',
     needs: ['write'],
-    lead: { by: 'before', days: 4 },
+    lead: { kind: 'before', days: 4 },
   }),
   exampleStep({
     id: 'cover',
@@ -33,7 +33,7 @@ const steps: Step[] = [
     stage: 'thumbnail',
     waiting: { who: 'Jo', what: '', since: '2026-11-20' },
   }),
-  exampleStep({ id: 'letters', order: 3, stage: 'release', lead: { by: 'after', days: 2 } }),
+  exampleStep({ id: 'letters', order: 3, stage: 'release', lead: { kind: 'after', days: 2 } }),
   exampleStep({ id: 'done', order: 4, doneAt: '2026-11-20T00:00:00.000Z' }),
 ]
 const standing = standingOf({

@@ -63,9 +63,9 @@ export function openWork(work: readonly InWork[], today: Day, now: number): Open
         minutes: others ? 0 : dated || lies === 0 ? state.minutesLeft : Math.min(lies, state.minutesLeft),
         due: state.due,
         needs: state.needs.filter((n) => ids.has(n)),
-        earliest: state.earliest ?? (step.lead.by === 'after' ? standing.release?.day : undefined),
+        earliest: state.earliest ?? (step.lead.kind === 'after' ? standing.release?.day : undefined),
         split: step.kind !== 'film' && step.kind !== 'record',
-        release: step.required && step.lead.by !== 'after' ? out : undefined,
+        release: step.required && step.lead.kind !== 'after' ? out : undefined,
         weight: 1 + episode.priority + (episode.sponsor === undefined ? 0 : 2),
         ...(others ? { hold: usualWait } : {}),
       })

@@ -15,11 +15,11 @@ describe('applying a recipe', () => {
     const ahead = {
       ...full,
       lines: full.lines.map((l) =>
-        l.id === 'prepare' ? { ...l, lead: { by: 'ahead' as const, step: 'film', days: 2 } } : l,
+        l.id === 'prepare' ? { ...l, lead: { kind: 'ahead' as const, step: 'film', days: 2 } } : l,
       ),
     }
     expect(stepsToAdd(ahead, 'e', [], exampleAt).find((s) => s.line === 'prepare')?.lead).toEqual({
-      by: 'ahead',
+      kind: 'ahead',
       step: 'e/film',
       days: 2,
     })

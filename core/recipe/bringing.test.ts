@@ -12,8 +12,8 @@ const small = records.recipes.get('recipe')
 if (!show || !small) throw new Error('no example')
 const works = workingDays({ hours: [60, 60, 60, 60, 60, 60, 60], daysOff: [] })
 const placed: Partial<Episode> = {
-  phase: { name: 'work', since: exampleAt },
-  place: { on: 'slot', day: '2026-12-10' },
+  phase: { kind: 'work', since: exampleAt },
+  place: { kind: 'slot', day: '2026-12-10' },
 }
 function standing(
   fields: Partial<Episode> = {},
@@ -103,8 +103,8 @@ test('a stage of one’s own built on Edit is held back by it, and holds back wh
   const recipe = withStage(small, { id: 'sound', name: 'Sound' }, 'edit')
   const steps = [
     ...stepsToAdd(recipe, 'episode', [], exampleAt),
-    exampleStep({ id: 'mix', stage: 'sound', lead: { by: 'before', days: 3 }, order: 9 }),
-    exampleStep({ id: 'watch', stage: 'release', lead: { by: 'before', days: 1 }, order: 10 }),
+    exampleStep({ id: 'mix', stage: 'sound', lead: { kind: 'before', days: 3 }, order: 9 }),
+    exampleStep({ id: 'watch', stage: 'release', lead: { kind: 'before', days: 1 }, order: 10 }),
   ]
   const s = standing({}, { recipe, steps })
   const at = (id: string) => s.steps.find((x) => x.step.id === id)

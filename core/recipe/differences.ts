@@ -9,7 +9,7 @@ export type Difference = { key: string; episode: Id; name: string; says: string 
 )
 
 function sayLead(lead: Lead, named: (id: Id) => string): string {
-  switch (lead.by) {
+  switch (lead.kind) {
     case 'before':
       return `${lead.days} d before release`
     case 'after':
@@ -22,7 +22,7 @@ function sayLead(lead: Lead, named: (id: Id) => string): string {
 /** A line's lead and needs as one episode's step has them: by the ids of its steps. */
 export function lineFor(line: RecipeLine, episode: Id): Pick<Step, 'lead' | 'needs'> {
   return {
-    lead: line.lead.by === 'ahead' ? { ...line.lead, step: stepId(episode, line.lead.step) } : line.lead,
+    lead: line.lead.kind === 'ahead' ? { ...line.lead, step: stepId(episode, line.lead.step) } : line.lead,
     needs: line.needs.map((n) => stepId(episode, n)),
   }
 }

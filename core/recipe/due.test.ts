@@ -3,7 +3,7 @@ import type { Lead } from '../records'
 import { addDays, dayNumber, daysBetween } from '../rhythm/days'
 import { dueDates, workingDays, type Dated } from './due'
 
-const before = (days: number): Lead => ({ by: 'before', days })
+const before = (days: number): Lead => ({ kind: 'before', days })
 const step = (id: string, lead: Lead, ...needs: string[]): Dated => ({ id, name: id, lead, needs })
 
 /** The worked figures of the design: release Thu 10 Dec 2026, Saturdays off, 8 Dec a holiday. */
@@ -15,7 +15,7 @@ describe('counting back', () => {
     ['lead 12 falls on Sat 28 Nov, so Fri 27 Nov', before(12), '2026-11-27'],
     ['lead 2 falls on the holiday, so Mon 7 Dec', before(2), '2026-12-07'],
     ['lead 0 is the day itself', before(0), '2026-12-10'],
-    ['after 2 falls on Sat 12 Dec, so Sun 13 Dec', { by: 'after', days: 2 } satisfies Lead, '2026-12-13'],
+    ['after 2 falls on Sat 12 Dec, so Sun 13 Dec', { kind: 'after', days: 2 } satisfies Lead, '2026-12-13'],
   ])('%s', (_name, lead, due) => {
     expect(dueDates([step('s', lead)], '2026-12-10', works).get('s')).toBe(due)
   })
@@ -32,7 +32,7 @@ describe('counting back', () => {
 
   test('a lead may refer to another step: a week before filming', () => {
     const due = dueDates(
-      [step('props', { by: 'ahead', step: 'film', days: 7 }), step('film', before(6))],
+      [step('props', { kind: 'ahead', step: 'film', days: 7 }), step('film', before(6))],
       '2026-12-10',
       works,
     )
@@ -42,7 +42,7 @@ describe('counting back', () => {
 
   test('leads that refer to each other in a circle still count from the release', () => {
     const due = dueDates(
-      [step('a', { by: 'ahead', step: 'b', days: 1 }), step('b', { by: 'ahead', step: 'a', days: 1 })],
+      [step('a', { kind: 'ahead', step: 'b', days: 1 }), step('b', { kind: 'ahead', step: 'a', days: 1 })],
       '2026-12-10',
       works,
     )
@@ -51,7 +51,7 @@ describe('counting back', () => {
 
   test('what comes after the release presses on nobody before it', () => {
     const due = dueDates(
-      [step('check', before(0)), step('letters', { by: 'after', days: 2 }, 'check')],
+      [step('check', before(0)), step('letters', { kind: 'after', days: 2 }, 'check')],
       '2026-12-10',
       works,
     )

@@ -55,11 +55,12 @@ export function dueDates(steps: readonly Dated[], release: Day, works: WorkingDa
     if (known !== undefined) return known
     const { lead } = step
     let due: number
-    if (lead.by === 'after') due = workingDayAfter(out + lead.days, works)
-    else if (lead.by === 'before') due = workingDayBefore(out - lead.days, works)
+    if (lead.kind === 'after') due = workingDayAfter(out + lead.days, works)
+    else if (lead.kind === 'before') due = workingDayBefore(out - lead.days, works)
     else {
       const other = byId.get(lead.step)
-      const from = other && other.lead.by !== 'after' && depth < steps.length ? ownDue(other, depth + 1) : out
+      const from =
+        other && other.lead.kind !== 'after' && depth < steps.length ? ownDue(other, depth + 1) : out
       due = workingDayBefore(from - lead.days, works)
     }
     own.set(step.id, due)
@@ -68,11 +69,11 @@ export function dueDates(steps: readonly Dated[], release: Day, works: WorkingDa
   for (const step of row) ownDue(step, 0)
   const due = new Map(own)
   for (const step of [...row].reverse()) {
-    if (step.lead.by === 'after') continue
+    if (step.lead.kind === 'after') continue
     const mine = due.get(step.id) ?? out
     for (const need of step.needs) {
       const before = due.get(need)
-      if (before !== undefined && byId.get(need)?.lead.by !== 'after' && mine < before) due.set(need, mine)
+      if (before !== undefined && byId.get(need)?.lead.kind !== 'after' && mine < before) due.set(need, mine)
     }
   }
   return new Map([...due].map(([id, n]) => [id, dayOf(n)]))

@@ -26,11 +26,11 @@ describe('editing a recipe', () => {
 
   test('a lead counted from a step that goes is counted from the release', () => {
     const lines = recipe.lines.map((l) =>
-      l.id === 'prepare' ? { ...l, lead: { by: 'ahead' as const, step: 'film', days: 3 } } : l,
+      l.id === 'prepare' ? { ...l, lead: { kind: 'ahead' as const, step: 'film', days: 3 } } : l,
     )
     expect(daysBefore(lines, line('prepare', lines))).toBe(14)
     expect(line('prepare', withoutLine({ ...recipe, lines }, 'film').lines).lead).toEqual({
-      by: 'before',
+      kind: 'before',
       days: 14,
     })
   })
@@ -65,9 +65,9 @@ describe('editing a recipe', () => {
     expect(refusalOf(recipeFault({ ...recipe, stages }))).toMatch(/“Brief” needs “Script” needs “Brief”/)
     const leads = recipe.lines.map((l) =>
       l.id === 'film'
-        ? { ...l, lead: { by: 'ahead' as const, step: 'prepare', days: 1 } }
+        ? { ...l, lead: { kind: 'ahead' as const, step: 'prepare', days: 1 } }
         : l.id === 'prepare'
-          ? { ...l, lead: { by: 'ahead' as const, step: 'film', days: 1 } }
+          ? { ...l, lead: { kind: 'ahead' as const, step: 'film', days: 1 } }
           : l,
     )
     expect(refusalOf(recipeFault({ ...recipe, lines: leads }))).toMatch(
@@ -83,18 +83,18 @@ describe('a recipe as a score', () => {
   test('has a row a stage and a row a step, needs as pairs of rows, due days on one axis', () => {
     const score = scoreOf(recipe)
     expect(score.rows).toHaveLength(recipe.stages.length + recipe.lines.length)
-    expect(score.rows[0]).toEqual({ is: 'stage', id: 'brief', name: 'Brief', due: 20 })
-    expect(score.rows.at(-1)).toMatchObject({ is: 'line', days: -2 })
+    expect(score.rows[0]).toEqual({ kind: 'stage', id: 'brief', name: 'Brief', due: 20 })
+    expect(score.rows.at(-1)).toMatchObject({ kind: 'line', days: -2 })
     expect([score.before, score.after]).toEqual([21, 2])
     expect(score.needs).toContainEqual({ from: 1, to: 2 })
   })
 
   test('a dragged dot gives a lead of the kind the line has', () => {
-    const ahead = { ...line('prepare'), lead: { by: 'ahead' as const, step: 'film', days: 1 } }
+    const ahead = { ...line('prepare'), lead: { kind: 'ahead' as const, step: 'film', days: 1 } }
     const lines = recipe.lines.map((l) => (l.id === 'prepare' ? ahead : l))
-    expect(leadAt(lines, line('rough'), 8.4)).toEqual({ by: 'before', days: 8 })
-    expect(leadAt(lines, line('rough'), -3)).toEqual({ by: 'before', days: 0 })
-    expect(leadAt(lines, line('letters'), -4.2)).toEqual({ by: 'after', days: 4 })
-    expect(leadAt(lines, ahead, 15)).toEqual({ by: 'ahead', step: 'film', days: 4 })
+    expect(leadAt(lines, line('rough'), 8.4)).toEqual({ kind: 'before', days: 8 })
+    expect(leadAt(lines, line('rough'), -3)).toEqual({ kind: 'before', days: 0 })
+    expect(leadAt(lines, line('letters'), -4.2)).toEqual({ kind: 'after', days: 4 })
+    expect(leadAt(lines, ahead, 15)).toEqual({ kind: 'ahead', step: 'film', days: 4 })
   })
 })

@@ -29,15 +29,15 @@ export function withoutStage<R extends Body>(recipe: R, id: Id): Result<R> {
  * due date stays.
  */
 export function leadThrough(gone: Lead, days: number): Lead {
-  switch (gone.by) {
+  switch (gone.kind) {
     case 'before':
-      return { by: 'before', days: Math.min(365, gone.days + days) }
+      return { kind: 'before', days: Math.min(365, gone.days + days) }
     case 'ahead':
-      return { by: 'ahead', step: gone.step, days: Math.min(365, gone.days + days) }
+      return { kind: 'ahead', step: gone.step, days: Math.min(365, gone.days + days) }
     case 'after':
       return gone.days >= days
-        ? { by: 'after', days: gone.days - days }
-        : { by: 'before', days: days - gone.days }
+        ? { kind: 'after', days: gone.days - days }
+        : { kind: 'before', days: days - gone.days }
   }
 }
 
@@ -55,8 +55,8 @@ export function withoutLine<R extends Body>(recipe: R, id: Id): R {
         ? [...new Set(l.needs.flatMap((n) => (n === id ? (gone?.needs ?? []) : [n])))]
         : l.needs,
       lead:
-        l.lead.by === 'ahead' && l.lead.step === id
-          ? leadThrough(gone?.lead ?? { by: 'before', days: 0 }, l.lead.days)
+        l.lead.kind === 'ahead' && l.lead.step === id
+          ? leadThrough(gone?.lead ?? { kind: 'before', days: 0 }, l.lead.days)
           : l.lead,
     }))
   return { ...recipe, lines }
@@ -103,7 +103,11 @@ export function recipeFault(recipe: Body): Result<true> {
   if (lost)
     return refused(`“${lost.name}” is in no stage of this recipe. Choose one for it.`, 'recipes.lines.stage')
   const leads = inOrder(
-    recipe.lines.map((l) => ({ id: l.id, name: l.name, needs: l.lead.by === 'ahead' ? [l.lead.step] : [] })),
+    recipe.lines.map((l) => ({
+      id: l.id,
+      name: l.name,
+      needs: l.lead.kind === 'ahead' ? [l.lead.step] : [],
+    })),
   )
   return leads.ok
     ? fine(true)

@@ -21,7 +21,7 @@ function standing(
 ): Standing {
   if (!show || !recipe) throw new Error('no example')
   return standingOf({
-    episode: exampleEpisode({ phase: { name: 'work', since: exampleAt }, ...fields }),
+    episode: exampleEpisode({ phase: { kind: 'work', since: exampleAt }, ...fields }),
     show: short,
     recipe,
     script,
@@ -89,7 +89,7 @@ describe('lamps', () => {
   })
 
   test('are late by their most overdue step, and no longer once it is done', () => {
-    const place = { on: 'slot' as const, day: '2026-12-03' }
+    const place = { kind: 'slot' as const, day: '2026-12-03' }
     const s = standing({ brief, place }, written)
     expect(s.steps.find((x) => x.step.line === 'film')).toMatchObject({ due: '2026-11-22', late: 2 })
     expect(lamp(s, 'film')?.late).toBe(3)
@@ -112,7 +112,7 @@ describe('lamps', () => {
 
   test('what comes after is dark until the release is lit', () => {
     expect(lamp(standing(), 'after')?.state).toBe('dark')
-    const released = standing({ phase: { name: 'released', at: '2026-11-19T17:00:00.000Z' } })
+    const released = standing({ phase: { kind: 'released', at: '2026-11-19T17:00:00.000Z' } })
     expect(lamp(released, 'after')?.state).toBe('open')
     expect(sixLamps(released).every((l) => l?.state === 'lit')).toBe(true)
   })

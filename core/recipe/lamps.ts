@@ -87,7 +87,7 @@ export function standingOf(given: StandingOf): Standing {
   const of = inKnownStages(given)
   const { episode, show, recipe, outlets, today } = of
   const release = releaseOf(episode, show)
-  const gone = episode.phase.name === 'released'
+  const gone = episode.phase.kind === 'released'
   const required = requiredParts(outlets)
   const seen = new Map<Part, PartState>()
   const part = (p: Part): PartState => {
@@ -113,7 +113,9 @@ export function standingOf(given: StandingOf): Standing {
     const isDone = done.get(step.id) ?? false
     const before = early.get(step.stage)
     const bound =
-      before === undefined || !release || step.lead.by === 'after' ? undefined : addDays(release.day, -before)
+      before === undefined || !release || step.lead.kind === 'after'
+        ? undefined
+        : addDays(release.day, -before)
     const earliest = bound !== undefined && bound > (step.earliest ?? '') ? bound : step.earliest
     const counted = due.get(step.id)
     // What cannot be begun earlier is not due earlier.
@@ -218,7 +220,7 @@ function partOrTick(part: Part, of: StandingOf): PartState {
  */
 function bringing(of: StandingOf, required: readonly Part[], part: (p: Part) => PartState): Step[] {
   const { episode, recipe, steps } = of
-  if (episode.phase.name !== 'work') return []
+  if (episode.phase.kind !== 'work') return []
   const before = recipe.stages.filter((s) => s.kind !== 'after')
   const asked = new Set([...required, ...before.flatMap((s) => [...s.parts, ...(s.settled ?? [])])])
   return [...asked].flatMap((p) => {

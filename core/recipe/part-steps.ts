@@ -98,7 +98,7 @@ export interface PartStepOf {
 export function partStep(part: Part, of: PartStepOf): Step {
   const stage = stageOf(of.recipe)
   const leads = of.recipe.lines.flatMap((l) =>
-    l.stage === stage?.id && l.lead.by === 'before' ? [l.lead.days] : [],
+    l.stage === stage?.id && l.lead.kind === 'before' ? [l.lead.days] : [],
   )
   const { name, kind } = acts[part]
   return {
@@ -109,7 +109,7 @@ export function partStep(part: Part, of: PartStepOf): Step {
     kind: part === 'shots' && of.kind === 'audio' ? 'record' : kind,
     minutes: of.failing ? mendMinutes : (of.minutes ?? partMinutes[part]),
     logged: 0,
-    lead: { by: 'before', days: Math.max(0, ...leads) },
+    lead: { kind: 'before', days: Math.max(0, ...leads) },
     needs: needsOf(part, of.recipe, of.steps),
     owner: 'me',
     required: true,

@@ -7,13 +7,13 @@ import type { Id, Lead, Recipe, RecipeLine } from '../records'
 export interface Score {
   rows: (
     | {
-        is: 'stage'
+        kind: 'stage'
         id: Id
         name: string
         /** Days before release by which the whole stage is due; none for one without steps before it. */ due:
           number | undefined
       }
-    | { is: 'line'; line: RecipeLine; days: number }
+    | { kind: 'line'; line: RecipeLine; days: number }
   )[]
   /** Needs as pairs of rows. */
   needs: { from: number; to: number }[]
@@ -28,7 +28,7 @@ export interface Score {
  */
 export function daysBefore(lines: readonly RecipeLine[], line: RecipeLine, path: readonly Id[] = []): number {
   const { lead } = line
-  switch (lead.by) {
+  switch (lead.kind) {
     case 'before':
       return lead.days
     case 'after':
@@ -49,16 +49,16 @@ export function scoreOf(recipe: Pick<Recipe, 'stages' | 'lines'>): Score {
   const at = new Map<Id, number>()
   for (const stage of recipe.stages) {
     const mine = recipe.lines.filter((l) => l.stage === stage.id)
-    const before = mine.filter((l) => l.lead.by !== 'after').map((l) => daysBefore(recipe.lines, l))
+    const before = mine.filter((l) => l.lead.kind !== 'after').map((l) => daysBefore(recipe.lines, l))
     rows.push({
-      is: 'stage',
+      kind: 'stage',
       id: stage.id,
       name: stage.name,
       due: before.length === 0 ? undefined : Math.min(...before),
     })
     for (const line of mine) {
       at.set(line.id, rows.length)
-      rows.push({ is: 'line', line, days: daysBefore(recipe.lines, line) })
+      rows.push({ kind: 'line', line, days: daysBefore(recipe.lines, line) })
     }
   }
   const needs = recipe.lines.flatMap((l) =>
@@ -67,23 +67,23 @@ export function scoreOf(recipe: Pick<Recipe, 'stages' | 'lines'>): Score {
       return from === undefined || to === undefined ? [] : [{ from, to }]
     }),
   )
-  const days = rows.flatMap((r) => (r.is === 'line' ? [r.days] : []))
+  const days = rows.flatMap((r) => (r.kind === 'line' ? [r.days] : []))
   return { rows, needs, before: Math.max(7, ...days), after: Math.max(0, ...days.map((d) => -d)) }
 }
 
 /** A lead that makes a line due so many days before release (negative: after it), kept to the kind it is. */
 export function leadAt(lines: readonly RecipeLine[], line: RecipeLine, days: number): Lead {
   const whole = Math.round(days)
-  switch (line.lead.by) {
+  switch (line.lead.kind) {
     case 'before':
-      return { by: 'before', days: Math.min(365, Math.max(0, whole)) }
+      return { kind: 'before', days: Math.min(365, Math.max(0, whole)) }
     case 'after':
-      return { by: 'after', days: Math.min(365, Math.max(0, -whole)) }
+      return { kind: 'after', days: Math.min(365, Math.max(0, -whole)) }
     case 'ahead': {
       const { step } = line.lead
       const other = lines.find((l) => l.id === step)
       return {
-        by: 'ahead',
+        kind: 'ahead',
         step,
         days: Math.min(365, Math.max(0, whole - (other ? daysBefore(lines, other) : 0))),
       }

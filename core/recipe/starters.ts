@@ -17,7 +17,7 @@ function line(
   return { id, stage: inStage, name, kind, minutes, lead, needs, required: true, ...(part ? { part } : {}) }
 }
 
-const before = (days: number): Lead => ({ by: 'before', days })
+const before = (days: number): Lead => ({ kind: 'before', days })
 
 const pattern = '{description}\n\n{chapters}\n\n{links}\n\n{sponsor}\n\n{call}'
 
@@ -162,7 +162,7 @@ export function fullRecipe(id: string, kind: Show['kind'], at: Moment): Recipe {
       ),
       line('describe', 'release', 'Write the description', 'write', 25, before(1), ['script'], 'description'),
       line('check', 'release', 'Watch it once, whole', 'admin', 30, before(1), ['sound', 'choose']),
-      line('letters', 'after', 'Answer the first letters', 'admin', 30, { by: 'after', days: 2 }, []),
+      line('letters', 'after', 'Answer the first letters', 'admin', 30, { kind: 'after', days: 2 }, []),
     ],
     ...common(kind, at),
   }

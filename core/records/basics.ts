@@ -77,10 +77,10 @@ export type StepKind = z.infer<typeof StepKind>
  * When a step is due. `before`: days before the release. `after`: days after it.
  * `ahead`: days before another step is due, by that step's id (in a recipe: the line's id).
  */
-export const Lead = z.discriminatedUnion('by', [
-  z.object({ by: z.literal('before'), days: z.int().check(z.gte(0), z.lte(365)) }),
-  z.object({ by: z.literal('after'), days: z.int().check(z.gte(0), z.lte(365)) }),
-  z.object({ by: z.literal('ahead'), step: Id, days: z.int().check(z.gte(0), z.lte(365)) }),
+export const Lead = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('before'), days: z.int().check(z.gte(0), z.lte(365)) }),
+  z.object({ kind: z.literal('after'), days: z.int().check(z.gte(0), z.lte(365)) }),
+  z.object({ kind: z.literal('ahead'), step: Id, days: z.int().check(z.gte(0), z.lte(365)) }),
 ])
 export type Lead = z.infer<typeof Lead>
 

@@ -3,27 +3,27 @@ import { ClockTime, Day, Id, Moment, stamps } from './basics'
 import { Idea, Picture } from './idea'
 
 /** Where an episode stands in its life. An idea is an episode on which no work has started. */
-export const Phase = z.discriminatedUnion('name', [
-  z.object({ name: z.literal('idea') }),
-  z.object({ name: z.literal('work'), since: Moment }),
+export const Phase = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('idea') }),
+  z.object({ kind: z.literal('work'), since: Moment }),
   /** `after`: the episode that it is to follow. */
-  z.object({ name: z.literal('parked'), why: z.string(), after: z.optional(Id) }),
-  z.object({ name: z.literal('released'), at: Moment }),
-  z.object({ name: z.literal('dropped'), why: z.string() }),
+  z.object({ kind: z.literal('parked'), why: z.string(), after: z.optional(Id) }),
+  z.object({ kind: z.literal('released'), at: Moment }),
+  z.object({ kind: z.literal('dropped'), why: z.string() }),
 ])
 export type Phase = z.infer<typeof Phase>
 
 /** Where an episode is placed: nowhere, on a slot by its original date, or at a moment of its own. */
-export const Place = z.discriminatedUnion('on', [
-  z.object({ on: z.literal('nothing') }),
-  z.object({ on: z.literal('slot'), day: Day }),
-  z.object({ on: z.literal('own'), day: Day, time: ClockTime }),
+export const Place = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('nothing') }),
+  z.object({ kind: z.literal('slot'), day: Day }),
+  z.object({ kind: z.literal('own'), day: Day, time: ClockTime }),
 ])
 export type Place = z.infer<typeof Place>
 
-export const Nature = z.discriminatedUnion('is', [
-  z.object({ is: z.literal('evergreen') }),
-  z.object({ is: z.literal('topical'), notBefore: z.optional(Day), staleAfter: z.optional(Day) }),
+export const Nature = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('evergreen') }),
+  z.object({ kind: z.literal('topical'), notBefore: z.optional(Day), staleAfter: z.optional(Day) }),
 ])
 export type Nature = z.infer<typeof Nature>
 

@@ -1,8 +1,18 @@
 import { freshSettings } from '../commands/settings/fresh-settings'
-import { exampleAt, exampleEpisode, exampleShow, exampleStep, refusalOf, valueOf } from '../examples'
-import { JournalLine, tables } from '.'
+import {
+  exampleAt,
+  exampleEpisode,
+  exampleRecords,
+  exampleShow,
+  exampleStep,
+  refusalOf,
+  valueOf,
+} from '../examples'
+import { JournalLine, tableNames, tables, type Rows } from '.'
+import { asVersion4, tablesAsVersion4 } from './as-version-4'
 import { migrate, schemaVersion } from './migrations'
 
+const stamps = { createdAt: exampleAt, updatedAt: exampleAt }
 const ways = {
   1: (t: Record<string, unknown[]>) => ({ ...t, shows: [...(t['shows'] ?? []), 'two'] }),
   2: (t: Record<string, unknown[]>) => ({ ...t, shows: [...(t['shows'] ?? []), 'three'] }),
@@ -32,17 +42,17 @@ describe('migrations', () => {
       state: 'done',
       tab: 't',
       changes: [
-        { table: 'episodes', id: first.id, after: first },
+        { table: 'episodes', id: first.id, after: asVersion4('episodes', first) },
         { table: 'shows', id: show.id, before: show, after: show },
       ],
     }
     const now = valueOf(
       migrate(
         {
-          episodes: [first],
+          episodes: [asVersion4('episodes', first)],
           shows: [show],
           settings: [settings],
-          steps: [step],
+          steps: [asVersion4('steps', step)],
           journal: [line, { ...line, changes: [] }],
         },
         1,
@@ -63,6 +73,99 @@ describe('migrations', () => {
     for (const table of ['keywords', 'standing', 'busy', 'reservations', 'launches'])
       expect(now[table]).toEqual([])
     expect(now['journal']?.map((l) => JournalLine.parse(l).changes.length)).toEqual([2, 0])
+  })
+
+  test('from version 4: which form a record has is said under one name, in tables, in what undo needs and in what was set aside', () => {
+    const now = {
+      episodes: [
+        exampleEpisode({ place: { kind: 'own', day: '2026-12-03', time: '17:00' } }),
+        exampleEpisode({ id: 'two', nature: { kind: 'topical', notBefore: '2026-12-01' } }),
+      ],
+      steps: [exampleStep({ id: 's', lead: { kind: 'ahead', step: 'other', days: 2 } })],
+      recipes: [...exampleRecords().recipes.values()].map((r): typeof r => ({
+        ...r,
+        follow: [
+          {
+            id: 'f',
+            when: { kind: 'lit', stage: 'film' },
+            then: { kind: 'hand', line: 'cut', to: 'Ines' },
+          },
+        ],
+      })),
+      standing: [
+        {
+          ...stamps,
+          id: 'letters',
+          name: 'Letters',
+          kind: 'admin',
+          minutes: 30,
+          when: { kind: 'once', day: '2026-12-01' },
+          skipped: [],
+          done: [],
+        },
+      ],
+      reservations: [
+        {
+          ...stamps,
+          id: 'kept',
+          show: 'show',
+          name: 'Kelpline Rope',
+          kind: 'sponsor',
+          kept: { kind: 'deal', perMonth: 1, from: '2026-12-01' },
+          note: '',
+        },
+      ],
+      settings: [
+        {
+          ...freshSettings(exampleAt),
+          views: [
+            {
+              id: 'v',
+              name: 'Talks',
+              layout: 'list',
+              columns: [],
+              sort: { by: 'title', down: false },
+              group: '',
+              where: {
+                kind: 'group',
+                join: 'all',
+                of: [
+                  { kind: 'test', field: 'show', how: 'is', value: 'Harbour Hours' },
+                  { kind: 'group', join: 'any', of: [] },
+                ],
+              },
+              words: '',
+            },
+          ],
+        },
+      ],
+    } satisfies Partial<Rows>
+    const was = tablesAsVersion4(now)
+    expect(was['reservations']?.[0]).toMatchObject({ is: 'sponsor', kept: { by: 'deal' } })
+    expect(was['settings']?.[0]).toMatchObject({
+      views: [{ where: { of: [{ is: 'test' }, { is: 'group' }] } }],
+    })
+    const changes = Object.entries(was).flatMap(([table, rows]) =>
+      rows.map((row) => ({ table, id: 'x', before: row, after: row })),
+    )
+    const aside = [
+      { key: 'steps/s', table: 'steps', row: was['steps']?.[0] },
+      { key: 'steps/t', table: 'steps', row: { lead: 7, broken: true } },
+    ]
+    const turned = valueOf(migrate({ ...was, journal: [{ changes }], aside }, 4))
+    for (const name of tableNames)
+      if (name in now) {
+        expect(turned[name]).toEqual(Reflect.get(now, name))
+        for (const row of turned[name] ?? []) tables[name].schema.parse(row)
+      }
+    expect(turned['journal']).toEqual([
+      {
+        changes: Object.entries(now).flatMap(([table, rows]) =>
+          rows.map((row) => ({ table, id: 'x', before: row, after: row })),
+        ),
+      },
+    ])
+    expect(turned['aside']).toEqual([{ ...aside[0], row: now.steps[0] }, aside[1]])
   })
 
   test('refuse newer ones, broken versions and missing ways', () => {

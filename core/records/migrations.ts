@@ -1,9 +1,10 @@
 import { fine, refused, type Result } from '../result'
 import { bareIdea } from './idea'
+import { recordFrom4 } from './from-4'
 import { freshSetup, freshWeights } from './settings'
 
 /** The version of the records' schema that this program writes. */
-export const schemaVersion = 4
+export const schemaVersion = 5
 
 /** Tables as they were read, before anything is known of them. */
 export type RawTables = Record<string, unknown[]>
@@ -20,16 +21,30 @@ export const migrations: Readonly<Record<number, Migration>> = {
   2: (tables) => over(tables, recordFrom2),
   // Version 4 has tables for standing work, busy time, reservations and launches.
   3: (tables) => ({ standing: [], busy: [], reservations: [], launches: [], ...tables }),
+  4: (tables) => over(tables, recordFrom4),
 }
 
-/** Every record of every table, and those that the journal keeps for undo, turned by its table's name. */
+/**
+ * Every record of every table, those that the journal keeps for undo, and those that were set aside, turned by
+ * its table's name.
+ */
 function over(tables: RawTables, turn: (table: unknown, row: unknown) => unknown): RawTables {
   return Object.fromEntries(
     Object.entries(tables).map(([name, rows]) => [
       name,
-      rows.map((row) => (name === 'journal' ? journalLine(row, turn) : turn(name, row))),
+      rows.map((row) =>
+        name === 'journal'
+          ? journalLine(row, turn)
+          : name === 'aside'
+            ? asideRow(row, turn)
+            : turn(name, row),
+      ),
     ]),
   )
+}
+
+function asideRow(aside: unknown, turn: (table: unknown, row: unknown) => unknown): unknown {
+  return isRow(aside) && 'row' in aside ? { ...aside, row: turn(aside['table'], aside['row']) } : aside
 }
 
 function journalLine(line: unknown, turn: (table: unknown, row: unknown) => unknown): unknown {

@@ -2,10 +2,10 @@ import { z } from 'zod/mini'
 import { Day, Id, stamps } from './basics'
 
 /** Which slots a reservation keeps: one by its original date, or so many of each month. */
-export const Kept = z.discriminatedUnion('by', [
-  z.object({ by: z.literal('slot'), day: Day }),
+export const Kept = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('slot'), day: Day }),
   z.object({
-    by: z.literal('deal'),
+    kind: z.literal('deal'),
     perMonth: z.int().check(z.gte(1, 'A deal keeps at least one slot a month.'), z.lte(31)),
     from: Day,
     to: z.optional(Day),
@@ -25,7 +25,7 @@ export const Reservation = z.object({
       z.minLength(1, 'Say for whom or for what the slot is kept.'),
       z.maxLength(60, 'At most 60 characters; the note has room for more.'),
     ),
-  is: z.enum(['sponsor', 'launch', 'season', 'other']),
+  kind: z.enum(['sponsor', 'launch', 'season', 'other']),
   launch: z.optional(Id),
   kept: Kept,
   note: z.string(),

@@ -68,31 +68,31 @@ export type Checklist = z.infer<typeof Checklist>
 /** Something that follows by itself when a stage lights or a step is done. Steps are named by their lines. */
 export const FollowOn = z.object({
   id: Id,
-  when: z.discriminatedUnion('is', [
-    z.object({ is: z.literal('lit'), stage: Id }),
-    z.object({ is: z.literal('done'), line: Id }),
+  when: z.discriminatedUnion('kind', [
+    z.object({ kind: z.literal('lit'), stage: Id }),
+    z.object({ kind: z.literal('done'), line: Id }),
   ]),
-  then: z.discriminatedUnion('is', [
+  then: z.discriminatedUnion('kind', [
     z.object({
-      is: z.literal('hand'),
+      kind: z.literal('hand'),
       line: Id,
       to: z.string().check(z.trim(), z.minLength(1, 'Say who it is handed to.')),
     }),
     z.object({
-      is: z.literal('add'),
+      kind: z.literal('add'),
       stage: Id,
       name: z.string().check(z.trim(), z.minLength(1, 'The new step needs a name.')),
       minutes: Minutes,
     }),
     z.object({
-      is: z.literal('wait'),
+      kind: z.literal('wait'),
       line: Id,
       who: z.string().check(z.trim(), z.minLength(1, 'Say who it waits on.')),
       what: z.string(),
     }),
-    z.object({ is: z.literal('folder') }),
+    z.object({ kind: z.literal('folder') }),
     z.object({
-      is: z.literal('note'),
+      kind: z.literal('note'),
       text: z.string().check(z.trim(), z.minLength(1, 'The note needs a word.')),
     }),
   ]),

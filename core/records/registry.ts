@@ -58,7 +58,7 @@ const defined = {
   episodes: table(Episode, {
     singular: 'episode',
     since: 1,
-    index: 'id, phase.name',
+    index: 'id, phase.kind',
     refers: (e) => [
       ...itsShow(e),
       ...(e.recipe === undefined ? [] : [{ table: 'recipes', id: e.recipe, as: 'its recipe' }]),

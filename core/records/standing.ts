@@ -8,9 +8,9 @@ export const Standing = z.object({
   name: z.string().check(z.trim(), z.minLength(1, 'Standing work needs a name, for example “Mailing list”.')),
   kind: StepKind,
   minutes: Minutes,
-  when: z.discriminatedUnion('by', [
-    z.object({ by: z.literal('once'), day: Day }),
-    z.object({ by: z.literal('rule'), rule: Rule, start: RhythmStart }),
+  when: z.discriminatedUnion('kind', [
+    z.object({ kind: z.literal('once'), day: Day }),
+    z.object({ kind: z.literal('rule'), rule: Rule, start: RhythmStart }),
   ]),
   at: z.optional(ClockTime),
   /** Dates on which it is left out this once, and dates on which it was done. */

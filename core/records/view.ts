@@ -6,7 +6,7 @@ import { Id } from './basics'
  * too.
  */
 export const Test = z.object({
-  is: z.literal('test'),
+  kind: z.literal('test'),
   field: z.string(),
   how: z.enum(['is', 'not', 'has', 'lacks', 'least', 'most', 'filled', 'empty']),
   value: z.string(),
@@ -18,12 +18,12 @@ export type Test = z.infer<typeof Test>
  * through.
  */
 export interface Group {
-  is: 'group'
+  kind: 'group'
   join: 'all' | 'any'
   of: (Test | Group)[]
 }
 export const Group: z.ZodMiniType<Group> = z.object({
-  is: z.literal('group'),
+  kind: z.literal('group'),
   join: z.enum(['all', 'any']),
   of: z.array(z.union([Test, z.lazy(() => Group)])),
 })

@@ -4,7 +4,7 @@ import { timesUsual } from './usual'
 const out = (id: string, views: number, age = 28) =>
   exampleEpisode({
     id,
-    phase: { name: 'released', at: '2026-11-01T17:00:00.000Z' },
+    phase: { kind: 'released', at: '2026-11-01T17:00:00.000Z' },
     figures: [{ age, views }],
   })
 

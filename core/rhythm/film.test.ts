@@ -2,15 +2,15 @@ import { exampleEpisode, exampleNow, exampleShow } from '../examples'
 import { dayNumber } from './days'
 import { framesOf } from './film'
 
-const work = { name: 'work' as const, since: '2026-11-01T09:00:00.000Z' }
+const work = { kind: 'work' as const, since: '2026-11-01T09:00:00.000Z' }
 
 describe('the film of a show', () => {
   const released = exampleEpisode({
     id: 'out',
-    phase: { name: 'released', at: '2026-11-19T17:00:00.000Z' },
-    place: { on: 'slot', day: '2026-11-19' },
+    phase: { kind: 'released', at: '2026-11-19T17:00:00.000Z' },
+    place: { kind: 'slot', day: '2026-11-19' },
   })
-  const placed = exampleEpisode({ id: 'next', phase: work, place: { on: 'slot', day: '2026-11-26' } })
+  const placed = exampleEpisode({ id: 'next', phase: work, place: { kind: 'slot', day: '2026-11-26' } })
   const frames = framesOf(
     exampleShow({ skipped: ['2026-12-24'] }),
     [released, placed],
@@ -56,7 +56,7 @@ describe('the film of a show', () => {
     const extra = exampleEpisode({
       id: 'extra',
       phase: work,
-      place: { on: 'own', day: '2026-11-26', time: '09:00' },
+      place: { kind: 'own', day: '2026-11-26', time: '09:00' },
     })
     const two = framesOf(exampleShow(), [placed, extra], '2026-11-24', '2026-11-26', exampleNow)
     expect(two.map((f) => f.to - f.from + 1)).toEqual([7, 1])

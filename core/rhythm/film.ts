@@ -30,15 +30,15 @@ export function framesOf(show: Show, episodes: Iterable<Episode>, from: Day, to:
   const frames: Frame[] = []
   const filled = new Set<Day>()
   for (const episode of episodes) {
-    if (episode.show !== show.id || episode.phase.name === 'dropped' || episode.phase.name === 'parked')
+    if (episode.show !== show.id || episode.phase.kind === 'dropped' || episode.phase.kind === 'parked')
       continue
     const release = releaseOf(episode, show)
     if (!release) continue
-    if (episode.place.on === 'slot') filled.add(episode.place.day)
+    if (episode.place.kind === 'slot') filled.add(episode.place.day)
     const n = dayNumber(release.day)
     if (n < first || n > last) continue
     frames.push({
-      kind: episode.phase.name === 'released' ? 'exposed' : 'filled',
+      kind: episode.phase.kind === 'released' ? 'exposed' : 'filled',
       key: episode.id,
       from: n,
       to: n,

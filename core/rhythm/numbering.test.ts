@@ -4,9 +4,9 @@ import type { Episode } from '../records'
 import { addDays } from './days'
 import { codeFor, numbersOf, sayNumber } from './numbering'
 
-const work = { name: 'work' as const, since: '2026-11-01T09:00:00.000Z' }
+const work = { kind: 'work' as const, since: '2026-11-01T09:00:00.000Z' }
 const on = (id: string, day: string, fields: Partial<Episode> = {}) =>
-  exampleEpisode({ id, place: { on: 'slot', day }, phase: work, ...fields })
+  exampleEpisode({ id, place: { kind: 'slot', day }, phase: work, ...fields })
 
 describe('numbers', () => {
   test('follow the order of release, open slots counting', () => {
@@ -34,8 +34,8 @@ describe('numbers', () => {
     const out = exampleEpisode({
       id: 'out',
       number: 41,
-      phase: { name: 'released', at: '2026-11-19T17:00:00.000Z' },
-      place: { on: 'slot', day: '2026-11-19' },
+      phase: { kind: 'released', at: '2026-11-19T17:00:00.000Z' },
+      place: { kind: 'slot', day: '2026-11-19' },
     })
     const numbers = numbersOf(
       exampleShow({ nextNumber: 41 }),

@@ -27,7 +27,7 @@ export function numbersOf(show: Show, all: Iterable<Episode>, now: number, ahead
     }
   const row: { at: number; set: (n: number) => void; fixed: number | undefined }[] = []
   for (const e of mine) {
-    if (e.phase.name === 'released' || e.phase.name === 'dropped' || e.phase.name === 'parked') continue
+    if (e.phase.kind === 'released' || e.phase.kind === 'dropped' || e.phase.kind === 'parked') continue
     const release = releaseOf(e, show)
     if (release) row.push({ at: release.at, fixed: e.number, set: (n) => episodes.set(e.id, n) })
   }

@@ -32,8 +32,8 @@ const one = after(
     {
       show: 'show',
       name: 'Kelpline Rope',
-      is: 'sponsor',
-      kept: { by: 'slot', day: '2026-12-17' },
+      kind: 'sponsor',
+      kept: { kind: 'slot', day: '2026-12-17' },
       note: ' 45 seconds ',
     },
     context,
@@ -51,8 +51,8 @@ describe('a slot kept before there is an episode', () => {
         {
           show: 'show',
           name: 'Winter season',
-          is: 'season',
-          kept: { by: 'slot', day: '2026-12-17' },
+          kind: 'season',
+          kept: { kind: 'slot', day: '2026-12-17' },
           note: '',
         },
         context,
@@ -63,7 +63,7 @@ describe('a slot kept before there is an episode', () => {
       refusalOf(
         keepSlots(
           records,
-          { show: 'show', name: ' ', is: 'sponsor', kept: { by: 'slot', day: '2026-12-17' }, note: '' },
+          { show: 'show', name: ' ', kind: 'sponsor', kept: { kind: 'slot', day: '2026-12-17' }, note: '' },
           context,
         ),
       ),
@@ -88,7 +88,7 @@ describe('a slot kept before there is an episode', () => {
       records,
       keepSlots(
         records,
-        { show: 'show', name: 'Winter', is: 'season', kept: { by: 'slot', day: '2026-12-17' }, note: '' },
+        { show: 'show', name: 'Winter', kind: 'season', kept: { kind: 'slot', day: '2026-12-17' }, note: '' },
         context,
       ),
     )
@@ -104,7 +104,7 @@ describe('a slot kept before there is an episode', () => {
         one,
         {
           show: 'show',
-          rhythm: { each: 'week', every: 1, weekdays: [4] },
+          rhythm: { kind: 'week', every: 1, weekdays: [4] },
           time: '17:00',
           start: '2026-11-05',
           displaced: 'nearest',
@@ -130,8 +130,8 @@ describe('a deal of so many a month', () => {
         {
           show: 'show',
           name: 'Brightwork Varnish',
-          is: 'sponsor',
-          kept: { by: 'deal', perMonth, from },
+          kind: 'sponsor',
+          kept: { kind: 'deal', perMonth, from },
           note: '',
         },
         context,
@@ -164,8 +164,8 @@ describe('a deal of so many a month', () => {
           {
             show: 'show',
             name: 'Kelpline Rope',
-            is: 'sponsor',
-            kept: { by: 'slot', day: '2026-12-03' },
+            kind: 'sponsor',
+            kept: { kind: 'slot', day: '2026-12-03' },
             note: '',
           },
           context,
@@ -186,8 +186,8 @@ describe('a deal of so many a month', () => {
           {
             show: 'show',
             name: 'X',
-            is: 'sponsor',
-            kept: { by: 'deal', perMonth: 1, from: '2026-12-01', to: '2026-11-01' },
+            kind: 'sponsor',
+            kept: { kind: 'deal', perMonth: 1, from: '2026-12-01', to: '2026-11-01' },
             note: '',
           },
           context,
@@ -264,9 +264,9 @@ describe('a launch', () => {
         {
           show: 'show',
           name: 'Drawings',
-          is: 'launch',
+          kind: 'launch',
           launch: launch.id,
-          kept: { by: 'slot', day: '2026-12-31' },
+          kept: { kind: 'slot', day: '2026-12-31' },
           note: '',
         },
         context,
@@ -336,7 +336,7 @@ describe('several rhythms in one show', () => {
 
   test('take slots away and give them by a change of rhythm; episodes on them are displaced like any other', () => {
     const wish = {
-      rhythm: { each: 'week' as const, every: 1, weekdays: [3] },
+      rhythm: { kind: 'week' as const, every: 1, weekdays: [3] },
       time: '17:00',
       start: show(records).rhythm.start,
     }
@@ -356,7 +356,7 @@ describe('several rhythms in one show', () => {
       placed,
       changeRhythm(placed, { show: 'show', ...wish, also: [], displaced: 'nearest' }, context),
     )
-    expect(back.episodes.get('episode')?.place).toEqual({ on: 'slot', day: '2026-11-26' })
+    expect(back.episodes.get('episode')?.place).toEqual({ kind: 'slot', day: '2026-11-26' })
     expect(slotsOf(show(back), '2026-12-01', '2026-12-10').map((s) => s.day)).toEqual([
       '2026-12-03',
       '2026-12-10',

@@ -23,14 +23,14 @@ export function reservedSlots(
 ): Map<Day, Reserved> {
   const kept = new Map<Day, Reserved>()
   for (const r of reservations)
-    if (r.kept.by === 'slot') kept.set(r.kept.day, { reservation: r, byDeal: false })
+    if (r.kept.kind === 'slot') kept.set(r.kept.day, { reservation: r, byDeal: false })
   const months = new Map<string, Slot[]>()
   for (const s of slots)
     if (!s.skipped)
       (months.get(s.day.slice(0, 7)) ?? months.set(s.day.slice(0, 7), []).get(s.day.slice(0, 7)))?.push(s)
   for (const r of reservations) {
     const deal = r.kept
-    if (deal.by !== 'deal') continue
+    if (deal.kind !== 'deal') continue
     for (const month of months.values()) {
       const mine = month.filter((s) => s.day >= deal.from && (deal.to === undefined || s.day <= deal.to))
       let left = deal.perMonth
@@ -51,7 +51,7 @@ export function reservedSlots(
       for (const s of mine) if (left > 0 && free(s) && on(s.original) === undefined) take(s)
       for (const s of mine) {
         const e = on(s.original)
-        if (left > 0 && free(s) && e && e.phase.name !== 'released' && e.sponsor === undefined) take(s)
+        if (left > 0 && free(s) && e && e.phase.kind !== 'released' && e.sponsor === undefined) take(s)
       }
     }
   }
@@ -69,7 +69,7 @@ export function honours(
   episode: Episode,
   launches: ReadonlyMap<Id, Launch>,
 ): boolean {
-  switch (reservation.is) {
+  switch (reservation.kind) {
     case 'sponsor':
       return episode.sponsor !== undefined && folded(episode.sponsor) === folded(reservation.name)
     case 'launch':
@@ -87,7 +87,7 @@ export function honours(
 
 /** What is said where an episode does not honour what its slot is kept for, and how to mend it. */
 export function unhonoured(reservation: Reservation): string {
-  switch (reservation.is) {
+  switch (reservation.kind) {
     case 'sponsor':
       return `It is kept for ${reservation.name}, and this has no read for them`
     case 'launch':

@@ -6,17 +6,17 @@ const rhythm = (rule: string, start = '2026-11-05', time = '17:00') => ({ rule, 
 
 describe('a rhythm', () => {
   test('is an RFC 5545 rule', () => {
-    expect(valueOf(ruleOf({ each: 'week', every: 1, weekdays: [3] }))).toBe('FREQ=WEEKLY;INTERVAL=1;BYDAY=TH')
-    expect(valueOf(ruleOf({ each: 'week', every: 2, weekdays: [5, 1, 1] }))).toBe(
+    expect(valueOf(ruleOf({ kind: 'week', every: 1, weekdays: [3] }))).toBe('FREQ=WEEKLY;INTERVAL=1;BYDAY=TH')
+    expect(valueOf(ruleOf({ kind: 'week', every: 2, weekdays: [5, 1, 1] }))).toBe(
       'FREQ=WEEKLY;INTERVAL=2;BYDAY=TU,SA',
     )
-    expect(valueOf(ruleOf({ each: 'day', every: 2 }))).toBe('FREQ=DAILY;INTERVAL=2')
+    expect(valueOf(ruleOf({ kind: 'day', every: 2 }))).toBe('FREQ=DAILY;INTERVAL=2')
   })
 
   test('without a weekday, or with a broken interval, is refused in a sentence', () => {
-    expect(refusalOf(ruleOf({ each: 'week', every: 1, weekdays: [] }))).toMatch(/at least one weekday/)
-    expect(refusalOf(ruleOf({ each: 'day', every: 0 }))).toMatch(/1 to 52/)
-    expect(refusalOf(ruleOf({ each: 'week', every: 1.5, weekdays: [1] }))).toMatch(/whole number/)
+    expect(refusalOf(ruleOf({ kind: 'week', every: 1, weekdays: [] }))).toMatch(/at least one weekday/)
+    expect(refusalOf(ruleOf({ kind: 'day', every: 0 }))).toMatch(/1 to 52/)
+    expect(refusalOf(ruleOf({ kind: 'week', every: 1.5, weekdays: [1] }))).toMatch(/whole number/)
   })
 
   test('is said in words', () => {
@@ -41,7 +41,7 @@ describe('a rhythm', () => {
   })
 
   test('the first and third Saturday; a season ends; a pause leaves out; a change from a date on keeps what was before', () => {
-    const saturdays = valueOf(ruleOf({ each: 'month', every: 1, nths: [3, 1], weekday: 5 }))
+    const saturdays = valueOf(ruleOf({ kind: 'month', every: 1, nths: [3, 1], weekday: 5 }))
     expect(saturdays).toBe('FREQ=MONTHLY;INTERVAL=1;BYDAY=1SA,3SA')
     expect(sayRhythm(rhythm(saturdays))).toBe('first and third Saturday of the month, 17:00')
     expect(datesOf(rhythm(saturdays), '2026-11-05', '2027-01-05')).toEqual([
@@ -51,7 +51,7 @@ describe('a rhythm', () => {
       '2026-12-19',
       '2027-01-02',
     ])
-    const season = valueOf(ruleOf({ each: 'week', every: 1, weekdays: [3], season: 3 }))
+    const season = valueOf(ruleOf({ kind: 'week', every: 1, weekdays: [3], season: 3 }))
     expect(datesOf(rhythm(season), '2026-11-01', '2027-11-01')).toEqual([
       '2026-11-05',
       '2026-11-12',
@@ -75,8 +75,8 @@ describe('a rhythm', () => {
       '2026-11-30',
     ])
     expect([timeOn(changed, '2026-11-19'), timeOn(changed, '2026-11-23')]).toEqual(['17:00', '09:00'])
-    expect(refusalOf(ruleOf({ each: 'month', every: 1, nths: [], weekday: 5 }))).toMatch(/Choose which/)
-    expect(refusalOf(ruleOf({ each: 'day', every: 1, season: 0 }))).toMatch(/1 to 1,000/)
+    expect(refusalOf(ruleOf({ kind: 'month', every: 1, nths: [], weekday: 5 }))).toMatch(/Choose which/)
+    expect(refusalOf(ruleOf({ kind: 'day', every: 1, season: 0 }))).toMatch(/1 to 1,000/)
   })
 
   test('nothing comes before its first date', () => {
@@ -89,9 +89,9 @@ describe('a rhythm', () => {
 
   test('a wish and its rule say the same', () => {
     const wish: fc.Arbitrary<RhythmWish> = fc.oneof(
-      fc.record({ each: fc.constant('day' as const), every: fc.integer({ min: 1, max: 52 }) }),
+      fc.record({ kind: fc.constant('day' as const), every: fc.integer({ min: 1, max: 52 }) }),
       fc.record({
-        each: fc.constant('month' as const),
+        kind: fc.constant('month' as const),
         every: fc.integer({ min: 1, max: 12 }),
         nths: fc
           .uniqueArray(fc.constantFrom(1, 2, 3, 4, -1), { minLength: 1 })
@@ -99,12 +99,12 @@ describe('a rhythm', () => {
         weekday: fc.integer({ min: 0, max: 6 }),
       }),
       fc.record({
-        each: fc.constant('day' as const),
+        kind: fc.constant('day' as const),
         every: fc.integer({ min: 1, max: 9 }),
         season: fc.integer({ min: 1, max: 60 }),
       }),
       fc.record({
-        each: fc.constant('week' as const),
+        kind: fc.constant('week' as const),
         every: fc.integer({ min: 1, max: 52 }),
         weekdays: fc
           .uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1 })

@@ -5,9 +5,9 @@ import { dateOf, dayNumber, dayOf, weekdayName } from './days'
 
 /** A rhythm as people choose it. Weekdays are 0 for Monday to 6 for Sunday. */
 export type RhythmWish = (
-  | { each: 'week'; every: number; weekdays: number[] }
-  | { each: 'day'; every: number }
-  | { each: 'month'; every: number; nths: number[]; weekday: number }
+  | { kind: 'week'; every: number; weekdays: number[] }
+  | { kind: 'day'; every: number }
+  | { kind: 'month'; every: number; nths: number[]; weekday: number }
 ) & {
   /** So many releases make a season; then the rhythm ends. */
   season?: number
@@ -28,8 +28,8 @@ export function ruleOf(wish: RhythmWish): Result<string> {
       'rhythm.season',
     )
   const season = wish.season === undefined ? '' : `;COUNT=${wish.season}`
-  if (wish.each === 'day') return fine(`FREQ=DAILY;INTERVAL=${wish.every}${season}`)
-  if (wish.each === 'month') {
+  if (wish.kind === 'day') return fine(`FREQ=DAILY;INTERVAL=${wish.every}${season}`)
+  if (wish.kind === 'month') {
     const nths = [...new Set(wish.nths)]
       .filter((n) => n === -1 || (n >= 1 && n <= 4))
       .sort((a, b) => (a === -1 ? 9 : a) - (b === -1 ? 9 : b))
@@ -58,17 +58,17 @@ export function wishOf(rule: string): RhythmWish | undefined {
   if ([...fields.keys()].some((k) => !known.has(k))) return undefined
   const count = fields.get('COUNT')
   const season = count === undefined ? {} : { season: Number(count) }
-  if (fields.get('FREQ') === 'DAILY') return { each: 'day', every, ...season }
+  if (fields.get('FREQ') === 'DAILY') return { kind: 'day', every, ...season }
   if (fields.get('FREQ') === 'MONTHLY') {
     const days = (fields.get('BYDAY') ?? '').split(',').map((c) => /^(-?\d)([A-Z]{2})$/.exec(c))
     const weekday = codes.indexOf(days[0]?.[2] ?? '')
     return weekday < 0 || days.some((d) => d?.[2] !== codes[weekday])
       ? undefined
-      : { each: 'month', every, nths: days.map((d) => Number(d?.[1])), weekday, ...season }
+      : { kind: 'month', every, nths: days.map((d) => Number(d?.[1])), weekday, ...season }
   }
   if (fields.get('FREQ') !== 'WEEKLY') return undefined
   const weekdays = (fields.get('BYDAY') ?? '').split(',').map((c) => codes.indexOf(c))
-  return weekdays.includes(-1) ? undefined : { each: 'week', every, weekdays, ...season }
+  return weekdays.includes(-1) ? undefined : { kind: 'week', every, weekdays, ...season }
 }
 
 const ordinals = [
@@ -107,7 +107,7 @@ export function sayRhythm(rhythm: Rhythm): string {
 }
 
 function saidWish(wish: RhythmWish): string {
-  switch (wish.each) {
+  switch (wish.kind) {
     case 'day':
       return wish.every === 1
         ? 'every day'

@@ -60,7 +60,7 @@ describe('slots', () => {
           const show = exampleShow({
             zone,
             rhythm: {
-              rule: valueOf(ruleOf({ each: 'week', every, weekdays: [day] })),
+              rule: valueOf(ruleOf({ kind: 'week', every, weekdays: [day] })),
               start: '2026-11-23',
               time,
             },
@@ -76,8 +76,8 @@ describe('slots', () => {
   test('the open ones leave out what is filled, skipped or past', () => {
     const show = exampleShow({ skipped: ['2026-12-03'] })
     const placed = exampleEpisode({
-      place: { on: 'slot', day: '2026-11-26' },
-      phase: { name: 'work', since: '2026-11-20T09:00:00.000Z' },
+      place: { kind: 'slot', day: '2026-11-26' },
+      phase: { kind: 'work', since: '2026-11-20T09:00:00.000Z' },
     })
     expect(openSlots(show, [placed], exampleNow, 2).map((s) => s.day)).toEqual(['2026-12-10', '2026-12-17'])
     expect(openSlots(show, [], Date.parse('2026-11-26T17:00:01Z'), 1).map((s) => s.day)).toEqual([
@@ -95,23 +95,23 @@ describe('slots', () => {
   test('a dropped episode holds no slot', () => {
     const show = exampleShow()
     const dropped = exampleEpisode({
-      place: { on: 'slot', day: '2026-11-26' },
-      phase: { name: 'dropped', why: '' },
+      place: { kind: 'slot', day: '2026-11-26' },
+      phase: { kind: 'dropped', why: '' },
     })
     expect(filledSlots(show, [dropped]).size).toBe(0)
   })
 
   test('a release has the slot’s moment, its own, or the one it went out at', () => {
     const show = exampleShow()
-    expect(releaseOf(exampleEpisode({ place: { on: 'nothing' } }), show)).toBeUndefined()
+    expect(releaseOf(exampleEpisode({ place: { kind: 'nothing' } }), show)).toBeUndefined()
     expect(
-      releaseOf(exampleEpisode({ place: { on: 'own', day: '2026-12-24', time: '08:00' } }), show),
+      releaseOf(exampleEpisode({ place: { kind: 'own', day: '2026-12-24', time: '08:00' } }), show),
     ).toEqual({ day: '2026-12-24', time: '08:00', at: Date.parse('2026-12-24T08:00:00Z') })
     expect(
       releaseOf(
         exampleEpisode({
-          place: { on: 'slot', day: '2026-11-26' },
-          phase: { name: 'released', at: '2026-11-26T18:30:00.000Z' },
+          place: { kind: 'slot', day: '2026-11-26' },
+          phase: { kind: 'released', at: '2026-11-26T18:30:00.000Z' },
         }),
         show,
       )?.at,
@@ -122,8 +122,8 @@ describe('slots', () => {
 describe('a change of rhythm', () => {
   test('hands back those whose slot vanishes, in order of release', () => {
     const show = exampleShow()
-    const work = { name: 'work' as const, since: '2026-11-01T09:00:00.000Z' }
-    const on = (id: string, day: string) => exampleEpisode({ id, place: { on: 'slot', day }, phase: work })
+    const work = { kind: 'work' as const, since: '2026-11-01T09:00:00.000Z' }
+    const on = (id: string, day: string) => exampleEpisode({ id, place: { kind: 'slot', day }, phase: work })
     const changed = exampleShow({
       rhythm: { rule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=TH', start: '2026-11-26', time: '17:00' },
     })
@@ -146,13 +146,13 @@ describe('a change of rhythm', () => {
           const episodes = weeks.map((w) =>
             exampleEpisode({
               id: `e${w}`,
-              place: { on: 'slot', day: addDays('2026-11-26', w * 7) },
-              phase: { name: 'work', since: '2026-11-01T09:00:00.000Z' },
+              place: { kind: 'slot', day: addDays('2026-11-26', w * 7) },
+              phase: { kind: 'work', since: '2026-11-01T09:00:00.000Z' },
             }),
           )
           const changed = exampleShow({
             rhythm: {
-              rule: valueOf(ruleOf({ each: 'week', every, weekdays })),
+              rule: valueOf(ruleOf({ kind: 'week', every, weekdays })),
               start: '2026-11-26',
               time: '17:00',
             },
@@ -160,7 +160,7 @@ describe('a change of rhythm', () => {
           const back = new Set(displacedBy(show, changed, episodes).map((e) => e.id))
           const kept = new Set(slotsOf(changed, '2026-11-26', '2027-06-01').map((s) => s.original))
           for (const e of episodes)
-            if (e.place.on === 'slot') expect(back.has(e.id)).toBe(!kept.has(e.place.day))
+            if (e.place.kind === 'slot') expect(back.has(e.id)).toBe(!kept.has(e.place.day))
         },
       ),
     )

@@ -75,11 +75,11 @@ export function releaseOf(
   episode: Episode,
   show: Show,
 ): { day: Day; time: ClockTime; at: number } | undefined {
-  if (episode.phase.name === 'released') {
+  if (episode.phase.kind === 'released') {
     const at = Date.parse(episode.phase.at)
     return { ...localAt(at, show.zone), at }
   }
-  switch (episode.place.on) {
+  switch (episode.place.kind) {
     case 'slot':
       return slotOn(show, episode.place.day)
     case 'own':
@@ -97,7 +97,8 @@ export function releaseOf(
 export function filledSlots(show: Show, episodes: Iterable<Episode>): Map<Day, Episode> {
   const filled = new Map<Day, Episode>()
   for (const e of episodes)
-    if (e.show === show.id && e.place.on === 'slot' && e.phase.name !== 'dropped') filled.set(e.place.day, e)
+    if (e.show === show.id && e.place.kind === 'slot' && e.phase.kind !== 'dropped')
+      filled.set(e.place.day, e)
   return filled
 }
 
@@ -118,7 +119,7 @@ export function openSlots(show: Show, episodes: Iterable<Episode>, now: number, 
  * of them may be dropped silently; they are handed back to be placed again.
  */
 export function displacedBy(show: Show, changed: Show, episodes: Iterable<Episode>): Episode[] {
-  const placed = [...filledSlots(show, episodes)].filter(([, e]) => e.phase.name !== 'released')
+  const placed = [...filledSlots(show, episodes)].filter(([, e]) => e.phase.kind !== 'released')
   if (placed.length === 0) return []
   const days = placed.map(([day]) => day).sort()
   const yielded = new Set(datesOf(changed.rhythm, days[0] ?? '', days.at(-1) ?? ''))

@@ -3,7 +3,7 @@ import { refusalOf, valueOf } from '../examples'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from './rule'
 import { readRhythm } from './words'
 
-const week = (every: number, ...weekdays: number[]): RhythmWish => ({ each: 'week', every, weekdays })
+const week = (every: number, ...weekdays: number[]): RhythmWish => ({ kind: 'week', every, weekdays })
 
 describe('a rhythm in words', () => {
   test.each<[string, RhythmWish, string | undefined]>([
@@ -17,13 +17,13 @@ describe('a rhythm in words', () => {
     ['mon/wed/fri 7am', week(1, 0, 2, 4), '07:00'],
     ['weekdays at 12 am', week(1, 0, 1, 2, 3, 4), '00:00'],
     ['every third week on Monday & Tuesday', week(3, 0, 1), undefined],
-    ['first and third Saturday', { each: 'month', every: 1, nths: [1, 3], weekday: 5 }, undefined],
-    ['every first Saturday', { each: 'month', every: 1, nths: [1], weekday: 5 }, undefined],
-    ['the second Tuesday of the month, 18:00', { each: 'month', every: 1, nths: [2], weekday: 1 }, '18:00'],
-    ['last Friday of every 2 months', { each: 'month', every: 2, nths: [-1], weekday: 4 }, undefined],
-    ['every other day', { each: 'day', every: 2 }, undefined],
-    ['daily at 19:05', { each: 'day', every: 1 }, '19:05'],
-    ['every 5 days', { each: 'day', every: 5 }, undefined],
+    ['first and third Saturday', { kind: 'month', every: 1, nths: [1, 3], weekday: 5 }, undefined],
+    ['every first Saturday', { kind: 'month', every: 1, nths: [1], weekday: 5 }, undefined],
+    ['the second Tuesday of the month, 18:00', { kind: 'month', every: 1, nths: [2], weekday: 1 }, '18:00'],
+    ['last Friday of every 2 months', { kind: 'month', every: 2, nths: [-1], weekday: 4 }, undefined],
+    ['every other day', { kind: 'day', every: 2 }, undefined],
+    ['daily at 19:05', { kind: 'day', every: 1 }, '19:05'],
+    ['every 5 days', { kind: 'day', every: 5 }, undefined],
     ['fortnightly on saturdays at 10', week(2, 5), '10:00'],
     ['every mon at 7', week(1, 0), '07:00'],
     ['3 times a week on mon, wed, fri', week(1, 0, 2, 4), undefined],
@@ -59,15 +59,15 @@ describe('a rhythm in words', () => {
   test('what the program itself says of a rhythm is understood by it', () => {
     const wish: fc.Arbitrary<RhythmWish> = fc.oneof(
       fc.record({
-        each: fc.constant('week' as const),
+        kind: fc.constant('week' as const),
         every: fc.integer({ min: 1, max: 8 }),
         weekdays: fc
           .uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1 })
           .map((d) => d.sort((a, b) => a - b)),
       }),
-      fc.record({ each: fc.constant('day' as const), every: fc.integer({ min: 1, max: 30 }) }),
+      fc.record({ kind: fc.constant('day' as const), every: fc.integer({ min: 1, max: 30 }) }),
       fc.record({
-        each: fc.constant('month' as const),
+        kind: fc.constant('month' as const),
         every: fc.constant(1),
         nths: fc
           .uniqueArray(fc.constantFrom(1, 2, 3, 4, -1), { minLength: 1 })

@@ -160,7 +160,7 @@ export function readRhythm(words: string): Result<ReadRhythm> {
   if (distance.twice) return refused(`Two different distances are named. ${example}`, 'rhythm.every')
   const row = [...new Set(days)].sort((a, b) => a - b)
   if (unit === 'day' && row.length === 0)
-    return fine({ wish: { each: 'day', every: found[0] ?? every ?? 1, ...ended }, time })
+    return fine({ wish: { kind: 'day', every: found[0] ?? every ?? 1, ...ended }, time })
   // “Every second Tuesday” is every other week; “first and third Saturday”, “last Friday” and “second
   // Tuesday of the month” are of a month.
   const said = /\bevery\b/.test(text) && !/\bmonth/.test(text)
@@ -188,7 +188,7 @@ export function readRhythm(words: string): Result<ReadRhythm> {
       )
     return fine({
       wish: {
-        each: 'month',
+        kind: 'month',
         every: every ?? 1,
         nths: [...new Set(found)],
         weekday: row[0] ?? 3,
@@ -209,5 +209,5 @@ export function readRhythm(words: string): Result<ReadRhythm> {
       `${perWeek} times a week, but ${row.length} ${row.length === 1 ? 'day is' : 'days are'} named. Name as many as it goes out.`,
       'rhythm.weekdays',
     )
-  return fine({ wish: { each: 'week', every: found[0] ?? every ?? 1, weekdays: row, ...ended }, time })
+  return fine({ wish: { kind: 'week', every: found[0] ?? every ?? 1, weekdays: row, ...ended }, time })
 }

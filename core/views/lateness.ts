@@ -29,7 +29,7 @@ export function whyLate(card: Card, ends: ReadonlyMap<Id, Day>, today: Day): Lat
   const { steps, late } = card.standing
   if (late === undefined) return []
   return steps
-    .filter((s) => s.late && s.step.required && s.step.lead.by !== 'after')
+    .filter((s) => s.late && s.step.required && s.step.lead.kind !== 'after')
     .sort((a, b) => (b.late ?? 0) - (a.late ?? 0))
     .slice(0, 3)
     .map((s) => ({

@@ -60,7 +60,7 @@ export function peopleOf(cards: readonly Card[]): { movers: string[]; waited: st
 export function goalOf(row: SlotRow, show: Id): { original: Day; day: Day } | undefined {
   if (row.show.id !== show || row.slot?.skipped) return undefined
   const place = row.card?.episode.place
-  const original = row.slot?.original ?? (place?.on === 'slot' ? place.day : undefined)
+  const original = row.slot?.original ?? (place?.kind === 'slot' ? place.day : undefined)
   return original === undefined ? undefined : { original, day: row.day }
 }
 

@@ -14,7 +14,7 @@ function todayIn(records: Records, now = exampleNow): Today {
     working: cards,
     placed: cards.filter((c) => c.standing.release),
     unplaced: cards.filter((c) => !c.standing.release),
-    released: [...records.episodes.values()].filter((e) => e.phase.name === 'released'),
+    released: [...records.episodes.values()].filter((e) => e.phase.kind === 'released'),
     episodes: records.episodes,
     stepIn,
     blocks: state.load.blocks,

@@ -138,9 +138,9 @@ export function todayOf(of: TodayOf): Today {
       .filter((e) => e.idea.asked.some((a) => a.tell && a.mail !== '' && a.told === undefined)),
     takenUp: [...of.episodes.values()].filter(
       (e) =>
-        e.phase.name === 'parked' &&
+        e.phase.kind === 'parked' &&
         e.phase.after !== undefined &&
-        of.episodes.get(e.phase.after)?.phase.name === 'released',
+        of.episodes.get(e.phase.after)?.phase.kind === 'released',
     ),
   }
 }

@@ -15,7 +15,7 @@ const damages: [string, string, unknown][] = [
   ['outlets', 'required', 5],
   ['episodes', 'title', 7],
   ['episodes', 'phase', undefined],
-  ['episodes', 'place', { on: 'slot', day: 'never' }],
+  ['episodes', 'place', { kind: 'slot', day: 'never' }],
   ['episodes', 'idea', null],
   ['episodes', 'brief', 'x'],
   ['steps', 'lead', { by: 'never' }],

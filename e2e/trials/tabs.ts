@@ -57,8 +57,8 @@ try {
           all.onsuccess = () => {
             open.result.close()
             done(
-              all.result.flatMap((e: { phase: { name: string }; place: { on: string; day?: string } }) =>
-                e.phase.name === 'work' && e.place.on === 'slot' ? [e.place.day ?? ''] : [],
+              all.result.flatMap((e: { phase: { kind: string }; place: { kind: string; day?: string } }) =>
+                e.phase.kind === 'work' && e.place.kind === 'slot' ? [e.place.day ?? ''] : [],
               ),
             )
           }

@@ -103,7 +103,7 @@ const joined = (i: number) =>
         <h1 class="text-20 leading-6 truncate">{{ card.title }}</h1>
         <p class="sub">
           {{ card.show.title }}
-          <template v-if="card.episode.phase.name === 'released'">
+          <template v-if="card.episode.phase.kind === 'released'">
             · released {{ sayDay(card.standing.release?.day ?? '', moment.today) }},
             {{ sayAway(card.standing.release?.day ?? moment.today, moment.today) }}</template
           >
@@ -167,7 +167,7 @@ const joined = (i: number) =>
         </button>
       </nav>
     </header>
-    <p v-if="card.episode.phase.name === 'idea'" class="mx-5 mt-4 panel p-4 flex items-center gap-4">
+    <p v-if="card.episode.phase.kind === 'idea'" class="mx-5 mt-4 panel p-4 flex items-center gap-4">
       <span class="flex-1"
         >This is still an idea. Start it, and it gets the steps and the script’s sections of its recipe.</span
       ><button class="btn" @click="dialogs.show({ kind: 'place', episode: card.episode.id })">

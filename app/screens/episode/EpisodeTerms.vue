@@ -37,17 +37,17 @@ function made(event: Event) {
   void library.perform(useRecipe, { episode: card.episode.id, recipe: typedIn(event) })
 }
 function nature(event: Event) {
-  const next: Nature = typedIn(event) === 'topical' ? { is: 'topical' } : { is: 'evergreen' }
+  const next: Nature = typedIn(event) === 'topical' ? { kind: 'topical' } : { kind: 'evergreen' }
   void write({ nature: next }, 'whether it is topical')
 }
 function within(part: 'notBefore' | 'staleAfter', day: string) {
   const now = card.episode.nature
-  if (now.is !== 'topical') return
+  if (now.kind !== 'topical') return
   const next = { ...now, [part]: day || undefined }
   void write(
     {
       nature: {
-        is: 'topical',
+        kind: 'topical',
         ...(next.notBefore ? { notBefore: next.notBefore } : {}),
         ...(next.staleAfter ? { staleAfter: next.staleAfter } : {}),
       },
@@ -84,12 +84,12 @@ async function folders() {
       >
       <label
         ><span class="label">Nature</span
-        ><select class="field" :value="card.episode.nature.is" @change="nature">
+        ><select class="field" :value="card.episode.nature.kind" @change="nature">
           <option value="evergreen">evergreen</option>
           <option value="topical">topical</option>
         </select></label
       >
-      <div v-if="card.episode.nature.is === 'topical'" class="grid grid-cols-2 gap-2">
+      <div v-if="card.episode.nature.kind === 'topical'" class="grid grid-cols-2 gap-2">
         <DateField
           :model-value="card.episode.nature.notBefore ?? ''"
           label="Not before"
@@ -138,7 +138,7 @@ async function folders() {
         >
       </fieldset>
       <label
-        v-if="card.episode.phase.name === 'work' && card.episode.place.on === 'nothing'"
+        v-if="card.episode.phase.kind === 'work' && card.episode.place.kind === 'nothing'"
         class="flex items-center gap-2"
         ><input
           type="checkbox"

@@ -25,7 +25,7 @@ function tick(cue: string, event: Event) {
     writeScript,
     {
       episode: card.episode.id,
-      wish: { do: 'get cue', cue, got: tickedIn(event) },
+      wish: { kind: 'get cue', cue, got: tickedIn(event) },
     },
     'quietly',
   )

@@ -48,7 +48,7 @@ const folded = computed(() => [
   [...description.value].slice(fold.value).join(''),
 ])
 const parts = computed(() => requiredParts(card.outlets).map((p) => partState(p, card)))
-const released = computed(() => card.episode.phase.name === 'released')
+const released = computed(() => card.episode.phase.kind === 'released')
 const label = ref('')
 const url = ref('')
 

@@ -67,7 +67,7 @@ function caretIn({ target }: Pressed): { at: number; end: number; value: string 
 }
 const keyed = keysOn<keyof (typeof scriptKeys)['lines'], [InBeat]>(scriptKeys, {
   split: ({ event }, { section, beat, i }) => {
-    void act({ do: 'split beat', beat: beat.id, at: caretIn(event).at })
+    void act({ kind: 'split beat', beat: beat.id, at: caretIn(event).at })
     const now = library.records.scripts.get(card.episode.id)?.sections.find((s) => s.id === section.id)
     focusBeat(now?.beats[i + 1]?.id, 0)
   },
@@ -75,7 +75,7 @@ const keyed = keysOn<keyof (typeof scriptKeys)['lines'], [InBeat]>(scriptKeys, {
     const { at, end, value } = caretIn(event)
     if (at !== 0 || end !== 0 || (i === 0 && value !== '')) return false
     const before = section.beats[i - 1]
-    void act({ do: 'join beat', beat: beat.id })
+    void act({ kind: 'join beat', beat: beat.id })
     if (before) focusBeat(before.id, before.text.length + (before.text && value ? 1 : 0))
     return true
   },
@@ -86,7 +86,7 @@ const keyed = keysOn<keyof (typeof scriptKeys)['lines'], [InBeat]>(scriptKeys, {
     noteShot(beat)
   },
   move: ({ event, which }, { beat }) => {
-    void act({ do: 'move beat', beat: beat.id, by: which === 0 ? -1 : 1 })
+    void act({ kind: 'move beat', beat: beat.id, by: which === 0 ? -1 : 1 })
     focusBeat(beat.id, caretIn(event).at)
   },
   go: ({ event, which }, { section, i }) => {
@@ -98,7 +98,7 @@ const keyed = keysOn<keyof (typeof scriptKeys)['lines'], [InBeat]>(scriptKeys, {
   },
 })
 function deliver(beat: Beat) {
-  void act({ do: 'deliver', beat: beat.id, delivery: beat.delivery === 'camera' ? 'voice' : 'camera' })
+  void act({ kind: 'deliver', beat: beat.id, delivery: beat.delivery === 'camera' ? 'voice' : 'camera' })
 }
 function noteShot(beat: Beat) {
   shooting.value = beat.id
@@ -107,7 +107,7 @@ function noteShot(beat: Beat) {
 function addShot(beat: Beat, event: Event) {
   const text = typedIn(event).trim()
   rewrite(event)
-  if (text !== '') void act({ do: 'add cue', beat: beat.id, text, kind: 'shot' })
+  if (text !== '') void act({ kind: 'add cue', beat: beat.id, text, cue: 'shot' })
   else {
     shooting.value = undefined
     focusBeat(beat.id)
@@ -118,13 +118,13 @@ function paste(event: ClipboardEvent, beat: Beat) {
   const beats = beatsFrom(text, beat.delivery, newId)
   if (beats.length < 2) return
   event.preventDefault()
-  void act({ do: 'paste', beat: beat.id, beats })
+  void act({ kind: 'paste', beat: beat.id, beats })
   focusBeat(beats.at(-1)?.id)
 }
 async function pasteWhole() {
   const sections = sectionsFrom(pasted.value, 'Script', newId)
   if (sections.length === 0) return
-  await act({ do: 'replace', sections })
+  await act({ kind: 'replace', sections })
   pasting.value = false
   pasted.value = ''
 }
@@ -210,7 +210,7 @@ const unwritten = computed(() =>
           >
         </p>
         <button class="btn btn-small" @click="pasting = true">Paste a whole script</button>
-        <button class="btn btn-small" @click="act({ do: 'add section', title: 'New section' })">
+        <button class="btn btn-small" @click="act({ kind: 'add section', title: 'New section' })">
           <Plus :size="14" /> Section
         </button>
       </div>
@@ -225,13 +225,13 @@ const unwritten = computed(() =>
             class="quiet-field font-title font-semibold text-16"
             :value="section.title"
             :aria-label="`Title of the section ${section.title}`"
-            @input="act({ do: 'name section', section: section.id, title: typedIn($event) })"
+            @input="act({ kind: 'name section', section: section.id, title: typedIn($event) })"
           />
           <span class="num">{{ sayTime(sectionSeconds(section, pace)) }}</span>
           <button
             class="text-ink-2 px-1"
             :aria-label="`Remove the section ${section.title}`"
-            @click="act({ do: 'remove section', section: section.id })"
+            @click="act({ kind: 'remove section', section: section.id })"
           >
             <X :size="14" />
           </button>
@@ -261,7 +261,7 @@ const unwritten = computed(() =>
             :placeholder="section.beats.length === 1 ? guidance(section) : 'Write this beat'"
             :aria-label="`Beat ${i + 1} of ${section.title}`"
             spellcheck="true"
-            @input="act({ do: 'write beat', beat: beat.id, text: typedIn($event) })"
+            @input="act({ kind: 'write beat', beat: beat.id, text: typedIn($event) })"
             @keydown="keyed($event, { section, beat, i })"
             @paste="paste($event, beat)"
           />
@@ -280,12 +280,12 @@ const unwritten = computed(() =>
                 class="quiet-field mx-0 py-0.5 text-12"
                 :value="c.text"
                 :aria-label="`Shot: ${c.text}`"
-                @input="act({ do: 'write cue', cue: c.id, text: typedIn($event) })"
+                @input="act({ kind: 'write cue', cue: c.id, text: typedIn($event) })"
               /><span v-if="c.got" class="text-12" aria-label="got">✓</span
               ><button
                 class="text-ink-2 px-1 opacity-0 group-hover:opacity-100 focus-visible:opacity-100"
                 :aria-label="`Remove the shot ${c.text}`"
-                @click="act({ do: 'remove cue', cue: c.id })"
+                @click="act({ kind: 'remove cue', cue: c.id })"
               >
                 ×
               </button>
@@ -320,7 +320,7 @@ const unwritten = computed(() =>
         </div>
         <button
           class="btn btn-bare btn-small text-ink-2 ml-[66px]"
-          @click="act({ do: 'add beat', section: section.id })"
+          @click="act({ kind: 'add beat', section: section.id })"
         >
           <Plus :size="13" /> Beat
         </button>

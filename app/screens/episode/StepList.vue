@@ -88,7 +88,7 @@ const handing = ref<StepState>()
 const owner = ref('')
 const lead = ref(0)
 const leadSays = computed(() => {
-  switch (handing.value?.step.lead.by) {
+  switch (handing.value?.step.lead.kind) {
     case 'after':
       return 'Due, days after release'
     case 'ahead':
@@ -138,7 +138,7 @@ function minutes(s: StepState, estimate: number) {
     <div class="flex items-center mb-2">
       <h2 class="flex-1">Steps</h2>
       <button
-        v-if="!adding && card.episode.phase.name === 'work'"
+        v-if="!adding && card.episode.phase.kind === 'work'"
         class="btn btn-bare btn-small px-1.5 text-ink-2"
         @click="adding = true"
       >

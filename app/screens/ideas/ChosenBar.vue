@@ -35,7 +35,7 @@ const topic = ref('')
 const month = ref('')
 const series = ref('')
 const ids = computed(() => ideas.picked.map((e) => e.id))
-const onlyIdeas = computed(() => ideas.picked.every((e) => e.phase.name === 'idea'))
+const onlyIdeas = computed(() => ideas.picked.every((e) => e.phase.kind === 'idea'))
 const oneShow = computed(() => new Set(ideas.picked.map((e) => e.show)).size === 1)
 const topics = computed(() => [...new Set(ideas.picked.flatMap((e) => e.topics))])
 
@@ -153,8 +153,8 @@ async function merge() {
           ><Stars label="Rating of all" :value="undefined" @change="edit({ rating: $event })" />
         </p>
         <p class="flex gap-2">
-          <button class="btn btn-small" @click="edit({ nature: { is: 'evergreen' } })">Evergreen</button
-          ><button class="btn btn-small" @click="edit({ nature: { is: 'topical' } })">Topical</button>
+          <button class="btn btn-small" @click="edit({ nature: { kind: 'evergreen' } })">Evergreen</button
+          ><button class="btn btn-small" @click="edit({ nature: { kind: 'topical' } })">Topical</button>
         </p>
         <label v-if="onlyIdeas && moment.shows.length > 1"
           ><span class="label">Move to the show</span

@@ -24,7 +24,7 @@ function drop(i: number) {
 function add(part: Group['of'][number]) {
   emit('change', { ...group, of: [...group.of, part] })
 }
-const blank = (): Test => ({ is: 'test', field: 'topics', how: 'has', value: '' })
+const blank = (): Test => ({ kind: 'test', field: 'topics', how: 'has', value: '' })
 function another(i: number, test: Test, field: string) {
   const hows = howsOf(fields.get(field)?.kind ?? 'text')
   put(i, {
@@ -66,7 +66,7 @@ const how = (event: Event, kind: Field['kind']): Test['how'] =>
     </p>
     <template v-for="(part, i) in group.of" :key="i">
       <ConditionGroup
-        v-if="part.is === 'group'"
+        v-if="part.kind === 'group'"
         :group="part"
         :fields="fields"
         :depth="depth + 1"
@@ -126,7 +126,7 @@ const how = (event: Event, kind: Field['kind']): Test['how'] =>
         <Plus :size="13" aria-hidden="true" /> Condition</button
       ><button
         class="btn btn-small"
-        @click="add({ is: 'group', join: group.join === 'all' ? 'any' : 'all', of: [blank()] })"
+        @click="add({ kind: 'group', join: group.join === 'all' ? 'any' : 'all', of: [blank()] })"
       >
         <Plus :size="13" aria-hidden="true" /> Group
       </button>

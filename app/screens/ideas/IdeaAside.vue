@@ -95,7 +95,7 @@ function typed(field: 'title' | 'note', event: Event) {
     </label>
     <TopicField :episode="episode" />
     <div
-      v-if="episode.phase.name === 'idea'"
+      v-if="episode.phase.kind === 'idea'"
       class="flex flex-wrap items-center gap-1.5"
       role="group"
       aria-label="Sorted as"
@@ -149,14 +149,14 @@ function typed(field: 'title' | 'note', event: Event) {
       }}</strong>
       <RouterLink
         :to="{
-          name: twin.episode.phase.name === 'idea' ? 'idea' : 'episode',
+          name: twin.episode.phase.kind === 'idea' ? 'idea' : 'episode',
           params: { code: twin.episode.code },
         }"
         >{{ twin.number }} {{ twin.title }}</RouterLink
       ><template v-if="like && like.words.length > 0"> ({{ like.words.slice(0, 4).join(', ') }})</template>
     </p>
-    <template v-if="episode.phase.name === 'idea' || episode.phase.name === 'parked'">
-      <p v-if="episode.phase.name === 'parked'" class="sub">
+    <template v-if="episode.phase.kind === 'idea' || episode.phase.kind === 'parked'">
+      <p v-if="episode.phase.kind === 'parked'" class="sub">
         Parked: {{ episode.phase.why
         }}<template v-if="episode.phase.after">
           until after {{ cards.card(episode.phase.after)?.title }}</template
@@ -170,16 +170,16 @@ function typed(field: 'title' | 'note', event: Event) {
     </template>
     <div class="flex flex-wrap gap-2">
       <button class="btn btn-small" @click="emit('open')">
-        {{ episode.phase.name === 'idea' ? 'Its page' : 'Open it' }}
+        {{ episode.phase.kind === 'idea' ? 'Its page' : 'Open it' }}
         <KeySign :line="ideasKeys.lines.open" :which="0" /></button
       ><button
-        v-if="episode.phase.name === 'idea'"
+        v-if="episode.phase.kind === 'idea'"
         class="btn btn-bare btn-small text-ink-2"
         @click="library.perform(dropEpisodes, { episodes: [episode.id], why: '' })"
       >
         Let it go <KeySign :line="ideasKeys.lines.drop" /></button
       ><button
-        v-else-if="episode.phase.name === 'dropped'"
+        v-else-if="episode.phase.kind === 'dropped'"
         class="btn btn-small"
         @click="library.perform(backToIdeas, { episode: episode.id })"
       >

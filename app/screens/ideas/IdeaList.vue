@@ -48,11 +48,11 @@ const virtual = useVirtualizer(
   computed(() => ({
     count: rows.value.length,
     getScrollElement: () => scroller.value ?? null,
-    estimateSize: (i: number) => (rows.value[i]?.is === 'head' ? 34 : 46),
+    estimateSize: (i: number) => (rows.value[i]?.kind === 'head' ? 34 : 46),
     overscan: 10,
     getItemKey: (i: number) => {
       const r = rows.value[i]
-      return r === undefined ? i : r.is === 'head' ? `head ${r.name}` : r.episode.id
+      return r === undefined ? i : r.kind === 'head' ? `head ${r.name}` : r.episode.id
     },
   })),
 )
@@ -68,7 +68,7 @@ const passages = ref<Record<string, string>>({})
 const visible = computed(() =>
   virtual.value.getVirtualItems().flatMap((v) => {
     const r = rows.value[v.index]
-    return r?.is === 'episode' && ideas.found?.get(r.episode.id)?.script ? [r.episode.id] : []
+    return r?.kind === 'episode' && ideas.found?.get(r.episode.id)?.script ? [r.episode.id] : []
   }),
 )
 let asking: ReturnType<typeof setTimeout> | undefined
@@ -126,7 +126,7 @@ const target = (row: number): Target | undefined =>
         drop: (c) => {
           const at = (i: number) => {
             const r = rows.value[i]
-            return r?.is === 'episode' ? r.episode : undefined
+            return r?.kind === 'episode' ? r.episode : undefined
           }
           if (c.kind === 'idea') emit('dropped', c.id, at(row - 1), at(row))
         },
@@ -170,10 +170,10 @@ function sortBy(name: string) {
         >
           <template
             v-for="r in rows.slice(v.index, v.index + 1)"
-            :key="r.is === 'head' ? r.name : r.episode.id"
+            :key="r.kind === 'head' ? r.name : r.episode.id"
           >
             <p
-              v-if="r.is === 'head'"
+              v-if="r.kind === 'head'"
               class="h-full flex items-end gap-2 px-3 pb-1 border-b border-faint font-semibold text-12"
             >
               {{ r.name }} <span class="num">{{ r.count }}</span>

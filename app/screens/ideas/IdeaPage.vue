@@ -58,7 +58,7 @@ const facets = computed(() => {
     { name: 'why', label: 'Why now', filled: idea.why !== '' },
     { name: 'series', label: 'Series', filled: idea.series !== '' },
     { name: 'keywords', label: 'Keywords', filled: idea.keywords.length > 0 },
-    { name: 'nature', label: 'Topical', filled: e.nature.is === 'topical' },
+    { name: 'nature', label: 'Topical', filled: e.nature.kind === 'topical' },
     { name: 'effort', label: 'Effort', filled: idea.effort !== undefined },
     { name: 'occasion', label: 'Occasion', filled: idea.occasion !== undefined },
     { name: 'month', label: 'Month', filled: idea.meant !== undefined },
@@ -115,14 +115,14 @@ function titled(event: Event) {
 function nature(part: 'notBefore' | 'staleAfter', day: string) {
   const now = episode.value?.nature
   const dates =
-    now?.is === 'topical'
+    now?.kind === 'topical'
       ? { notBefore: now.notBefore, staleAfter: now.staleAfter }
       : { notBefore: undefined, staleAfter: undefined }
   const next = { ...dates, [part]: day || undefined }
   write(
     {
       nature: {
-        is: 'topical',
+        kind: 'topical',
         ...(next.notBefore ? { notBefore: next.notBefore } : {}),
         ...(next.staleAfter ? { staleAfter: next.staleAfter } : {}),
       },
@@ -163,12 +163,12 @@ const standings = IdeaStanding.options
             ><span class="num">{{ code }}</span
             ><span>{{ show?.title }}</span
             ><span>jotted {{ sayAway(moment.dayOn(episode.createdAt), moment.today) }}</span
-            ><span v-if="episode.phase.name !== 'idea'" class="text-ink">{{
-              episode.phase.name === 'work'
+            ><span v-if="episode.phase.kind !== 'idea'" class="text-ink">{{
+              episode.phase.kind === 'work'
                 ? 'in work'
-                : episode.phase.name === 'dropped'
+                : episode.phase.kind === 'dropped'
                   ? `let go${episode.phase.why ? `: ${episode.phase.why}` : ''}`
-                  : episode.phase.name
+                  : episode.phase.kind
             }}</span>
           </p>
           <h1 class="unseen">{{ episode.title }}</h1>
@@ -215,17 +215,17 @@ const standings = IdeaStanding.options
             <GuestField v-if="shown('guests')" :episode="episode" />
             <div v-if="shown('nature')" class="grid grid-cols-2 gap-2">
               <DateField
-                :model-value="(episode.nature.is === 'topical' && episode.nature.notBefore) || ''"
+                :model-value="(episode.nature.kind === 'topical' && episode.nature.notBefore) || ''"
                 label="Not before"
                 @update:model-value="nature('notBefore', $event)"
               /><DateField
-                :model-value="(episode.nature.is === 'topical' && episode.nature.staleAfter) || ''"
+                :model-value="(episode.nature.kind === 'topical' && episode.nature.staleAfter) || ''"
                 label="Stale after"
                 @update:model-value="nature('staleAfter', $event)"
               /><button
-                v-if="episode.nature.is === 'topical'"
+                v-if="episode.nature.kind === 'topical'"
                 class="btn btn-bare btn-small justify-self-start"
-                @click="write({ nature: { is: 'evergreen' } }, 'the nature')"
+                @click="write({ nature: { kind: 'evergreen' } }, 'the nature')"
               >
                 Evergreen after all
               </button>
@@ -319,7 +319,7 @@ const standings = IdeaStanding.options
             />
           </p>
           <div
-            v-if="episode.phase.name === 'idea'"
+            v-if="episode.phase.kind === 'idea'"
             class="flex flex-wrap gap-1.5"
             role="group"
             aria-label="Sorted as"
@@ -336,7 +336,7 @@ const standings = IdeaStanding.options
             </button>
           </div>
           <div class="flex flex-wrap gap-2">
-            <template v-if="episode.phase.name === 'idea' || episode.phase.name === 'parked'"
+            <template v-if="episode.phase.kind === 'idea' || episode.phase.kind === 'parked'"
               ><button
                 class="btn btn-main flex-1"
                 @click="dialogs.show({ kind: 'place', episode: episode.id })"
@@ -344,7 +344,7 @@ const standings = IdeaStanding.options
                 Put on a slot</button
               ><button class="btn" @click="start">Start</button></template
             ><RouterLink
-              v-else-if="episode.phase.name !== 'dropped'"
+              v-else-if="episode.phase.kind !== 'dropped'"
               :to="{ name: 'episode', params: { code } }"
               class="btn btn-main flex-1"
               >Open the episode</RouterLink
@@ -357,7 +357,7 @@ const standings = IdeaStanding.options
             </button>
           </div>
           <button
-            v-if="episode.phase.name === 'idea'"
+            v-if="episode.phase.kind === 'idea'"
             class="btn btn-bare btn-small justify-self-start text-ink-2"
             @click="library.perform(dropEpisodes, { episodes: [episode.id], why: '' })"
           >
@@ -372,14 +372,14 @@ const standings = IdeaStanding.options
             <li v-for="l in likes" :key="l.id" class="text-12">
               <RouterLink
                 :to="{
-                  name: cards.card(l.id)?.episode.phase.name === 'idea' ? 'idea' : 'episode',
+                  name: cards.card(l.id)?.episode.phase.kind === 'idea' ? 'idea' : 'episode',
                   params: { code: cards.card(l.id)?.episode.code },
                 }"
                 class="font-medium text-14"
                 >{{ cards.card(l.id)?.number }} {{ cards.card(l.id)?.title }}</RouterLink
               ><span class="block text-ink-2">{{ l.words.join(', ') }}</span
               ><button
-                v-if="episode.phase.name === 'idea' && l.likeness > 0.4"
+                v-if="episode.phase.kind === 'idea' && l.likeness > 0.4"
                 class="btn btn-small mt-1"
                 @click="library.perform(mergeIdeas, { into: l.id, from: episode.id })"
               >

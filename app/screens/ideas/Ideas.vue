@@ -40,13 +40,13 @@ const list = ref<{ show: (row: number, focus: boolean) => void }>()
 const rows = computed(() => ideas.shown.rows)
 const episodeAt = (i: number): Episode | undefined => {
   const row = rows.value[i]
-  return row?.is === 'episode' ? row.episode : undefined
+  return row?.kind === 'episode' ? row.episode : undefined
 }
 const current = computed(() => episodeAt(here.value))
 /** The first episode on or beyond a row, heads of groups passed over. */
 function near(i: number, way: 1 | -1): number {
   let at = i
-  while (at >= 0 && at < rows.value.length && rows.value[at]?.is === 'head') at += way
+  while (at >= 0 && at < rows.value.length && rows.value[at]?.kind === 'head') at += way
   return at
 }
 let last: string | undefined
@@ -57,16 +57,16 @@ watch(
   rows,
   (next) => {
     // The cursor stays with its idea; where that has gone, with its row.
-    const at = next.findIndex((r) => r.is === 'episode' && r.episode.id === last)
+    const at = next.findIndex((r) => r.kind === 'episode' && r.episode.id === last)
     here.value = at >= 0 ? at : near(Math.min(here.value, Math.max(0, next.length - 1)), -1)
-    if (next[here.value]?.is !== 'episode') here.value = Math.max(0, near(0, 1))
+    if (next[here.value]?.kind !== 'episode') here.value = Math.max(0, near(0, 1))
   },
   { immediate: true },
 )
 onMounted(() => {
   const { idea } = route.query
   if (typeof idea !== 'string') return
-  const at = rows.value.findIndex((r) => r.is === 'episode' && r.episode.code === idea)
+  const at = rows.value.findIndex((r) => r.kind === 'episode' && r.episode.code === idea)
   if (at >= 0) go(at, false)
 })
 function go(to: number, focus = true) {
@@ -82,8 +82,8 @@ function pick(e: Episode | undefined, range = false) {
   const next = new Set(ideas.chosen)
   if (range && anchor !== undefined) {
     const [from, to] = [
-      rows.value.findIndex((r) => r.is === 'episode' && r.episode.id === anchor),
-      rows.value.findIndex((r) => r.is === 'episode' && r.episode.id === e.id),
+      rows.value.findIndex((r) => r.kind === 'episode' && r.episode.id === anchor),
+      rows.value.findIndex((r) => r.kind === 'episode' && r.episode.id === e.id),
     ]
     for (let i = Math.min(from, to); i <= Math.max(from, to); i++) {
       const x = episodeAt(i)
@@ -105,22 +105,22 @@ async function start(e: Episode | undefined) {
   if (done.ok) void router.push({ name: 'episode', params: { code: e.code } })
 }
 function letGo() {
-  const es = acted().filter((e) => e.phase.name !== 'released')
+  const es = acted().filter((e) => e.phase.kind !== 'released')
   if (es.length > 0) void library.perform(dropEpisodes, { episodes: idsOf(es), why: '' })
 }
 function sort(standing: IdeaStanding) {
-  const es = acted().filter((e) => e.phase.name === 'idea')
+  const es = acted().filter((e) => e.phase.kind === 'idea')
   if (es.length > 0) void library.perform(sortIdeas, { episodes: idsOf(es), standing })
 }
 function rest() {
-  const es = acted().filter((e) => e.phase.name === 'idea')
+  const es = acted().filter((e) => e.phase.kind === 'idea')
   if (es.length > 0)
     void library.perform(restIdeas, { episodes: idsOf(es), until: addDays(moment.today, 28) })
 }
 function open(e: Episode | undefined) {
   if (!e) return
   void router.push(
-    e.phase.name === 'idea' || e.phase.name === 'parked' || e.phase.name === 'dropped'
+    e.phase.kind === 'idea' || e.phase.kind === 'parked' || e.phase.kind === 'dropped'
       ? { name: 'idea', params: { code: e.code } }
       : { name: 'episode', params: { code: e.code } },
   )
@@ -167,11 +167,11 @@ useKeymap(ideasKeys, {
   },
   place: () => {
     const e = current.value
-    if (e && ideas.picked.length < 2 && e.phase.name !== 'released')
+    if (e && ideas.picked.length < 2 && e.phase.kind !== 'released')
       dialogs.show({ kind: 'place', episode: e.id })
   },
   start: () => {
-    if (current.value?.phase.name === 'idea') void start(current.value)
+    if (current.value?.phase.kind === 'idea') void start(current.value)
   },
   sort: ({ which }) => {
     const standing = sortings[which]
@@ -212,7 +212,7 @@ useKeymap(ideasKeys, {
           (id) => {
             here = Math.max(
               0,
-              rows.findIndex((r) => r.is === 'episode' && r.episode.id === id),
+              rows.findIndex((r) => r.kind === 'episode' && r.episode.id === id),
             )
           }
         "

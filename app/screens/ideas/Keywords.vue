@@ -217,7 +217,7 @@ function choose(id: string) {
                 <RouterLink
                   v-for="e in [...c.made, ...c.planned].slice(0, 3)"
                   :key="e.id"
-                  :to="{ name: e.phase.name === 'idea' ? 'idea' : 'episode', params: { code: e.code } }"
+                  :to="{ name: e.phase.kind === 'idea' ? 'idea' : 'episode', params: { code: e.code } }"
                   class="num mr-2"
                   >{{ cards.card(e.id)?.number }}</RouterLink><span
                   v-if="c.is !== 'covered'"

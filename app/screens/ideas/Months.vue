@@ -31,7 +31,7 @@ const months = computed(() => {
       const placed = new Map(
         cards.placed.flatMap((c) =>
           c.show.id === show.id && c.standing.release?.day.startsWith(month)
-            ? [[c.episode.place.on === 'slot' ? c.episode.place.day : c.episode.id, c] as const]
+            ? [[c.episode.place.kind === 'slot' ? c.episode.place.day : c.episode.id, c] as const]
             : [],
         ),
       )

@@ -266,11 +266,11 @@ const choices = [
           <p class="sub">
             <span class="num">{{ like.card.number }}</span>
             {{
-              like.card.episode.phase.name === 'idea'
+              like.card.episode.phase.kind === 'idea'
                 ? 'an idea'
-                : like.card.episode.phase.name === 'released'
+                : like.card.episode.phase.kind === 'released'
                   ? `released ${sayAway(moment.dayOn(like.card.episode.phase.at), moment.today)}`
-                  : like.card.episode.phase.name === 'work'
+                  : like.card.episode.phase.kind === 'work'
                     ? 'in work'
                     : 'parked'
             }}, shares {{ like.like.words.join(', ') }}

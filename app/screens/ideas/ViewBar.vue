@@ -105,9 +105,9 @@ const newId = () => crypto.randomUUID()
       class="field w-auto"
       aria-label="Which show"
       :value="
-        ideas.view.where.of.find((t) => t.is === 'test' && t.field === 'show' && t.how === 'is')
+        ideas.view.where.of.find((t) => t.kind === 'test' && t.field === 'show' && t.how === 'is')
           ? (ideas.view.where.of.flatMap((t) =>
-              t.is === 'test' && t.field === 'show' ? [t.value] : [],
+              t.kind === 'test' && t.field === 'show' ? [t.value] : [],
             )[0] ?? '')
           : ''
       "
@@ -117,10 +117,10 @@ const newId = () => crypto.randomUUID()
             ...ideas.view.where,
             of: [
               ...ideas.view.where.of.filter(
-                (t) => !(t.is === 'test' && t.field === 'show' && t.how === 'is'),
+                (t) => !(t.kind === 'test' && t.field === 'show' && t.how === 'is'),
               ),
               ...(typedIn($event)
-                ? [{ is: 'test' as const, field: 'show', how: 'is' as const, value: typedIn($event) }]
+                ? [{ kind: 'test' as const, field: 'show', how: 'is' as const, value: typedIn($event) }]
                 : []),
             ],
           },

@@ -25,7 +25,7 @@ const promises = usePromises()
 const dialogs = useDialogs()
 const show = computed(() => library.records.shows.get(vacant.show))
 const there = computed(() => promises.keptFor(vacant.show, vacant.original)?.reservation)
-const is = ref<Reservation['is']>(there.value?.is ?? 'sponsor')
+const kind = ref<Reservation['kind']>(there.value?.kind ?? 'sponsor')
 const name = ref(there.value?.name ?? '')
 const launch = ref('')
 const note = ref(there.value?.note ?? '')
@@ -38,24 +38,24 @@ const known = computed(() =>
   [
     ...new Set([
       ...[...library.records.episodes.values()].flatMap((e) => (e.sponsor ? [e.sponsor] : [])),
-      ...[...library.records.reservations.values()].flatMap((r) => (r.is === 'sponsor' ? [r.name] : [])),
+      ...[...library.records.reservations.values()].flatMap((r) => (r.kind === 'sponsor' ? [r.name] : [])),
     ]),
   ].sort(),
 )
 async function keep() {
   const chosen = launches.value.find((l) => l.id === launch.value)
   const done = await library.perform(keepSlots, {
-    ...(there.value?.kept.by === 'slot' ? { reservation: there.value.id } : {}),
+    ...(there.value?.kept.kind === 'slot' ? { reservation: there.value.id } : {}),
     show: vacant.show,
-    is: is.value,
-    name: is.value === 'launch' ? (chosen?.name ?? '') : name.value,
+    kind: kind.value,
+    name: kind.value === 'launch' ? (chosen?.name ?? '') : name.value,
     note: note.value,
-    ...(is.value === 'launch' && chosen ? { launch: chosen.id } : {}),
+    ...(kind.value === 'launch' && chosen ? { launch: chosen.id } : {}),
     kept:
       each.value === 'once'
-        ? { by: 'slot', day: vacant.original }
+        ? { kind: 'slot', day: vacant.original }
         : {
-            by: 'deal',
+            kind: 'deal',
             perMonth: perMonth.value,
             from: `${vacant.day.slice(0, 7)}-01`,
             ...(until.value ? { to: until.value } : {}),
@@ -75,14 +75,14 @@ async function keep() {
       </p>
       <label
         ><span class="label">What for</span
-        ><select v-model="is" class="field">
+        ><select v-model="kind" class="field">
           <option value="sponsor">a sponsor’s read</option>
           <option value="launch" :disabled="launches.length === 0">a launch</option>
           <option value="season">a season’s day</option>
           <option value="other">something else</option>
         </select></label
       >
-      <label v-if="is === 'launch'"
+      <label v-if="kind === 'launch'"
         ><span class="label">Which launch</span
         ><select v-model="launch" class="field">
           <option value="" disabled>choose</option>
@@ -93,9 +93,9 @@ async function keep() {
         v-else
         v-model="name"
         :label="
-          is === 'sponsor' ? 'The sponsor' : is === 'season' ? 'The season or series' : 'For whom or what'
+          kind === 'sponsor' ? 'The sponsor' : kind === 'season' ? 'The season or series' : 'For whom or what'
         "
-        :known="is === 'sponsor' ? known : []"
+        :known="kind === 'sponsor' ? known : []"
       />
       <TextField v-model="note" label="Note" placeholder="What was promised" />
       <fieldset class="grid gap-1.5">

@@ -48,7 +48,7 @@ const launches = computed(() =>
 )
 const deals = computed(() =>
   [...library.records.reservations.values()]
-    .filter((r) => r.kept.by === 'deal')
+    .filter((r) => r.kept.kind === 'deal')
     .map((r) => ({
       r,
       show: library.records.shows.get(r.show),
@@ -210,7 +210,7 @@ function share(day: string, l: (typeof launches.value)[number]): number {
           <strong class="font-semibold">{{ d.r.name }}</strong>
           <span class="sub"
             >{{
-              d.r.kept.by === 'deal' && d.r.kept.perMonth > 1 ? `${d.r.kept.perMonth} slots` : 'one slot'
+              d.r.kept.kind === 'deal' && d.r.kept.perMonth > 1 ? `${d.r.kept.perMonth} slots` : 'one slot'
             }}
             a month of {{ d.show?.title }}{{ d.r.note ? `. ${d.r.note}` : '' }}</span
           >

@@ -65,7 +65,7 @@ const choices = computed(() => {
       says: `It is out today${release ? `, ${sayAway(release.day, moment.today).replace(' ago', '')} after its day` : ''}; its number is fixed.`,
       act: () => library.perform(markReleased, { ...wish.value, late: true }),
     },
-    ...(card.value?.episode.place.on === 'slot'
+    ...(card.value?.episode.place.kind === 'slot'
       ? [
           {
             name: 'Skip the slot',

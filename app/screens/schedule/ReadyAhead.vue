@@ -35,7 +35,7 @@ const spares = computed(() =>
       is: spareStanding(
         {
           ready: card.standing.ready,
-          staleAfter: card.episode.nature.is === 'topical' ? card.episode.nature.staleAfter : undefined,
+          staleAfter: card.episode.nature.kind === 'topical' ? card.episode.nature.staleAfter : undefined,
         },
         moment.today,
       ),
@@ -49,7 +49,7 @@ function keepAsSpare(episode: string) {
 const kept = computed(() => spares.value.filter((s) => s.card.standing.ready && s.is.is !== 'stale').length)
 const readyAt = (steps: readonly Step[]): number | undefined => {
   const done = steps
-    .filter((s) => s.required && s.lead.by !== 'after')
+    .filter((s) => s.required && s.lead.kind !== 'after')
     .flatMap((s) => (s.doneAt === undefined ? [] : [Date.parse(s.doneAt)]))
   return done.length === 0 ? undefined : Math.max(...done)
 }

@@ -48,7 +48,7 @@ const nextId = computed(() => cards.coming[0]?.episode.id)
 const behind = (row: SlotRow) =>
   cards.coming.find(
     (c) =>
-      c.show.id === row.show.id && c.episode.place.on === 'slot' && (c.standing.release?.at ?? 0) > row.at,
+      c.show.id === row.show.id && c.episode.place.kind === 'slot' && (c.standing.release?.at ?? 0) > row.at,
   )
 const { over, end } = useCarrying()
 const target = (row: SlotRow): Target => ({

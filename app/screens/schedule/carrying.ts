@@ -43,7 +43,7 @@ export function useCarrying(): {
     clearTimeout(rests)
     saying.outlook = ''
     const { place } = card.episode
-    if (!goal || (place.on === 'slot' && place.day === goal.original)) {
+    if (!goal || (place.kind === 'slot' && place.day === goal.original)) {
       saying.says = goal ? 'Back where it was' : words
       return
     }

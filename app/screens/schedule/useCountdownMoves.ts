@@ -36,12 +36,17 @@ export function useCountdownMoves(seen: CountdownSeen) {
   /** The slots that an episode may be carried to: its show's, in order. */
   function slotsFor(card: Card): Slot[] {
     const filled = cards.placed
-      .filter((c) => c.show.id === card.show.id && c.episode.place.on === 'slot')
+      .filter((c) => c.show.id === card.show.id && c.episode.place.kind === 'slot')
       .flatMap((c) => schedule.rows.filter((r) => r.card === c))
     const days = [
       ...filled.flatMap((r) =>
         r.card?.standing.release
-          ? [{ day: r.day, original: r.card.episode.place.on === 'slot' ? r.card.episode.place.day : r.day }]
+          ? [
+              {
+                day: r.day,
+                original: r.card.episode.place.kind === 'slot' ? r.card.episode.place.day : r.day,
+              },
+            ]
           : [],
       ),
       ...seen.open.value.flatMap((r) =>
@@ -127,7 +132,7 @@ export function useCountdownMoves(seen: CountdownSeen) {
     let near: Drag['goals'][number] | undefined
     for (const g of h.goals) if (!near || Math.abs(g.days - days) < Math.abs(near.days - days)) near = g
     const { place } = put.card.episode
-    if (near && !(place.on === 'slot' && place.day === near.slot.original)) h.slot = near.slot
+    if (near && !(place.kind === 'slot' && place.day === near.slot.original)) h.slot = near.slot
     over(put.card, h.slot, '')
   }
   const asking = shallowRef<Finishing>()
@@ -164,7 +169,7 @@ export function useCountdownMoves(seen: CountdownSeen) {
   async function moveBy({ card }: Put, by: 1 | -1) {
     const slots = slotsFor(card)
     const { place } = card.episode
-    const to = slots[slots.findIndex((s) => s.original === (place.on === 'slot' ? place.day : '')) + by]
+    const to = slots[slots.findIndex((s) => s.original === (place.kind === 'slot' ? place.day : '')) + by]
     if (!to) return
     await moveTo(card, to)
     document.querySelector<HTMLElement>(`[data-card="${card.episode.id}"]`)?.focus()

@@ -27,7 +27,7 @@ export function useMonth() {
       cards.placed,
       cards.released.slice(0, most).flatMap((e) => {
         const card = cards.cardOf(e)
-        if (!card || e.phase.name !== 'released') return []
+        if (!card || e.phase.kind !== 'released') return []
         return [{ card, day: card.standing.release?.day ?? moment.dayOn(e.phase.at) }]
       }),
     ),
@@ -43,7 +43,7 @@ export function useMonth() {
                 !cards.placed.some(
                   (c) =>
                     c.show.id === s.id &&
-                    c.episode.place.on === 'slot' &&
+                    c.episode.place.kind === 'slot' &&
                     c.episode.place.day === slot.original,
                 ),
             )

@@ -53,7 +53,7 @@ export function useMonthMoves({ open }: MonthSeen) {
   /** By keys it goes from slot to slot of its show. */
   async function moveBy(card: Card, by: 1 | -1) {
     const day = card.standing.release?.day
-    if (!day || card.episode.phase.name === 'released') return
+    if (!day || card.episode.phase.kind === 'released') return
     const slots = slotsOf(card.show, moment.today, addDays(day, 200)).filter(
       (s) => !s.skipped && s.at > moment.now,
     )

@@ -54,15 +54,15 @@ const close = computed(() => {
   if (!card) return undefined
   const { phase } = card.episode
   const when =
-    phase.name === 'released'
+    phase.kind === 'released'
       ? `released in ${monthName(moment.dayOn(phase.at))}`
-      : phase.name === 'idea'
+      : phase.kind === 'idea'
         ? 'an idea already'
-        : phase.name === 'parked'
+        : phase.kind === 'parked'
           ? 'parked'
           : 'in work'
   return {
-    text: `${phase.name === 'idea' ? `“${card.title}”` : `${card.number} ${card.title}`}, ${when}`,
+    text: `${phase.kind === 'idea' ? `“${card.title}”` : `${card.number} ${card.title}`}, ${when}`,
     sure: (like.value?.likeness ?? 0) >= 0.55,
   }
 })

@@ -45,13 +45,13 @@ export function useFinding(asked: Ref<string>) {
   }
 
   function entryOf(e: Episode, note = ''): Entry {
-    const { name } = e.phase
-    const card = name === 'idea' || name === 'dropped' ? undefined : cards.cardOf(e)
+    const { kind } = e.phase
+    const card = kind === 'idea' || kind === 'dropped' ? undefined : cards.cardOf(e)
     const out = card?.standing.release
     const said =
-      name === 'idea'
+      kind === 'idea'
         ? 'idea'
-        : name === 'dropped'
+        : kind === 'dropped'
           ? 'let go'
           : `${card?.number ?? ''}${out ? ` · ${sayDay(out.day, moment.today)}` : ''}`
     return {
@@ -59,7 +59,7 @@ export function useFinding(asked: Ref<string>) {
       text: card?.title ?? e.title,
       note: [said, note].filter(Boolean).join(' · '),
       act:
-        name === 'idea' || name === 'dropped'
+        kind === 'idea' || kind === 'dropped'
           ? go({ name: 'ideas', query: { idea: e.code } })
           : go({ name: 'episode', params: { code: e.code } }),
     }
@@ -93,7 +93,7 @@ export function useFinding(asked: Ref<string>) {
       ...cards.ideas,
       ...cards.released,
       ...[...library.records.episodes.values()].filter(
-        (e) => e.phase.name === 'dropped' || e.phase.name === 'parked',
+        (e) => e.phase.kind === 'dropped' || e.phase.kind === 'parked',
       ),
     ]
     for (const e of all) {

@@ -15,7 +15,7 @@ import RhythmFields from './RhythmFields.vue'
 const { show } = defineProps<{ show: Show }>()
 const library = useLibrary()
 const moment = useMoment()
-const wish = ref<RhythmWish>(wishOf(show.rhythm.rule) ?? { each: 'week', every: 1, weekdays: [3] })
+const wish = ref<RhythmWish>(wishOf(show.rhythm.rule) ?? { kind: 'week', every: 1, weekdays: [3] })
 const time = ref(show.rhythm.time)
 const start = ref(show.rhythm.start)
 const zone = ref(show.zone)

@@ -36,48 +36,48 @@ const pauses = defineModel<{ from: string; to: string }[]>('pauses', { default: 
 const moment = useMoment()
 const weekdays = [0, 1, 2, 3, 4, 5, 6]
 const every = [
-  { label: 'every week', each: 'week', n: 1 },
-  { label: 'every second week', each: 'week', n: 2 },
-  { label: 'every third week', each: 'week', n: 3 },
-  { label: 'every fourth week', each: 'week', n: 4 },
-  { label: 'every sixth week', each: 'week', n: 6 },
-  { label: 'every eighth week', each: 'week', n: 8 },
-  { label: 'every other day', each: 'day', n: 2 },
-  { label: 'every third day', each: 'day', n: 3 },
-  { label: 'every day', each: 'day', n: 1 },
-  { label: 'on certain weekdays of the month', each: 'month', n: 1 },
+  { label: 'every week', kind: 'week', n: 1 },
+  { label: 'every second week', kind: 'week', n: 2 },
+  { label: 'every third week', kind: 'week', n: 3 },
+  { label: 'every fourth week', kind: 'week', n: 4 },
+  { label: 'every sixth week', kind: 'week', n: 6 },
+  { label: 'every eighth week', kind: 'week', n: 8 },
+  { label: 'every other day', kind: 'day', n: 2 },
+  { label: 'every third day', kind: 'day', n: 3 },
+  { label: 'every day', kind: 'day', n: 1 },
+  { label: 'on certain weekdays of the month', kind: 'month', n: 1 },
 ] as const
 const chosen = computed({
   get: () =>
     Math.max(
       0,
-      every.findIndex((e) => e.each === wish.value.each && e.n === wish.value.every),
+      every.findIndex((e) => e.kind === wish.value.kind && e.n === wish.value.every),
     ),
   set: (i) => {
     const e = every[i]
     if (!e) return
     const season = wish.value.season === undefined ? {} : { season: wish.value.season }
     const weekday =
-      wish.value.each === 'week'
+      wish.value.kind === 'week'
         ? (wish.value.weekdays[0] ?? 3)
-        : wish.value.each === 'month'
+        : wish.value.kind === 'month'
           ? wish.value.weekday
           : 3
     wish.value =
-      e.each === 'day'
-        ? { each: 'day', every: e.n, ...season }
-        : e.each === 'month'
-          ? { each: 'month', every: e.n, nths: [1, 3], weekday, ...season }
+      e.kind === 'day'
+        ? { kind: 'day', every: e.n, ...season }
+        : e.kind === 'month'
+          ? { kind: 'month', every: e.n, nths: [1, 3], weekday, ...season }
           : {
-              each: 'week',
+              kind: 'week',
               every: e.n,
-              weekdays: wish.value.each === 'week' ? wish.value.weekdays : [weekday],
+              weekdays: wish.value.kind === 'week' ? wish.value.weekdays : [weekday],
               ...season,
             }
   },
 })
 function toggle(day: number) {
-  if (wish.value.each !== 'week') return
+  if (wish.value.kind !== 'week') return
   const had = wish.value.weekdays.includes(day)
   wish.value = {
     ...wish.value,
@@ -92,14 +92,14 @@ const nths = [
   { n: -1, label: 'last' },
 ]
 function toggleNth(n: number) {
-  if (wish.value.each !== 'month') return
+  if (wish.value.kind !== 'month') return
   wish.value = {
     ...wish.value,
     nths: wish.value.nths.includes(n) ? wish.value.nths.filter((x) => x !== n) : [...wish.value.nths, n],
   }
 }
 function onWeekday(event: Event) {
-  if (wish.value.each === 'month') wish.value = { ...wish.value, weekday: Number(typedIn(event)) }
+  if (wish.value.kind === 'month') wish.value = { ...wish.value, weekday: Number(typedIn(event)) }
 }
 function season(count: number | undefined) {
   const { season: _old, ...rest } = wish.value
@@ -179,7 +179,7 @@ const dates = computed(() => {
       <TimeField v-model="time" label="Time" required />
       <DateField v-model="start" label="From" required />
     </div>
-    <fieldset v-if="wish.each === 'week'">
+    <fieldset v-if="wish.kind === 'week'">
       <legend class="label">On</legend>
       <div class="flex flex-wrap gap-1.5">
         <button
@@ -196,7 +196,7 @@ const dates = computed(() => {
         </button>
       </div>
     </fieldset>
-    <fieldset v-if="wish.each === 'month'">
+    <fieldset v-if="wish.kind === 'month'">
       <legend class="label">On the</legend>
       <div class="flex flex-wrap gap-1.5">
         <button

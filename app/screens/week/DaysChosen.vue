@@ -77,7 +77,7 @@ async function mendsOf(b: Break, change: readonly Change[]): Promise<Mend[]> {
     })
   }
   const spare = cards.spares.find((x) => x.show.id === card.show.id && x.standing.ready)
-  if (spare && place.on === 'slot')
+  if (spare && place.kind === 'slot')
     list.push({
       name: `send the spare “${spare.title}”`,
       after: undefined,

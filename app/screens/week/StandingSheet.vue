@@ -22,35 +22,35 @@ const name = ref(work?.name ?? '')
 const minutes = ref(work?.minutes ?? 30)
 const kind = ref<StepKind>(work?.kind ?? 'admin')
 const at = ref(work?.at ?? '')
-const start = ref(work ? (work.when.by === 'once' ? work.when.day : work.when.start) : moment.today)
-const old = work?.when.by === 'rule' ? wishOf(work.when.rule) : undefined
+const start = ref(work ? (work.when.kind === 'once' ? work.when.day : work.when.start) : moment.today)
+const old = work?.when.kind === 'rule' ? wishOf(work.when.rule) : undefined
 const again = ref(
-  work?.when.by === 'once'
+  work?.when.kind === 'once'
     ? 'once'
     : !old
       ? 'week'
-      : old.each === 'month'
+      : old.kind === 'month'
         ? 'month'
-        : old.each === 'day'
+        : old.kind === 'day'
           ? 'day'
           : old.every === 2
             ? 'second'
             : 'week',
 )
-const weekdays = ref<number[]>(old?.each === 'week' ? old.weekdays : [weekday(start.value)])
+const weekdays = ref<number[]>(old?.kind === 'week' ? old.weekdays : [weekday(start.value)])
 const fault = ref('')
 const nth = computed(() => Math.min(4, Math.ceil(Number(start.value.slice(8)) / 7)))
 const wish = computed((): RhythmWish =>
   again.value === 'month'
     ? {
-        each: 'month',
+        kind: 'month',
         every: 1,
-        nths: [old?.each === 'month' ? (old.nths[0] ?? nth.value) : nth.value],
-        weekday: old?.each === 'month' ? old.weekday : weekday(start.value),
+        nths: [old?.kind === 'month' ? (old.nths[0] ?? nth.value) : nth.value],
+        weekday: old?.kind === 'month' ? old.weekday : weekday(start.value),
       }
     : again.value === 'day'
-      ? { each: 'day', every: 1 }
-      : { each: 'week', every: again.value === 'second' ? 2 : 1, weekdays: weekdays.value },
+      ? { kind: 'day', every: 1 }
+      : { kind: 'week', every: again.value === 'second' ? 2 : 1, weekdays: weekdays.value },
 )
 const rule = computed(() => ruleOf(wish.value))
 const says = computed(() =>
@@ -86,8 +86,8 @@ async function save() {
     minutes: Math.round(minutes.value) || 0,
     when:
       again.value === 'once'
-        ? { by: 'once', day: start.value }
-        : { by: 'rule', rule: rule.value.ok ? rule.value.value : '', start: start.value },
+        ? { kind: 'once', day: start.value }
+        : { kind: 'rule', rule: rule.value.ok ? rule.value.value : '', start: start.value },
     ...(at.value ? { at: at.value } : { at: undefined }),
   })
   if (done.ok) emit('close')

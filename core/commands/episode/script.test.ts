@@ -23,7 +23,7 @@ const texts = (r: Records) => r.scripts.get('episode')?.sections.map((s) => s.be
 
 describe('the script', () => {
   test('is written beat by beat; one beat’s typing is one step of undo', () => {
-    expect(texts(act({ do: 'write beat', beat: 'Hook/0', text: 'New.' }))).toEqual([
+    expect(texts(act({ kind: 'write beat', beat: 'Hook/0', text: 'New.' }))).toEqual([
       ['New.', 'Three.'],
       ['Four.'],
     ])
@@ -31,7 +31,7 @@ describe('the script', () => {
       valueOf(
         writeScript(
           base,
-          { episode: 'episode', wish: { do: 'write beat', beat: 'Hook/0', text: 'x' } },
+          { episode: 'episode', wish: { kind: 'write beat', beat: 'Hook/0', text: 'x' } },
           context,
         ),
       ),
@@ -39,69 +39,72 @@ describe('the script', () => {
   })
 
   test('a beat splits at the caret and joins the one before', () => {
-    const split = act({ do: 'split beat', beat: 'Hook/0', at: 3 })
+    const split = act({ kind: 'split beat', beat: 'Hook/0', at: 3 })
     expect(texts(split)).toEqual([['One', 'two.', 'Three.'], ['Four.']])
     const second = split.scripts.get('episode')?.sections[0]?.beats[1]?.id ?? ''
-    expect(texts(act({ do: 'join beat', beat: second }, split))).toEqual([['One two.', 'Three.'], ['Four.']])
-    expect(texts(act({ do: 'join beat', beat: 'Hook/0' }))).toEqual(texts(base))
+    expect(texts(act({ kind: 'join beat', beat: second }, split))).toEqual([
+      ['One two.', 'Three.'],
+      ['Four.'],
+    ])
+    expect(texts(act({ kind: 'join beat', beat: 'Hook/0' }))).toEqual(texts(base))
   })
 
   test('joining keeps the shots of both', () => {
-    const shot = act({ do: 'add cue', beat: 'Hook/1', text: ' Low ', kind: 'shot' })
-    const joined = act({ do: 'join beat', beat: 'Hook/1' }, shot)
+    const shot = act({ kind: 'add cue', beat: 'Hook/1', text: ' Low ', cue: 'shot' })
+    const joined = act({ kind: 'join beat', beat: 'Hook/1' }, shot)
     expect(joined.scripts.get('episode')?.sections[0]?.beats[0]?.cues.map((c) => c.text)).toEqual(['Low'])
   })
 
   test('pasted beats stand behind written ones and in place of blank ones', () => {
     const beats = [{ id: 'n', delivery: 'voice' as const, text: 'Pasted.', hold: 0, cues: [] }]
-    expect(texts(act({ do: 'paste', beat: 'Hook/0', beats }))).toEqual([
+    expect(texts(act({ kind: 'paste', beat: 'Hook/0', beats }))).toEqual([
       ['One two.', 'Pasted.', 'Three.'],
       ['Four.'],
     ])
-    const blank = act({ do: 'write beat', beat: 'Hook/0', text: '' })
-    expect(texts(act({ do: 'paste', beat: 'Hook/0', beats }, blank))?.[0]).toEqual(['Pasted.', 'Three.'])
+    const blank = act({ kind: 'write beat', beat: 'Hook/0', text: '' })
+    expect(texts(act({ kind: 'paste', beat: 'Hook/0', beats }, blank))?.[0]).toEqual(['Pasted.', 'Three.'])
   })
 
   test('beats change delivery and place; at the edge nothing moves', () => {
     expect(
-      act({ do: 'deliver', beat: 'Body/0', delivery: 'voice' }).scripts.get('episode')?.sections[1]?.beats[0]
-        ?.delivery,
+      act({ kind: 'deliver', beat: 'Body/0', delivery: 'voice' }).scripts.get('episode')?.sections[1]
+        ?.beats[0]?.delivery,
     ).toBe('voice')
-    expect(texts(act({ do: 'move beat', beat: 'Hook/1', by: -1 }))?.[0]).toEqual(['Three.', 'One two.'])
-    expect(texts(act({ do: 'move beat', beat: 'Hook/1', by: 1 }))).toEqual(texts(base))
+    expect(texts(act({ kind: 'move beat', beat: 'Hook/1', by: -1 }))?.[0]).toEqual(['Three.', 'One two.'])
+    expect(texts(act({ kind: 'move beat', beat: 'Hook/1', by: 1 }))).toEqual(texts(base))
   })
 
   test('shots are noted, changed, got and removed', () => {
-    const noted = act({ do: 'add cue', beat: 'Hook/0', text: 'Low', kind: 'shot' })
+    const noted = act({ kind: 'add cue', beat: 'Hook/0', text: 'Low', cue: 'shot' })
     const cue = noted.scripts.get('episode')?.sections[0]?.beats[0]?.cues[0]?.id ?? ''
     expect(
-      act({ do: 'get cue', cue, got: true }, noted).scripts.get('episode')?.sections[0]?.beats[0]?.cues[0]
+      act({ kind: 'get cue', cue, got: true }, noted).scripts.get('episode')?.sections[0]?.beats[0]?.cues[0]
         ?.got,
     ).toBe(true)
     expect(
-      act({ do: 'write cue', cue, text: 'High' }, noted).scripts.get('episode')?.sections[0]?.beats[0]
+      act({ kind: 'write cue', cue, text: 'High' }, noted).scripts.get('episode')?.sections[0]?.beats[0]
         ?.cues[0]?.text,
     ).toBe('High')
-    expect(act({ do: 'remove cue', cue }, noted).scripts.get('episode')?.sections[0]?.beats[0]?.cues).toEqual(
-      [],
-    )
+    expect(
+      act({ kind: 'remove cue', cue }, noted).scripts.get('episode')?.sections[0]?.beats[0]?.cues,
+    ).toEqual([])
   })
 
   test('sections are added, named, removed and replaced whole', () => {
-    expect(act({ do: 'add section', title: 'End' }).scripts.get('episode')?.sections[2]).toMatchObject({
+    expect(act({ kind: 'add section', title: 'End' }).scripts.get('episode')?.sections[2]).toMatchObject({
       title: 'End',
       beats: [{ text: '' }],
     })
     expect(
-      act({ do: 'name section', section: 'Hook', title: 'Cold open' }).scripts.get('episode')?.sections[0]
+      act({ kind: 'name section', section: 'Hook', title: 'Cold open' }).scripts.get('episode')?.sections[0]
         ?.title,
     ).toBe('Cold open')
-    expect(texts(act({ do: 'remove section', section: 'Hook' }))).toEqual([['Four.']])
-    expect(texts(act({ do: 'add beat', section: 'Body' }))).toEqual([
+    expect(texts(act({ kind: 'remove section', section: 'Hook' }))).toEqual([['Four.']])
+    expect(texts(act({ kind: 'add beat', section: 'Body' }))).toEqual([
       ['One two.', 'Three.'],
       ['Four.', ''],
     ])
-    expect(act({ do: 'replace', sections: [] }).scripts.get('episode')?.sections).toEqual([])
+    expect(act({ kind: 'replace', sections: [] }).scripts.get('episode')?.sections).toEqual([])
   })
 
   test('what is no longer there is refused; an episode without a script can begin one', () => {
@@ -109,19 +112,19 @@ describe('the script', () => {
       refusalOf(
         writeScript(
           base,
-          { episode: 'episode', wish: { do: 'write beat', beat: 'gone', text: '' } },
+          { episode: 'episode', wish: { kind: 'write beat', beat: 'gone', text: '' } },
           context,
         ),
       ),
     ).toMatch(/no longer there/)
     expect(
-      refusalOf(writeScript(base, { episode: 'nobody', wish: { do: 'add section', title: 'x' } }, context)),
+      refusalOf(writeScript(base, { episode: 'nobody', wish: { kind: 'add section', title: 'x' } }, context)),
     ).toMatch(/no script yet/)
     const bare = exampleRecords([exampleEpisode()])
     expect(
       after(
         bare,
-        writeScript(bare, { episode: 'episode', wish: { do: 'add section', title: 'Hook' } }, context),
+        writeScript(bare, { episode: 'episode', wish: { kind: 'add section', title: 'Hook' } }, context),
       ).scripts.get('episode')?.sections,
     ).toHaveLength(1)
   })

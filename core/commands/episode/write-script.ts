@@ -4,21 +4,21 @@ import { type Command, type Context, type Done, momentOf, putting } from '../cha
 
 /** What people do to a script. Beats and cues are named by id. */
 export type ScriptWish =
-  | { do: 'write beat'; beat: Id; text: string }
-  | { do: 'split beat'; beat: Id; at: number }
-  | { do: 'join beat'; beat: Id }
-  | { do: 'add beat'; section: Id }
-  | { do: 'deliver'; beat: Id; delivery: Beat['delivery'] }
-  | { do: 'paste'; beat: Id; beats: Beat[] }
-  | { do: 'move beat'; beat: Id; by: -1 | 1 }
-  | { do: 'add cue'; beat: Id; text: string; kind: Cue['kind'] }
-  | { do: 'write cue'; cue: Id; text: string }
-  | { do: 'remove cue'; cue: Id }
-  | { do: 'get cue'; cue: Id; got: boolean }
-  | { do: 'add section'; title: string }
-  | { do: 'name section'; section: Id; title: string }
-  | { do: 'remove section'; section: Id }
-  | { do: 'replace'; sections: Section[] }
+  | { kind: 'write beat'; beat: Id; text: string }
+  | { kind: 'split beat'; beat: Id; at: number }
+  | { kind: 'join beat'; beat: Id }
+  | { kind: 'add beat'; section: Id }
+  | { kind: 'deliver'; beat: Id; delivery: Beat['delivery'] }
+  | { kind: 'paste'; beat: Id; beats: Beat[] }
+  | { kind: 'move beat'; beat: Id; by: -1 | 1 }
+  | { kind: 'add cue'; beat: Id; text: string; cue: Cue['kind'] }
+  | { kind: 'write cue'; cue: Id; text: string }
+  | { kind: 'remove cue'; cue: Id }
+  | { kind: 'get cue'; cue: Id; got: boolean }
+  | { kind: 'add section'; title: string }
+  | { kind: 'name section'; section: Id; title: string }
+  | { kind: 'remove section'; section: Id }
+  | { kind: 'replace'; sections: Section[] }
 
 /**
  * Changes an episode's script by one wish. Refused when what it names is no longer there.
@@ -69,11 +69,11 @@ function written(
     changes: [putting(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })],
     sentence: said,
     about: [script.id],
-    ...(wish.do === 'write beat'
+    ...(wish.kind === 'write beat'
       ? { merge: `beat ${wish.beat}` }
-      : wish.do === 'write cue'
+      : wish.kind === 'write cue'
         ? { merge: `cue ${wish.cue}` }
-        : wish.do === 'name section'
+        : wish.kind === 'name section'
           ? { merge: `section ${wish.section}` }
           : {}),
   })
@@ -115,7 +115,7 @@ function changed(sections: readonly Section[], wish: ScriptWish, context: Contex
     hold: 0,
     cues: [],
   })
-  switch (wish.do) {
+  switch (wish.kind) {
     case 'replace':
       return wish.sections
     case 'add section':
@@ -155,7 +155,7 @@ function overBeat(
   const { section, index, beat } = at
   const instead = (...beats: Beat[]) =>
     withBeats(sections, section, section.beats.toSpliced(index, 1, ...beats))
-  switch (wish.do) {
+  switch (wish.kind) {
     case 'write beat':
       return instead({ ...beat, text: wish.text })
     case 'deliver':
@@ -165,7 +165,7 @@ function overBeat(
     case 'add cue':
       return instead({
         ...beat,
-        cues: [...beat.cues, { id: context.id(), kind: wish.kind, text: wish.text.trim(), got: false }],
+        cues: [...beat.cues, { id: context.id(), kind: wish.cue, text: wish.text.trim(), got: false }],
       })
     case 'split beat':
       return instead(
@@ -198,7 +198,7 @@ function overBeat(
 }
 
 function sentence(after: readonly Section[], before: readonly Section[], wish: ScriptWish): string {
-  switch (wish.do) {
+  switch (wish.kind) {
     case 'write beat':
       return `Wrote in “${beatAt(after, wish.beat)?.section.title ?? 'the script'}”`
     case 'paste':
@@ -208,7 +208,7 @@ function sentence(after: readonly Section[], before: readonly Section[], wish: S
     case 'get cue':
       return wish.got ? 'Ticked a shot' : 'Took back the tick of a shot'
     case 'add cue':
-      return `Noted the ${wish.kind === 'shot' ? 'shot' : wish.kind} “${wish.text.trim()}”`
+      return `Noted the ${wish.cue === 'shot' ? 'shot' : wish.cue} “${wish.text.trim()}”`
     case 'add section':
       return `Added the section “${wish.title}”`
     case 'remove section':

@@ -13,12 +13,12 @@ import { changedAll } from './changed-all'
 export const backToIdeas: Command<{ episode: Id }> = (records, { episode }, context) => {
   const e = records.episodes.get(episode)
   if (!e) return refused('This episode is no longer there.', 'episodes')
-  if (e.phase.name === 'released')
+  if (e.phase.kind === 'released')
     return refused('It has been released, so it stays in the Catalogue.', 'episodes.phase')
   return changedAll(
     records,
     [e],
-    (x) => ({ ...x, phase: { name: 'idea' }, place: { on: 'nothing' } }),
+    (x) => ({ ...x, phase: { kind: 'idea' }, place: { kind: 'nothing' } }),
     context,
     `Took “${e.title}” back to Ideas`,
   )

@@ -15,12 +15,12 @@ export const dropEpisodes: Command<{ episodes: Id[]; why: string }> = (
   context,
 ) => {
   const found = episodes.flatMap((id) => records.episodes.get(id) ?? [])
-  if (found.some((e) => e.phase.name === 'released'))
+  if (found.some((e) => e.phase.kind === 'released'))
     return refused('What has been released stays in the Catalogue.', 'episodes.phase')
   return changedAll(
     records,
     found,
-    (e) => ({ ...e, phase: { name: 'dropped', why }, place: { on: 'nothing' } }),
+    (e) => ({ ...e, phase: { kind: 'dropped', why }, place: { kind: 'nothing' } }),
     context,
     found.length === 1 ? `Let “${found[0]?.title ?? ''}” go` : `Let ${found.length} ideas go`,
   )

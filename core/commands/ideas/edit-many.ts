@@ -35,7 +35,7 @@ export const editMany: Command<{ episodes: Id[]; edits: Edits }> = (
   const found = episodes.flatMap((id) => records.episodes.get(id) ?? [])
   if (edits.show !== undefined && !records.shows.has(edits.show))
     return refused('This show is no longer there.', 'episodes.show')
-  if (edits.show !== undefined && found.some((e) => e.phase.name !== 'idea' && e.show !== edits.show))
+  if (edits.show !== undefined && found.some((e) => e.phase.kind !== 'idea' && e.show !== edits.show))
     return refused(
       'Only ideas can go to another show; what is in work has its show’s steps. Leave those out, then try again.',
       'episodes.show',

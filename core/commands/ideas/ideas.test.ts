@@ -108,12 +108,12 @@ test('merging keeps both texts, sources and who asked; the other is let go, not 
     topics: ['A', 'B'],
     idea: { premise: 'p', rating: 4, asked: [asked], sources: [{ url: 'https://a.example' }] },
   })
-  expect(get(records, 'two').phase).toEqual({ name: 'dropped', why: 'merged into “one” (ONE2)' })
+  expect(get(records, 'two').phase).toEqual({ kind: 'dropped', why: 'merged into “one” (ONE2)' })
   expect(applied(records, inverse(valueOf(done).changes)).episodes).toEqual(before.episodes)
   expect(
     refusalOf(
       mergeIdeas(
-        exampleRecords([idea('one'), idea('two', { phase: { name: 'work', since: exampleAt } })]),
+        exampleRecords([idea('one'), idea('two', { phase: { kind: 'work', since: exampleAt } })]),
         { into: 'one', from: 'two' },
         context,
       ),
@@ -139,7 +139,7 @@ test('several are edited at once; what is in work stays with its show', () => {
   const records = {
     ...exampleRecords([
       idea('one', { topics: ['A'] }),
-      idea('two', { phase: { name: 'work', since: exampleAt } }),
+      idea('two', { phase: { kind: 'work', since: exampleAt } }),
     ]),
   }
   const next = after(
@@ -227,7 +227,7 @@ describe('placing several', () => {
   test('fills the next open slots in the order given, keeps natures, and is one step back', () => {
     let records = exampleRecords([
       idea('a'),
-      idea('b', { nature: { is: 'topical', notBefore: '2026-12-10' } }),
+      idea('b', { nature: { kind: 'topical', notBefore: '2026-12-10' } }),
       idea('c'),
       idea('there'),
     ])
@@ -236,7 +236,7 @@ describe('placing several', () => {
     const next = after(records, done)
     const day = (id: string) => {
       const { place } = get(next, id)
-      return place.on === 'slot' ? place.day : ''
+      return place.kind === 'slot' ? place.day : ''
     }
     expect([day('a'), day('b'), day('c')]).toEqual(['2026-11-26', '2026-12-10', '2026-12-17'])
     expect(applied(next, inverse(valueOf(done).changes)).steps).toEqual(records.steps)
@@ -245,7 +245,7 @@ describe('placing several', () => {
     const records = exampleRecords([
       idea('a'),
       idea('b', { show: 'else' }),
-      idea('old', { nature: { is: 'topical', staleAfter: '2026-01-01' } }),
+      idea('old', { nature: { kind: 'topical', staleAfter: '2026-01-01' } }),
     ])
     expect(refusalOf(placeSeveral(records, { episodes: ['a', 'b'] }, context))).toMatch(/more than one show/)
     expect(refusalOf(placeSeveral(records, { episodes: ['a', 'old'] }, context))).toMatch(/“old” fits none/)
@@ -261,8 +261,8 @@ test('parking needs a reason or an episode to follow, and keeps the work', () =>
   )
   const next = after(records, parkEpisode(records, { episode: 'a', why: 'no oak', after: 'b' }, context))
   expect(get(next, 'a')).toMatchObject({
-    phase: { name: 'parked', why: 'no oak', after: 'b' },
-    place: { on: 'nothing' },
+    phase: { kind: 'parked', why: 'no oak', after: 'b' },
+    place: { kind: 'nothing' },
   })
   expect(next.steps).toBe(records.steps)
 })

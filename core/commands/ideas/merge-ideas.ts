@@ -16,7 +16,7 @@ export const mergeIdeas: Command<{ into: Id; from: Id }> = (records, { into, fro
   const kept = records.episodes.get(into)
   const other = records.episodes.get(from)
   if (!kept || !other || into === from) return refused('One of the two is no longer there.', 'episodes')
-  if (other.phase.name !== 'idea')
+  if (other.phase.kind !== 'idea')
     return refused(
       `“${other.title}” is more than an idea; only ideas can be merged into another.`,
       'episodes.phase',
@@ -54,8 +54,8 @@ export const mergeIdeas: Command<{ into: Id; from: Id }> = (records, { into, fro
       }),
       putting(records, 'episodes', {
         ...other,
-        phase: { name: 'dropped', why: `merged into “${kept.title}” (${kept.code})` },
-        place: { on: 'nothing' },
+        phase: { kind: 'dropped', why: `merged into “${kept.title}” (${kept.code})` },
+        place: { kind: 'nothing' },
         updatedAt: at,
       }),
     ],

@@ -58,7 +58,7 @@ const least = 1 / 64
 /** Ideas with ranks anew, a thousand apart, one of them moved before another. */
 function renumbered(records: Records, moved: Episode, before: Episode, context: Context): Result<Done> {
   const row = [...records.episodes.values()]
-    .filter((e) => e.phase.name === 'idea' && e.id !== moved.id)
+    .filter((e) => e.phase.kind === 'idea' && e.id !== moved.id)
     .sort((a, b) => rankOf(a) - rankOf(b) || (a.id < b.id ? -1 : 1))
   const at = row.findIndex((e) => e.id === before.id)
   row.splice(at < 0 ? row.length : at, 0, moved)

@@ -19,7 +19,7 @@ test('a table changes what has its code and adds the rest, as one step back; der
     title: 'Steaming ribs',
     topics: ['Hulls', 'Oars'],
     idea: { rating: 5 },
-    place: { on: 'nothing' },
+    place: { kind: 'nothing' },
   })
   expect([...next.episodes.values()].map((e) => e.title)).toEqual(['Steaming ribs', 'A fresh one'])
   expect(valueOf(done).sentence).toBe('Took in a table: 1 changed, 1 new')

@@ -25,7 +25,8 @@ export const leaveOutStage: Command<{ recipe: Id; stage: Id }> = (
   if (!rest.ok) return rest
   const follow = recipe.follow?.filter(
     (f) =>
-      !(f.when.is === 'lit' && f.when.stage === stage) && !(f.then.is === 'add' && f.then.stage === stage),
+      !(f.when.kind === 'lit' && f.when.stage === stage) &&
+      !(f.then.kind === 'add' && f.then.stage === stage),
   )
   const next = written(
     recipe,

@@ -5,7 +5,7 @@ import { recipeFor, stepsOf } from '../of-episode'
 /** The episodes in work that are made by a recipe. */
 export function workBy(records: Records, recipe: Id): Episode[] {
   return [...records.episodes.values()].filter(
-    (e) => e.phase.name === 'work' && recipeFor(records, e)?.id === recipe,
+    (e) => e.phase.kind === 'work' && recipeFor(records, e)?.id === recipe,
   )
 }
 

@@ -113,7 +113,7 @@ describe('whatever is edited', () => {
         const lines = new Set(next.lines.map((l) => l.id))
         for (const l of next.lines) {
           for (const need of l.needs) expect(lines.has(need)).toBe(true)
-          if (l.lead.by === 'ahead') expect(lines.has(l.lead.step)).toBe(true)
+          if (l.lead.kind === 'ahead') expect(lines.has(l.lead.step)).toBe(true)
         }
         const stages = new Set(next.stages.map((s) => s.id))
         for (const s of next.stages) for (const a of s.after) expect(stages.has(a)).toBe(true)
@@ -147,17 +147,17 @@ describe('whatever is edited', () => {
       fc.property(edits, (list) => {
         const next = edited(base, list)
         const score = scoreOf(next)
-        expect(score.rows.flatMap((r) => (r.is === 'stage' ? [r.id] : []))).toEqual(
+        expect(score.rows.flatMap((r) => (r.kind === 'stage' ? [r.id] : []))).toEqual(
           next.stages.map((s) => s.id),
         )
-        expect(score.rows.flatMap((r) => (r.is === 'line' ? [r.line.id] : [])).sort()).toEqual(
+        expect(score.rows.flatMap((r) => (r.kind === 'line' ? [r.line.id] : [])).sort()).toEqual(
           next.lines.map((l) => l.id).sort(),
         )
         expect(score.needs).toHaveLength(next.lines.reduce((sum, l) => sum + l.needs.length, 0))
         for (const { from, to } of score.needs)
-          expect([score.rows[from]?.is, score.rows[to]?.is]).toEqual(['line', 'line'])
+          expect([score.rows[from]?.kind, score.rows[to]?.kind]).toEqual(['line', 'line'])
         for (const r of score.rows)
-          if (r.is === 'line') {
+          if (r.kind === 'line') {
             expect(r.days).toBeLessThanOrEqual(score.before)
             expect(-r.days).toBeLessThanOrEqual(score.after)
           }
@@ -167,8 +167,8 @@ describe('whatever is edited', () => {
 
   test('a dot dragged to a day is due on it, as far as its kind of lead allows', () => {
     const kinds: fc.Arbitrary<Lead> = fc.oneof(
-      fc.record({ by: fc.constant('before' as const), days: fc.nat(30) }),
-      fc.record({ by: fc.constant('ahead' as const), step: fc.constant('check'), days: fc.nat(9) }),
+      fc.record({ kind: fc.constant('before' as const), days: fc.nat(30) }),
+      fc.record({ kind: fc.constant('ahead' as const), step: fc.constant('check'), days: fc.nat(9) }),
     )
     fc.assert(
       fc.property(kinds, fc.integer({ min: 1, max: 60 }), (lead, to) => {
@@ -176,8 +176,8 @@ describe('whatever is edited', () => {
         const line = lines.find((l) => l.id === 'script')
         if (!line) throw new Error('no line')
         const moved = { ...line, lead: leadAt(lines, line, to) }
-        expect(moved.lead.by).toBe(lead.by)
-        expect(daysBefore(lines, moved)).toBe(Math.max(to, lead.by === 'ahead' ? 1 : 0))
+        expect(moved.lead.kind).toBe(lead.kind)
+        expect(daysBefore(lines, moved)).toBe(Math.max(to, lead.kind === 'ahead' ? 1 : 0))
       }),
     )
   })
@@ -372,15 +372,19 @@ test('follow-ons: over any ticking and unticking each happens at most once, and 
   const follow: FollowOn[] = [
     {
       id: 'a',
-      when: { is: 'done', line: 'prepare' },
-      then: { is: 'add', stage: 'film', name: 'Charge the lamps', minutes: 10 },
+      when: { kind: 'done', line: 'prepare' },
+      then: { kind: 'add', stage: 'film', name: 'Charge the lamps', minutes: 10 },
     },
-    { id: 'b', when: { is: 'done', line: 'film' }, then: { is: 'hand', line: 'sound', to: 'Mara' } },
-    { id: 'c', when: { is: 'lit', stage: 'thumbnail' }, then: { is: 'note', text: 'Show it to somebody' } },
+    { id: 'b', when: { kind: 'done', line: 'film' }, then: { kind: 'hand', line: 'sound', to: 'Mara' } },
+    {
+      id: 'c',
+      when: { kind: 'lit', stage: 'thumbnail' },
+      then: { kind: 'note', text: 'Show it to somebody' },
+    },
     {
       id: 'd',
-      when: { is: 'done', line: 'rough' },
-      then: { is: 'wait', line: 'sound', who: 'Tomas Ek', what: '' },
+      when: { kind: 'done', line: 'rough' },
+      then: { kind: 'wait', line: 'sound', who: 'Tomas Ek', what: '' },
     },
   ]
   const watched = after(placed, editRecipe(placed, { recipe: 'recipe', fields: { follow } }, later()))

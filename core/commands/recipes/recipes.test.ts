@@ -62,7 +62,7 @@ describe('a changed recipe', () => {
     name: 'Subtitles',
     kind: 'edit',
     minutes: 40,
-    lead: { by: 'before', days: 3 },
+    lead: { kind: 'before', days: 3 },
     needs: ['rough'],
     required: true,
     owner: 'Mara',
@@ -97,8 +97,8 @@ describe('a changed recipe', () => {
       valueOf(editRecipe(placed, { recipe: 'recipe', fields: { lines: [...to] } }, later)).merge
     const film = (fields: Partial<RecipeLine>) =>
       lines.map((l) => (l.id === 'film' ? { ...l, ...fields } : l))
-    expect(merge(film({ lead: { by: 'before', days: 9 } }))).toBe('recipe recipe lead film')
-    expect(merge(film({ lead: { by: 'before', days: 9 }, minutes: 5 }))).toBeUndefined()
+    expect(merge(film({ lead: { kind: 'before', days: 9 } }))).toBe('recipe recipe lead film')
+    expect(merge(film({ lead: { kind: 'before', days: 9 }, minutes: 5 }))).toBeUndefined()
     expect(merge(film({ name: 'Film it' }))).toBeUndefined()
     expect(merge(lines.slice(1))).toBeUndefined()
   })
@@ -190,7 +190,7 @@ describe('several recipes of a show', () => {
     expect(stepsOf(over, 'episode').find((s) => s.line === 'rough')).toMatchObject({
       minutes: 180,
       part: 'length',
-      lead: { by: 'before', days: 1 },
+      lead: { kind: 'before', days: 1 },
     })
     const back = after(over, useRecipe(over, { episode: 'episode', recipe: 'recipe' }, later))
     expect(back.episodes.get('episode')?.recipe).toBeUndefined()
@@ -242,7 +242,7 @@ test('a copy’s steps come undone, undated and unlogged; texts only if wanted',
           s.needs.every((n) => n.startsWith(`${episode?.id ?? ''}/`)),
       ),
     ).toBe(true)
-    expect([episode?.place.on, episode?.ticked, episode?.brief.takeaway, episode?.tags]).toEqual([
+    expect([episode?.place.kind, episode?.ticked, episode?.brief.takeaway, episode?.tags]).toEqual([
       'nothing',
       undefined,
       texts ? 'You can.' : '',
@@ -257,19 +257,19 @@ test('a copy’s steps come undone, undated and unlogged; texts only if wanted',
 
 describe('follow-ons', () => {
   const follow: FollowOn[] = [
-    { id: 'a', when: { is: 'done', line: 'prepare' }, then: { is: 'hand', line: 'rough', to: 'Mara' } },
+    { id: 'a', when: { kind: 'done', line: 'prepare' }, then: { kind: 'hand', line: 'rough', to: 'Mara' } },
     {
       id: 'b',
-      when: { is: 'done', line: 'prepare' },
-      then: { is: 'add', stage: 'film', name: 'Charge the lamps', minutes: 10 },
+      when: { kind: 'done', line: 'prepare' },
+      then: { kind: 'add', stage: 'film', name: 'Charge the lamps', minutes: 10 },
     },
-    { id: 'c', when: { is: 'lit', stage: 'brief' }, then: { is: 'note', text: 'Tell the sponsor' } },
+    { id: 'c', when: { kind: 'lit', stage: 'brief' }, then: { kind: 'note', text: 'Tell the sponsor' } },
     {
       id: 'd',
-      when: { is: 'done', line: 'film' },
-      then: { is: 'wait', line: 'sound', who: 'Tomas Ek', what: 'the mix' },
+      when: { kind: 'done', line: 'film' },
+      then: { kind: 'wait', line: 'sound', who: 'Tomas Ek', what: 'the mix' },
     },
-    { id: 'e', when: { is: 'done', line: 'film' }, then: { is: 'folder' } },
+    { id: 'e', when: { kind: 'done', line: 'film' }, then: { kind: 'folder' } },
   ]
   const watched = edited(placed, { follow })
   const doing = (records: Records, step: string, done = true) =>

@@ -42,5 +42,5 @@ export const takeStarter: Command<{ show: Id; starter: 'small' | 'full' }> = (
 }
 
 function workOf(records: Records, show: Show): Episode[] {
-  return [...records.episodes.values()].filter((e) => e.show === show.id && e.phase.name === 'work')
+  return [...records.episodes.values()].filter((e) => e.show === show.id && e.phase.kind === 'work')
 }

@@ -31,7 +31,7 @@ export const useRecipe: Command<{ episode: Id; recipe: Id }> = (
     }),
   ]
   const mine = stepsOf(records, id)
-  if (episode.phase.name === 'work') {
+  if (episode.phase.kind === 'work') {
     const lines = new Map(recipe.lines.map((l) => [l.id, l]))
     const home = (stage: Id) =>
       recipe.stages.some((s) => s.id === stage)

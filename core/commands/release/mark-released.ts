@@ -25,7 +25,7 @@ export const markReleased: Command<{ episode: Id; late?: boolean | undefined }> 
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)
   if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
-  if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
+  if (episode.phase.kind === 'released') return refused('It has already been released.', 'episodes.phase')
   const release = releaseOf(episode, show)
   const at = release && release.at <= context.now && !late ? release.at : context.now
   const day = dayAt(at, show.zone)
@@ -42,7 +42,7 @@ export const markReleased: Command<{ episode: Id; late?: boolean | undefined }> 
     changes: [
       putting(records, 'episodes', {
         ...episode,
-        phase: { name: 'released', at: new Date(at).toISOString() },
+        phase: { kind: 'released', at: new Date(at).toISOString() },
         number,
         spare: false,
         updatedAt: momentOf(context),

@@ -12,8 +12,8 @@ import { type Command, momentOf, putting, removing } from '../change'
  * - “The deal ends before it begins. Choose a later last date, or none.”
  */
 export const keepSlots: Command<
-  { reservation?: Id | undefined } & Pick<Reservation, 'show' | 'name' | 'is' | 'launch' | 'kept' | 'note'>
-> = (records, { reservation: id, show, name, is, launch, kept, note }, context) => {
+  { reservation?: Id | undefined } & Pick<Reservation, 'show' | 'name' | 'kind' | 'launch' | 'kept' | 'note'>
+> = (records, { reservation: id, show, name, kind, launch, kept, note }, context) => {
   const at = momentOf(context)
   const old = id === undefined ? undefined : records.reservations.get(id)
   if (!records.shows.has(show)) return refused('This show is no longer there.', 'shows')
@@ -21,7 +21,7 @@ export const keepSlots: Command<
     id: old?.id ?? context.id(),
     show,
     name,
-    is,
+    kind,
     ...(launch === undefined ? {} : { launch }),
     kept,
     note: note.trim(),
@@ -30,21 +30,21 @@ export const keepSlots: Command<
   })
   if (!read.success) return refused(read.error.issues[0]?.message ?? 'This cannot be kept.', 'reservations')
   const r = read.data
-  if (r.kept.by === 'deal' && r.kept.to !== undefined && r.kept.to < r.kept.from)
+  if (r.kept.kind === 'deal' && r.kept.to !== undefined && r.kept.to < r.kept.from)
     return refused(
       'The deal ends before it begins. Choose a later last date, or none.',
       'reservations.kept.to',
     )
   // A slot is kept for one thing.
   const others =
-    r.kept.by === 'slot'
+    r.kept.kind === 'slot'
       ? [...records.reservations.values()]
           .filter(
             (o) =>
               o.id !== r.id &&
               o.show === show &&
-              o.kept.by === 'slot' &&
-              r.kept.by === 'slot' &&
+              o.kept.kind === 'slot' &&
+              r.kept.kind === 'slot' &&
               o.kept.day === r.kept.day,
           )
           .map((o) => removing(records, 'reservations', o.id))
@@ -52,7 +52,7 @@ export const keepSlots: Command<
   return fine({
     changes: [putting(records, 'reservations', r), ...others],
     sentence:
-      r.kept.by === 'slot'
+      r.kept.kind === 'slot'
         ? `Kept ${sayDay(r.kept.day)} for ${r.name}`
         : `Kept ${r.kept.perMonth === 1 ? 'one slot' : `${r.kept.perMonth} slots`} a month for ${r.name}`,
     about: [],

@@ -40,13 +40,13 @@ export function keptAlong(
   moves: readonly { episode: Episode; to: Slot }[],
   context: Context,
 ): Change[] {
-  const own = [...records.reservations.values()].filter((r) => r.show === show.id && r.kept.by === 'slot')
-  const on = (day: Day) => own.find((r) => r.kept.by === 'slot' && r.kept.day === day)
+  const own = [...records.reservations.values()].filter((r) => r.show === show.id && r.kept.kind === 'slot')
+  const on = (day: Day) => own.find((r) => r.kept.kind === 'slot' && r.kept.day === day)
   const going = moves.flatMap(({ episode, to }) => {
-    const kept = episode.place.on === 'slot' ? on(episode.place.day) : undefined
-    return kept?.is === 'sponsor' &&
+    const kept = episode.place.kind === 'slot' ? on(episode.place.day) : undefined
+    return kept?.kind === 'sponsor' &&
       honours(kept, episode, records.launches) &&
-      episode.place.on === 'slot' &&
+      episode.place.kind === 'slot' &&
       episode.place.day !== to.original
       ? [{ kept, to: to.original }]
       : []
@@ -59,7 +59,7 @@ export function keptAlong(
       : [
           putting(records, 'reservations', {
             ...kept,
-            kept: { by: 'slot', day: to },
+            kept: { kind: 'slot', day: to },
             updatedAt: momentOf(context),
           }),
         ]

@@ -23,8 +23,8 @@ const work = (id: string, day: string, code: string, fields: Partial<Episode> = 
     id,
     code,
     title: id,
-    phase: { name: 'work', since: exampleAt },
-    place: { on: 'slot', day },
+    phase: { kind: 'work', since: exampleAt },
+    place: { kind: 'slot', day },
     ...fields,
   })
 /** Tuesday 24 November; Thursdays at 17:00. The one of the 19th did not go out. */
@@ -37,7 +37,7 @@ const records: Records = exampleRecords([
 const context = exampleContext()
 const place = (r: Records, id: string) => {
   const place = r.episodes.get(id)?.place
-  return place?.on === 'slot' ? place.day : place?.on
+  return place?.kind === 'slot' ? place.day : place?.kind
 }
 
 test('a missed episode goes on the next slot, and what follows moves on, up to the next open one', () => {
@@ -51,10 +51,10 @@ test('a missed episode goes on the next slot, and what follows moves on, up to t
 
 test('it is released late, now; or its slot is skipped and it stays in work', () => {
   const late = after(records, markReleased(records, { episode: 'keel', late: true }, context))
-  expect(late.episodes.get('keel')?.phase).toEqual({ name: 'released', at: exampleAt })
+  expect(late.episodes.get('keel')?.phase).toEqual({ kind: 'released', at: exampleAt })
   const skipped = after(records, skipMissed(records, { episode: 'keel' }, context))
   expect([place(skipped, 'keel'), skipped.shows.get('show')?.skipped]).toEqual(['nothing', ['2026-11-19']])
-  expect(skipped.episodes.get('keel')?.phase.name).toBe('work')
+  expect(skipped.episodes.get('keel')?.phase.kind).toBe('work')
   expect(refusalOf(skipMissed(skipped, { episode: 'keel' }, context))).toMatch(/on no slot/)
 })
 
@@ -63,7 +63,7 @@ test('after days away several are out at once, each on its day and numbered in o
   expect(
     ['ribs', 'keel'].map((id) => {
       const e = r.episodes.get(id)
-      return [e?.number, e?.phase.name === 'released' ? e.phase.at : '']
+      return [e?.number, e?.phase.kind === 'released' ? e.phase.at : '']
     }),
   ).toEqual([
     [1, '2026-11-12T17:00:00.000Z'],
@@ -91,16 +91,16 @@ test('what is kept for a sponsor goes along when its episode moves', () => {
       {
         show: 'show',
         name: 'Kelpline Rope',
-        is: 'sponsor',
+        kind: 'sponsor',
         launch: undefined,
-        kept: { by: 'slot', day: '2026-12-10' },
+        kept: { kind: 'slot', day: '2026-12-10' },
         note: '',
       },
       context,
     ),
   )
   const on = (r: Records) =>
-    [...r.reservations.values()].map((x) => (x.kept.by === 'slot' ? x.kept.day : 'deal'))
+    [...r.reservations.values()].map((x) => (x.kept.kind === 'slot' ? x.kept.day : 'deal'))
   const placed = after(kept, placeOnSlot(kept, { episode: 'oars', day: '2026-12-10' }, context))
   expect([placed.episodes.get('oars')?.sponsor, on(placed)]).toEqual(['Kelpline Rope', ['2026-12-10']])
   const moved = valueOf(placeOnSlot(placed, { episode: 'oars', day: '2026-12-17' }, context))

@@ -20,7 +20,7 @@ export const moveToSlot: Command<{ episode: Id; day: Day }> = (records, { episod
   if (!there || there.id === id) return placeOnSlot(records, { episode: id, day }, context)
   // Its own slot is free for those that are pushed.
   const lifted = new Map(records.episodes)
-  lifted.set(id, { ...episode, place: { on: 'nothing' } })
+  lifted.set(id, { ...episode, place: { kind: 'nothing' } })
   const push = pushEpisode({ ...records, episodes: lifted }, { episode: there.id }, context)
   if (!push.ok) return push
   const placed = placeOnSlot(applied(records, push.value.changes), { episode: id, day }, context)

@@ -24,7 +24,7 @@ export function onSlot(records: Records, id: Id): Result<{ episode: Episode; sho
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)
   if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
-  if (episode.place.on !== 'slot' || episode.phase.name !== 'work')
+  if (episode.place.kind !== 'slot' || episode.phase.kind !== 'work')
     return refused(`“${titleOf(episode)}” is on no slot. Put it on one first.`, 'episodes.place')
   return fine({ episode, show, day: episode.place.day })
 }
@@ -42,7 +42,7 @@ export function moved(
   const changes: Change[] = moves.map(({ episode, to }) =>
     putting(records, 'episodes', {
       ...episode,
-      place: { on: 'slot', day: to.original },
+      place: { kind: 'slot', day: to.original },
       updatedAt: momentOf(context),
     }),
   )

@@ -18,8 +18,8 @@ const on = (places: Record<string, number>, show = {}): Records =>
         id,
         title: id,
         code: `${id.toUpperCase()}234`,
-        phase: { name: 'work', since: '2026-11-01T00:00:00.000Z' },
-        place: { on: 'slot', day: days[n] ?? '' },
+        phase: { kind: 'work', since: '2026-11-01T00:00:00.000Z' },
+        place: { kind: 'slot', day: days[n] ?? '' },
       }),
     ),
     'small',
@@ -27,7 +27,7 @@ const on = (places: Record<string, number>, show = {}): Records =>
   )
 const where = (r: Records) =>
   Object.fromEntries(
-    [...r.episodes.values()].map((e) => [e.id, e.place.on === 'slot' ? days.indexOf(e.place.day) : -1]),
+    [...r.episodes.values()].map((e) => [e.id, e.place.kind === 'slot' ? days.indexOf(e.place.day) : -1]),
   )
 
 test('a push goes up to the next open slot, over skipped ones', () => {
@@ -73,7 +73,7 @@ test('a topical one that loses its window says so', () => {
   const topical = {
     ...r,
     episodes: new Map(
-      e ? [['a', { ...e, nature: { is: 'topical' as const, staleAfter: '2026-11-30' } }]] : [],
+      e ? [['a', { ...e, nature: { kind: 'topical' as const, staleAfter: '2026-11-30' } }]] : [],
     ),
   }
   expect(valueOf(pushEpisode(topical, { episode: 'a' }, context)).sentence).toMatch(
@@ -109,14 +109,16 @@ test('whatever is moved: nobody is lost, no two share a slot, numbers follow rel
           tried.add(w.do)
           r = after(r, done)
         }
-        const placed = [...r.episodes.values()].flatMap((e) => (e.place.on === 'slot' ? [e.place.day] : []))
+        const placed = [...r.episodes.values()].flatMap((e) => (e.place.kind === 'slot' ? [e.place.day] : []))
         expect(placed).toHaveLength(4)
         expect(new Set(placed).size).toBe(4)
         const show = r.shows.get('show')
         const numbers = show && numbersOf(show, r.episodes.values(), context.now).episodes
         const inOrder = [...r.episodes.values()]
           .sort((x, y) =>
-            (x.place.on === 'slot' ? x.place.day : '') < (y.place.on === 'slot' ? y.place.day : '') ? -1 : 1,
+            (x.place.kind === 'slot' ? x.place.day : '') < (y.place.kind === 'slot' ? y.place.day : '')
+              ? -1
+              : 1,
           )
           .map((e) => numbers?.get(e.id) ?? 0)
         expect(inOrder).toEqual([...inOrder].sort((x, y) => x - y))
@@ -130,18 +132,18 @@ test('whatever becomes of the rhythm, from whatever date, no episode is lost', (
   const change = fc.record({
     rhythm: fc.oneof(
       fc.record({
-        each: fc.constant('week' as const),
+        kind: fc.constant('week' as const),
         every: fc.integer({ min: 1, max: 3 }),
         weekdays: fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1 }),
       }),
       fc.record({
-        each: fc.constant('month' as const),
+        kind: fc.constant('month' as const),
         every: fc.constant(1),
         nths: fc.uniqueArray(fc.constantFrom(1, 2, 3, 4, -1), { minLength: 1 }),
         weekday: fc.integer({ min: 0, max: 6 }),
       }),
       fc.record({
-        each: fc.constant('day' as const),
+        kind: fc.constant('day' as const),
         every: fc.integer({ min: 1, max: 9 }),
         season: fc.integer({ min: 1, max: 4 }),
       }),
@@ -179,8 +181,8 @@ test('whatever becomes of the rhythm, from whatever date, no episode is lost', (
       expect([...r.episodes.keys()]).toEqual(['a', 'b', 'c', 'd'])
       const slots: string[] = []
       for (const e of r.episodes.values()) {
-        expect(['work', 'idea']).toContain(e.phase.name)
-        if (e.place.on === 'slot') {
+        expect(['work', 'idea']).toContain(e.phase.kind)
+        if (e.place.kind === 'slot') {
           slots.push(e.place.day)
           expect(show && datesOf(show.rhythm, e.place.day, e.place.day)).toEqual([e.place.day])
         }
@@ -200,7 +202,7 @@ test('a change from a date on leaves the slots before it as they were', () => {
       r,
       {
         show: 'show',
-        rhythm: { each: 'week', every: 1, weekdays: [0] },
+        rhythm: { kind: 'week', every: 1, weekdays: [0] },
         time: '09:00',
         start: '2026-12-07',
         displaced: 'keep',
@@ -208,6 +210,6 @@ test('a change from a date on leaves the slots before it as they were', () => {
       context,
     ),
   )
-  expect(next.episodes.get('b')?.place).toEqual({ on: 'slot', day: days[1] })
-  expect(next.episodes.get('c')?.place).toEqual({ on: 'own', day: days[3], time: '17:00' })
+  expect(next.episodes.get('b')?.place).toEqual({ kind: 'slot', day: days[1] })
+  expect(next.episodes.get('c')?.place).toEqual({ kind: 'own', day: days[3], time: '17:00' })
 })

@@ -23,7 +23,7 @@ export const parkEpisode: Command<{ episode: Id; why: string; after?: Id | undef
   const read = found(records, id)
   if (!read.ok) return read
   const { episode } = read.value
-  if (episode.phase.name === 'released')
+  if (episode.phase.kind === 'released')
     return refused('It has been released, so it stays in the Catalogue.', 'episodes.phase')
   if (after === id)
     return refused('It cannot wait for itself. Choose another episode.', 'episodes.phase.after')
@@ -36,8 +36,8 @@ export const parkEpisode: Command<{ episode: Id; why: string; after?: Id | undef
     changes: [
       putting(records, 'episodes', {
         ...episode,
-        phase: { name: 'parked', why: why.trim(), ...(after === undefined ? {} : { after }) },
-        place: { on: 'nothing' },
+        phase: { kind: 'parked', why: why.trim(), ...(after === undefined ? {} : { after }) },
+        place: { kind: 'nothing' },
         spare: false,
         updatedAt: momentOf(context),
       }),

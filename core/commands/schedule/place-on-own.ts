@@ -23,7 +23,7 @@ export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
   const read = found(records, id)
   if (!read.ok) return read
   const { episode, show } = read.value
-  if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
+  if (episode.phase.kind === 'released') return refused('It has already been released.', 'episodes.phase')
   const date = Day.safeParse(day)
   if (!date.success) return refused(date.error.issues[0]?.message ?? '', 'episodes.place.day')
   const clock = Clock.safeParse(time)
@@ -34,7 +34,7 @@ export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
     changes: [
       putting(records, 'episodes', {
         ...working(episode, context),
-        place: { on: 'own', day, time },
+        place: { kind: 'own', day, time },
         spare: false,
       }),
       ...begun(records, episode, context),

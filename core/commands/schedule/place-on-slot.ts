@@ -26,7 +26,7 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
   const read = found(records, id)
   if (!read.ok) return read
   const { episode, show } = read.value
-  if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
+  if (episode.phase.kind === 'released') return refused('It has already been released.', 'episodes.phase')
   if (!Day.safeParse(day).success)
     return refused('This is not a date that exists. Choose one of the open slots.', 'episodes.place.day')
   if (!datesOf(show.rhythm, day, day).includes(day))
@@ -54,7 +54,7 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
   const beat = beatOn(show.rhythm, day)
   const recipe =
     episode.recipe === undefined &&
-    episode.phase.name === 'idea' &&
+    episode.phase.kind === 'idea' &&
     beat?.recipe !== undefined &&
     records.recipes.has(beat.recipe)
       ? { recipe: beat.recipe }
@@ -62,14 +62,14 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
   const along = keptAlong(records, show, [{ episode, to: slot }], context)
   const kept = reservedBetween(records, show, slot.day, slot.day).get(day)
   const sponsor =
-    kept?.reservation.is === 'sponsor' && !kept.byDeal && episode.sponsor === undefined
+    kept?.reservation.kind === 'sponsor' && !kept.byDeal && episode.sponsor === undefined
       ? kept.reservation.name
       : undefined
   const placed: Episode = {
     ...working(episode, context),
     ...recipe,
     ...(sponsor === undefined ? {} : { sponsor }),
-    place: { on: 'slot', day },
+    place: { kind: 'slot', day },
     spare: false,
   }
   return fine({

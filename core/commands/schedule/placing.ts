@@ -26,7 +26,7 @@ export function working(episode: Episode, context: Context): Episode {
   const at = momentOf(context)
   return {
     ...episode,
-    phase: episode.phase.name === 'work' ? episode.phase : { name: 'work', since: at },
+    phase: episode.phase.kind === 'work' ? episode.phase : { kind: 'work', since: at },
     updatedAt: at,
   }
 }

@@ -18,7 +18,7 @@ export function replaced(
       return [
         putting(records, 'episodes', {
           ...e,
-          place: slot ? { on: 'slot', day: slot.original } : { on: 'nothing' },
+          place: slot ? { kind: 'slot', day: slot.original } : { kind: 'nothing' },
           updatedAt: momentOf(context),
         }),
       ]

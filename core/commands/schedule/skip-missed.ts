@@ -17,13 +17,13 @@ export const skipMissed: Command<{ episode: Id }> = (records, { episode: id }, c
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)
   if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
-  if (episode.phase.name !== 'work' || episode.place.on !== 'slot')
+  if (episode.phase.kind !== 'work' || episode.place.kind !== 'slot')
     return refused('It is on no slot that could be skipped.', 'episodes.place')
   const { day } = episode.place
   const at = momentOf(context)
   return fine({
     changes: [
-      putting(records, 'episodes', { ...episode, place: { on: 'nothing' }, updatedAt: at }),
+      putting(records, 'episodes', { ...episode, place: { kind: 'nothing' }, updatedAt: at }),
       putting(records, 'shows', {
         ...show,
         skipped: [...new Set([...show.skipped, day])].sort(),

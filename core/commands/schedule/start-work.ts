@@ -15,7 +15,7 @@ export const startWork: Command<{ episode: Id }> = (records, { episode: id }, co
   const read = found(records, id)
   if (!read.ok) return read
   const { episode } = read.value
-  if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
+  if (episode.phase.kind === 'released') return refused('It has already been released.', 'episodes.phase')
   return fine({
     changes: [putting(records, 'episodes', working(episode, context)), ...begun(records, episode, context)],
     sentence: `Started “${titleOf(episode)}”`,

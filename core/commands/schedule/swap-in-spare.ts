@@ -18,7 +18,7 @@ export const swapInSpare: Command<{ episode: Id; spare: Id }> = (
   context,
 ) => {
   const episode = records.episodes.get(id)
-  if (episode?.phase.name !== 'work' || episode.place.on !== 'slot')
+  if (episode?.phase.kind !== 'work' || episode.place.kind !== 'slot')
     return refused('It is on no slot that a spare could take.', 'episodes.place')
   const off = takeOff(records, { episode: id }, context)
   if (!off.ok) return off

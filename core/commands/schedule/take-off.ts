@@ -15,10 +15,10 @@ export const takeOff: Command<{ episode: Id }> = (records, { episode: id }, cont
   const read = found(records, id)
   if (!read.ok) return read
   const { episode } = read.value
-  if (episode.phase.name === 'released') return refused('It has already been released.', 'episodes.phase')
+  if (episode.phase.kind === 'released') return refused('It has already been released.', 'episodes.phase')
   return fine({
     changes: [
-      putting(records, 'episodes', { ...episode, place: { on: 'nothing' }, updatedAt: momentOf(context) }),
+      putting(records, 'episodes', { ...episode, place: { kind: 'nothing' }, updatedAt: momentOf(context) }),
     ],
     sentence: `Took “${titleOf(episode)}” off the schedule`,
     about: [id],

@@ -33,7 +33,7 @@ export const changeRhythm: Command<RhythmChange & { show: Id; displaced: Displac
         )
   const kept = keptElsewhere(records, changed.value, dayAt(context.now, show.zone)).map(
     ({ reservation, to }) =>
-      putting(records, 'reservations', { ...reservation, kept: { by: 'slot', day: to }, updatedAt: at }),
+      putting(records, 'reservations', { ...reservation, kept: { kind: 'slot', day: to }, updatedAt: at }),
   )
   return fine({
     changes: [putting(records, 'shows', { ...changed.value, updatedAt: at }), ...moves, ...kept],
@@ -45,10 +45,10 @@ export const changeRhythm: Command<RhythmChange & { show: Id; displaced: Displac
 function withoutSlot(episode: Episode, show: Show, how: Displaced): Episode {
   const release = releaseOf(episode, show)
   if (how === 'keep' && release)
-    return { ...episode, place: { on: 'own', day: release.day, time: release.time } }
+    return { ...episode, place: { kind: 'own', day: release.day, time: release.time } }
   return {
     ...episode,
-    place: { on: 'nothing' },
-    ...(how === 'ideas' ? { phase: { name: 'idea' as const } } : {}),
+    place: { kind: 'nothing' },
+    ...(how === 'ideas' ? { phase: { kind: 'idea' as const } } : {}),
   }
 }

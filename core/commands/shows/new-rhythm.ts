@@ -74,7 +74,7 @@ export function keptElsewhere(
 ): { reservation: Reservation; to: Day }[] {
   const mine = [...records.reservations.values()]
     .flatMap((r) =>
-      r.show === changed.id && r.kept.by === 'slot' && r.kept.day >= today
+      r.show === changed.id && r.kept.kind === 'slot' && r.kept.day >= today
         ? [{ reservation: r, day: r.kept.day }]
         : [],
     )

@@ -31,7 +31,7 @@ export const layEpisode: Command<{ episode: Id; monday: Day; hours: HoursOf }> =
   const last = addDays(monday, 6)
   if (last < today) return refused('This week has passed. Choose one that is still to come.', 'steps.blocks')
   const open = stepsOf(records, id).filter(
-    (s) => s.doneAt === undefined && s.owner === 'me' && !s.waiting && s.lead.by !== 'after',
+    (s) => s.doneAt === undefined && s.owner === 'me' && !s.waiting && s.lead.kind !== 'after',
   )
   const others = [...records.steps.values()].filter((s) => s.episode !== id && s.doneAt === undefined)
   const minutes = Array.from({ length: dayNumber(last) - dayNumber(first) + 1 }, (_, n) => {

@@ -26,7 +26,7 @@ export const addStep: Command<{ episode: Id; stage: Id; name: string; minutes: n
     kind: 'admin',
     minutes,
     logged: 0,
-    lead: { by: 'before', days: 1 },
+    lead: { kind: 'before', days: 1 },
     needs: [],
     owner: 'me',
     required: true,
@@ -52,7 +52,7 @@ export const addStep: Command<{ episode: Id; stage: Id; name: string; minutes: n
 export const removeStep: Command<{ step: Id }> = (records, { step: id }, context) => {
   const step = records.steps.get(id)
   if (!step) return refused('This step is no longer there.', 'steps')
-  const counted = (s: Step) => s.lead.by === 'ahead' && s.lead.step === id
+  const counted = (s: Step) => s.lead.kind === 'ahead' && s.lead.step === id
   const others = stepsOf(records, step.episode).filter((s) => s.needs.includes(id) || counted(s))
   const episode = records.episodes.get(step.episode)
   // The recipe does not offer it again.

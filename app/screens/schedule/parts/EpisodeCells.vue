@@ -33,7 +33,7 @@ const pictures = usePictures()
 const router = useRouter()
 const kept = computed(() => {
   const { place } = card.episode
-  return place.on === 'slot' ? promises.keptFor(card.show.id, place.day) : undefined
+  return place.kind === 'slot' ? promises.keptFor(card.show.id, place.day) : undefined
 })
 /** What its slot is kept for, where the episode does not honour it. */
 const breaks = computed(() =>

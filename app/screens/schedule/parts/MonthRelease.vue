@@ -13,7 +13,7 @@ const { card } = defineProps<{ card: Card }>()
 const emit = defineEmits<{ keyed: [event: KeyboardEvent] }>()
 const pictures = usePictures()
 const router = useRouter()
-const out = computed(() => card.episode.phase.name === 'released')
+const out = computed(() => card.episode.phase.kind === 'released')
 const picture = computed(() => pictures.url(card.episode.chosenPicture ?? card.episode.pictures[0]?.id))
 </script>
 

@@ -17,7 +17,7 @@ const dialogs = useDialogs()
 const spare = computed(() => cards.spares.find((c) => c.show.id === card.show.id && c.standing.ready))
 function sendSpare() {
   const { place } = card.episode
-  if (spare.value && place.on === 'slot')
+  if (spare.value && place.kind === 'slot')
     void library.perform(moveToSlot, { episode: spare.value.episode.id, day: place.day })
 }
 </script>
@@ -37,7 +37,7 @@ function sendSpare() {
           Put on another slot
         </button></MenuItem
       >
-      <template v-if="card.episode.place.on === 'slot'"
+      <template v-if="card.episode.place.kind === 'slot'"
         ><MenuItem v-slot="{ active }"
           ><button
             class="item"

@@ -18,7 +18,7 @@ const cards = useCards()
 const moment = useMoment()
 const adding = ref(false)
 const when = ref('')
-const then = ref<FollowOn['then']['is']>('hand')
+const then = ref<FollowOn['then']['kind']>('hand')
 const line = ref(recipe.lines[0]?.id ?? '')
 const stage = ref(recipe.stages[0]?.id ?? '')
 const who = ref('')
@@ -28,14 +28,14 @@ const made = computed((): FollowOn | undefined => {
   const id = when.value.slice(when.value.indexOf(':') + 1)
   if (id === '') return undefined
   const first: FollowOn['when'] = when.value.startsWith('stage:')
-    ? { is: 'lit', stage: id }
-    : { is: 'done', line: id }
-  const thens: Record<FollowOn['then']['is'], FollowOn['then']> = {
-    hand: { is: 'hand', line: line.value, to: who.value.trim() },
-    wait: { is: 'wait', line: line.value, who: who.value.trim(), what: text.value.trim() },
-    add: { is: 'add', stage: stage.value, name: text.value.trim(), minutes: minutes.value },
-    note: { is: 'note', text: text.value.trim() },
-    folder: { is: 'folder' },
+    ? { kind: 'lit', stage: id }
+    : { kind: 'done', line: id }
+  const thens: Record<FollowOn['then']['kind'], FollowOn['then']> = {
+    hand: { kind: 'hand', line: line.value, to: who.value.trim() },
+    wait: { kind: 'wait', line: line.value, who: who.value.trim(), what: text.value.trim() },
+    add: { kind: 'add', stage: stage.value, name: text.value.trim(), minutes: minutes.value },
+    note: { kind: 'note', text: text.value.trim() },
+    folder: { kind: 'folder' },
   }
   return { id: library.newId(), when: first, then: thens[then.value] }
 })
@@ -43,11 +43,11 @@ const whole = computed(() => {
   const t = made.value?.then
   return (
     t !== undefined &&
-    (t.is === 'folder' ||
-      (t.is === 'note' && t.text !== '') ||
-      (t.is === 'add' && t.name !== '') ||
-      (t.is === 'hand' && t.to !== '') ||
-      (t.is === 'wait' && t.who !== ''))
+    (t.kind === 'folder' ||
+      (t.kind === 'note' && t.text !== '') ||
+      (t.kind === 'add' && t.name !== '') ||
+      (t.kind === 'hand' && t.to !== '') ||
+      (t.kind === 'wait' && t.who !== ''))
   )
 })
 function add() {

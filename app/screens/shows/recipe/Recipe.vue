@@ -37,12 +37,12 @@ const all = computed(() =>
   ),
 )
 const recipe = computed(() => all.value.find((r) => r.id === id) ?? all.value[0])
-const chosen = ref<{ is: 'step' | 'stage'; id: string }>()
+const chosen = ref<{ kind: 'step' | 'stage'; id: string }>()
 const line = computed(() =>
-  chosen.value?.is === 'step' ? recipe.value?.lines.find((l) => l.id === chosen.value?.id) : undefined,
+  chosen.value?.kind === 'step' ? recipe.value?.lines.find((l) => l.id === chosen.value?.id) : undefined,
 )
 const stage = computed(() =>
-  chosen.value?.is === 'stage' ? recipe.value?.stages.find((s) => s.id === chosen.value?.id) : undefined,
+  chosen.value?.kind === 'stage' ? recipe.value?.stages.find((s) => s.id === chosen.value?.id) : undefined,
 )
 const total = computed(() => sum(recipe.value?.lines ?? [], (l) => l.minutes))
 const open = computed(() => (recipe.value ? openDifferences(library.records, recipe.value.id) : []))

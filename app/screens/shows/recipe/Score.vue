@@ -19,9 +19,9 @@ import { followPress } from '@app/ui/drag/press'
  */
 const { recipe, chosen } = defineProps<{
   recipe: Recipe
-  chosen: { is: 'step' | 'stage'; id: string } | undefined
+  chosen: { kind: 'step' | 'stage'; id: string } | undefined
 }>()
-const emit = defineEmits<{ choose: [{ is: 'step' | 'stage'; id: string }]; write: [RecipeFields] }>()
+const emit = defineEmits<{ choose: [{ kind: 'step' | 'stage'; id: string }]; write: [RecipeFields] }>()
 const library = useLibrary()
 const plan = usePlan()
 const frame = ref<HTMLElement>()
@@ -52,7 +52,7 @@ const x = computed(() =>
 const mid = (row: number) => row * height + height / 2
 const daysOf = (row: number) => {
   const r = score.value.rows[row]
-  return r?.is === 'line' ? r.days : 0
+  return r?.kind === 'line' ? r.days : 0
 }
 const edges = computed(() =>
   score.value.needs.map(({ from, to }) => {
@@ -62,9 +62,9 @@ const edges = computed(() =>
       d: `M${x1},${y1} C${x1 + bend},${y1} ${x2 - bend},${y2} ${x2},${y2}`,
       backwards: daysOf(from) < daysOf(to),
       on:
-        chosen?.is === 'step' &&
+        chosen?.kind === 'step' &&
         [score.value.rows[from], score.value.rows[to]].some(
-          (r) => r?.is === 'line' && r.line.id === chosen.id,
+          (r) => r?.kind === 'line' && r.line.id === chosen.id,
         ),
     }
   }),
@@ -74,9 +74,9 @@ const ramp = computed(() => {
   let d = ''
   let reached = Infinity
   score.value.rows.forEach((row, i) => {
-    if (row.is !== 'stage' || row.due === undefined) return
+    if (row.kind !== 'stage' || row.due === undefined) return
     const rest = score.value.rows.slice(i + 1)
-    const next = rest.findIndex((r) => r.is === 'stage')
+    const next = rest.findIndex((r) => r.kind === 'stage')
     reached = Math.min(reached, row.due)
     d += `${d === '' ? 'M' : 'L'}${x.value(reached)},${Math.max(16, i * height)} L${x.value(reached)},${(i + 1 + (next < 0 ? rest.length : next)) * height} `
   })
@@ -84,14 +84,14 @@ const ramp = computed(() => {
 })
 const ticks = computed(() => x.value.ticks(8).filter(Number.isInteger))
 const days = (n: number) => (n >= 0 ? `${n} d before` : `${-n} d after`)
-const picked = (line: RecipeLine) => chosen?.is === 'step' && chosen.id === line.id
+const picked = (line: RecipeLine) => chosen?.kind === 'step' && chosen.id === line.id
 const takes = (line: RecipeLine) => {
   const pace = plan.paces.get(line.kind)
   return pace && pace.seen >= 4 ? Math.round((line.minutes * pace.median) / 5) * 5 : undefined
 }
 
 function grab(event: PointerEvent, line: RecipeLine) {
-  emit('choose', { is: 'step', id: line.id })
+  emit('choose', { kind: 'step', id: line.id })
   const left = frame.value?.getBoundingClientRect().left ?? 0
   followPress(event, {
     move: (_dx, _dy, at) => {
@@ -122,7 +122,7 @@ function stageAdded() {
   const behind = release?.after[0] ?? recipe.stages.at(-1)?.id ?? ''
   const id = library.newId()
   emit('write', { stages: withStage(recipe, { id, name: 'Own stage' }, behind).stages })
-  emit('choose', { is: 'stage', id })
+  emit('choose', { kind: 'stage', id })
 }
 function stepAdded(stage: string) {
   const id = library.newId()
@@ -134,12 +134,12 @@ function stepAdded(stage: string) {
     name: 'New step',
     kind: recipe.lines[last]?.kind ?? 'admin',
     minutes: 30,
-    lead: due?.by === 'after' ? due : { by: 'before', days: due?.by === 'before' ? due.days : 1 },
+    lead: due?.kind === 'after' ? due : { kind: 'before', days: due?.kind === 'before' ? due.days : 1 },
     needs: [],
     required: true,
   }
   emit('write', { lines: [...recipe.lines.slice(0, last + 1), line, ...recipe.lines.slice(last + 1)] })
-  emit('choose', { is: 'step', id })
+  emit('choose', { kind: 'step', id })
 }
 </script>
 
@@ -155,17 +155,17 @@ function stepAdded(stage: string) {
       <ul aria-label="Stages and steps" class="min-w-0">
         <li
           v-for="row in score.rows"
-          :key="row.is === 'stage' ? `stage ${row.id}` : row.line.id"
+          :key="row.kind === 'stage' ? `stage ${row.id}` : row.line.id"
           :style="{ height: `${height}px` }"
           class="flex items-center gap-2 min-w-0"
         >
-          <template v-if="row.is === 'stage'"
+          <template v-if="row.kind === 'stage'"
             ><button
               class="row stage"
-              :class="{ on: chosen?.is === 'stage' && chosen.id === row.id }"
-              :aria-pressed="chosen?.is === 'stage' && chosen.id === row.id"
+              :class="{ on: chosen?.kind === 'stage' && chosen.id === row.id }"
+              :aria-pressed="chosen?.kind === 'stage' && chosen.id === row.id"
               :aria-label="`Stage ${row.name}`"
-              @click="emit('choose', { is: 'stage', id: row.id })"
+              @click="emit('choose', { kind: 'stage', id: row.id })"
             >
               {{ row.name }}</button
             ><button
@@ -178,10 +178,10 @@ function stepAdded(stage: string) {
           <button
             v-else
             class="row"
-            :class="{ on: chosen?.is === 'step' && chosen.id === row.line.id }"
-            :aria-pressed="chosen?.is === 'step' && chosen.id === row.line.id"
+            :class="{ on: chosen?.kind === 'step' && chosen.id === row.line.id }"
+            :aria-pressed="chosen?.kind === 'step' && chosen.id === row.line.id"
             :aria-label="`Step ${row.line.name}`"
-            @click="emit('choose', { is: 'step', id: row.line.id })"
+            @click="emit('choose', { kind: 'step', id: row.line.id })"
           >
             <span class="flex-1 truncate" :class="row.line.required ? '' : 'text-ink-2'">{{
               row.line.name
@@ -237,9 +237,9 @@ function stepAdded(stage: string) {
             stroke-width="2"
           />
         </svg>
-        <template v-for="(row, i) in score.rows" :key="row.is === 'stage' ? `s ${row.id}` : row.line.id">
+        <template v-for="(row, i) in score.rows" :key="row.kind === 'stage' ? `s ${row.id}` : row.line.id">
           <button
-            v-if="row.is === 'line'"
+            v-if="row.kind === 'line'"
             class="dot"
             :class="{ on: picked(row.line), soft: !row.line.required, moving: dragged?.id === row.line.id }"
             role="slider"

@@ -18,7 +18,7 @@ import { typedIn, tickedIn } from '@app/ui/fields/event'
 const { recipe, stage } = defineProps<{ recipe: Recipe; stage: Stage }>()
 const emit = defineEmits<{
   write: [RecipeFields]
-  choose: [{ is: 'step' | 'stage'; id: string }]
+  choose: [{ kind: 'step' | 'stage'; id: string }]
   gone: []
 }>()
 const library = useLibrary()

@@ -37,14 +37,14 @@ async function put(fields: Partial<RecipeLine>, event?: Event) {
     event.target.checked = !event.target.checked
 }
 function counted(event: Event) {
-  const by = typedIn(event)
+  const kind = typedIn(event)
   const days = Math.max(0, daysBefore(recipe.lines, line))
   const lead: Lead =
-    by === 'before'
-      ? { by, days }
-      : by === 'after'
-        ? { by, days: line.lead.by === 'after' ? line.lead.days : 2 }
-        : { by: 'ahead', step: by, days: 1 }
+    kind === 'before'
+      ? { kind, days }
+      : kind === 'after'
+        ? { kind, days: line.lead.kind === 'after' ? line.lead.days : 2 }
+        : { kind: 'ahead', step: kind, days: 1 }
   void put({ lead }, event)
 }
 function need(id: string, event: Event) {
@@ -74,8 +74,8 @@ function remove() {
       ? {
           follow: recipe.follow.filter(
             (f) =>
-              !(f.when.is === 'done' && f.when.line === line.id) &&
-              !((f.then.is === 'hand' || f.then.is === 'wait') && f.then.line === line.id),
+              !(f.when.kind === 'done' && f.when.line === line.id) &&
+              !((f.then.kind === 'hand' || f.then.kind === 'wait') && f.then.line === line.id),
           ),
         }
       : {}),
@@ -138,7 +138,7 @@ function remove() {
         ><span class="label">counted</span
         ><select
           class="field"
-          :value="line.lead.by === 'ahead' ? line.lead.step : line.lead.by"
+          :value="line.lead.kind === 'ahead' ? line.lead.step : line.lead.kind"
           @change="counted"
         >
           <option value="before">before release</option>

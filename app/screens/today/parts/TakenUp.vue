@@ -18,7 +18,7 @@ const dialogs = useDialogs()
       <p class="font-semibold truncate">{{ episode.title }}</p>
       <p class="sub truncate">
         was parked until after
-        {{ cards.card(episode.phase.name === 'parked' ? (episode.phase.after ?? '') : '')?.title }}, which is
+        {{ cards.card(episode.phase.kind === 'parked' ? (episode.phase.after ?? '') : '')?.title }}, which is
         out
       </p>
     </div>

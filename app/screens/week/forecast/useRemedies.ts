@@ -48,7 +48,7 @@ export function useRemedies(
   const other = ref('')
   const openSteps = computed(() =>
     (card.value?.standing.steps ?? [])
-      .filter((x) => !x.done && x.step.lead.by !== 'after')
+      .filter((x) => !x.done && x.step.lead.kind !== 'after')
       .map((x) => x.step),
   )
   const changing = computed(() => openSteps.value.find((x) => x.id === other.value) ?? step.value)
@@ -94,7 +94,7 @@ export function useRemedies(
         what: { moved: { [c.episode.id]: next.day } },
         act: () => library.perform(placeOnSlot, { episode: c.episode.id, day: next.original }),
       })
-    const behind = place.on === 'slot' ? pushed(library.records, c.episode.id, moment.now) : undefined
+    const behind = place.kind === 'slot' ? pushed(library.records, c.episode.id, moment.now) : undefined
     const first = behind?.ok ? behind.value[0] : undefined
     if (behind?.ok && first && first.to.day !== next?.day)
       list.push({
@@ -103,13 +103,13 @@ export function useRemedies(
         act: () => library.perform(pushEpisode, { episode: c.episode.id }),
       })
     const spare = cards.spares.find((x) => x.show.id === c.show.id && x.standing.ready)
-    if (spare && place.on === 'slot')
+    if (spare && place.kind === 'slot')
       list.push({
         name: `The spare “${spare.title}” instead`,
         what: { off: [c.episode.id] },
         act: () => library.perform(swapInSpare, { episode: c.episode.id, spare: spare.episode.id }),
       })
-    if (place.on === 'slot')
+    if (place.kind === 'slot')
       list.push({
         name: 'Its slot skipped',
         what: { off: [c.episode.id] },
