@@ -89,8 +89,8 @@ useKeymap(shellKeys, {
     desk.toNow++
   },
   late: useNextLate(),
-  undo: () => library.turn('undo'),
-  redo: () => library.turn('redo'),
+  undo: () => library.step('undo'),
+  redo: () => library.step('redo'),
   shortcuts: () => {
     dialogs.show({ kind: 'shortcuts' })
   },

@@ -4,13 +4,13 @@ import { fieldsOf } from '@core/ideas/fields'
 import { Likeness } from '@core/ideas/likeness'
 import { LibraryIndex, textOfScript } from '@core/ideas/library-index'
 import { rankIdeas } from '@core/ideas/rank'
-import { carryOut } from '@core/ideas/viewing'
+import { viewIdeas } from '@core/ideas/viewing'
 import { freshWeights } from '@core/records'
 import { forecast } from '@core/plan/forecast'
 import { layWork, minutesAhead, planFor } from '@core/plan/load'
 import { Planner, type Task } from '@core/plan/planner'
 import { dueDates, workingDays } from '@core/recipe/due'
-import { standingOf } from '@core/recipe/lamps'
+import { progressOf } from '@core/recipe/lamps'
 import { numbersOf } from '@core/rhythm/numbering'
 import { slotsOf } from '@core/rhythm/slots'
 import { scriptFigures } from '@core/script/timing'
@@ -77,7 +77,7 @@ report('lamps and what is missing, 5,000 episodes, scripts read', 3, () =>
     return (
       show &&
       recipe &&
-      standingOf({
+      progressOf({
         episode,
         show,
         recipe,
@@ -137,10 +137,10 @@ const where = {
   ],
 }
 report(`a nested view over ${episodes.length} episodes, sorted by title, grouped by topic`, 7, () =>
-  carryOut({ where, sort: { by: 'title', down: false }, group: 'topics' }, episodes, fields, '2026-11-24'),
+  viewIdeas({ where, sort: { by: 'title', down: false }, group: 'topics' }, episodes, fields, '2026-11-24'),
 )
 report(`all ${ideas.length} ideas in the order by hand`, 7, () =>
-  carryOut(
+  viewIdeas(
     { where: { kind: 'group', join: 'all', of: [] }, sort: { by: 'hand', down: false }, group: '' },
     ideas,
     fields,

@@ -1,6 +1,6 @@
 import 'temporal-polyfill/global'
 import { demoWorld } from '../demo/world'
-import { writeBackup, type Whole } from '../core/formats/backup'
+import { writeBackup, type WholeStore } from '../core/formats/backup'
 import type { Episode, Step } from '../core/records'
 import { addDays } from '../core/rhythm/days'
 import { dayAt } from '../core/rhythm/zone'
@@ -9,7 +9,7 @@ import { dayAt } from '../core/rhythm/zone'
  * The demo with 300 more episodes in work, one a day on each of its two shows, all within 26 weeks: what
  * the views of the schedule are dragged about with.
  */
-export function wideWorld(now: number): Whole {
+export function wideWorld(now: number): WholeStore {
   const { whole } = demoWorld(now)
   const today = dayAt(now, 'Europe/Lisbon')
   const shows = whole.tables.shows.map((s) => ({

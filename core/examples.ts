@@ -1,4 +1,4 @@
-import { type Context, type Done, applied } from './commands/change'
+import { type Context, type Outcome, withChanges } from './commands/change'
 import { newIdea } from './commands/ideas/new-idea'
 import { freshSettings } from './commands/settings/fresh-settings'
 import { firstOutlet } from './commands/shows/first-outlet'
@@ -136,6 +136,6 @@ export function refusalOf(result: Result<unknown>): string {
 }
 
 /** The records after a command that a test expects to be fine. */
-export function after(records: Records, done: Result<Done>): Records {
-  return applied(records, valueOf(done).changes)
+export function after(records: Records, done: Result<Outcome>): Records {
+  return withChanges(records, valueOf(done).changes)
 }

@@ -10,7 +10,7 @@ export interface Problem {
 export type Result<T> = { ok: true; value: T } | { ok: false; problem: Problem }
 
 /** A success. */
-export function fine<T>(value: T): Result<T> {
+export function ok<T>(value: T): Result<T> {
   return { ok: true, value }
 }
 

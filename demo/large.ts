@@ -1,4 +1,4 @@
-import type { Whole } from '@core/formats/backup'
+import type { WholeStore } from '@core/formats/backup'
 import { type Show } from '@core/records'
 import { addDays } from '@core/rhythm/days'
 import { dayAt } from '@core/rhythm/zone'
@@ -17,7 +17,7 @@ export function largeWorld(
   now: number,
   progress: (share: number) => void,
   count = 5000,
-): { whole: Whole; pictures: PictureOrder[] } {
+): { whole: WholeStore; pictures: PictureOrder[] } {
   const { whole: usual, pictures } = demoWorld(now)
   const maker = new Maker(now, chanceFrom(7), new Set(usual.tables.episodes.map((e) => e.code)))
   const subjects = [...releasedBoats, ...releasedTalks]
@@ -70,7 +70,7 @@ export function largeWorld(
     rhythm: { ...show.rhythm, rule: 'FREQ=DAILY;INTERVAL=1' },
     nextNumber: days + 1,
   })
-  const whole: Whole = {
+  const whole: WholeStore = {
     ...usual,
     tables: {
       ...usual.tables,

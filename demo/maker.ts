@@ -1,4 +1,4 @@
-import type { Whole } from '@core/formats/backup'
+import type { WholeStore } from '@core/formats/backup'
 import {
   rowsFrom,
   type Day,
@@ -9,7 +9,7 @@ import {
   type Reservation,
   type Script,
   type Show,
-  type Standing,
+  type StandingWork,
   type Step,
 } from '@core/records'
 import { freshSettings } from '@core/commands/settings/fresh-settings'
@@ -53,7 +53,7 @@ export class Maker {
   private readonly episodes: Episode[] = []
   private readonly steps: Step[] = []
   private readonly scripts: Script[] = []
-  private readonly standing: Standing[] = []
+  private readonly standing: StandingWork[] = []
   private readonly reservations: Reservation[] = []
   private readonly launches: Launch[] = []
   last!: { episode: Episode }
@@ -225,7 +225,7 @@ export class Maker {
     )
   }
 
-  world(): Whole {
+  world(): WholeStore {
     const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
     return {
       tables: {

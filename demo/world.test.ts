@@ -1,7 +1,7 @@
 import { exampleNow } from '@core/examples'
 import { tables as registry, tableNames } from '@core/records'
 import { workingDays } from '@core/recipe/due'
-import { standingOf } from '@core/recipe/lamps'
+import { progressOf } from '@core/recipe/lamps'
 import { numbersOf } from '@core/rhythm/numbering'
 import { releaseOf } from '@core/rhythm/slots'
 import { datesOf } from '@core/rhythm/rule'
@@ -90,7 +90,7 @@ describe('the demo world', () => {
       if (!episode) throw new Error('no episode')
       const recipe = tables.recipes.find((r) => r.id === show(episode.show).recipe)
       if (!recipe) throw new Error('no recipe')
-      return standingOf({
+      return progressOf({
         episode,
         show: show(episode.show),
         recipe,

@@ -1,4 +1,4 @@
-import type { Whole } from '@core/formats/backup'
+import type { WholeStore } from '@core/formats/backup'
 import { type Day, type Place } from '@core/records'
 import { addDays } from '@core/rhythm/days'
 import { chanceFrom } from './chance'
@@ -20,7 +20,7 @@ import { everything, whole, type PictureOrder } from './progress'
  * Lays the demo world out relative to a moment (ms): its records, and the pictures to paint. The same
  * moment gives the same world.
  */
-export function demoWorld(now: number): { whole: Whole; pictures: PictureOrder[] } {
+export function demoWorld(now: number): { whole: WholeStore; pictures: PictureOrder[] } {
   const maker = new Maker(now, chanceFrom(42))
   const { boats, talks } = maker
   const thursday = maker.next(3, '17:00')

@@ -1,4 +1,4 @@
-import type { Change, Done } from '@core/commands/change'
+import type { Change, Outcome } from '@core/commands/change'
 import { tableNames, type Episode } from '@core/records'
 import { now } from './clock'
 import type { Store } from './database'
@@ -39,7 +39,7 @@ export async function revisionOf(store: Store): Promise<number> {
  */
 export async function commit(
   store: Store,
-  done: readonly Done[],
+  done: readonly Outcome[],
   seen: number,
   tab: string,
 ): Promise<{ rev: number; lines: number[] }> {

@@ -2,7 +2,7 @@ import { dayAt } from '@core/rhythm/zone'
 import { browserZone, now } from './clock'
 import type { Library } from './library'
 import { replaceWhole } from './whole'
-import type { Whole } from '@core/formats/backup'
+import type { WholeStore } from '@core/formats/backup'
 
 /** How far laying out the demo has come: what is being done, and the share of it, 0 to 1. */
 export type Progress = (what: string, share: number) => void
@@ -39,10 +39,10 @@ export async function demoDay(library: Library): Promise<string | undefined> {
 
 type Answer =
   | { kind: 'progress'; what: string; share: number }
-  | { kind: 'made'; whole: Whole }
+  | { kind: 'made'; whole: WholeStore }
   | { kind: 'failed'; why: string }
 
-function madeInWorker(size: 'usual' | 'large', progress: Progress): Promise<Whole> {
+function madeInWorker(size: 'usual' | 'large', progress: Progress): Promise<WholeStore> {
   return new Promise((resolve, reject) => {
     const worker = new Worker(new URL('../workers/demo.worker.ts', import.meta.url), { type: 'module' })
     worker.addEventListener('message', (event: MessageEvent<Answer>) => {

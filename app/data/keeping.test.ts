@@ -162,7 +162,7 @@ describe('taking back', () => {
     valueOf(await library.takeBack([first]))
     const tags = () => ids.map((id) => library.records.episodes.get(id)?.tags.join())
     expect(tags()).toEqual(['', 'b', ''])
-    valueOf(await library.turn('undo'))
+    valueOf(await library.step('undo'))
     expect(tags()).toEqual(['a', 'b', ''])
   })
 

@@ -1,4 +1,4 @@
-import { applied, checked, inverse, merged, type Command, type Done } from '@core/commands/change'
+import { withChanges, checked, inverse, merged, type Command, type Outcome } from '@core/commands/change'
 import { withFollowOns } from '@core/commands/follow'
 import {
   byId,
@@ -13,7 +13,7 @@ import {
   type TableName,
 } from '@core/records'
 import { migrate, schemaVersion } from '@core/records/migrations'
-import { fine, refused, type Problem, type Result } from '@core/result'
+import { ok, refused, type Problem, type Result } from '@core/result'
 import { upheld } from '@core/commands/uphold'
 import type { Aside } from '@core/formats/backup'
 import { newId, now } from './clock'
@@ -39,9 +39,9 @@ export interface Watcher {
 }
 
 interface Waiting {
-  run: () => Result<Done>
-  done: Done
-  settle: (result: Result<Done>) => void
+  run: () => Result<Outcome>
+  done: Outcome
+  settle: (result: Result<Outcome>) => void
 }
 
 /**
@@ -99,7 +99,7 @@ export class Library {
       const migrated = await this.migrated()
       if (!migrated.ok) return migrated
       await this.load()
-      return fine(this.records)
+      return ok(this.records)
     } catch (error) {
       return { ok: false, problem: problemOf(error) }
     }
@@ -113,7 +113,7 @@ export class Library {
   private async migrated(): Promise<Result<void>> {
     const { store } = this
     const version = (await store.meta.get('schema'))?.value
-    if (version === schemaVersion) return fine(undefined)
+    if (version === schemaVersion) return ok(undefined)
     if (version !== undefined) {
       const tables: Record<string, unknown[]> = {}
       for (const name of tableNames) tables[name] = await store.rows(name).toArray()
@@ -128,10 +128,10 @@ export class Library {
         }
         await store.meta.put({ key: 'schema', value: schemaVersion })
       })
-      return fine(undefined)
+      return ok(undefined)
     }
     await store.meta.put({ key: 'schema', value: schemaVersion })
-    return fine(undefined)
+    return ok(undefined)
   }
 
   private async load(): Promise<void> {
@@ -216,15 +216,15 @@ export class Library {
    * Runs a command: the change is in the records when this returns, and in the store when the promise is
    * kept.
    */
-  perform<Wish extends object>(command: Command<Wish>, wish: Wish): Promise<Result<Done>> {
+  perform<Wish extends object>(command: Command<Wish>, wish: Wish): Promise<Result<Outcome>> {
     const ids = 'episode' in wish && typeof wish.episode === 'string' ? [wish.episode] : []
     if (ids.every((id) => this.loaded.has(id))) return this.begun(command, wish)
     return this.ensure(ids).then(() => this.begun(command, wish))
   }
 
-  private begun<Wish>(command: Command<Wish>, wish: Wish): Promise<Result<Done>> {
+  private begun<Wish>(command: Command<Wish>, wish: Wish): Promise<Result<Outcome>> {
     const context = { now: now(), id: newId }
-    const run = (): Result<Done> => {
+    const run = (): Result<Outcome> => {
       const done = command(this.records, wish, context)
       return done.ok ? checked(withFollowOns(this.records, done.value, context)) : done
     }
@@ -283,7 +283,7 @@ export class Library {
       rev,
     )
     batch.forEach((w, i) => {
-      w.settle(fine({ ...w.done, line: lines[i] }))
+      w.settle(ok({ ...w.done, line: lines[i] }))
     })
   }
 
@@ -307,7 +307,7 @@ export class Library {
     for (const w of all) w.settle(await this.once(w))
   }
 
-  private async once(waiting: Waiting): Promise<Result<Done>> {
+  private async once(waiting: Waiting): Promise<Result<Outcome>> {
     for (let attempt = 0; ; attempt++) {
       try {
         await this.catchUp()
@@ -318,7 +318,7 @@ export class Library {
         const { rev, lines } = await commit(this.store, [again.value], this.seen, this.tab)
         this.seen = rev
         this.tell(again.value.changes, rev)
-        return fine({ ...again.value, line: lines[0] })
+        return ok({ ...again.value, line: lines[0] })
       } catch (error) {
         await this.refresh(waiting.done.changes)
         if (error instanceof Overtaken && attempt < 6)
@@ -338,7 +338,7 @@ export class Library {
    * What was done, upon what stands by now: what was typed goes field by field into the stored record,
    * everything else is run again. Refused where it would write over a record that this page had never read.
    */
-  private async upon({ done, run }: Waiting): Promise<Result<Done>> {
+  private async upon({ done, run }: Waiting): Promise<Result<Outcome>> {
     if (done.merge !== undefined) {
       const stored = await Promise.all(done.changes.map((c) => this.store.rows(c.table).get(c.id)))
       const theirs = new Map(done.changes.map((c, i) => [c, stored[i]]))
@@ -388,7 +388,7 @@ export class Library {
   }
 
   /** Takes back the last thing that was done, or does again what was taken back last; says which. */
-  async turn(way: 'undo' | 'redo'): Promise<Result<string>> {
+  async step(way: 'undo' | 'redo'): Promise<Result<string>> {
     await this.settled()
     const { store } = this
     const wanted = way === 'undo' ? 'done' : 'undone'
@@ -406,7 +406,7 @@ export class Library {
     }, 'What followed it stands in the way: another change has altered the same since.')
     if (!turned.ok) return turned
     return turned.value
-      ? fine(turned.value.sentence)
+      ? ok(turned.value.sentence)
       : refused(way === 'undo' ? 'There is nothing to take back.' : 'There is nothing to do again.')
   }
 
@@ -443,7 +443,7 @@ export class Library {
       return { changes, sentence }
     }, 'Something that was done later builds on it. Take that back first.')
     if (!taken.ok) return taken
-    return taken.value ? fine(taken.value.sentence) : refused('It has been taken back already.')
+    return taken.value ? ok(taken.value.sentence) : refused('It has been taken back already.')
   }
 
   private async inOne<T extends { changes: Change[] }>(
@@ -456,7 +456,7 @@ export class Library {
       this.show(value?.changes ?? [])
       if (rev === this.seen + 1) this.seen = rev
       if (value) this.tell(value.changes, rev)
-      return fine(value)
+      return ok(value)
     } catch (error) {
       if (error instanceof Overtaken) return refused(overtaken)
       const problem = problemOf(error)
@@ -491,7 +491,7 @@ export class Library {
     for (const c of changes)
       if (c.table === 'episodes' && c.before === undefined && c.after && !this.records.episodes.has(c.id))
         this.fresh(c.id, changes)
-    this.records = applied(this.records, changes)
+    this.records = withChanges(this.records, changes)
     this.watcher.changed()
   }
 

@@ -78,7 +78,7 @@ describe('a call to the mailbox', () => {
   }
   test('tells an answer, a refusal with its sentence, and nobody there apart', async () => {
     answering(200, '{"kept":"x"}')
-    expect(await callMailbox('PUT', '/jotted/x', {})).toEqual({ kind: 'fine', body: { kept: 'x' } })
+    expect(await callMailbox('PUT', '/jotted/x', {})).toEqual({ kind: 'answered', body: { kept: 'x' } })
     answering(507, '{"sentence":"The mailbox is full."}')
     expect(await callMailbox('PUT', '/jotted/x', {})).toEqual({
       kind: 'refused',

@@ -69,7 +69,9 @@ function deskName(): string {
 
 /** What a call to the mailbox came to: its answer, what it says against it, or that nobody answers. */
 export type Answer =
-  { kind: 'fine'; body: unknown } | { kind: 'refused'; status: number; sentence: string } | { kind: 'away' }
+  | { kind: 'answered'; body: unknown }
+  | { kind: 'refused'; status: number; sentence: string }
+  | { kind: 'away' }
 
 /** Calls the mailbox. A server that is none of ours (no JSON) counts as away. */
 export async function callMailbox(
@@ -89,7 +91,7 @@ export async function callMailbox(
     })
     if (!response.headers.get('content-type')?.includes('json')) return { kind: 'away' }
     const answer: unknown = await response.json()
-    if (response.ok) return { kind: 'fine', body: answer }
+    if (response.ok) return { kind: 'answered', body: answer }
     const sentence =
       typeof answer === 'object' && answer !== null && 'sentence' in answer
         ? String(answer.sentence)

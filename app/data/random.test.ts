@@ -85,7 +85,7 @@ test('commands at random, with undo, reload, back-up and restore between: what i
       for (const { name: command, numbers, then } of row) {
         const result = await library.perform(atRandom, { name: command, numbers })
         if (result.ok) done.add(command)
-        if (then === 'undo' || then === 'redo') await library.turn(then)
+        if (then === 'undo' || then === 'redo') await library.step(then)
         if (then === 'reload') {
           await kept(library)
           library.close()

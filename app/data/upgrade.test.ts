@@ -87,7 +87,7 @@ describe('a store of the first version', () => {
       idea: { standing: 'unsorted' },
     })
     expect((await library.store.meta.get('schema'))?.value).toBe(schemaVersion)
-    expect(valueOf(await library.turn('undo'))).toBe('Changed the working title')
+    expect(valueOf(await library.step('undo'))).toBe('Changed the working title')
     expect(library.records.episodes.get('episode')?.title).toBe('Steaming oak ribs')
     valueOf(await library.perform(sortIdeas, { episodes: ['episode'], standing: 'next' }))
     // Other tabs look for what is in work by its index.
@@ -129,7 +129,7 @@ describe('a store of the first version', () => {
     const copy = await opened(`${name} restored`)
     expect(valueOf(await restoreInto(copy, await backupOf(library)))).toBe(1)
     expect([...copy.records.reservations.values()].map((r) => r.name)).toEqual(['Kelpline Rope'])
-    expect(valueOf(await library.turn('undo'))).toBe('Added the launch “Drawings”')
+    expect(valueOf(await library.step('undo'))).toBe('Added the launch “Drawings”')
     expect(await library.store.rows('launches').count()).toBe(0)
   })
 

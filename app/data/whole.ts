@@ -1,4 +1,4 @@
-import type { Aside, Whole } from '@core/formats/backup'
+import type { Aside, WholeStore } from '@core/formats/backup'
 import { faultsOf } from '@core/formats/whole-check'
 import { filesOf } from '@core/commands/files'
 import {
@@ -11,7 +11,7 @@ import {
   type TableName,
 } from '@core/records'
 import { schemaVersion } from '@core/records/migrations'
-import { fine, type Result } from '@core/result'
+import { ok, type Result } from '@core/result'
 import { now } from './clock'
 import type { Store } from './database'
 import type { Library } from './library'
@@ -30,7 +30,7 @@ async function tablesIn(store: Store): Promise<Rows> {
 }
 
 /** Reads everything that a world's store holds, in one transaction. */
-export async function wholeOf(store: Store): Promise<Whole> {
+export async function wholeOf(store: Store): Promise<WholeStore> {
   return store.transaction('r', store.tables, async () => ({
     tables: await tablesIn(store),
     journal: await store.journal.toArray(),
@@ -42,7 +42,7 @@ export async function wholeOf(store: Store): Promise<Whole> {
 /** Replaces all that a store holds, in one transaction: all of it or nothing. */
 export async function replaceWhole(
   store: Store,
-  whole: Whole,
+  whole: WholeStore,
   remarks: { key: string; value: string | number }[] = [],
 ): Promise<void> {
   await store.transaction('rw', store.tables, async () => {
@@ -78,7 +78,7 @@ export async function backupOfMemory(library: Library): Promise<Uint8Array> {
 }
 
 /** All that this page holds of its world. */
-export function memoryOf({ records }: Library): Whole {
+export function memoryOf({ records }: Library): WholeStore {
   return {
     tables: rowsOf(records),
     journal: [],
@@ -96,14 +96,14 @@ export async function putBack(library: Library): Promise<Result<number>> {
     return { ok: false, problem: problemOf(error) }
   }
   await library.reloaded()
-  return fine(whole.tables.episodes.length)
+  return ok(whole.tables.episodes.length)
 }
 
 /**
  * A whole that can be restored: rows that their schemas or the rules between records refuse stand beside
  * it, set aside. `tried` are rows that were set aside and are looked at again.
  */
-export function restorable(whole: Whole, tried: readonly Aside[] = []): Whole {
+export function restorable(whole: WholeStore, tried: readonly Aside[] = []): WholeStore {
   const aside: Aside[] = [...(whole.aside ?? [])]
   const take = <T extends TableName>(table: T): RecordOf<T>[] => {
     const more = tried.filter((a) => a.table === table).map((a) => a.row)
@@ -158,10 +158,10 @@ export async function restoreInto(library: Library, bytes: Uint8Array): Promise<
     return { ok: false, problem: problemOf(error) }
   }
   await library.reloaded()
-  return fine(whole.value.tables.episodes.length)
+  return ok(whole.value.tables.episodes.length)
 }
 
-const nothing: Whole = {
+const nothing: WholeStore = {
   tables: rowsFrom(() => []),
   journal: [],
   files: [],

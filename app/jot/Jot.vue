@@ -104,8 +104,8 @@ async function handOver() {
   busy = true
   try {
     const about = await callMailbox('GET', '/about')
-    state.value = about.kind === 'fine' ? 'there' : about.kind
-    if (about.kind !== 'fine') return
+    state.value = about.kind === 'answered' ? 'there' : about.kind
+    if (about.kind !== 'answered') return
     shows.value = readShows(about.body)
     for (const idea of waitingHere()) {
       const answer = await callMailbox('PUT', `/jotted/${idea.id}`, idea)

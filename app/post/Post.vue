@@ -20,7 +20,7 @@ let id = crypto.randomUUID()
 
 onMounted(async () => {
   const about = await callMailbox('GET', '/about')
-  if (about.kind !== 'fine' || typeof about.body !== 'object' || about.body === null) {
+  if (about.kind !== 'answered' || typeof about.body !== 'object' || about.body === null) {
     state.value = 'away'
     return
   }
@@ -77,7 +77,7 @@ async function send() {
     tell: tell.value,
     ...(picture.value ? { picture: image } : {}),
   })
-  if (answer.kind === 'fine') {
+  if (answer.kind === 'answered') {
     state.value = 'sent'
     return
   }

@@ -4,7 +4,7 @@ import { recipeFor } from '@core/commands/of-episode'
 import { partMinutesOf } from '@core/plan/accuracy'
 import { workedOn } from '@core/plan/worked'
 import { smallRecipe } from '@core/recipe/starters'
-import { standingOf } from '@core/recipe/lamps'
+import { progressOf } from '@core/recipe/lamps'
 import type { Episode, Id, Part, Step } from '@core/records'
 import { titleOf } from '@core/release/parts'
 import { timesUsual } from '@core/results/usual'
@@ -133,7 +133,7 @@ export const useCards = defineStore('cards', () => {
     const old = kept.get(episode.id)
     if (old && old.from.length === from.length && old.from.every((x, i) => x === from[i])) return old.card
     const outlets = show.outlets.flatMap((id) => records.outlets.get(id) ?? [])
-    const standing = standingOf({
+    const standing = progressOf({
       episode,
       show,
       recipe,

@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { editSettings } from '@core/commands/settings'
 import { fieldsOf } from '@core/ideas/fields'
 import { isUnsorted } from '@core/ideas/usable'
-import { carryOut } from '@core/ideas/viewing'
+import { viewIdeas } from '@core/ideas/viewing'
 import { View, type Episode, type Group, type Id, type Test } from '@core/records'
 import { useCards } from './cards'
 import { useMoment } from './moment'
@@ -111,7 +111,7 @@ export const useIdeas = defineStore('ideas', () => {
   watch(
     () => [view.value.words, reading.edition] as const,
     ([words], before) => {
-      const turn = ++asking
+      const request = ++asking
       if (words.trim() === '') {
         found.value = undefined
         return
@@ -119,11 +119,11 @@ export const useIdeas = defineStore('ideas', () => {
       // A long list waits for the worker instead, so that the letter is painted first.
       if (before?.[0] !== words && library.records.episodes.size < 2000) found.value = byTitle(words)
       setTimeout(() => {
-        if (turn !== asking) return
+        if (request !== asking) return
         void reading
           .search(words)
           .then((hits) => {
-            if (turn === asking && hits.length > 0) found.value = new Map(hits.map((h) => [h.id, h]))
+            if (request === asking && hits.length > 0) found.value = new Map(hits.map((h) => [h.id, h]))
           })
           .catch(() => undefined)
       }, 40)
@@ -141,7 +141,7 @@ export const useIdeas = defineStore('ideas', () => {
   }
 
   const shown = computed(() =>
-    carryOut(view.value, library.records.episodes.values(), fields.value, moment.today, found.value),
+    viewIdeas(view.value, library.records.episodes.values(), fields.value, moment.today, found.value),
   )
   const unsorted = computed(() => cards.ideas.filter((e) => isUnsorted(e, moment.today)))
 

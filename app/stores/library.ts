@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { applied, type Change, type Command, type Done } from '@core/commands/change'
+import { withChanges, type Change, type Command, type Outcome } from '@core/commands/change'
 import { freshSettings } from '@core/commands/settings/fresh-settings'
 import type { Aside } from '@core/formats/backup'
 import { emptyRecords, type Id, type JournalLine, type Records, type Step } from '@core/records'
@@ -114,7 +114,7 @@ export const useLibrary = defineStore('library', () => {
     command: Command<Wish>,
     wish: Wish,
     says: 'aloud' | 'quietly' = 'aloud',
-  ): Promise<Result<Done>> {
+  ): Promise<Result<Outcome>> {
     const result = await library.perform(command, wish)
     if (!result.ok) say(result.problem.sentence, 'refused')
     else if (says === 'aloud')
@@ -127,7 +127,7 @@ export const useLibrary = defineStore('library', () => {
    * What a command would change, as things stand or after other changes; nothing where it would be refused.
    */
   function look<Wish>(command: Command<Wish>, wish: Wish, after: readonly Change[] = []): Change[] {
-    const from = after.length === 0 ? records.value : applied(records.value, after)
+    const from = after.length === 0 ? records.value : withChanges(records.value, after)
     const done = command(from, wish, { now: now(), id: newId })
     return done.ok ? done.value.changes : []
   }
@@ -136,8 +136,8 @@ export const useLibrary = defineStore('library', () => {
     saying.value = { text, kind, undo }
   }
 
-  async function turn(way: 'undo' | 'redo'): Promise<void> {
-    const turned = await library.turn(way)
+  async function step(way: 'undo' | 'redo'): Promise<void> {
+    const turned = await library.step(way)
     say(
       turned.ok
         ? `${way === 'undo' ? 'Taken back' : 'Done again'}: ${turned.value}`
@@ -178,7 +178,7 @@ export const useLibrary = defineStore('library', () => {
   const restore = (bytes: Uint8Array): Promise<Result<number>> =>
     whole().then(({ restoreInto }) => restoreInto(library, bytes))
   const erase = (): Promise<void> => whole().then(({ eraseAll }) => eraseAll(library))
-  const relay = (): Promise<void> => fill(true)
+  const layDemoAnew = (): Promise<void> => fill(true)
 
   /** Asks the browser, once something is worth keeping, not to clear this site's storage by itself. */
   async function askToKeep(): Promise<'kept' | 'refused' | 'unknown'> {
@@ -201,7 +201,7 @@ export const useLibrary = defineStore('library', () => {
     perform,
     look,
     say,
-    turn,
+    step,
     takeBack,
     isLoaded,
     check,
@@ -219,7 +219,7 @@ export const useLibrary = defineStore('library', () => {
     backup,
     restore,
     erase,
-    relay,
+    layDemoAnew,
     askToKeep,
     newId,
   }

@@ -84,7 +84,7 @@ export const useMail = defineStore('mail', () => {
   /** Takes the letters at this desk from now on. */
   async function takeOver(): Promise<void> {
     const answer = await callMailbox('PUT', '/desk')
-    if (answer.kind !== 'fine') return
+    if (answer.kind !== 'answered') return
     state.value = 'there'
     await look()
   }
@@ -94,9 +94,9 @@ export const useMail = defineStore('mail', () => {
     if (here.length > 0 && (await keep(here))) forgetHere(here.map((i) => i.id))
     for (let round = 0; round < 100; round++) {
       const answer = await callMailbox('GET', '/')
-      state.value = answer.kind === 'fine' ? 'there' : answer.kind
+      state.value = answer.kind === 'answered' ? 'there' : answer.kind
       says.value = answer.kind === 'refused' ? answer.sentence : ''
-      const body: unknown = answer.kind === 'fine' ? answer.body : undefined
+      const body: unknown = answer.kind === 'answered' ? answer.body : undefined
       if (typeof body === 'object' && body !== null && 'other' in body) {
         state.value = 'other'
         return
@@ -114,7 +114,7 @@ export const useMail = defineStore('mail', () => {
       if (mail.length === 0) return
       const kept = await keepSome(mail)
       const taken = await callMailbox('POST', '/taken', { ids: kept })
-      if (taken.kind !== 'fine') return
+      if (taken.kind !== 'answered') return
       const left = mail.filter((m) => !kept.includes(m.id)).map((m) => m.id)
       if (left.length === 0) continue
       // The store fails for all, or these few cannot be taken: then they stand in nobody's way.
@@ -138,14 +138,14 @@ export const useMail = defineStore('mail', () => {
       shows: moment.shows.map((s) => ({ id: s.id, title: s.title })),
       open,
     })
-    if (answer.kind === 'fine') postOpen.value = open
+    if (answer.kind === 'answered') postOpen.value = open
     else if (answer.kind === 'refused') library.say(answer.sentence, 'refused')
   }
 
   async function begin(): Promise<void> {
     const about = await callMailbox('GET', '/about')
     if (
-      about.kind === 'fine' &&
+      about.kind === 'answered' &&
       typeof about.body === 'object' &&
       about.body !== null &&
       'open' in about.body
@@ -153,7 +153,7 @@ export const useMail = defineStore('mail', () => {
       postOpen.value = about.body.open === true
     const where = await callMailbox('GET', '/address')
     if (
-      where.kind === 'fine' &&
+      where.kind === 'answered' &&
       typeof where.body === 'object' &&
       where.body !== null &&
       'addresses' in where.body &&
@@ -167,8 +167,8 @@ export const useMail = defineStore('mail', () => {
         addresses: where.body.addresses.map(String),
       }
     const kept = await callMailbox('GET', '/calendar')
-    if (kept.kind === 'fine') calendar.value = secretIn(kept.body)
-    if (mine.value && about.kind === 'fine') await tell()
+    if (kept.kind === 'answered') calendar.value = secretIn(kept.body)
+    if (mine.value && about.kind === 'answered') await tell()
     await look()
   }
   watch(
@@ -208,7 +208,7 @@ export const useMail = defineStore('mail', () => {
   /** Hands the calendar to the server, under a new secret when asked. */
   async function publish(renew = false): Promise<void> {
     const answer = await callMailbox('PUT', '/calendar', { ics: await calendarText(), renew })
-    if (answer.kind === 'fine') calendar.value = secretIn(answer.body)
+    if (answer.kind === 'answered') calendar.value = secretIn(answer.body)
     else
       library.say(
         answer.kind === 'refused'
@@ -219,7 +219,7 @@ export const useMail = defineStore('mail', () => {
   }
   async function unpublish(): Promise<void> {
     const answer = await callMailbox('DELETE', '/calendar')
-    if (answer.kind === 'fine') calendar.value = ''
+    if (answer.kind === 'answered') calendar.value = ''
   }
   let publishing: ReturnType<typeof setTimeout> | undefined
   watch([() => cards.coming, () => workload.load], () => {

@@ -1,11 +1,11 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { applied, type Change } from '@core/commands/change'
+import { withChanges, type Change } from '@core/commands/change'
 import { lostOf, pacesOf } from '@core/plan/accuracy'
 import type { ForecastFor, Outlook } from '@core/plan/forecast'
 import { layWork, planFor } from '@core/plan/load'
-import { isBetter, Planner, type Block, type Plan, type PlanFor } from '@core/plan/planner'
+import { isBetter, Planner, type WorkBlock, type Plan, type PlanFor } from '@core/plan/planner'
 import { forecastOf, stateOf } from '@core/plan/state'
 import { explain, readyDays, usualWait, workUntil, worseOff, type Shift } from '@core/plan/work'
 import type { Day, Id } from '@core/records'
@@ -113,7 +113,7 @@ export const usePlan = defineStore('plan', () => {
    * that it is what comes out.
    */
   async function afterwards(changes: readonly Change[]): Promise<Map<Id, Outlook>> {
-    const state = stateOf(applied(library.records, changes), moment.now, cards.partMinutes)
+    const state = stateOf(withChanges(library.records, changes), moment.now, cards.partMinutes)
     const of = forecastOf(state, state.hours, state.today, learnt.value)
     return new Map((await at().forecast(of)).map((o) => [o.episode, o]))
   }
@@ -124,9 +124,9 @@ export const usePlan = defineStore('plan', () => {
 
   const outlooks = shallowRef<ReadonlyMap<Id, Outlook>>(new Map())
   const busy = ref(false)
-  let turn = 0
+  let request = 0
   async function refresh(): Promise<void> {
-    const mine = ++turn
+    const mine = ++request
     if (workload.open.tasks.length === 0) {
       outlooks.value = new Map()
       desk.outlooks = outlooks.value
@@ -134,7 +134,7 @@ export const usePlan = defineStore('plan', () => {
     }
     busy.value = true
     const found = await at().forecast(forecastFor())
-    if (mine !== turn) return
+    if (mine !== request) return
     outlooks.value = new Map(found.map((o) => [o.episode, o]))
     desk.outlooks = outlooks.value
     busy.value = false
@@ -241,7 +241,7 @@ export const usePlan = defineStore('plan', () => {
     proposal.value = undefined
   }
   /** Why a proposed block stands where it does. */
-  function reason(block: Block): string {
+  function reason(block: WorkBlock): string {
     const p = proposal.value
     return p
       ? explain(block, p.of, p.plan.blocks, {

@@ -54,7 +54,7 @@ export const useRanking = defineStore('ranking', () => {
       : outOfWindow(episode.nature, day)
   }
 
-  let turn = 0
+  let request = 0
   const idle = () =>
     new Promise<void>((done) => {
       if ('requestIdleCallback' in window)
@@ -71,13 +71,13 @@ export const useRanking = defineStore('ranking', () => {
    * the browser is idle, so that nothing is held up.
    */
   async function suggest(): Promise<void> {
-    const mine = ++turn
+    const mine = ++request
     const next = new Map<string, Ranked[]>()
     for (const show of moment.shows) {
       const used = new Set<Id>()
       for (const slot of schedule.openOf(show, 4)) {
         await idle()
-        if (mine !== turn) return
+        if (mine !== request) return
         const best = rank(show, slot.day)
           .ranked.filter((r) => !used.has(r.episode.id))
           .slice(0, 2)

@@ -43,7 +43,7 @@ export const useReminders = defineStore('reminders', () => {
     { immediate: true },
   )
 
-  async function turn(on: boolean): Promise<void> {
+  async function allow(on: boolean): Promise<void> {
     if (!on) {
       wish.value = 'off'
       keep(keys.wish, 'off')
@@ -145,5 +145,5 @@ export const useReminders = defineStore('reminders', () => {
     )
   }
 
-  return { can, wish, permission, turn, look, start }
+  return { can, wish, permission, allow, look, start }
 })

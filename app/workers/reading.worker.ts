@@ -13,7 +13,7 @@ class Reading {
   private store: Store | undefined
   private channel: BroadcastChannel | undefined
   private keywords = new Map<Id, Keyword>()
-  private turn = 0
+  private request = 0
   /** Share of scripts read, 0 to 1. */
   share = 0
 
@@ -36,7 +36,7 @@ class Reading {
   private async read(): Promise<void> {
     const { store } = this
     if (!store) return
-    const turn = ++this.turn
+    const request = ++this.request
     // Changes that come while it is read again are kept, and followed at the end.
     this.share = 0
     this.missed.length = 0
@@ -50,7 +50,7 @@ class Reading {
     for (let at = 0; at < episodes.length; at += 50) {
       const batch = episodes.slice(at, at + 50)
       const scripts = await store.rows('scripts').bulkGet(batch.map((e) => e.id))
-      if (turn !== this.turn) return
+      if (request !== this.request) return
       batch.forEach((e, i) => {
         fresh.put(e, this.keywords, scripts[i])
       })
@@ -61,7 +61,7 @@ class Reading {
       })
     }
     fresh.ready()
-    if (turn !== this.turn) return
+    if (request !== this.request) return
     this.index = fresh
     this.share = 1
     for (const missed of this.missed.splice(0)) await this.follow(missed)

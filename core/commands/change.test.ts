@@ -1,11 +1,11 @@
 import { exampleContext, exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
-import { applied, checked, inverse, merged, putting, removing } from './change'
+import { withChanges, checked, inverse, merged, putRecord, removeRecord } from './change'
 
 const records = exampleRecords([exampleEpisode()])
 
 describe('changes', () => {
   test('are applied without touching what was there; untouched tables stay the same ones', () => {
-    const next = applied(records, [putting(records, 'episodes', exampleEpisode({ title: 'New' }))])
+    const next = withChanges(records, [putRecord(records, 'episodes', exampleEpisode({ title: 'New' }))])
     expect(next.episodes.get('episode')?.title).toBe('New')
     expect(records.episodes.get('episode')?.title).toBe('Steaming oak ribs')
     expect(next.shows).toBe(records.shows)
@@ -13,16 +13,16 @@ describe('changes', () => {
 
   test('their inverse gives the records from before', () => {
     const changes = [
-      putting(records, 'episodes', exampleEpisode({ title: 'New' })),
-      putting(records, 'episodes', exampleEpisode({ id: 'other' })),
-      removing(records, 'shows', 'show'),
+      putRecord(records, 'episodes', exampleEpisode({ title: 'New' })),
+      putRecord(records, 'episodes', exampleEpisode({ id: 'other' })),
+      removeRecord(records, 'shows', 'show'),
     ]
-    expect(applied(applied(records, changes), inverse(changes))).toEqual(records)
+    expect(withChanges(withChanges(records, changes), inverse(changes))).toEqual(records)
   })
 
   test('one after the other, they span from the first before to the last after', () => {
-    const first = putting(records, 'episodes', exampleEpisode({ title: 'One' }))
-    const second = putting(applied(records, [first]), 'episodes', exampleEpisode({ title: 'Two' }))
+    const first = putRecord(records, 'episodes', exampleEpisode({ title: 'One' }))
+    const second = putRecord(withChanges(records, [first]), 'episodes', exampleEpisode({ title: 'Two' }))
     const [span, ...rest] = merged([first], [second])
     expect(rest).toEqual([])
     expect(span?.before).toEqual(first.before)
@@ -31,7 +31,9 @@ describe('changes', () => {
 
   test('a record that breaks its schema is refused with its path', () => {
     const done = {
-      changes: [putting(records, 'episodes', exampleEpisode({ place: { kind: 'slot', day: '2026-02-30' } }))],
+      changes: [
+        putRecord(records, 'episodes', exampleEpisode({ place: { kind: 'slot', day: '2026-02-30' } })),
+      ],
       sentence: '',
       about: [],
     }

@@ -1,7 +1,7 @@
 import { checkedChanges, type Change, type Id, type RecordOf, type Records, type TableName } from '../records'
-import { fine, type Result } from '../result'
+import { ok, type Result } from '../result'
 
-export { applied, inverse, merged } from '../records'
+export { withChanges, inverse, merged } from '../records'
 export type { Change }
 
 /** A file's bytes beside the records. Written once under its id, never changed. */
@@ -12,7 +12,7 @@ export interface FileRecord {
 }
 
 /** What a command hands to the write path. */
-export interface Done {
+export interface Outcome {
   changes: Change[]
   /** What was done, as a line of history and in the undo toast: `Put #44 on Thu 10 Dec`. */
   sentence: string
@@ -33,7 +33,7 @@ export interface Context {
 }
 
 /** A change to the records as a pure function; refused with a sentence, leaving everything as it was. */
-export type Command<Wish> = (records: Records, wish: Wish, context: Context) => Result<Done>
+export type Command<Wish> = (records: Records, wish: Wish, context: Context) => Result<Outcome>
 
 /** The moment of a context as records keep it. */
 export function momentOf(context: Pick<Context, 'now'>): string {
@@ -46,7 +46,7 @@ function get<T extends TableName>(records: Records, table: T, id: Id): RecordOf<
 }
 
 /** The change that puts a record, with what stood there before. */
-export function putting<T extends TableName>(
+export function putRecord<T extends TableName>(
   records: Records,
   table: T,
   after: RecordOf<T> & { id: Id },
@@ -55,7 +55,7 @@ export function putting<T extends TableName>(
 }
 
 /** The change that takes a record away. */
-export function removing<T extends TableName>(
+export function removeRecord<T extends TableName>(
   records: Records,
   table: T,
   id: Id,
@@ -64,7 +64,7 @@ export function removing<T extends TableName>(
 }
 
 /** The command's changes checked by the tables' tables, so that nothing false is stored. */
-export function checked(done: Done): Result<Done> {
+export function checked(done: Outcome): Result<Outcome> {
   const changes = checkedChanges(done.changes)
-  return changes.ok ? fine({ ...done, changes: changes.value }) : changes
+  return changes.ok ? ok({ ...done, changes: changes.value }) : changes
 }

@@ -11,7 +11,7 @@ import {
 import { emptyRecords, type Records } from '../records'
 import { numbersOf } from '../rhythm/numbering'
 import type { Result } from '../result'
-import { applied, checked, inverse, type Done } from './change'
+import { withChanges, checked, inverse, type Outcome } from './change'
 import { addPicture, choosePicture, removePicture } from './episode/pictures'
 import { addTitle, chooseTitle } from './episode/titles'
 import { dropTags } from './episode/drop-tags'
@@ -311,7 +311,7 @@ describe('working', () => {
     const file = { id: 'p', type: 'image/png', bytes: new Uint8Array(4) }
     const added = valueOf(addPicture(placed, { episode: 'episode', picture, file }, context))
     expect(added.files).toEqual([file])
-    const there = applied(placed, added.changes)
+    const there = withChanges(placed, added.changes)
     const chosen = after(there, choosePicture(there, { episode: 'episode', picture: 'p' }, context))
     expect(chosen.episodes.get('episode')?.chosenPicture).toBe('p')
     expect(
@@ -372,7 +372,7 @@ describe('shows and recipes', () => {
     ).toEqual({ kind: 'slot', day: '2026-11-24' })
     const off = valueOf(changeRhythm(placed, { ...wish, displaced: 'off' }, context))
     expect(off.about).toEqual(['episode'])
-    expect(applied(placed, off.changes).episodes.get('episode')?.place).toEqual({ kind: 'nothing' })
+    expect(withChanges(placed, off.changes).episodes.get('episode')?.place).toEqual({ kind: 'nothing' })
   })
 
   test('broken fields of a show are refused', () => {
@@ -463,7 +463,7 @@ describe('shows and recipes', () => {
 })
 
 /** Every command with a wish that fits, for what must hold of all. */
-const deeds: ((records: Records) => Result<Done>)[] = [
+const deeds: ((records: Records) => Result<Outcome>)[] = [
   (r) => jotIdea(r, { show: 'show', line: 'New' }, context),
   (r) => dropEpisodes(r, { episodes: ['other'], why: 'old' }, context),
   (r) => backToIdeas(r, { episode: 'episode' }, context),
@@ -513,21 +513,21 @@ test('undo after any commands gives the very records from before, and redo the o
   fc.assert(
     fc.property(fc.array(fc.nat({ max: deeds.length - 1 }), { maxLength: 12 }), (row) => {
       const states: Records[] = [placed]
-      const changes: Done['changes'][] = []
+      const changes: Outcome['changes'][] = []
       for (const i of row) {
         const now = states.at(-1) ?? placed
         const done = deeds[i]?.(now)
         if (!done?.ok) continue
         expect(checked(done.value).ok).toBe(true)
         changes.push(done.value.changes)
-        states.push(applied(now, done.value.changes))
+        states.push(withChanges(now, done.value.changes))
       }
       let now = states.at(-1) ?? placed
       for (let i = changes.length - 1; i >= 0; i--) {
-        now = applied(now, inverse(changes[i] ?? []))
+        now = withChanges(now, inverse(changes[i] ?? []))
         expect(now).toEqual(states[i])
       }
-      for (const c of changes) now = applied(now, c)
+      for (const c of changes) now = withChanges(now, c)
       expect(now).toEqual(states.at(-1))
     }),
   )

@@ -1,8 +1,8 @@
 import type { Day, Episode, FollowOn, Id, Recipe, Records, Step } from '../records'
-import { standingOf, type Standing } from '../recipe/lamps'
+import { progressOf, type EpisodeProgress } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
 import { stepId } from '../recipe/apply'
-import { applied, merged, momentOf, putting, type Context, type Done } from './change'
+import { withChanges, merged, momentOf, putRecord, type Context, type Outcome } from './change'
 import { recipeFor, stepsOf } from './of-episode'
 import { freshSettings } from './settings/fresh-settings'
 import { todayOf } from './step-of'
@@ -44,7 +44,7 @@ function sayThen({ then }: FollowOn, recipe: Recipe): string {
  * Each follow-on happens once per episode and is noted in the episode's log. What follows sets off nothing
  * further.
  */
-export function withFollowOns(records: Records, done: Done, context: Context): Done {
+export function withFollowOns(records: Records, done: Outcome, context: Context): Outcome {
   const touched = new Set(
     done.changes.flatMap((c) =>
       c.table === 'episodes' || c.table === 'scripts'
@@ -60,7 +60,7 @@ export function withFollowOns(records: Records, done: Done, context: Context): D
   })
   if (asked.length === 0) return done
   const before = sliceOf(records, new Set(asked))
-  let next = applied(before, done.changes)
+  let next = withChanges(before, done.changes)
   let all = done
   for (const id of asked) {
     const [was, after] = [standing(before, id, context), standing(next, id, context)]
@@ -78,7 +78,7 @@ export function withFollowOns(records: Records, done: Done, context: Context): D
         changes: merged(all.changes, effect.changes),
         sentence: `${all.sentence}. ${effect.says}`,
       }
-      next = applied(next, effect.changes)
+      next = withChanges(next, effect.changes)
     }
   }
   return all
@@ -105,7 +105,7 @@ function standing(
   records: Records,
   id: Id,
   context: Context,
-): { episode: Episode; recipe: Recipe; standing: Standing } | undefined {
+): { episode: Episode; recipe: Recipe; standing: EpisodeProgress } | undefined {
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)
   const recipe = episode && recipeFor(records, episode)
@@ -115,7 +115,7 @@ function standing(
   return {
     episode,
     recipe,
-    standing: standingOf({
+    standing: progressOf({
       episode,
       show,
       recipe,
@@ -128,7 +128,7 @@ function standing(
   }
 }
 
-function comes({ when }: FollowOn, standing: Standing): boolean {
+function comes({ when }: FollowOn, standing: EpisodeProgress): boolean {
   return when.kind === 'lit'
     ? standing.stages.some((s) => s.stage.id === when.stage && s.lamp.state === 'lit')
     : standing.steps.some((s) => s.step.line === when.line && s.done)
@@ -140,7 +140,7 @@ function effectOf(
   id: Id,
   recipe: Recipe,
   context: Context,
-): { changes: Done['changes']; says: string } | undefined {
+): { changes: Outcome['changes']; says: string } | undefined {
   const episode = records.episodes.get(id)
   if (!episode) return undefined
   const at = momentOf(context)
@@ -148,7 +148,7 @@ function effectOf(
   const steps = stepsOf(records, id)
   const made = context.id()
   const log = (says: string, shows?: 'note' | 'folder') =>
-    putting(records, 'episodes', {
+    putRecord(records, 'episodes', {
       ...episode,
       followed: [
         ...(episode.followed ?? []),
@@ -156,7 +156,7 @@ function effectOf(
       ],
       updatedAt: at,
     })
-  const noted = (says: string, ...changes: Done['changes']) => ({ changes: [log(says), ...changes], says })
+  const noted = (says: string, ...changes: Outcome['changes']) => ({ changes: [log(says), ...changes], says })
   switch (then.kind) {
     case 'hand': {
       const step = steps.find((s) => s.line === then.line && s.doneAt === undefined)
@@ -164,7 +164,7 @@ function effectOf(
         step &&
         noted(
           `Handed “${step.name}” to ${then.to}`,
-          putting(records, 'steps', { ...step, owner: then.to, updatedAt: at }),
+          putRecord(records, 'steps', { ...step, owner: then.to, updatedAt: at }),
         )
       )
     }
@@ -174,7 +174,7 @@ function effectOf(
         step &&
         noted(
           `“${step.name}” waits on ${then.who}`,
-          putting(records, 'steps', {
+          putRecord(records, 'steps', {
             ...step,
             waiting: {
               who: then.who,
@@ -206,7 +206,7 @@ function effectOf(
         createdAt: at,
         updatedAt: at,
       }
-      return noted(`Added “${then.name}”`, putting(records, 'steps', step))
+      return noted(`Added “${then.name}”`, putRecord(records, 'steps', step))
     }
     case 'folder':
       return { changes: [log('Its folder is ready to be saved', 'folder')], says: 'Its folder is on Today' }

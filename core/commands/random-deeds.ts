@@ -4,7 +4,7 @@ import { stateOf } from '../plan/state'
 import type { Day, Episode, Id, Picture, Records, Step } from '../records'
 import type { Result } from '../result'
 import { addDays, weekday } from '../rhythm/days'
-import type { Context, Done } from './change'
+import type { Context, Outcome } from './change'
 import { todayOf } from './step-of'
 import { correctLog } from './work/correct-log'
 import { endStep } from './work/end-step'
@@ -20,7 +20,7 @@ import { editMany } from './ideas/edit-many'
 import { jotIdea, jotIdeas } from './ideas/jot'
 import { keepMail } from './ideas/keep-mail'
 import { markTold } from './ideas/mark-told'
-import { meanFor } from './ideas/mean-for'
+import { intendForMonth } from './ideas/intend-for-month'
 import { mergeIdeas } from './ideas/merge-ideas'
 import { reorderIdea } from './ideas/reorder-idea'
 import { restIdeas } from './ideas/rest-ideas'
@@ -39,7 +39,7 @@ import { moveToSlot } from './schedule/move-to-slot'
 import { pullEpisodes } from './schedule/pull-episodes'
 import { pushEpisode } from './schedule/push-episode'
 import { swapEpisodes } from './schedule/swap-episodes'
-import { keepSlots, letGo } from './schedule/keep-slots'
+import { keepSlots, removeReservation } from './schedule/keep-slots'
 import { putLaunch, removeLaunch } from './schedule/launch'
 import { supportLaunch } from './schedule/support-launch'
 import { addRecipe, removeRecipe } from './recipes/add-recipe'
@@ -51,7 +51,7 @@ import { leaveOutStage } from './recipes/leave-out-stage'
 import { openDifferences } from './recipes/open-differences'
 import { settleDifferences } from './recipes/settle-differences'
 import { takeStarter } from './recipes/take-starter'
-import { useRecipe } from './recipes/use-recipe'
+import { changeRecipe } from './recipes/change-recipe'
 import { fixNumber } from './release/fix-number'
 import { markReleased } from './release/mark-released'
 import { moveToNextOpen } from './schedule/move-to-next-open'
@@ -77,7 +77,7 @@ import { backdateStep } from './work/backdate-step'
 import { editStep } from './work/edit-step'
 import { estimateStep } from './work/estimate-step'
 import { finishStages } from './work/finish-stages'
-import { putAway } from './work/put-away'
+import { dismissFollowed } from './work/dismiss-followed'
 import { tickItem } from './work/tick-item'
 import { tickStep } from './work/tick-step'
 import { waitStep } from './work/wait-step'
@@ -85,7 +85,7 @@ import { takeTable } from './ideas/take-table'
 import { joinBlocks, splitBlock } from './week/split-block'
 import { layEpisode } from './week/lay-episode'
 import { layOnDay, takeOffDay } from './week/lay-on-day'
-import { leftToToday } from './week/left-to-today'
+import { moveLeftoversToToday } from './week/move-leftovers'
 import { moreOnDays, setDays } from './week/set-days'
 import { orderDay } from './week/order-day'
 import { pinBlock } from './week/pin-block'
@@ -101,7 +101,7 @@ export interface Chance {
   n: (most: number) => number
 }
 
-type Deed = (chance: Chance) => Result<Done>
+type Deed = (chance: Chance) => Result<Outcome>
 
 const words = ['Oak ribs', 'Keel bolts', 'A spar', 'Oars & tar', 'Sailcloth', 'Rope walk', 'Pitch']
 
@@ -291,8 +291,8 @@ export const randomDeeds = {
   backToIdeas: (x) => backToIdeas(x.r, { episode: inPhase(x, 'work', 'parked', 'dropped') }, x.c),
   sortIdeas: (x) => sortIdeas(x.r, { episodes: [inPhase(x, 'idea')], standing: 'promising' }, x.c),
   restIdeas: (x) => restIdeas(x.r, { episodes: [inPhase(x, 'idea')], until: near(x, 2, 60) }, x.c),
-  meanFor: (x) =>
-    meanFor(x.r, { episodes: [inPhase(x, 'idea')], month: x.n(2) ? '2027-02' : undefined }, x.c),
+  intendForMonth: (x) =>
+    intendForMonth(x.r, { episodes: [inPhase(x, 'idea')], month: x.n(2) ? '2027-02' : undefined }, x.c),
   editMany: (x) =>
     editMany(
       x.r,
@@ -353,7 +353,7 @@ export const randomDeeds = {
       },
       x.c,
     ),
-  letGo: (x) => letGo(x.r, { reservation: idIn(x.r.reservations, x) }, x.c),
+  removeReservation: (x) => removeReservation(x.r, { reservation: idIn(x.r.reservations, x) }, x.c),
   putLaunch: (x) =>
     putLaunch(
       x.r,
@@ -457,11 +457,11 @@ export const randomDeeds = {
     const s = x.r.shows.get(show(x))
     return firstRecipe(x.r, { show: s?.id ?? '', recipe: one(s?.recipes ?? [], x) ?? '' }, x.c)
   },
-  useRecipe: (x) => {
+  changeRecipe: (x) => {
     const e = x.r.episodes.get(inPhase(x, 'work', 'idea'))
     const s = x.r.shows.get(e?.show ?? '')
     const all = s ? [s.recipe, ...(s.recipes ?? [])] : []
-    return useRecipe(x.r, { episode: e?.id ?? '', recipe: one(all, x) ?? '' }, x.c)
+    return changeRecipe(x.r, { episode: e?.id ?? '', recipe: one(all, x) ?? '' }, x.c)
   },
   takeStarter: (x) => takeStarter(x.r, { show: show(x), starter: x.n(2) ? 'full' : 'small' }, x.c),
   copyEpisode: (x) => copyEpisode(x.r, { episode: episode(x), texts: x.n(2) > 0 }, x.c),
@@ -580,12 +580,12 @@ export const randomDeeds = {
     const items = [...x.r.recipes.values()].flatMap((y) => (y.checklists ?? []).flatMap((l) => l.items))
     return tickItem(x.r, { episode: episode(x), item: one(items, x)?.id ?? '', on: x.n(3) > 0 }, x.c)
   },
-  putAway: (x) => {
+  dismissFollowed: (x) => {
     const e = one(
       [...x.r.episodes.values()].filter((y) => (y.followed ?? []).length > 0),
       x,
     )
-    return putAway(x.r, { episode: e?.id ?? '', followed: e?.followed?.[0]?.id ?? '' }, x.c)
+    return dismissFollowed(x.r, { episode: e?.id ?? '', followed: e?.followed?.[0]?.id ?? '' }, x.c)
   },
   editStep: (x) =>
     editStep(
@@ -671,7 +671,7 @@ export const randomDeeds = {
     planner.improve(10)
     return takePlan(x.r, { blocks: planner.plan.blocks.filter((b) => !b.fixed) }, x.c)
   },
-  leftToToday: (x) => leftToToday(x.r, { steps: [...x.r.steps.keys()] }, x.c),
+  moveLeftoversToToday: (x) => moveLeftoversToToday(x.r, { steps: [...x.r.steps.keys()] }, x.c),
   setDays: (x) =>
     setDays(x.r, { days: [near(x, 1, 4)], minutes: one([0, 0, 240, undefined] as const, x) }, x.c),
   moreOnDays: (x) => moreOnDays(x.r, { days: [near(x, 0, 6)], minutes: 30 + x.n(60) }, x.c),
@@ -681,7 +681,7 @@ export type CommandName = keyof typeof randomDeeds
 export const commandNames: readonly string[] = Object.keys(randomDeeds)
 
 /** Does one command's deed by name. Throws on a name that none has. */
-export function doDeed(name: string, chance: Chance): Result<Done> {
+export function doDeed(name: string, chance: Chance): Result<Outcome> {
   const all: Readonly<Record<string, Deed>> = randomDeeds
   const deed = all[name]
   if (!deed) throw new Error(`No random deed for ${name}`)

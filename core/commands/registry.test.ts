@@ -4,7 +4,7 @@ import fc from 'fast-check'
 import { after, exampleEpisode, exampleNow, exampleRecords, valueOf } from '../examples'
 import { faultsOf } from '../formats/whole-check'
 import { rowsOf, tableNames, type Records } from '../records'
-import { applied, checked, inverse, type Context, type Done } from './change'
+import { withChanges, checked, inverse, type Context, type Outcome } from './change'
 import { withFollowOns } from './follow'
 import { commandNames, doDeed } from './random-deeds'
 import { editRecipe } from './recipes/edit-recipe'
@@ -26,8 +26,8 @@ function sources(folder: string): { path: string; text: string }[] {
 }
 const commandIn = /^export const (\w+): Command</gm
 
-function withFollowed(records: Records, result: Result<Done>, context: Context): Records {
-  return applied(records, withFollowOns(records, valueOf(result), context).changes)
+function withFollowed(records: Records, result: Result<Outcome>, context: Context): Records {
+  return withChanges(records, withFollowOns(records, valueOf(result), context).changes)
 }
 
 /**
@@ -78,7 +78,7 @@ const row = fc
 /** Lives a row of deeds; hands each state with what was done to it to `look`. */
 function lived(
   row: readonly { name: string; numbers: number[]; minutes: number }[],
-  look: (name: string, before: Records, done: Done, now: Records) => void,
+  look: (name: string, before: Records, done: Outcome, now: Records) => void,
 ): void {
   let [records, now, made] = [world(), exampleNow, 0]
   for (const d of row) {
@@ -94,7 +94,7 @@ function lived(
       continue
     }
     const done = whole.value
-    const next = applied(records, done.changes)
+    const next = withChanges(records, done.changes)
     look(d.name, records, done, next)
     records = next
   }
@@ -131,9 +131,9 @@ test('whatever is done, undo gives the very records from before, redo those afte
     fc.property(row, (deeds) => {
       lived(deeds, (name, before, done, now) => {
         times.set(name, (times.get(name) ?? 0) + 1)
-        const back = applied(now, inverse(done.changes))
+        const back = withChanges(now, inverse(done.changes))
         same(name, back, before)
-        same(name, applied(back, done.changes), now)
+        same(name, withChanges(back, done.changes), now)
         expect([name, faultsOf(rowsOf(now))]).toEqual([name, []])
         expect([name, done.sentence]).toEqual([name, expect.stringMatching(/\S/)])
       })

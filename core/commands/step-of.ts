@@ -1,6 +1,6 @@
 import type { Day, Id, Records, Step, Zone } from '../records'
 import { partOfStep, partStep } from '../recipe/part-steps'
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 import { creatorZone } from '../rhythm/creator'
 import { dayAt } from '../rhythm/zone'
 import { momentOf, type Context } from './change'
@@ -23,13 +23,13 @@ export function todayOf(records: Pick<Records, 'shows'>, context: Pick<Context, 
  */
 export function stepOf(records: Records, id: Id, context: Context): Result<Step> {
   const step = records.steps.get(id)
-  if (step) return fine(step)
+  if (step) return ok(step)
   const wanted = partOfStep(id)
   const episode = wanted && records.episodes.get(wanted.episode)
   const show = episode && records.shows.get(episode.show)
   const recipe = episode && recipeFor(records, episode)
   if (!wanted || !episode || !show || !recipe) return refused('This step is no longer there.', 'steps')
-  return fine(
+  return ok(
     partStep(wanted.part, {
       episode,
       kind: show.kind,

@@ -1,6 +1,6 @@
 import { StoredChange, type Change } from '../records'
 import { refused, type Result } from '../result'
-import { checked, type Done } from './change'
+import { checked, type Outcome } from './change'
 import { rebased } from './rebase'
 
 /** The table of a change with other records before and after. */
@@ -12,7 +12,7 @@ function withRecords(change: Change, before: unknown, after: unknown): unknown {
  * What was typed, upon what stands in the store by now: field by field (`rebase`), checked by the schemas.
  * Refused where what it was typed into is gone.
  */
-export function upheld(done: Done, stored: (change: Change) => unknown): Result<Done> {
+export function upheld(done: Outcome, stored: (change: Change) => unknown): Result<Outcome> {
   const parts = rebased(done.changes, stored)
   if (parts.length === 0 && done.changes.length > 0)
     return refused('It is no longer there; another tab has taken it away.', 'records')

@@ -10,11 +10,11 @@ import {
 } from '../examples'
 import { rowsOf } from '../records'
 import { schemaVersion } from '../records/migrations'
-import { readBackup, writeBackup, type Whole } from './backup'
+import { readBackup, writeBackup, type WholeStore } from './backup'
 
 const records = exampleRecords()
 const picture = { id: 'p', name: 'a.png', type: 'image/png' as const, width: 2, height: 2, size: 4 }
-const whole: Whole = {
+const whole: WholeStore = {
   tables: {
     ...rowsOf(records),
     episodes: [exampleEpisode({ pictures: [picture] })],
@@ -123,7 +123,7 @@ describe('a back-up', () => {
   })
 
   test('with a reference into nothing is refused', () => {
-    const lost = (tables: Partial<Whole['tables']>, files = whole.files) =>
+    const lost = (tables: Partial<WholeStore['tables']>, files = whole.files) =>
       refusalOf(
         readBackup(writeBackup({ ...whole, tables: { ...whole.tables, ...tables }, files }, exampleAt)),
       )

@@ -12,12 +12,12 @@ import {
 } from '../records'
 import { migrate, schemaVersion, type RawTables } from '../records/migrations'
 import { filesOf } from '../commands/files'
-import { fine, refused, type Problem, type Result } from '../result'
+import { ok, refused, type Problem, type Result } from '../result'
 import { deepest, faultsOf, nameOf, nestedBeyond } from './whole-check'
 import { zipWithinBounds } from './zip-bounds'
 
 /** All that a browser holds: every table's rows, the journal, and the files. */
-export interface Whole {
+export interface WholeStore {
   tables: Rows
   journal: JournalLine[]
   files: FileRecord[]
@@ -54,7 +54,7 @@ function sumOf(bytes: Uint8Array): number {
 }
 
 /** The whole as a zip: `lamp-reel.json`, a JSON file a table, the journal, and the files as they are. */
-export function writeBackup(whole: Whole, madeAt: string): Uint8Array {
+export function writeBackup(whole: WholeStore, madeAt: string): Uint8Array {
   const entries: Record<string, Uint8Array> = {}
   for (const name of tableNames)
     entries[`records/${name}.json`] = strToU8(JSON.stringify(whole.tables[name], null, 1))
@@ -93,7 +93,7 @@ function json(bytes: Uint8Array | undefined, name: string): Result<unknown> {
     // The list, its rows, and what a row holds.
     return nestedBeyond(value, deepest + 2)
       ? refused(`${name} in the back-up is nested too deep to be one. Choose another back-up.`, name)
-      : fine(value)
+      : ok(value)
   } catch {
     return refused(`${name} in the back-up is not readable. Choose another back-up.`, name)
   }
@@ -103,7 +103,7 @@ function json(bytes: Uint8Array | undefined, name: string): Result<unknown> {
  * Reads a back-up and checks all of it: that it is one, whole, not newer than this program, and that every
  * record and reference is right.
  */
-export function readBackup(bytes: Uint8Array): Result<Whole> {
+export function readBackup(bytes: Uint8Array): Result<WholeStore> {
   const bounded = zipWithinBounds(bytes)
   if (!bounded.ok) return bounded
   let entries: Record<string, Uint8Array>
@@ -164,17 +164,17 @@ export function readBackup(bytes: Uint8Array): Result<Whole> {
   const fault = brokenReference(whole.value.tables, there)
   if (fault) return refused(fault, 'records')
   const aside = z.array(Aside).parse(migrated.value['aside'])
-  return fine({ ...whole.value, files, ...(aside.length > 0 ? { aside } : {}) })
+  return ok({ ...whole.value, files, ...(aside.length > 0 ? { aside } : {}) })
 }
 
 function asideOf(bytes: Uint8Array | undefined): Result<Aside[]> {
-  if (!bytes) return fine([])
+  if (!bytes) return ok([])
   const name = 'records/aside.json'
   const rows = json(bytes, name)
   if (!rows.ok) return rows
   const read = z.array(Aside).safeParse(rows.value)
   return read.success
-    ? fine(read.data)
+    ? ok(read.data)
     : refused(`${name} in the back-up is not what Lamp Reel writes. Choose another back-up.`, name)
 }
 
@@ -191,7 +191,7 @@ function rowsOf<T>(schema: z.ZodMiniType<T>, rows: readonly unknown[], name: str
     }
     read.push(parsed.data)
   }
-  return fine(read)
+  return ok(read)
 }
 
 /** The version of the records in which a table came. */
@@ -199,7 +199,7 @@ function sinceOf(name: TableName | 'journal'): number {
   return name === 'journal' ? 1 : tables[name].since
 }
 
-function validated(raw: RawTables): Result<Omit<Whole, 'files'>> {
+function validated(raw: RawTables): Result<Omit<WholeStore, 'files'>> {
   const faults: Problem[] = []
   const rows = rowsFrom(<T extends TableName>(name: T): readonly RecordOf<T>[] => {
     const read = rowsOf(tables[name].schema, raw[name] ?? [], name)
@@ -210,7 +210,7 @@ function validated(raw: RawTables): Result<Omit<Whole, 'files'>> {
   const journal = rowsOf(JournalLine, raw['journal'] ?? [], 'journal')
   if (!journal.ok) return journal
   const [problem] = faults
-  return problem ? { ok: false, problem } : fine({ tables: rows, journal: journal.value })
+  return problem ? { ok: false, problem } : ok({ tables: rows, journal: journal.value })
 }
 
 /** The first thing that is wrong between the records of a back-up, named; or with the files they refer to. */

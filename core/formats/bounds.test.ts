@@ -2,19 +2,19 @@ import { zipSync } from 'fflate'
 import { exampleAt, exampleEpisode, exampleRecords, exampleStep, refusalOf, valueOf } from '../examples'
 import { rowsOf } from '../records'
 import { fullRecipe } from '../recipe/starters'
-import { readBackup, writeBackup, type Whole } from './backup'
+import { readBackup, writeBackup, type WholeStore } from './backup'
 import { faultsOf, nestedBeyond, without } from './whole-check'
 import { bounds, zipWithinBounds } from './zip-bounds'
 
 const records = exampleRecords([exampleEpisode()])
 const tables = rowsOf(records)
-const backup = (more: Partial<Whole['tables']>) =>
+const backup = (more: Partial<WholeStore['tables']>) =>
   readBackup(writeBackup({ tables: { ...tables, ...more }, journal: [], files: [] }, exampleAt))
 const slot = { kind: 'slot' as const, day: '2026-12-10' }
 const work = { kind: 'work' as const, since: exampleAt }
 
 describe('what commands guarantee is asked of a back-up too', () => {
-  test.each<[string, Partial<Whole['tables']>, RegExp]>([
+  test.each<[string, Partial<WholeStore['tables']>, RegExp]>([
     [
       'an id twice',
       { episodes: [exampleEpisode(), exampleEpisode({ code: 'AB99' })] },

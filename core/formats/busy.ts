@@ -1,6 +1,6 @@
 import ICAL from 'ical.js'
 import { Zone, type Busy, type Day } from '../records'
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 import { addDays } from '../rhythm/days'
 import { localAt, momentAt } from '../rhythm/zone'
 
@@ -90,7 +90,7 @@ export function readBusy(text: string, zone: Zone, from: Day, to: Day): Result<B
   }
   read.uids = [...new Set(read.uids)]
   read.events = joined(read.events)
-  return fine(read)
+  return ok(read)
 }
 
 function text1(component: ICAL.Component, name: string): string {

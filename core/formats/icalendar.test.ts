@@ -3,7 +3,7 @@ import { exampleAt, exampleEpisode, exampleNow, exampleRecords, valueOf } from '
 import { calendarEntries } from '../plan/calendar'
 import { stepsToAdd } from '../recipe/apply'
 import { workingDays } from '../recipe/due'
-import { standingOf } from '../recipe/lamps'
+import { progressOf } from '../recipe/lamps'
 import { readBusy } from './busy'
 import { icalendar } from './icalendar'
 
@@ -15,7 +15,7 @@ const episode = exampleEpisode({
   phase: { kind: 'work', since: exampleAt },
   place: { kind: 'slot', day: '2026-12-10' },
 })
-const standing = standingOf({
+const standing = progressOf({
   episode,
   show,
   recipe,

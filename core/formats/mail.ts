@@ -1,5 +1,5 @@
 import { z } from 'zod/mini'
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 
 /**
  * Limits of what comes by mail; longer texts are refused where they are typed, and again where they arrive.
@@ -97,7 +97,7 @@ export function readHandOver(json: string): Result<JottedMail[]> {
     )
   }
   const read = HandOver.safeParse(raw)
-  if (read.success) return fine(read.data.ideas)
+  if (read.success) return ok(read.data.ideas)
   const issue = read.error.issues[0]
   const at =
     issue?.path[0] === 'ideas' && typeof issue.path[1] === 'number' ? `Idea ${issue.path[1] + 1}: ` : ''
@@ -142,12 +142,12 @@ export class CodeReader {
     }
     this.parts[Number(at) - 1] = part
     const have = this.parts.filter((p) => p !== undefined).length
-    if (have < this.count) return fine({ have, of: this.count, ideas: undefined })
+    if (have < this.count) return ok({ have, of: this.count, ideas: undefined })
     try {
       const rows = z
         .array(z.tuple([z.string(), z.string(), z.string(), z.string(), z.string(), z.string()]))
         .parse(JSON.parse(this.parts.join('')))
-      return fine({
+      return ok({
         have,
         of: this.count,
         ideas: rows.map(([id, moment, line, note, url, show]) =>

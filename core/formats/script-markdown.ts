@@ -1,12 +1,12 @@
 import type { Script } from '../records'
-import { sectionSeconds, type Pace } from '../script/timing'
+import { sectionSeconds, type SpeechPace } from '../script/timing'
 import { sayTime } from '../script/timecode'
 
 /**
  * A script as Markdown: sections as headings with their times, voice-over as quotes, shots as a checklist
  * under their beat.
  */
-export function scriptMarkdown(script: Script | undefined, title: string, pace: Pace): string {
+export function scriptMarkdown(script: Script | undefined, title: string, pace: SpeechPace): string {
   const sections = (script?.sections ?? []).map((section) => {
     const beats = section.beats
       .filter((b) => b.text.trim() !== '' || b.cues.length > 0)

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import type { Episode } from '../records'
 import { textOf, type Field } from '../ideas/fields'
-import { refused, fine, type Result } from '../result'
+import { refused, ok, type Result } from '../result'
 
 /** One row of a read table, by its columns' names, with the line on which it begins. */
 export interface TableRow {
@@ -100,7 +100,7 @@ function withinBounds(text: string): Result<true> {
       )
     at = end + 1
   }
-  return fine(true)
+  return ok(true)
 }
 
 /** The delimiter that the first line has most of, outside quotes. */
@@ -154,7 +154,7 @@ export function readTable(text: string): Result<Table> {
       'file',
     )
   const columns = head.cells.map((c) => c.trim())
-  return fine({
+  return ok({
     columns,
     rows: body.map((r) => ({
       line: r.line,

@@ -1,4 +1,4 @@
-import { refused, fine, type Result } from '../result'
+import { refused, ok, type Result } from '../result'
 
 /**
  * What a back-up may be at most: its entries, what all of them take when inflated, and one file of records.
@@ -59,5 +59,5 @@ export function zipWithinBounds(bytes: Uint8Array): Result<true> {
     if (span.to > bytes.length || (next && next.from < span.to))
       return refused(`${span.name} in the zip lies over what follows it; the file is damaged.`, span.name)
   }
-  return fine(true)
+  return ok(true)
 }

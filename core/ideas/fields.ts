@@ -12,7 +12,7 @@ import {
 } from '../records'
 import { standingNames } from '../commands/ideas/standing-names'
 import { withIdea } from '../commands/ideas/with-idea'
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 import { creatorZone, dayIn } from '../rhythm/creator'
 import { releaseOf } from '../rhythm/slots'
 import { sayNumber } from '../rhythm/numbering'
@@ -70,10 +70,10 @@ export function textOf(value: FieldValue): string {
 }
 
 function whole(text: string, least: number, most: number, name: string): Result<number | undefined> {
-  if (text.trim() === '') return fine(undefined)
+  if (text.trim() === '') return ok(undefined)
   const n = Number(text.replace(',', '.'))
   return Number.isFinite(n) && n >= least && n <= most
-    ? fine(Math.round(n))
+    ? ok(Math.round(n))
     : refused(`“${text}” is no ${name}. Write a number from ${least} to ${most}.`)
 }
 
@@ -90,12 +90,12 @@ function sayNature(e: Episode): string {
 
 function readNature(text: string): Result<Episode['nature']> {
   const clean = text.trim().toLowerCase()
-  if (clean === '' || clean === 'evergreen') return fine({ kind: 'evergreen' })
+  if (clean === '' || clean === 'evergreen') return ok({ kind: 'evergreen' })
   const match = /^topical(?: from (\S+))?(?: until (\S+))?$/.exec(clean)
   const bad = [match?.[1], match?.[2]].find((d) => d !== undefined && !Day.safeParse(d).success)
   if (!match || bad !== undefined)
     return refused(`“${text}” is no nature. Write evergreen, or topical from 2026-12-01 until 2026-12-24.`)
-  return fine({
+  return ok({
     kind: 'topical',
     ...(match[1] ? { notBefore: match[1] } : {}),
     ...(match[2] ? { staleAfter: match[2] } : {}),
@@ -115,14 +115,14 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
     label,
     kind: 'text',
     of: (e) => e.idea[name],
-    put: (e, t) => fine(withIdea(e, { [name]: t })),
+    put: (e, t) => ok(withIdea(e, { [name]: t })),
   })
   const several = (name: 'topics' | 'guests' | 'tags', label: string): Field => ({
     name,
     label,
     kind: 'several',
     of: (e) => e[name],
-    put: (e, t) => fine({ ...e, [name]: splitSeveral(t) }),
+    put: (e, t) => ok({ ...e, [name]: splitSeveral(t) }),
   })
   const standings = Object.values(standingNames)
   const fields: Field[] = [
@@ -136,7 +136,7 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
           ? refused('An idea needs at least a word.')
           : t.length > 300
             ? refused('A title has at most 300 characters.')
-            : fine({ ...e, title: t }),
+            : ok({ ...e, title: t }),
     },
     { name: 'code', label: 'Code', kind: 'text', of: (e) => e.code },
     {
@@ -160,7 +160,7 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
         return id === undefined
           ? refused(`There is no show “${t}”.`)
           : id === e.show || e.phase.kind === 'idea'
-            ? fine({ ...e, show: id })
+            ? ok({ ...e, show: id })
             : refused('Only an idea can go to another show.')
       },
     },
@@ -180,7 +180,7 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
       put: (e, t) => {
         const found = IdeaStanding.options.find((s) => standingNames[s] === t.trim().toLowerCase())
         return t.trim() === '' || found
-          ? fine(withIdea(e, { standing: found ?? 'unsorted' }))
+          ? ok(withIdea(e, { standing: found ?? 'unsorted' }))
           : refused(`“${t}” is no standing. Write ${standings.join(', ')}.`)
       },
     },
@@ -193,7 +193,7 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
       of: sayNature,
       put: (e, t) => {
         const read = readNature(t)
-        return read.ok ? fine({ ...e, nature: read.value }) : read
+        return read.ok ? ok({ ...e, nature: read.value }) : read
       },
     },
     {
@@ -203,7 +203,7 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
       of: (e) => e.idea.rating,
       put: (e, t) => {
         const n = whole(t, 1, 5, 'rating')
-        return n.ok ? fine(withIdea(e, { rating: n.value })) : n
+        return n.ok ? ok(withIdea(e, { rating: n.value })) : n
       },
     },
     {
@@ -214,7 +214,7 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
       put: (e, t) => {
         const n = whole(t, 0, 6000, 'number of minutes')
         return n.ok
-          ? fine(
+          ? ok(
               n.value === effortOf(e, of.recipes.get(show(e)?.recipe ?? ''))
                 ? e
                 : withIdea(e, { effort: n.value }),
@@ -230,13 +230,13 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
       put: (e, t) => {
         const m = Month.safeParse(t.trim())
         return t.trim() === ''
-          ? fine(withIdea(e, { meant: undefined }))
+          ? ok(withIdea(e, { meant: undefined }))
           : m.success
-            ? fine(withIdea(e, { meant: m.data }))
+            ? ok(withIdea(e, { meant: m.data }))
             : refused(`“${t}” is no month. Write it as 2027-03.`)
       },
     },
-    { name: 'note', label: 'Note', kind: 'text', of: (e) => e.note, put: (e, t) => fine({ ...e, note: t }) },
+    { name: 'note', label: 'Note', kind: 'text', of: (e) => e.note, put: (e, t) => ok({ ...e, note: t }) },
     text('premise', 'Premise'),
     text('why', 'Why now'),
     several('guests', 'Guests'),
@@ -251,7 +251,7 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
         const ids = words.map((w) => byWords.get(e.show)?.get(w.toLowerCase()))
         const lost = words.find((_, i) => ids[i] === undefined)
         return lost === undefined
-          ? fine(withIdea(e, { keywords: ids.flatMap((id) => id ?? []) }))
+          ? ok(withIdea(e, { keywords: ids.flatMap((id) => id ?? []) }))
           : refused(`“${lost}” is not in the keyword table of this show. Add it there first.`)
       },
     },
@@ -293,9 +293,9 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
       put: (e, t) => {
         const d = Day.safeParse(t.trim())
         return t.trim() === ''
-          ? fine(withIdea(e, { restUntil: undefined }))
+          ? ok(withIdea(e, { restUntil: undefined }))
           : d.success
-            ? fine(withIdea(e, { restUntil: d.data }))
+            ? ok(withIdea(e, { restUntil: d.data }))
             : refused(d.error.issues[0]?.message ?? '')
       },
     },
@@ -330,11 +330,11 @@ function ownFields(shows: readonly Show[]): Field[] {
     of: (e) => e.idea.own[of.get(e.show)?.id ?? ''],
     put: (e, text) => {
       const field = of.get(e.show)
-      if (!field) return text.trim() === '' ? fine(e) : refused(`This show has no field “${name}”.`)
+      if (!field) return text.trim() === '' ? ok(e) : refused(`This show has no field “${name}”.`)
       const read = readOwn(field, text)
       if (!read.ok) return read
       const own = Object.fromEntries(Object.entries(e.idea.own).filter(([id]) => id !== field.id))
-      return fine(withIdea(e, { own: read.value === undefined ? own : { ...own, [field.id]: read.value } }))
+      return ok(withIdea(e, { own: read.value === undefined ? own : { ...own, [field.id]: read.value } }))
     },
   }))
 }
@@ -342,35 +342,35 @@ function ownFields(shows: readonly Show[]): Field[] {
 /** Reads a typed text as the value of one of the creator's own fields; blank is no value. */
 export function readOwn(field: OwnField, text: string): Result<OwnValue | undefined> {
   const clean = text.trim()
-  if (clean === '') return fine(undefined)
+  if (clean === '') return ok(undefined)
   switch (field.kind) {
     case 'text':
-      return fine(text)
+      return ok(text)
     case 'number': {
       const n = Number(clean.replace(',', '.'))
-      return Number.isFinite(n) ? fine(n) : refused(`“${clean}” is no number.`)
+      return Number.isFinite(n) ? ok(n) : refused(`“${clean}” is no number.`)
     }
     case 'date': {
       const d = Day.safeParse(clean)
-      return d.success ? fine(d.data) : refused(d.error.issues[0]?.message ?? '')
+      return d.success ? ok(d.data) : refused(d.error.issues[0]?.message ?? '')
     }
     case 'choice':
       return field.choices.includes(clean)
-        ? fine(clean)
+        ? ok(clean)
         : refused(`“${clean}” is none of the choices: ${field.choices.join(', ')}.`)
     case 'tick':
       return /^(yes|no|true|false|x|1|0)$/i.test(clean)
-        ? fine(/^(yes|true|x|1)$/i.test(clean))
+        ? ok(/^(yes|true|x|1)$/i.test(clean))
         : refused(`“${clean}” is no tick. Write yes, or leave it empty.`)
     case 'stars': {
       const n = Number(clean)
       return Number.isInteger(n) && n >= 1 && n <= 5
-        ? fine(n)
+        ? ok(n)
         : refused(`“${clean}” is no number of stars. Write 1 to 5.`)
     }
     case 'link':
       return /^https?:\/\/\S+$/i.test(clean)
-        ? fine(clean)
+        ? ok(clean)
         : refused(`“${clean}” is no link. It begins with http:// or https://.`)
   }
 }

@@ -1,7 +1,7 @@
 import { exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
 import type { Episode, Group, Idea, Test } from '../records'
 import { fieldsOf, joinSeveral, splitSeveral } from './fields'
-import { carryOut, holds } from './viewing'
+import { viewIdeas, matcherFor } from './viewing'
 
 const records = exampleRecords([], 'small', {
   topics: [],
@@ -49,7 +49,7 @@ const ideas = [
 ]
 const kept = (where: Group) =>
   ideas
-    .filter(holds(where, fields, today))
+    .filter(matcherFor(where, fields, today))
     .map((e) => e.title[0])
     .join('')
 
@@ -77,7 +77,7 @@ test('conditions by all, any and nested', () => {
 
 test('sorting: by a field either way with blanks last, by hand; groups with their heads', () => {
   const shown = (sort: { by: string; down: boolean }, group = '') =>
-    carryOut({ where: all(), sort, group }, ideas, fields, today)
+    viewIdeas({ where: all(), sort, group }, ideas, fields, today)
   expect(
     shown({ by: 'rating', down: false })
       .episodes.map((e) => e.title[0])
@@ -99,7 +99,7 @@ test('sorting: by a field either way with blanks last, by hand; groups with thei
     ),
   ).toEqual(['Ropes 1', 'a', 'Sails 2', 'c', 'b'])
   expect(
-    carryOut(
+    viewIdeas(
       { where: all(), sort: { by: 'hand', down: false }, group: '' },
       ideas,
       fields,

@@ -56,21 +56,21 @@ export function dateMeant(text: string, today: string): string {
   return days?.[1] === undefined ? clean : addDays(today, Number(days[1]))
 }
 
-type Holds = (episode: Episode) => boolean
+type Matcher = (episode: Episode) => boolean
 
 /**
  * A condition as one function. A test on an unknown field, or one whose value is still blank, lets
  * everything through.
  */
-export function holds(group: Group, fields: ReadonlyMap<string, Field>, today: string): Holds {
+export function matcherFor(group: Group, fields: ReadonlyMap<string, Field>, today: string): Matcher {
   const all = group.of.map((part) =>
-    part.kind === 'group' ? holds(part, fields, today) : tested(part, fields, today),
+    part.kind === 'group' ? matcherFor(part, fields, today) : tested(part, fields, today),
   )
   if (all.length === 0) return () => true
   return group.join === 'all' ? (e) => all.every((h) => h(e)) : (e) => all.some((h) => h(e))
 }
 
-function tested(test: Test, fields: ReadonlyMap<string, Field>, today: string): Holds {
+function tested(test: Test, fields: ReadonlyMap<string, Field>, today: string): Matcher {
   const field = fields.get(test.field)
   if (!field || (takesValue(test.how) && test.value.trim() === '')) return () => true
   const wanted = test.value.trim().toLowerCase()
@@ -114,7 +114,7 @@ function tested(test: Test, fields: ReadonlyMap<string, Field>, today: string): 
 export type Row = { kind: 'head'; name: string; count: number } | { kind: 'episode'; episode: Episode }
 
 /** What a view shows: its episodes in order, and the same with group heads. */
-export interface Shown {
+export interface IdeasViewed {
   episodes: Episode[]
   rows: Row[]
 }
@@ -124,14 +124,14 @@ export interface Shown {
  * through, sorts, groups. An episode of several topics stands in the group of its first. Sorting by hand is
  * by the creator's own order.
  */
-export function carryOut(
+export function viewIdeas(
   view: Pick<View, 'where' | 'sort' | 'group'>,
   episodes: Iterable<Episode>,
   fields: ReadonlyMap<string, Field>,
   today: string,
   found?: ReadonlyMap<Id, unknown>,
-): Shown {
-  const lets = holds(view.where, fields, today)
+): IdeasViewed {
+  const lets = matcherFor(view.where, fields, today)
   const kept: Episode[] = []
   for (const e of episodes) if ((found === undefined || found.has(e.id)) && lets(e)) kept.push(e)
   const sorted = inSort(kept, view.sort, fields)

@@ -7,7 +7,7 @@ import { addDays } from '../rhythm/days'
  * How long work takes against its estimate: the logarithm's mean and spread of actual over estimated
  * minutes.
  */
-export interface Pace {
+export interface KindPace {
   /** Median of actual / estimate. */
   median: number
   /** Standard deviation of the logarithm. */
@@ -28,7 +28,7 @@ export const lostPrior = 0.04
  * The pace of some finished steps with logged minutes, the prior mixed in as if it were four more of them.
  * The spread is pooled from the prior's and the seen ones' about the mixed mean.
  */
-export function paceOf(steps: Iterable<Pick<Step, 'minutes' | 'logged' | 'doneAt'>>): Pace {
+export function paceOf(steps: Iterable<Pick<Step, 'minutes' | 'logged' | 'doneAt'>>): KindPace {
   const logs: number[] = []
   for (const s of steps)
     if (s.doneAt !== undefined && s.logged > 0 && s.minutes > 0) logs.push(Math.log(s.logged / s.minutes))
@@ -79,7 +79,7 @@ export function lostOf(
 }
 
 /** The pace of each kind of step. */
-export function pacesOf(steps: Iterable<Step>): Map<StepKind, Pace> {
+export function pacesOf(steps: Iterable<Step>): Map<StepKind, KindPace> {
   const by = new Map<StepKind, Step[]>()
   for (const s of steps) {
     const row = by.get(s.kind)

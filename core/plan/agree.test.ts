@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { after, exampleEpisode, exampleRecords, valueOf } from '../examples'
-import { applied, checked, inverse, type Change, type Context } from '../commands/change'
+import { withChanges, checked, inverse, type Change, type Context } from '../commands/change'
 import { handStep } from '../commands/work/hand-step'
 import { withFollowOns } from '../commands/follow'
 import { commandNames, doDeed } from '../commands/random-deeds'
@@ -159,7 +159,8 @@ test('through random days of work, loss, release and undo every screen says the 
         now += d.minutes * 60_000
         const context: Context = { now, id: () => `id${++made}` }
         if (d.turn === 'restore') records = restored(records)
-        else if (d.turn === 'undo' && past.length > 0) records = applied(records, inverse(past.pop() ?? []))
+        else if (d.turn === 'undo' && past.length > 0)
+          records = withChanges(records, inverse(past.pop() ?? []))
         else {
           let at = 0
           const n = (most: number) => (d.numbers[at++ % 7] ?? 0) % most
@@ -168,7 +169,7 @@ test('through random days of work, loss, release and undo every screen says the 
           const whole = checked(withFollowOns(records, result.value, context))
           if (!whole.ok) continue
           const full = whole.value
-          records = applied(records, full.changes)
+          records = withChanges(records, full.changes)
           past.push(full.changes)
           done.set(d.name, (done.get(d.name) ?? 0) + 1)
         }

@@ -1,7 +1,7 @@
 import type { Show } from '../records'
 import type { CalendarEntry } from '../formats/icalendar'
-import type { Block } from './ground'
-import type { Standing } from '../recipe/lamps'
+import type { WorkBlock } from './ground'
+import type { EpisodeProgress } from '../recipe/lamps'
 import { momentAt } from '../rhythm/zone'
 import { sayMinutes } from '../script/timecode'
 
@@ -11,7 +11,7 @@ export interface CalendarEpisode {
   title: string
   number: string
   show: Show
-  standing: Standing
+  standing: EpisodeProgress
 }
 
 /**
@@ -21,9 +21,9 @@ export interface CalendarEpisode {
  */
 export function calendarEntries(
   episodes: readonly CalendarEpisode[],
-  blocks: readonly Block[] = [],
+  blocks: readonly WorkBlock[] = [],
 ): CalendarEntry[] {
-  const laid = new Map<string, Block[]>()
+  const laid = new Map<string, WorkBlock[]>()
   for (const b of joined(blocks)) (laid.get(b.id) ?? laid.set(b.id, []).get(b.id))?.push(b)
   return episodes.flatMap(({ id, title, number, show, standing }): CalendarEntry[] => {
     const { release } = standing
@@ -77,8 +77,8 @@ export function calendarEntries(
 }
 
 /** One block a step and day, by date. */
-function joined(blocks: readonly Block[]): Block[] {
-  const by = new Map<string, Block>()
+function joined(blocks: readonly WorkBlock[]): WorkBlock[] {
+  const by = new Map<string, WorkBlock>()
   for (const b of [...blocks].sort((a, z) => (a.day < z.day ? -1 : a.day > z.day ? 1 : 0))) {
     const key = `${b.id} ${b.day}`
     const there = by.get(key)

@@ -1,8 +1,8 @@
 import type { Day, Id, StepKind } from '../records'
 import { dayNumber } from '../rhythm/days'
-import { prior, type Pace } from './accuracy'
+import { prior, type KindPace } from './accuracy'
 import { drawsOf, normal, seedOf } from './chance'
-import type { Block, Task } from './ground'
+import type { WorkBlock, Task } from './ground'
 
 /**
  * What a forecast looks at: the open work in the order of the plan, minutes per day from `first` on, paces
@@ -16,10 +16,10 @@ export interface ForecastFor {
    * Blocks that lie in the week, by hand or taken from a plan: their work is done on their days, not
    * before.
    */
-  laid: readonly Block[]
+  laid: readonly WorkBlock[]
   first: Day
   minutes: readonly number[]
-  paces: ReadonlyMap<StepKind, Pace>
+  paces: ReadonlyMap<StepKind, KindPace>
   lost: number
   setup: Partial<Record<StepKind, number>>
   /** Kinds of work that are set up on the first day already. */

@@ -27,7 +27,7 @@ export interface Task {
   hold?: number | undefined
 }
 
-export interface Block {
+export interface WorkBlock {
   id: Id
   day: Day
   minutes: number
@@ -37,7 +37,7 @@ export interface Block {
  * A block that stays where it is. Of work that is not planned here its kind says what is set up on that
  * day.
  */
-export interface Pinned extends Block {
+export interface Pinned extends WorkBlock {
   kind?: StepKind | undefined
 }
 
@@ -60,7 +60,7 @@ export interface PlanFor {
  * How good a plan is, in order of importance (`engine` 4): weight of missed releases, late days, work off
  * its preferred day, set-up minutes, and how late work ends (minute-days).
  */
-export interface Score {
+export interface PlanCost {
   missed: number
   late: number
   off: number
@@ -69,7 +69,7 @@ export interface Score {
 }
 
 /** Whether one score is better than another, by the first part in which they differ. */
-export function isBetter(a: Score, b: Score): boolean {
+export function isBetter(a: PlanCost, b: PlanCost): boolean {
   if (a.missed !== b.missed) return a.missed < b.missed
   if (a.late !== b.late) return a.late < b.late
   if (a.off !== b.off) return a.off < b.off
@@ -79,10 +79,10 @@ export function isBetter(a: Score, b: Score): boolean {
 
 /** Work laid on days, tasks by their place in `PlanFor.tasks`. */
 export interface Laid {
-  blocks: (Block & { task: number; n: number; fixed: boolean })[]
+  blocks: (WorkBlock & { task: number; n: number; fixed: boolean })[]
   /** Day on which each task ends, counted from the first; `Infinity` where it found no room. */
   ends: number[]
-  score: Score
+  score: PlanCost
   /** Releases that are missed, by episode. */
   missed: Id[]
   /** Work that found no room at all. */
@@ -393,7 +393,7 @@ export class Ground {
     return left > 0 ? undefined : pieces
   }
 
-  private scored(ends: readonly number[], setup: number, off: number): { score: Score; missed: Id[] } {
+  private scored(ends: readonly number[], setup: number, off: number): { score: PlanCost; missed: Id[] } {
     const missed = new Map<Id, number>()
     let late = 0
     let sum = 0

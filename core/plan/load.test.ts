@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { addDays } from '../rhythm/days'
-import type { Block, Task } from './ground'
+import type { WorkBlock, Task } from './ground'
 import { layWork, minutesByDay, minutesOn, planFor, type HoursOf, type Load } from './load'
 
 const settings = { hours: [120, 120, 120, 120, 120, 0, 60], daysOff: ['2026-11-26'] }
@@ -14,7 +14,7 @@ const work = (id: string, minutes: number, due: string, ...needs: string[]): Tas
   split: true,
   weight: 1,
 })
-const lay = (tasks: readonly Task[], hours: HoursOf, today: string, laid: readonly Block[] = []): Load =>
+const lay = (tasks: readonly Task[], hours: HoursOf, today: string, laid: readonly WorkBlock[] = []): Load =>
   layWork(planFor(tasks, laid, hours, today))
 const plain = (load: Load) => load.blocks.map(({ id, day, minutes }) => ({ id, day, minutes }))
 

@@ -1,6 +1,6 @@
 import type { Day, Id, Settings, StepKind } from '../records'
 import { addDays, dayOf, weekday } from '../rhythm/days'
-import { Ground, type Block, type Pinned, type PlanFor, type Score, type Task } from './ground'
+import { Ground, type WorkBlock, type Pinned, type PlanFor, type PlanCost, type Task } from './ground'
 
 /** How far ahead plans and forecasts look, in days. */
 export const horizon = 26 * 7
@@ -66,14 +66,14 @@ export function planFor(
  */
 export interface Load {
   /** `fixed` ones lie there by hand or by a plan that was taken. */
-  blocks: (Block & { fixed: boolean })[]
+  blocks: (WorkBlock & { fixed: boolean })[]
   ends: Map<Id, Day>
   over: Map<Day, number>
   /** Minutes of setting up on each date. */
   setup: Map<Day, number>
   /** Blocks that cannot stay: they lie before what they need. Their minutes are laid after it. */
   broken: readonly Pinned[]
-  score: Score
+  score: PlanCost
 }
 
 /**

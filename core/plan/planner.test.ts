@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { addDays } from '../rhythm/days'
 import { drawsOf } from './chance'
-import { isBetter, Planner, type Block, type PlanFor, type Score, type Task } from './planner'
+import { isBetter, Planner, type WorkBlock, type PlanFor, type PlanCost, type Task } from './planner'
 import { bestByTrying } from './reference'
 import { smallCase } from './small-cases'
 
@@ -28,7 +28,7 @@ const plan = (of: Partial<PlanFor> & { tasks: Task[] }, tries = 400) => {
   planner.improve(tries)
   return planner.plan
 }
-const dayOfBlock = (blocks: readonly Block[], id: string) =>
+const dayOfBlock = (blocks: readonly WorkBlock[], id: string) =>
   blocks.filter((b) => b.id === id).map((b) => b.day)
 
 describe('planning the hours', () => {
@@ -161,7 +161,10 @@ describe('planning the hours', () => {
 })
 
 /** The planner's score and the best there is; it may try until it has it, at most so often. */
-function against(n: number, most: number): { of: PlanFor; planner: Planner; score: Score; best: Score } {
+function against(
+  n: number,
+  most: number,
+): { of: PlanFor; planner: Planner; score: PlanCost; best: PlanCost } {
   const of = smallCase(n)
   const best = bestByTrying(of)
   const planner = new Planner(of, n + 1)
@@ -181,7 +184,7 @@ test('against brute force on small cases: the fewest missed releases always, the
     for (const p of of.pinned)
       if (p.id !== 'other')
         expect(planner.plan.blocks.filter((b) => b.id === p.id)).toEqual([{ ...p, fixed: true }])
-    const worth = (s: Score) => 10_000 * s.missed + 500 * s.late + s.setup + s.ends / 100
+    const worth = (s: PlanCost) => 10_000 * s.missed + 500 * s.late + s.setup + s.ends / 100
     ratios.push((1 + worth(score)) / (1 + worth(best)))
   }
   expect(Math.min(...ratios)).toBeGreaterThanOrEqual(0.999)

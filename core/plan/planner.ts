@@ -1,13 +1,21 @@
 import type { Id } from '../records'
 import { drawsOf } from './chance'
-import { Ground, isBetter, type Block, type Laid, type Pinned, type PlanFor, type Score } from './ground'
+import {
+  Ground,
+  isBetter,
+  type WorkBlock,
+  type Laid,
+  type Pinned,
+  type PlanFor,
+  type PlanCost,
+} from './ground'
 
-export { isBetter, type Block, type Pinned, type PlanFor, type Score, type Task } from './ground'
+export { isBetter, type WorkBlock, type Pinned, type PlanFor, type PlanCost, type Task } from './ground'
 
 export interface Plan {
   /** `fixed` ones are those that stay where they are. */
-  blocks: (Block & { fixed: boolean })[]
-  score: Score
+  blocks: (WorkBlock & { fixed: boolean })[]
+  score: PlanCost
   /** Releases that are missed, by episode. */
   missed: Id[]
   /** Work that found no room at all. */

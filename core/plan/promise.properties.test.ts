@@ -11,11 +11,11 @@ import {
 import { keepSlots } from '../commands/schedule/keep-slots'
 import { joinBlocks, splitBlock } from '../commands/week/split-block'
 import { layEpisode } from '../commands/week/lay-episode'
-import { leftToToday } from '../commands/week/left-to-today'
+import { moveLeftoversToToday } from '../commands/week/move-leftovers'
 import { orderDay } from '../commands/week/order-day'
 import { timeBlock } from '../commands/week/time-block'
 import { readBusy } from '../formats/busy'
-import type { Day, Episode, Launch, Records, Reservation, Show, Standing, Step } from '../records'
+import type { Day, Episode, Launch, Records, Reservation, Show, StandingWork, Step } from '../records'
 import { addDays, dayNumber, daysBetween, weekday } from '../rhythm/days'
 import { honours, reservedSlots } from '../rhythm/reserve'
 import { datesOf } from '../rhythm/rule'
@@ -197,10 +197,10 @@ test('a launch lacks nothing exactly when enough episodes support it, all within
           [],
           today,
         )
-        const fine = row.filter((s) => s.day !== undefined && s.day >= window.from && s.day <= window.to)
-        expect(support).toBe(fine.length)
+        const ok = row.filter((s) => s.day !== undefined && s.day >= window.from && s.day <= window.to)
+        expect(support).toBe(ok.length)
         expect(missing.length === 0).toBe(
-          row.length >= wanted && fine.length === row.length && fine.every((s) => s.outlook !== 'tight'),
+          row.length >= wanted && ok.length === row.length && ok.every((s) => s.outlook !== 'tight'),
         )
       },
     ),
@@ -209,7 +209,7 @@ test('a launch lacks nothing exactly when enough episodes support it, all within
 })
 
 describe('standing work', () => {
-  const works: fc.Arbitrary<Standing[]> = fc
+  const works: fc.Arbitrary<StandingWork[]> = fc
     .array(
       fc.record({
         minutes: fc.integer({ min: 5, max: 120 }),
@@ -224,7 +224,7 @@ describe('standing work', () => {
       { maxLength: 4 },
     )
     .map((row) =>
-      row.map((w, i): Standing => ({
+      row.map((w, i): StandingWork => ({
         id: `s${i}`,
         name: `S${i}`,
         kind: 'admin',
@@ -448,7 +448,7 @@ describe('the week', () => {
                     )
                   : what === 'order'
                     ? orderDay(r, { day: block.day, row: [{ step: 'a', minutes: block.minutes }] }, context)
-                    : leftToToday(r, { steps: ['a', 'b'] }, context)
+                    : moveLeftoversToToday(r, { steps: ['a', 'b'] }, context)
           if (!done.ok) continue
           tried.add(what)
           if (what === 'left') brought = 60

@@ -1,13 +1,13 @@
 import { sum } from 'd3-array'
 import { dayNumber } from '../rhythm/days'
-import { isBetter, type PlanFor, type Score } from './ground'
+import { isBetter, type PlanFor, type PlanCost } from './ground'
 
 /**
  * The best score of every assignment of whole tasks to days, or to none, tried one by one: what the planner
  * is held against on small cases. Tasks are taken as sittings, pinned ones stay on their day whole;
  * exponential in tasks.
  */
-export function bestByTrying(of: PlanFor): Score {
+export function bestByTrying(of: PlanFor): PlanCost {
   const { tasks, minutes, setup } = of
   const first = dayNumber(of.first)
   const days = minutes.length
@@ -22,9 +22,9 @@ export function bestByTrying(of: PlanFor): Score {
         0,
       ),
   )
-  let best: Score | undefined
+  let best: PlanCost | undefined
   const chosen: number[] = []
-  const score = (): Score | undefined => {
+  const score = (): PlanCost | undefined => {
     const missed = new Map<string, number>()
     let [late, ends, cost] = [0, 0, 0]
     tasks.forEach((t, k) => {

@@ -1,6 +1,6 @@
 import { addDays } from '../rhythm/days'
 import { drawsOf } from './chance'
-import type { Block, PlanFor, Task } from './ground'
+import type { WorkBlock, PlanFor, Task } from './ground'
 
 const first = '2026-11-23'
 
@@ -32,7 +32,7 @@ export function smallCase(n: number): PlanFor {
       weight: draw() < 0.2 ? 3 : 1,
     }
   })
-  const pinned: Block[] = []
+  const pinned: WorkBlock[] = []
   if (draw() < 0.25) pinned.push({ id: 'other', day: addDays(first, Math.floor(draw() * days)), minutes: 30 })
   const free = tasks.findIndex((t, i) => i >= count - 2 && t.earliest === undefined)
   const on = Math.floor(draw() * days)

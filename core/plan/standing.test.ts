@@ -17,7 +17,7 @@ import { moreOnDays } from '../commands/week/set-days'
 import { orderDay } from '../commands/week/order-day'
 import { timeBlock } from '../commands/week/time-block'
 import { readBusy } from '../formats/busy'
-import type { Records, Standing, Step } from '../records'
+import type { Records, StandingWork, Step } from '../records'
 import { lostOf } from './accuracy'
 import { layWork, planFor, minutesOn } from './load'
 import { remindersOf } from './reminders'
@@ -25,7 +25,7 @@ import { occurrencesOf, takenMinutes } from './standing'
 
 const context = exampleContext()
 const records = exampleRecords([exampleEpisode()])
-const letters: Standing = {
+const letters: StandingWork = {
   id: 'letters',
   name: 'Letters',
   kind: 'admin',

@@ -1,9 +1,9 @@
-import { ruleFault, type Busy, type Day, type Standing } from '../records'
+import { ruleFault, type Busy, type Day, type StandingWork } from '../records'
 import { datesOf } from '../rhythm/rule'
 
 /** One time that standing work falls due. */
 export interface Occurrence {
-  work: Standing
+  work: StandingWork
   day: Day
   state: 'to do' | 'done' | 'skipped'
 }
@@ -12,7 +12,7 @@ export interface Occurrence {
  * Standing work from one date to another, both included, by date, those with a clock time first by it.
  * Refuses nothing: a rule that cannot be read yields nothing.
  */
-export function occurrencesOf(all: Iterable<Standing>, from: Day, to: Day): Occurrence[] {
+export function occurrencesOf(all: Iterable<StandingWork>, from: Day, to: Day): Occurrence[] {
   const row: Occurrence[] = []
   for (const work of all) {
     const days =
@@ -41,7 +41,7 @@ export function occurrencesOf(all: Iterable<Standing>, from: Day, to: Day): Occu
 
 /** Minutes of each date that standing work (not skipped) and busy time take of its hours. */
 export function takenMinutes(
-  standing: Iterable<Standing>,
+  standing: Iterable<StandingWork>,
   busy: Iterable<Busy>,
   from: Day,
   to: Day,

@@ -14,11 +14,11 @@ import type {
 import { recipeFor } from '../commands/of-episode'
 import { freshSettings } from '../commands/settings/fresh-settings'
 import { workingDays } from '../recipe/due'
-import { standingOf, type Standing } from '../recipe/lamps'
+import { progressOf, type EpisodeProgress } from '../recipe/lamps'
 import { addDays } from '../rhythm/days'
 import { creatorZone } from '../rhythm/creator'
 import { dayAt } from '../rhythm/zone'
-import type { Pace } from './accuracy'
+import type { KindPace } from './accuracy'
 import type { ForecastFor } from './forecast'
 import { layWork, planFor, type HoursOf, type Load } from './load'
 import { takenMinutes } from './standing'
@@ -33,7 +33,7 @@ export interface Working {
   outlets: readonly Outlet[]
   script: Script | undefined
   steps: readonly Step[]
-  standing: Standing
+  standing: EpisodeProgress
 }
 
 /**
@@ -85,7 +85,7 @@ export function planOf(
 
 /** What was learnt, which forecasts go by. */
 export interface Learnt {
-  paces: ReadonlyMap<StepKind, Pace>
+  paces: ReadonlyMap<StepKind, KindPace>
   /** Share of days that are lost. */
   lost: number
 }
@@ -146,7 +146,7 @@ export function stateOf(
     const script = records.scripts.get(episode.id)
     const steps = bySteps.get(episode.id) ?? []
     const of = { episode, show, recipe, outlets, script, steps }
-    return [{ ...of, standing: standingOf({ ...of, today, works, partMinutes: partMinutes.get(show.id) }) }]
+    return [{ ...of, standing: progressOf({ ...of, today, works, partMinutes: partMinutes.get(show.id) }) }]
   })
   const hours = hoursIn(records, today)
   return { today, hours, working, ...planOf(working, hours, today, now) }

@@ -1,6 +1,6 @@
 import { exampleEpisode, exampleRecords, exampleStep } from '../examples'
 import type { Step } from '../records'
-import { standingOf } from '../recipe/lamps'
+import { progressOf } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
 import { minutesAhead, planFor } from './load'
 import { explain, gains, inPlanOrder, openWork } from './work'
@@ -36,7 +36,7 @@ const steps: Step[] = [
   exampleStep({ id: 'letters', order: 3, stage: 'release', lead: { kind: 'after', days: 2 } }),
   exampleStep({ id: 'done', order: 4, doneAt: '2026-11-20T00:00:00.000Z' }),
 ]
-const standing = standingOf({
+const standing = progressOf({
   episode,
   show,
   recipe,

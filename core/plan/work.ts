@@ -1,15 +1,15 @@
 import { sum } from 'd3-array'
 import type { Day, Episode, Id, StepKind } from '../records'
-import type { Standing, StepState } from '../recipe/lamps'
+import type { EpisodeProgress, StepState } from '../recipe/lamps'
 import { addDays, sayDay, weekday, weekdayName } from '../rhythm/days'
 import { sayMinutes } from '../script/timecode'
-import type { Block, Pinned, PlanFor, Score, Task } from './ground'
+import type { WorkBlock, Pinned, PlanFor, PlanCost, Task } from './ground'
 import type { Load } from './load'
 
 /** An episode in work, as planning sees it. */
 export interface InWork {
   episode: Episode
-  standing: Standing
+  standing: EpisodeProgress
 }
 
 /** Days that someone waited for usually takes still. */
@@ -101,7 +101,7 @@ function laidOnes(undone: readonly StepState[], today: Day): Set<Id> {
 }
 
 /** Tasks in the order in which they are laid now: by the day their work begins, then by their due dates. */
-export function inPlanOrder(tasks: readonly Task[], load: { blocks: readonly Block[] }): Task[] {
+export function inPlanOrder(tasks: readonly Task[], load: { blocks: readonly WorkBlock[] }): Task[] {
   const begins = new Map<Id, Day>()
   for (const b of load.blocks) {
     const at = begins.get(b.id)
@@ -144,7 +144,7 @@ export function workUntil(tasks: readonly Task[], last: Day): Task[] {
 }
 
 /** What another plan gains over the one as it stands, in words; nothing gained gives an empty list. */
-export function gains(before: Score, after: Score): string[] {
+export function gains(before: PlanCost, after: PlanCost): string[] {
   return [
     after.missed < before.missed
       ? `Saves ${before.missed - after.missed === 1 ? 'a release' : 'releases'} that would be missed`
@@ -168,7 +168,7 @@ const batched: ReadonlySet<StepKind> = new Set(['film', 'record'])
  * Why a block stands on its day, in a sentence: pinned, batched with others, because of what must follow,
  * or because of its due date.
  */
-export function explain(block: Block, of: PlanFor, blocks: readonly Block[], named: Named): string {
+export function explain(block: WorkBlock, of: PlanFor, blocks: readonly WorkBlock[], named: Named): string {
   const task = of.tasks.find((t) => t.id === block.id)
   const day = weekdayName(weekday(block.day)).slice(0, 3)
   if (!task) return ''

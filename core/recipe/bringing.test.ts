@@ -4,7 +4,7 @@ import { partOfStep, partStepId } from './part-steps'
 import { stepsToAdd } from './apply'
 import { workingDays } from './due'
 import { withStage } from './edit'
-import { standingOf, type Standing } from './lamps'
+import { progressOf, type EpisodeProgress } from './lamps'
 
 const records = exampleRecords()
 const show = records.shows.get('show')
@@ -18,9 +18,9 @@ const placed: Partial<Episode> = {
 function standing(
   fields: Partial<Episode> = {},
   of: { steps?: Step[]; recipe?: Recipe; script?: Script; minutes?: Record<string, number> } = {},
-): Standing {
+): EpisodeProgress {
   if (!show || !small) throw new Error('no example')
-  return standingOf({
+  return progressOf({
     episode: exampleEpisode({ ...placed, ...fields }),
     show,
     recipe: of.recipe ?? small,
@@ -32,7 +32,7 @@ function standing(
     partMinutes: of.minutes,
   })
 }
-const lamp = (s: Standing, id: string) => s.stages.find((x) => x.stage.id === id)?.lamp
+const lamp = (s: EpisodeProgress, id: string) => s.stages.find((x) => x.stage.id === id)?.lamp
 
 describe('required parts that no step brings', () => {
   test('are work of their own, with minutes, due with the release; the three steps bring none of them', () => {

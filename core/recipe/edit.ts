@@ -1,5 +1,5 @@
 import type { Id, Lead, Recipe, RecipeLine, Stage } from '../records'
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 import { inOrder } from './needs'
 
 type Body = Pick<Recipe, 'stages' | 'lines'>
@@ -21,7 +21,7 @@ export function withoutStage<R extends Body>(recipe: R, id: Id): Result<R> {
     )
   let next: R = { ...recipe, stages }
   for (const line of recipe.lines) if (line.stage === id) next = withoutLine(next, line.id)
-  return fine(next)
+  return ok(next)
 }
 
 /**
@@ -110,7 +110,7 @@ export function recipeFault(recipe: Body): Result<true> {
     })),
   )
   return leads.ok
-    ? fine(true)
+    ? ok(true)
     : refused(
         leads.problem.sentence
           .replace(

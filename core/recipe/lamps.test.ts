@@ -2,7 +2,7 @@ import { exampleAt, exampleEpisode, exampleRecords, exampleScript } from '../exa
 import type { Episode, Script, Step } from '../records'
 import { stepsToAdd } from './apply'
 import { workingDays } from './due'
-import { sixLamps, standingOf, type Standing } from './lamps'
+import { sixLamps, progressOf, type EpisodeProgress } from './lamps'
 
 const records = exampleRecords([], 'full')
 const show = records.shows.get('show')
@@ -18,9 +18,9 @@ function standing(
   script?: Script,
   change: (step: Step) => Step = (s) => s,
   today = '2026-11-24',
-): Standing {
+): EpisodeProgress {
   if (!show || !recipe) throw new Error('no example')
-  return standingOf({
+  return progressOf({
     episode: exampleEpisode({ phase: { kind: 'work', since: exampleAt }, ...fields }),
     show: short,
     recipe,
@@ -31,7 +31,7 @@ function standing(
     works,
   })
 }
-const lamp = (s: Standing, id: string) => s.stages.find((x) => x.stage.id === id)?.lamp
+const lamp = (s: EpisodeProgress, id: string) => s.stages.find((x) => x.stage.id === id)?.lamp
 const done =
   (...lines: string[]) =>
   (s: Step): Step =>

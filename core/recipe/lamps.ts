@@ -2,7 +2,7 @@ import { sum } from 'd3-array'
 import type { Day, Id, Lead, Part, Recipe, Stage, Step } from '../records'
 import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
-import { partState, requiredParts, type PartsOf, type PartState } from '../release/parts'
+import { partState, requiredParts, type PartSources, type PartState } from '../release/parts'
 import { dueDates, type WorkingDays } from './due'
 import { inOrder, needsByStages, type Needing } from './needs'
 import { partStep } from './part-steps'
@@ -52,7 +52,7 @@ export type Missing =
   | { kind: 'step'; step: Step; name: string; sentence: string; stage: Id }
 
 /** Where an episode stands. */
-export interface Standing {
+export interface EpisodeProgress {
   release?: { day: Day; at: number; time: string }
   stages: StageState[]
   steps: StepState[]
@@ -71,7 +71,7 @@ export interface Standing {
 }
 
 /** All that a standing is derived from. `steps` are the episode's own, in any order. */
-export interface StandingOf extends PartsOf {
+export interface StandingOf extends PartSources {
   steps: readonly Step[]
   today: Day
   works: WorkingDays
@@ -83,7 +83,7 @@ export interface StandingOf extends PartsOf {
  * Derives an episode's due dates, lamps, readiness and list of what is missing. Linear in steps, needs and
  * script.
  */
-export function standingOf(given: StandingOf): Standing {
+export function progressOf(given: StandingOf): EpisodeProgress {
   const of = inKnownStages(given)
   const { episode, show, recipe, outlets, today } = of
   const release = releaseOf(episode, show)
@@ -351,7 +351,7 @@ function missingOf(before: readonly StageState[], required: readonly PartState[]
  * The six lamps of the glyph and of the matrix, by the trade's order; a stage that the recipe leaves out
  * has none.
  */
-export function sixLamps(standing: Standing): (Lamp | undefined)[] {
+export function sixLamps(standing: EpisodeProgress): (Lamp | undefined)[] {
   return (['brief', 'script', 'film', 'edit', 'thumbnail', 'release'] as const).map(
     (kind) => standing.stages.find((s) => s.stage.kind === kind)?.lamp,
   )

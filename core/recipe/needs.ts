@@ -1,5 +1,5 @@
 import type { Id, Stage } from '../records'
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 
 /** What an ordering needs to know of a step or of a recipe's line. */
 export interface Needing {
@@ -44,7 +44,7 @@ export function inOrder<T extends Needing>(steps: readonly T[]): Result<T[]> {
         'needs',
       )
   }
-  return fine(order)
+  return ok(order)
 }
 
 /** What a need that follows from stages is read from. */

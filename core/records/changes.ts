@@ -1,5 +1,5 @@
 import { z } from 'zod/mini'
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 import { Id } from './basics'
 import { recordsFrom, tableNames, tables, type RecordOf, type Records, type TableName } from './registry'
 
@@ -14,7 +14,7 @@ export function isOf<T extends TableName>(change: { table: TableName }, table: T
 }
 
 /** The records after some changes; maps of tables that none touches are the same ones. */
-export function applied(records: Records, changes: readonly Change[]): Records {
+export function withChanges(records: Records, changes: readonly Change[]): Records {
   const touched = new Set(changes.map((c) => c.table))
   return recordsFrom(<T extends TableName>(name: T) => {
     const map: ReadonlyMap<string, RecordOf<T>> = records[name]
@@ -68,15 +68,15 @@ export function checkedChanges(changes: readonly Change[]): Result<Change[]> {
     if (!read.ok) return read
     out.push(read.value)
   }
-  return fine(out)
+  return ok(out)
 }
 
 function cleaned<T extends TableName>(change: Change<T>): Result<Change<T>> {
-  if (change.after === undefined) return fine(change)
+  if (change.after === undefined) return ok(change)
   const parsed = tables[change.table].schema.safeParse(change.after)
   const issue = parsed.error?.issues[0]
   return parsed.success
-    ? fine({ ...change, after: parsed.data })
+    ? ok({ ...change, after: parsed.data })
     : refused(
         issue?.message ?? 'This cannot be kept.',
         [change.table, ...(issue?.path ?? []).map(String)].join('.'),

@@ -1,4 +1,4 @@
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 import { bareIdea } from './idea'
 import { recordFrom4 } from './from-4'
 import { freshSetup, freshWeights } from './settings'
@@ -120,5 +120,5 @@ export function migrate(
       return refused(`There is no way from records of version ${version} to ${version + 1}.`, 'version')
     now = way(now)
   }
-  return fine(now)
+  return ok(now)
 }

@@ -7,7 +7,7 @@ import { Recipe } from './recipe'
 import { Script } from './script'
 import { Settings } from './settings'
 import { Outlet, Show } from './show'
-import { Busy, Standing } from './standing'
+import { Busy, StandingWork } from './standing'
 import { Step } from './step'
 
 /** A record that another one cannot do without. `as` is what it is to that one, for sentences: `its show`. */
@@ -78,7 +78,7 @@ const defined = {
   }),
   keywords: table(Keyword, { singular: 'keyword', since: 2, index: 'id, show', refers: itsShow }),
   settings: table(Settings, { singular: 'settings', since: 1, index: 'id' }),
-  standing: table(Standing, { singular: 'standing work', since: 4, index: 'id' }),
+  standing: table(StandingWork, { singular: 'standing work', since: 4, index: 'id' }),
   busy: table(Busy, { singular: 'busy time', since: 4, index: 'id' }),
   reservations: table(Reservation, { singular: 'reservation', since: 4, index: 'id', refers: itsShow }),
   launches: table(Launch, { singular: 'launch', since: 4, index: 'id' }),

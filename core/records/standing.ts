@@ -3,7 +3,7 @@ import { RhythmStart, Rule } from './rule-check'
 import { ClockTime, Day, Id, Minutes, StepKind, stamps } from './basics'
 
 /** Work that belongs to no episode: once, or by a recurrence (RFC 5545) from a first date on. */
-export const Standing = z.object({
+export const StandingWork = z.object({
   id: Id,
   name: z.string().check(z.trim(), z.minLength(1, 'Standing work needs a name, for example “Mailing list”.')),
   kind: StepKind,
@@ -18,7 +18,7 @@ export const Standing = z.object({
   done: z.array(Day),
   ...stamps,
 })
-export type Standing = z.infer<typeof Standing>
+export type StandingWork = z.infer<typeof StandingWork>
 
 /**
  * Time that is taken by something else, read from a calendar: so many minutes of a date's hours. `uid` and

@@ -2,7 +2,7 @@ import { chaptersText } from '../formats/chapters-text'
 import { ffmetadata } from '../formats/ffmetadata'
 import { jsonChapters } from '../formats/json-chapters'
 import { scriptMarkdown } from '../formats/script-markdown'
-import { episodeChapters, episodeDescription, titleOf, type PartsOf } from './parts'
+import { episodeChapters, episodeDescription, titleOf, type PartSources } from './parts'
 
 /**
  * The text files of a release kit by their names in the zip; the thumbnail's two pictures are the caller's.
@@ -23,7 +23,7 @@ export type KitTexts = Record<
  * moment in ms.
  */
 export function kitTexts(
-  of: PartsOf,
+  of: PartSources,
   about: { number: string; at: number | undefined; pictures: readonly string[] },
 ): KitTexts {
   const { episode, show, script } = of

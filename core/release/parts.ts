@@ -6,7 +6,7 @@ import { descriptionOf } from './description'
 import { fitTags, tagLength } from './tags'
 
 /** All that an episode's parts are read from. */
-export interface PartsOf {
+export interface PartSources {
   episode: Episode
   show: Show
   recipe: Recipe
@@ -45,12 +45,12 @@ export function episodeChapters({
   episode,
   show,
   script,
-}: Pick<PartsOf, 'episode' | 'show' | 'script'>): Chapters {
+}: Pick<PartSources, 'episode' | 'show' | 'script'>): Chapters {
   return chaptersOf(script, episode.cut, show.pace)
 }
 
 /** The description that goes out. */
-export function episodeDescription(of: PartsOf): string {
+export function episodeDescription(of: PartSources): string {
   return descriptionOf(of.recipe, of.episode, titleOf(of.episode), episodeChapters(of).list)
 }
 
@@ -66,7 +66,7 @@ export function leastScript(show: Pick<Show, 'aim'>): number {
  * How one part of an episode stands, against every outlet of its show. Linear in the script's length at
  * worst.
  */
-export function partState(part: Part, of: PartsOf): PartState {
+export function partState(part: Part, of: PartSources): PartState {
   const { episode, show, script, outlets } = of
   const cover = show.kind === 'audio' ? 'cover' : 'thumbnail'
   const say = (

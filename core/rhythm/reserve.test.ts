@@ -1,15 +1,15 @@
-import { fine } from '../result'
+import { ok } from '../result'
 import { after, exampleContext, exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
 import type { Episode, Records } from '../records'
 import { changeRhythm } from '../commands/shows/change-rhythm'
 import { withRhythm } from '../commands/shows/new-rhythm'
-import { keepSlots, letGo } from '../commands/schedule/keep-slots'
+import { keepSlots, removeReservation } from '../commands/schedule/keep-slots'
 import { putLaunch, removeLaunch } from '../commands/schedule/launch'
 import { reservedBetween } from '../commands/schedule/kept'
 import { supportLaunch } from '../commands/schedule/support-launch'
 import { placeOnSlot } from '../commands/schedule/place-on-slot'
 import { launchStanding, type Supporter } from '../plan/launch'
-import { beatOn, datesOf, sayRhythm, timeOn } from './rule'
+import { extraRhythmOn, datesOf, sayRhythm, timeOn } from './rule'
 import { openSlots, slotsOf } from './slots'
 
 const context = exampleContext()
@@ -75,7 +75,7 @@ describe('a slot kept before there is an episode', () => {
     expect(warned.sentence).toBe(
       'Put “Steaming oak ribs” on Thu 17 Dec, 17:00, with the read for Kelpline Rope',
     )
-    expect(after(one, fine(warned)).episodes.get('episode')?.sponsor).toBe('Kelpline Rope')
+    expect(after(one, ok(warned)).episodes.get('episode')?.sponsor).toBe('Kelpline Rope')
     const other = withEpisode(one, 'episode', { sponsor: 'Brightwork Varnish' })
     expect(valueOf(placeOnSlot(other, { episode: 'episode', day: '2026-12-17' }, context)).sentence).toMatch(
       /It is kept for Kelpline Rope, and this has no read for them/,
@@ -117,7 +117,7 @@ describe('a slot kept before there is an episode', () => {
 
   test('is let go', () => {
     const id = [...one.reservations.keys()][0] ?? ''
-    expect(kept(after(one, letGo(one, { reservation: id }, context)))).toEqual([])
+    expect(kept(after(one, removeReservation(one, { reservation: id }, context)))).toEqual([])
   })
 })
 
@@ -325,7 +325,7 @@ describe('several rhythms in one show', () => {
       '10:00',
       '17:00',
     ])
-    expect(beatOn(rhythm, '2026-12-05')?.name).toBe('Interview')
+    expect(extraRhythmOn(rhythm, '2026-12-05')?.name).toBe('Interview')
     expect(sayRhythm({ ...rhythm, also: [talks] })).toBe(
       'every Thursday, 17:00, and first Saturday of the month, 10:00',
     )

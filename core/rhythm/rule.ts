@@ -1,6 +1,6 @@
 import { RRule, type Weekday } from 'rrule'
 import { ruleFault, rhythmStarts, type Day, type Rhythm } from '../records'
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 import { dateOf, dayNumber, dayOf, weekdayName } from './days'
 
 /** A rhythm as people choose it. Weekdays are 0 for Monday to 6 for Sunday. */
@@ -28,7 +28,7 @@ export function ruleOf(wish: RhythmWish): Result<string> {
       'rhythm.season',
     )
   const season = wish.season === undefined ? '' : `;COUNT=${wish.season}`
-  if (wish.kind === 'day') return fine(`FREQ=DAILY;INTERVAL=${wish.every}${season}`)
+  if (wish.kind === 'day') return ok(`FREQ=DAILY;INTERVAL=${wish.every}${season}`)
   if (wish.kind === 'month') {
     const nths = [...new Set(wish.nths)]
       .filter((n) => n === -1 || (n >= 1 && n <= 4))
@@ -38,14 +38,14 @@ export function ruleOf(wish: RhythmWish): Result<string> {
         'Choose which of the month: the first, the second, the third, the fourth or the last.',
         'rhythm.nths',
       )
-    return fine(
+    return ok(
       `FREQ=MONTHLY;INTERVAL=${wish.every};BYDAY=${nths.map((n) => `${n}${codes[wish.weekday] ?? 'TH'}`).join(',')}${season}`,
     )
   }
   const days = [...new Set(wish.weekdays)].filter((d) => d >= 0 && d < 7).sort((a, b) => a - b)
   if (days.length === 0)
     return refused('Choose at least one weekday on which it goes out.', 'rhythm.weekdays')
-  return fine(`FREQ=WEEKLY;INTERVAL=${wish.every};BYDAY=${days.map((d) => codes[d]).join(',')}${season}`)
+  return ok(`FREQ=WEEKLY;INTERVAL=${wish.every};BYDAY=${days.map((d) => codes[d]).join(',')}${season}`)
 }
 
 /** The wish behind a rule, or nothing where the rule says more than a wish can. */
@@ -158,14 +158,16 @@ function partsOf(rhythm: Rhythm): Beat[] {
  * one slot, at the first one's time.
  */
 export function timeOn(rhythm: Rhythm, day: Day): string {
-  return beatOn(rhythm, day)?.time ?? partsOf(rhythm).findLast((p) => p.start <= day)?.time ?? rhythm.time
+  return (
+    extraRhythmOn(rhythm, day)?.time ?? partsOf(rhythm).findLast((p) => p.start <= day)?.time ?? rhythm.time
+  )
 }
 
 /**
  * The further rhythm of a show that yields a date which the main one does not; nothing where the main one
  * does.
  */
-export function beatOn(rhythm: Rhythm, day: Day): NonNullable<Rhythm['also']>[number] | undefined {
+export function extraRhythmOn(rhythm: Rhythm, day: Day): NonNullable<Rhythm['also']>[number] | undefined {
   if (rhythm.also === undefined || rhythm.also.length === 0) return undefined
   const known = beats.get(rhythm) ?? new Map<Day, NonNullable<Rhythm['also']>[number] | undefined>()
   if (!beats.has(rhythm)) beats.set(rhythm, known)

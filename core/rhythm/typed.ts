@@ -1,5 +1,5 @@
 import type { ClockTime, Day } from '../records'
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 import { addDays, dayNumber, dayOf, monthName, weekday, weekdayName } from './days'
 
 const weekdayNames = Array.from({ length: 7 }, (_, i) => weekdayName(i).toLowerCase())
@@ -90,7 +90,7 @@ export function readDay(text: string, today: Day): Result<Day> {
   const day = read(text, today)
   return day === undefined
     ? refused(`“${text.trim()}” is no date that can be read. Write it like 3 Dec, next Thu or +2w.`)
-    : fine(day)
+    : ok(day)
 }
 
 /**
@@ -110,5 +110,5 @@ export function readTime(text: string): Result<ClockTime> {
   const hours = half === undefined ? hour : (hour % 12) + (half === 'pm' ? 12 : 0)
   if (!found || minute > 59 || hours > 23 || (half !== undefined && (hour < 1 || hour > 12)))
     return refused(`“${text.trim()}” is no time of day. Write it like 17:30.`)
-  return fine(`${String(hours).padStart(2, '0')}:${String(minute).padStart(2, '0')}`)
+  return ok(`${String(hours).padStart(2, '0')}:${String(minute).padStart(2, '0')}`)
 }

@@ -1,6 +1,6 @@
 import type { ClockTime } from '../records'
 import { heldBy } from '../named'
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 import type { RhythmWish } from './rule'
 
 /** What was read from words: the wish, and the time of day where one was given. */
@@ -160,7 +160,7 @@ export function readRhythm(words: string): Result<ReadRhythm> {
   if (distance.twice) return refused(`Two different distances are named. ${example}`, 'rhythm.every')
   const row = [...new Set(days)].sort((a, b) => a - b)
   if (unit === 'day' && row.length === 0)
-    return fine({ wish: { kind: 'day', every: found[0] ?? every ?? 1, ...ended }, time })
+    return ok({ wish: { kind: 'day', every: found[0] ?? every ?? 1, ...ended }, time })
   // “Every second Tuesday” is every other week; “first and third Saturday”, “last Friday” and “second
   // Tuesday of the month” are of a month.
   const said = /\bevery\b/.test(text) && !/\bmonth/.test(text)
@@ -186,7 +186,7 @@ export function readRhythm(words: string): Result<ReadRhythm> {
         'Not every month has a fifth one. Write “last” for the last of the month, or first to fourth.',
         'rhythm.nths',
       )
-    return fine({
+    return ok({
       wish: {
         kind: 'month',
         every: every ?? 1,
@@ -209,5 +209,5 @@ export function readRhythm(words: string): Result<ReadRhythm> {
       `${perWeek} times a week, but ${row.length} ${row.length === 1 ? 'day is' : 'days are'} named. Name as many as it goes out.`,
       'rhythm.weekdays',
     )
-  return fine({ wish: { kind: 'week', every: found[0] ?? every ?? 1, weekdays: row, ...ended }, time })
+  return ok({ wish: { kind: 'week', every: found[0] ?? every ?? 1, weekdays: row, ...ended }, time })
 }

@@ -1,4 +1,4 @@
-import { fine, refused, type Result } from '../result'
+import { ok, refused, type Result } from '../result'
 
 /** Seconds as `m:ss`, or `h:mm:ss` from an hour up; rounded to whole seconds. */
 export function sayTime(seconds: number): string {
@@ -29,7 +29,7 @@ export function readTime(text: string): Result<number> {
   const sum = (h: string | undefined, m: string | undefined, s: string | undefined): Result<number> => {
     const [hours, minutes, seconds] = [Number(h ?? 0), Number(m ?? 0), Number(s ?? 0)]
     const over = (h !== undefined && minutes > 59) || ((h ?? m) !== undefined && seconds > 59)
-    return over ? refused(help, 'time') : fine(hours * 3600 + minutes * 60 + seconds)
+    return over ? refused(help, 'time') : ok(hours * 3600 + minutes * 60 + seconds)
   }
   const colon = /^(?:(\d+):)?(\d{1,3}):(\d{2})$/.exec(given)
   if (colon) return sum(colon[1], colon[2], colon[3])
@@ -38,5 +38,5 @@ export function readTime(text: string): Result<number> {
   const named = /^(?:(\d+)\s*h)?\s*(?:(\d+)\s*m(?:in)?)?\s*(?:(\d{1,2})\s*s?)?$/.exec(given)
   if (named && given !== '' && /[hm]/.test(given)) return sum(named[1], named[2], named[3])
   const bare = /^(\d+)\s*s?$/.exec(given)
-  return bare ? fine(Number(bare[1])) : refused(help, 'time')
+  return bare ? ok(Number(bare[1])) : refused(help, 'time')
 }

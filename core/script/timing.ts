@@ -2,7 +2,7 @@ import { sum } from 'd3-array'
 import type { Beat, Delivery, Script, Section } from '../records'
 
 /** Words a minute by delivery, and the seconds that ends cost (`engine` 9). */
-export interface Pace {
+export interface SpeechPace {
   camera: number
   voice: number
 }
@@ -104,14 +104,14 @@ function countsOf(beat: Beat): Counts {
  * Seconds that one beat takes: words by its delivery's pace, 0.35 s a sentence end, 0.8 s at its end, and
  * its hold. Nothing for a blank beat but its hold.
  */
-export function beatSeconds(beat: Beat, pace: Pace): number {
+export function beatSeconds(beat: Beat, pace: SpeechPace): number {
   const { words, ends } = countsOf(beat)
   if (words === 0) return beat.hold
   return (words * 60) / pace[beat.delivery] + SENTENCE * ends + BEAT + beat.hold
 }
 
 /** Seconds of a section. */
-export function sectionSeconds(section: Section, pace: Pace): number {
+export function sectionSeconds(section: Section, pace: SpeechPace): number {
   return sum(section.beats, (beat) => beatSeconds(beat, pace))
 }
 
@@ -128,7 +128,7 @@ export interface ScriptFigures {
 }
 
 /** The figures of a script at a pace. Linear in its text. */
-export function scriptFigures(script: Script | undefined, pace: Pace): ScriptFigures {
+export function scriptFigures(script: Script | undefined, pace: SpeechPace): ScriptFigures {
   const figures: ScriptFigures = {
     seconds: 0,
     sections: [],

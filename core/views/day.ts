@@ -1,5 +1,5 @@
 import type { ClockTime, Day, Id } from '../records'
-import type { Block } from '../plan/ground'
+import type { WorkBlock } from '../plan/ground'
 import { hoursOn, type HoursOf } from '../plan/load'
 
 /**
@@ -76,7 +76,7 @@ export function inDayOrder<B extends InDay>(blocks: readonly B[]): B[] {
 }
 
 /** Blocks of the same work on the same day as one: what lies there, and what the plan adds to it. */
-export function joinedBlocks<B extends Block & { fixed: boolean }>(blocks: readonly B[]): B[] {
+export function joinedBlocks<B extends WorkBlock & { fixed: boolean }>(blocks: readonly B[]): B[] {
   const by = new Map<string, B>()
   for (const b of blocks) {
     const key = `${b.id} ${b.day}`

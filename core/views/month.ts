@@ -1,6 +1,6 @@
 import type { Day, Id, Launch } from '../records'
 import { addDays, monthName, weekday } from '../rhythm/days'
-import type { Block } from '../plan/ground'
+import type { WorkBlock } from '../plan/ground'
 import type { Card, StepIn } from './card'
 
 /** A month as whole weeks: its first day, its name, and the days of its cells. */
@@ -58,7 +58,10 @@ export interface DayWork {
 }
 
 /** Work of each day as the plan has it, the longest first. */
-export function workByDay(blocks: readonly Block[], stepIn: ReadonlyMap<Id, StepIn>): Map<Day, DayWork[]> {
+export function workByDay(
+  blocks: readonly WorkBlock[],
+  stepIn: ReadonlyMap<Id, StepIn>,
+): Map<Day, DayWork[]> {
   const by = new Map<Day, DayWork[]>()
   for (const b of blocks) {
     const found = stepIn.get(b.id)

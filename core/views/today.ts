@@ -1,6 +1,6 @@
 import { isOthers } from '../plan/work'
 import { ranFor } from '../commands/work/logged'
-import type { Block } from '../plan/ground'
+import type { WorkBlock } from '../plan/ground'
 import type { Day, Episode, Id } from '../records'
 import { daysBetween } from '../rhythm/days'
 import { scriptFigures, type ScriptFigures } from '../script/timing'
@@ -24,7 +24,7 @@ export interface TodayOf {
   released: readonly Episode[]
   episodes: ReadonlyMap<Id, Episode>
   stepIn: ReadonlyMap<Id, StepIn>
-  blocks: readonly (Block & { fixed: boolean })[]
+  blocks: readonly (WorkBlock & { fixed: boolean })[]
   /** The step whose clock runs, and since when. */
   running: { step: Id; since: string } | undefined
 }

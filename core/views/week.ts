@@ -1,6 +1,6 @@
 import { sum } from 'd3-array'
 import type { Busy, Day, Id, PlannedBlock, Step, StepKind, Zone } from '../records'
-import type { Block } from '../plan/ground'
+import type { WorkBlock } from '../plan/ground'
 import { hoursOn, type HoursOf } from '../plan/load'
 import type { Occurrence } from '../plan/standing'
 import { workedByDay } from '../plan/worked'
@@ -11,7 +11,7 @@ import { inDayOrder, joinedBlocks, type InDay } from './day'
  * A block as the week shows it: laid by hand or taken from a plan, pinned, what planning would add, or
  * worked already.
  */
-export interface Shown extends InDay {
+export interface DayBlock extends InDay {
   key: string
   day: Day
   minutes: number
@@ -24,7 +24,7 @@ export interface Shown extends InDay {
 /** A day of the week as it is shown; minutes. */
 export interface DayShown {
   day: Day
-  mine: Shown[]
+  mine: DayBlock[]
   standing: Occurrence[]
   taken: Busy[]
   /** Its hours. */
@@ -55,7 +55,7 @@ export interface WeekOf {
   today: Day
   zone: Zone
   hours: HoursOf
-  blocks: readonly (Block & { fixed: boolean })[]
+  blocks: readonly (WorkBlock & { fixed: boolean })[]
   steps: ReadonlyMap<Id, WeekStep>
   occurrences: readonly Occurrence[]
   busy: readonly Busy[]
@@ -99,7 +99,7 @@ export function weekRows(of: WeekOf): DayShown[] {
   })
 }
 
-function laidBlock(b: Block & { fixed: boolean }, { steps, running }: WeekOf): Shown {
+function laidBlock(b: WorkBlock & { fixed: boolean }, { steps, running }: WeekOf): DayBlock {
   const found = steps.get(b.id)
   const own: PlannedBlock | undefined = b.fixed ? found?.step.blocks.find((x) => x.day === b.day) : undefined
   return {
@@ -116,7 +116,7 @@ function laidBlock(b: Block & { fixed: boolean }, { steps, running }: WeekOf): S
   }
 }
 
-function workedBlocks({ steps, days, zone, running }: WeekOf): Shown[] {
+function workedBlocks({ steps, days, zone, running }: WeekOf): DayBlock[] {
   const [first, last] = [days[0] ?? '', days.at(-1) ?? '']
   return [...steps.values()].flatMap(({ step, needs }) => {
     if (step.worked === undefined && step.doneAt === undefined) return []
@@ -124,7 +124,7 @@ function workedBlocks({ steps, days, zone, running }: WeekOf): Shown[] {
     const all = new Map(workedByDay(step, zone))
     // Where a part ended it without a minute, it is still seen on its day.
     if (ended !== undefined && !all.has(ended)) all.set(ended, 0)
-    return [...all].flatMap(([day, minutes]): Shown[] =>
+    return [...all].flatMap(([day, minutes]): DayBlock[] =>
       day < first || day > last
         ? []
         : [
@@ -144,7 +144,7 @@ function workedBlocks({ steps, days, zone, running }: WeekOf): Shown[] {
 }
 
 /** Setting up once a day for each kind of work that is not set up already. */
-function setupOf(blocks: readonly Shown[], day: Day, { steps, hours, today }: WeekOf): number {
+function setupOf(blocks: readonly DayBlock[], day: Day, { steps, hours, today }: WeekOf): number {
   const kinds = new Set<StepKind>()
   for (const b of blocks) {
     const kind = steps.get(b.step)?.step.kind
@@ -159,7 +159,7 @@ export function weekTotals(
   leftOf: (day: Day) => number,
 ): { room: number; laid: number; would: number } {
   const blocks = rows.flatMap((r) => r.mine)
-  const of = (...kinds: Shown['kind'][]) =>
+  const of = (...kinds: DayBlock['kind'][]) =>
     sum(
       blocks.filter((b) => kinds.includes(b.kind)),
       (b) => b.minutes,

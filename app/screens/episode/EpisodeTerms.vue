@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import { FolderDown } from '@lucide/vue'
 import { supportLaunch } from '@core/commands/schedule'
 import { copyEpisode } from '@core/commands/episode'
-import { useRecipe } from '@core/commands/recipes'
+import { changeRecipe } from '@core/commands/recipes'
 import type { Nature } from '@core/records'
 import { outOfWindow } from '@core/ideas/usable'
 import type { Card } from '@core/views/card'
@@ -34,7 +34,7 @@ const stale = computed(() =>
   card.standing.release ? outOfWindow(card.episode.nature, card.standing.release.day) : undefined,
 )
 function made(event: Event) {
-  void library.perform(useRecipe, { episode: card.episode.id, recipe: typedIn(event) })
+  void library.perform(changeRecipe, { episode: card.episode.id, recipe: typedIn(event) })
 }
 function nature(event: Event) {
   const next: Nature = typedIn(event) === 'topical' ? { kind: 'topical' } : { kind: 'evergreen' }

@@ -1,7 +1,7 @@
 import { largestPicture, pictureTooLarge } from '@core/commands/episode/picture-size'
 import type { FileRecord } from '@core/commands/change'
 import { Picture } from '@core/records'
-import { fine, refused, type Result } from '@core/result'
+import { ok, refused, type Result } from '@core/result'
 
 /**
  * Reads a file as a picture: its type, its size in pixels, its bytes. Refused in a sentence when it is
@@ -19,7 +19,7 @@ export async function readPicture(file: File): Promise<Result<{ picture: Picture
     if (width === 0 || height === 0)
       return refused(`“${file.name}” has no size of its own. Save it as PNG, 1280 × 720, and add it again.`)
     const id = crypto.randomUUID()
-    return fine({
+    return ok({
       picture: { id, name: file.name || 'pasted picture', type: type.data, width, height, size: file.size },
       file: { id, type: type.data, bytes: new Uint8Array(await file.arrayBuffer()) },
     })

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import {
   dropEpisodes,
   editMany,
-  meanFor,
+  intendForMonth,
   mergeIdeas,
   restIdeas,
   sortIdeas,
@@ -140,7 +140,7 @@ async function merge() {
         </form>
         <form
           class="flex gap-2"
-          @submit.prevent="library.perform(meanFor, { episodes: ids, month: month || undefined })"
+          @submit.prevent="library.perform(intendForMonth, { episodes: ids, month: month || undefined })"
         >
           <MonthChoice v-model="month" label="Meant for the month" hidden class="flex-1" /><button
             class="btn btn-small"

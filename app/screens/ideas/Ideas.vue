@@ -104,7 +104,7 @@ async function start(e: Episode | undefined) {
   const done = await library.perform(startWork, { episode: e.id })
   if (done.ok) void router.push({ name: 'episode', params: { code: e.code } })
 }
-function letGo() {
+function dropIdeas() {
   const es = acted().filter((e) => e.phase.kind !== 'released')
   if (es.length > 0) void library.perform(dropEpisodes, { episodes: idsOf(es), why: '' })
 }
@@ -178,7 +178,7 @@ useKeymap(ideasKeys, {
     if (standing) sort(standing)
   },
   rest,
-  drop: letGo,
+  drop: dropIdeas,
 })
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { meanFor } from '@core/commands/ideas'
+import { intendForMonth } from '@core/commands/ideas'
 import { sayMonth } from '@core/ideas/usable'
 import type { Episode } from '@core/records'
 import { releaseOf, slotsOf } from '@core/rhythm/slots'
@@ -63,14 +63,14 @@ const target = (month: string | undefined): Target => ({
   takes: (c) => c.kind === 'idea',
   drop: (c) => {
     const e = c.kind === 'idea' ? library.records.episodes.get(c.id) : undefined
-    if (e && e.idea.meant !== month) void library.perform(meanFor, { episodes: [e.id], month })
+    if (e && e.idea.meant !== month) void library.perform(intendForMonth, { episodes: [e.id], month })
   },
 })
 const keyed = keysOn<keyof (typeof monthsKeys)['lines'], [Episode]>(monthsKeys, {
   move: ({ which }, e) => {
     const at = months.value.findIndex((m) => m.month === e.idea.meant)
     const to = months.value[at + (which === 0 ? -1 : 1)]
-    void library.perform(meanFor, { episodes: [e.id], month: to?.month }).then(() => {
+    void library.perform(intendForMonth, { episodes: [e.id], month: to?.month }).then(() => {
       document.querySelector<HTMLElement>(`[data-idea="${e.code}"]`)?.focus()
     })
   },

@@ -73,7 +73,7 @@ function sort(standing: IdeaStanding) {
   const e = current.value
   if (e) void decided(library.perform(sortIdeas, { episodes: [e.id], standing }, 'quietly'))
 }
-function letGo() {
+function dropIdeas() {
   const e = current.value
   if (e) void decided(library.perform(dropEpisodes, { episodes: [e.id], why: '' }, 'quietly'))
 }
@@ -121,7 +121,7 @@ async function keepLine() {
     )
 }
 async function back() {
-  await library.turn('undo')
+  await library.step('undo')
   done.value = Math.max(0, done.value - 1)
 }
 useKeymap(sortKeys, {
@@ -129,7 +129,7 @@ useKeymap(sortKeys, {
     const standing = sortings[which]
     if (standing) sort(standing)
   },
-  drop: letGo,
+  drop: dropIdeas,
   rest: () => {
     rest(4)
   },
@@ -151,7 +151,7 @@ const choices = [
       sort(sortings[i] ?? 'next')
     },
   })),
-  { label: 'Let go', says: 'kept, out of sight', line: sortKeys.lines.drop, which: 0, act: letGo },
+  { label: 'Let go', says: 'kept, out of sight', line: sortKeys.lines.drop, which: 0, act: dropIdeas },
 ]
 </script>
 

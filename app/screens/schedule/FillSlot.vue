@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { jotIdea } from '@core/commands/ideas'
-import { letGo, placeOnSlot, skipSlot } from '@core/commands/schedule'
+import { removeReservation, placeOnSlot, skipSlot } from '@core/commands/schedule'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import type { Slot } from '@core/rhythm/slots'
 import { useCards } from '@app/stores/cards'
@@ -107,7 +107,7 @@ function entered() {
       ><button
         v-if="!kept.byDeal"
         class="btn btn-small"
-        @click="library.perform(letGo, { reservation: kept.reservation.id })"
+        @click="library.perform(removeReservation, { reservation: kept.reservation.id })"
       >
         Let it go
       </button>

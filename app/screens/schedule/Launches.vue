@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { letGo, putLaunch, removeLaunch, supportLaunch } from '@core/commands/schedule'
+import { removeReservation, putLaunch, removeLaunch, supportLaunch } from '@core/commands/schedule'
 import { launchStanding } from '@core/plan/launch'
 import { addDays, daysBetween, sayAway, sayDay } from '@core/rhythm/days'
 import { useCards } from '@app/stores/cards'
@@ -219,7 +219,7 @@ function share(day: string, l: (typeof launches.value)[number]): number {
         <button
           class="btn btn-small btn-bare"
           :aria-label="`End the deal with ${d.r.name}`"
-          @click="library.perform(letGo, { reservation: d.r.id })"
+          @click="library.perform(removeReservation, { reservation: d.r.id })"
         >
           End the deal
         </button>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { moveToNextOpen, putOnNext, skipMissed } from '@core/commands/schedule'
 import { markReleased } from '@core/commands/release'
-import { applied, type Change } from '@core/commands/change'
+import { withChanges, type Change } from '@core/commands/change'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { releaseOf } from '@core/rhythm/slots'
 import { useCards } from '@app/stores/cards'
@@ -23,7 +23,7 @@ function close() {
 }
 /** Which releases some changes move, in words. */
 function moves(changes: readonly Change[]): string {
-  const after = applied(library.records, changes)
+  const after = withChanges(library.records, changes)
   const moved = changes.flatMap((c) => {
     if (c.table !== 'episodes' || !c.after) return []
     const show = after.shows.get(c.after.show)

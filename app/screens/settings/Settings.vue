@@ -147,7 +147,7 @@ async function keep() {
             type="checkbox"
             class="tick"
             :checked="reminders.wish === 'on'"
-            @change="reminders.turn(reminders.wish !== 'on')"
+            @change="reminders.allow(reminders.wish !== 'on')"
           />
           Notifications in this browser</label
         ><NumberField
@@ -205,7 +205,7 @@ async function keep() {
       <h2 class="mb-1">The demo</h2>
       <p class="sub mb-4">It is laid anew each day, relative to today.</p>
       <div class="flex gap-2">
-        <button class="btn" @click="library.relay()">Lay it anew now</button
+        <button class="btn" @click="library.layDemoAnew()">Lay it anew now</button
         ><button class="btn" @click="library.enter('own')">Leave the demo</button>
       </div>
     </section>

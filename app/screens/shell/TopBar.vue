@@ -41,7 +41,7 @@ const screens = computed(() =>
         v-if="library.demoOf"
         class="btn btn-small"
         :title="`It was laid out for ${sayDay(library.demoOf)}; what you did in it goes.`"
-        @click="library.relay()"
+        @click="library.layDemoAnew()"
       >
         Lay it out for today
       </button>

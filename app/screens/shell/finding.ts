@@ -77,13 +77,13 @@ export function useFinding(asked: Ref<string>) {
 
   /** Episodes in whose scripts and notes the words stand, as the worker has read them. */
   const inTexts = ref<string[]>([])
-  let turn = 0
+  let step = 0
   watch(asked, async () => {
-    const mine = ++turn
+    const mine = ++step
     inTexts.value = []
     if (asked.value.trim().length < 3) return
     const found = await reading.search(asked.value).catch(() => [])
-    if (mine === turn) inTexts.value = found.map((f) => f.id)
+    if (mine === step) inTexts.value = found.map((f) => f.id)
   })
   const episodes = computed<Entry[]>(() => {
     const found: Entry[] = []
@@ -132,7 +132,7 @@ export function useFinding(asked: Ref<string>) {
         hint: shownKeys(shellKeys.lines.undo),
         words: 'take back revert',
         act: () => {
-          void library.turn('undo')
+          void library.step('undo')
         },
       },
       {
@@ -142,7 +142,7 @@ export function useFinding(asked: Ref<string>) {
         hint: shownKeys(shellKeys.lines.redo),
         words: 'redo repeat',
         act: () => {
-          void library.turn('redo')
+          void library.step('redo')
         },
       },
       {

@@ -8,14 +8,14 @@ import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
-import type { Shown } from '@core/views/week'
+import type { DayBlock } from '@core/views/week'
 import KeySign from '@app/ui/KeySign.vue'
 import { weekKeys } from './keymap'
 import NumberField from '@app/ui/fields/NumberField.vue'
 import TimeField from '@app/ui/fields/TimeField.vue'
 
 /** All that can be done with one block of the week. */
-const { block, running } = defineProps<{ block: Shown; running: boolean }>()
+const { block, running } = defineProps<{ block: DayBlock; running: boolean }>()
 const emit = defineEmits<{ close: []; act: ['open' | 'pin' | 'split' | 'join' | 'off' | 'timer'] }>()
 const library = useLibrary()
 const cards = useCards()

@@ -7,7 +7,7 @@ import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { usePlan } from '@app/stores/plan'
 import Flag from '@app/ui/Flag.vue'
-import type { DayShown, Shown } from '@core/views/week'
+import type { DayShown, DayBlock } from '@core/views/week'
 import { computed } from 'vue'
 import WeekBlock from './parts/WeekBlock.vue'
 import { vTakes, type Carried, type Target } from '@app/ui/drag/carry'
@@ -28,10 +28,10 @@ const emit = defineEmits<{
   busy: []
   drop: [Carried]
   standing: [Occurrence]
-  dropOn: [Carried, Shown]
-  point: [Shown]
-  press: [Shown]
-  more: [Shown]
+  dropOn: [Carried, DayBlock]
+  point: [DayBlock]
+  press: [DayBlock]
+  more: [DayBlock]
 }>()
 const cards = useCards()
 const moment = useMoment()

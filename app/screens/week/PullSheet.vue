@@ -6,14 +6,14 @@ import { sayMinutes } from '@core/script/timecode'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import Sheet from '@app/ui/Sheet.vue'
-import type { Block } from '@core/plan/ground'
+import type { WorkBlock } from '@core/plan/ground'
 import NumberField from '@app/ui/fields/NumberField.vue'
 
 /**
  * What fits into some free minutes of a day: later work that needs nothing unfinished, the most urgent
  * first.
  */
-const { day, free, blocks } = defineProps<{ day: Day; free: number; blocks: readonly Block[] }>()
+const { day, free, blocks } = defineProps<{ day: Day; free: number; blocks: readonly WorkBlock[] }>()
 const emit = defineEmits<{ close: []; pull: [{ step: Id; from: Day; minutes: number }] }>()
 const cards = useCards()
 const moment = useMoment()

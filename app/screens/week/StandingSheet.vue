@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { markStanding, putStanding, removeStanding } from '@core/commands/standing'
-import { StepKind, type Day, type Standing } from '@core/records'
+import { StepKind, type Day, type StandingWork } from '@core/records'
 import { sayDay, weekday, weekdayName } from '@core/rhythm/days'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from '@core/rhythm/rule'
 import { useMoment } from '@app/stores/moment'
@@ -14,7 +14,7 @@ import TextField from '@app/ui/fields/TextField.vue'
 import TimeField from '@app/ui/fields/TimeField.vue'
 
 /** Work that belongs to no episode: once or again and again; one of its times can be done or skipped. */
-const { work, day } = defineProps<{ work?: Standing | undefined; day?: Day | undefined }>()
+const { work, day } = defineProps<{ work?: StandingWork | undefined; day?: Day | undefined }>()
 const emit = defineEmits<{ close: [] }>()
 const library = useLibrary()
 const moment = useMoment()

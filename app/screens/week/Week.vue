@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref } from 'vue'
-import type { Day, Id, Standing } from '@core/records'
-import type { Shown } from '@core/views/week'
+import type { Day, Id, StandingWork } from '@core/records'
+import type { DayBlock } from '@core/views/week'
 import { useWorkload } from '@app/stores/workload'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
@@ -51,11 +51,11 @@ function pull(what: { step: Id; from: Day; minutes: number }) {
   if (day) void blocks.lay(what.step, day, what.from, what.minutes)
 }
 /** A dashed block of a proposal is chosen or not; any other is gone to. */
-function press(b: Shown) {
+function press(b: DayBlock) {
   if (plan.proposal && b.kind === 'would' && week.inPlan.value.has(b.step)) planning.choose(b.key)
   else blocks.open(b.step)
 }
-const acting = ref<Shown>()
+const acting = ref<DayBlock>()
 function act(what: 'open' | 'pin' | 'split' | 'join' | 'off' | 'timer') {
   const b = acting.value
   acting.value = undefined
@@ -63,7 +63,7 @@ function act(what: 'open' | 'pin' | 'split' | 'join' | 'off' | 'timer') {
   if (what === 'open' || what === 'timer') blocks[what](b.step)
   else void blocks[what](b)
 }
-const standing = ref<{ work?: Standing; day?: Day }>()
+const standing = ref<{ work?: StandingWork; day?: Day }>()
 const busyOpen = ref(false)
 </script>
 

@@ -12,7 +12,7 @@ import {
 import { startStep, stopStep } from '@core/commands/work'
 import type { Day, Id } from '@core/records'
 import { addDays } from '@core/rhythm/days'
-import type { Shown } from '@core/views/week'
+import type { DayBlock } from '@core/views/week'
 import { useCards } from '@app/stores/cards'
 import { useWorkload } from '@app/stores/workload'
 import { useLibrary } from '@app/stores/library'
@@ -44,7 +44,7 @@ export function useBlocks(week: WeekSeen, plan: () => unknown) {
     })
   }
   /** Blocks of a day in another order: one before another, or one place earlier or later. */
-  function ordered(day: Day, step: Id, to: (at: number, row: Shown[]) => number) {
+  function ordered(day: Day, step: Id, to: (at: number, row: DayBlock[]) => number) {
     const row = (week.rows.value.find((r) => r.day === day)?.mine ?? []).filter((b) => b.kind !== 'done')
     const at = row.findIndex((b) => b.step === step)
     const [one] = row.splice(at, 1)
@@ -58,11 +58,11 @@ export function useBlocks(week: WeekSeen, plan: () => unknown) {
     if (carried.kind === 'work' && carried.day !== day)
       void lay(carried.step, day, carried.day, carried.minutes)
   }
-  function droppedOn(carried: Carried, b: Shown) {
+  function droppedOn(carried: Carried, b: DayBlock) {
     if (carried.kind === 'work')
       ordered(b.day, carried.step, (_at, row) => row.findIndex((x) => x.step === b.step))
   }
-  const focused = (): Shown | undefined =>
+  const focused = (): DayBlock | undefined =>
     week.rows.value
       .flatMap((r) => r.mine)
       .find(
@@ -96,15 +96,15 @@ export function useBlocks(week: WeekSeen, plan: () => unknown) {
         params: { code: found.card.episode.code, stage: stepGoal(found.card, found.state.step) },
       })
   }
-  async function split(b: Shown) {
+  async function split(b: DayBlock) {
     await library.perform(splitBlock, { step: b.step, day: b.day, minutes: b.minutes, to: addDays(b.day, 1) })
   }
-  async function pin(b: Shown) {
+  async function pin(b: DayBlock) {
     if (week.stored.value.has(b.key))
       await library.perform(pinBlock, { step: b.step, day: b.day, pinned: b.kind !== 'pinned' })
     else await lay(b.step, b.day, undefined, b.minutes)
   }
-  function join(b: Shown) {
+  function join(b: DayBlock) {
     void library.perform(joinBlocks, { step: b.step, day: b.day })
   }
   function timer(id: Id) {
@@ -112,13 +112,13 @@ export function useBlocks(week: WeekSeen, plan: () => unknown) {
     else void library.perform(startStep, { step: id })
   }
   /** What a key does to the block in focus; without one the key is left to others. */
-  const onFocused = (act: (b: Shown) => unknown) => () => {
+  const onFocused = (act: (b: DayBlock) => unknown) => () => {
     const b = focused()
     if (!b) return false
     act(b)
     return true
   }
-  function off(b: Shown) {
+  function off(b: DayBlock) {
     void library.perform(takeOffDay, { step: b.step, day: b.day })
   }
   useKeymap(weekKeys, {

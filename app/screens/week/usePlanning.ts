@@ -3,7 +3,7 @@ import { takePlan } from '@core/commands/week'
 import { gains } from '@core/plan/work'
 import type { Day } from '@core/records'
 import { addDays } from '@core/rhythm/days'
-import type { Shown } from '@core/views/week'
+import type { DayBlock } from '@core/views/week'
 import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
@@ -21,7 +21,7 @@ export function usePlanning(monday: Ref<Day>) {
   }
   /** Why the block that is pointed at stands where the proposal has it. */
   const reason = ref('')
-  function explain(b: Shown) {
+  function explain(b: DayBlock) {
     const found = cards.stepIn.get(b.step)
     reason.value =
       plan.proposal && b.kind === 'would' && found

@@ -30,7 +30,7 @@ function scrollersAt(x: number, y: number): Element[] {
 export function scrollAtEdges(): { at: (x: number, y: number) => void; stop: () => void } {
   let frame = 0
   let point: { x: number; y: number } | undefined
-  const turn = () => {
+  const tick = () => {
     frame = 0
     if (!point) return
     for (const box of scrollersAt(point.x, point.y)) {
@@ -43,7 +43,7 @@ export function scrollAtEdges(): { at: (x: number, y: number) => void; stop: () 
       const before = [box.scrollLeft, box.scrollTop]
       if (dx !== 0 || dy !== 0) box.scrollBy(dx * step, dy * step)
       if (box.scrollLeft !== before[0] || box.scrollTop !== before[1]) {
-        frame = requestAnimationFrame(turn)
+        frame = requestAnimationFrame(tick)
         return
       }
     }
@@ -51,7 +51,7 @@ export function scrollAtEdges(): { at: (x: number, y: number) => void; stop: () 
   return {
     at(x, y) {
       point = { x, y }
-      if (frame === 0) frame = requestAnimationFrame(turn)
+      if (frame === 0) frame = requestAnimationFrame(tick)
     },
     stop() {
       point = undefined

@@ -36,8 +36,8 @@ function choose(value: DateValue | DateValue[] | undefined) {
 
 <template>
   <CalendarRoot
-    calendar-label="Choose a day"
     v-slot="{ weekDays, grid }"
+    calendar-label="Choose a day"
     class="panel absolute z-40 p-3 w-[272px] bg-raised border-line"
     :model-value="chosen"
     :default-placeholder="dateOf(day || today)"

@@ -45,17 +45,17 @@ export function useNumberText(
   bounds: () => Bounds,
   give: (read: number | undefined) => void,
 ): { text: Ref<string>; typed: (done: boolean) => void } {
-  const holds = () => String(number() ?? '')
-  const text = ref(holds())
+  const shownText = () => String(number() ?? '')
+  const text = ref(shownText())
   watch(number, (n) => {
-    if (readNumber(text.value, bounds()) !== n) text.value = holds()
+    if (readNumber(text.value, bounds()) !== n) text.value = shownText()
   })
   function typed(done: boolean): void {
     const read = readNumber(text.value, done ? bounds() : { step: bounds().step })
     if (!Number.isNaN(read) && read !== number()) give(read)
     if (done)
       void nextTick(() => {
-        text.value = holds()
+        text.value = shownText()
       })
   }
   return { text, typed }

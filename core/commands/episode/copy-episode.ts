@@ -1,8 +1,8 @@
 import { scriptFrom, stepId, stepsToAdd } from '../../recipe/apply'
 import type { Episode, Id, Script, Step } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { codeFor } from '../../rhythm/numbering'
-import { type Command, momentOf, putting } from '../change'
+import { type Command, momentOf, putRecord } from '../change'
 import { recipeFor, stepsOf } from '../of-episode'
 
 /**
@@ -108,11 +108,11 @@ export const copyEpisode: Command<{ episode: Id; texts: boolean }> = (
       }
     : own && scriptFrom(own, { id: made }, at)
   const fresh = mine.length > 0 || !own ? steps : stepsToAdd(own, made, [], at)
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', episode),
-      ...fresh.map((s) => putting(records, 'steps', s)),
-      ...(script ? [putting(records, 'scripts', script)] : []),
+      putRecord(records, 'episodes', episode),
+      ...fresh.map((s) => putRecord(records, 'steps', s)),
+      ...(script ? [putRecord(records, 'scripts', script)] : []),
     ],
     sentence: `Copied “${title}” as a pattern${texts ? ', with its texts' : ''}`,
     about: [made],

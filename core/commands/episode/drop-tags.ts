@@ -1,7 +1,7 @@
 import type { Id } from '../../records'
 import { fitTags } from '../../release/tags'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 
 /**
  * Drops the last tags until the rest fit under a limit in characters.
@@ -17,8 +17,8 @@ export const dropTags: Command<{ episode: Id; limit: number }> = (
   const episode = records.episodes.get(id)
   if (!episode) return refused('This episode is no longer there.', 'episodes')
   const { kept, left } = fitTags(episode.tags, limit)
-  return fine({
-    changes: [putting(records, 'episodes', { ...episode, tags: kept, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'episodes', { ...episode, tags: kept, updatedAt: momentOf(context) })],
     sentence: `Dropped the last ${left.length} tags`,
     about: [id],
   })

@@ -1,6 +1,6 @@
 import type { Id, Picture } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, type FileRecord, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, type FileRecord, momentOf, putRecord } from '../change'
 import { largestPicture, pictureTooLarge } from './picture-size'
 
 /**
@@ -18,9 +18,9 @@ export const addPicture: Command<{ episode: Id; picture: Picture; file: FileReco
   if (!episode) return refused('This episode is no longer there.', 'episodes')
   if (file.bytes.byteLength > largestPicture)
     return refused(pictureTooLarge(picture.name, file.bytes.byteLength), 'episodes.pictures')
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...episode,
         pictures: [...episode.pictures, picture],
         updatedAt: momentOf(context),
@@ -46,9 +46,9 @@ export const removePicture: Command<{ episode: Id; picture: Id }> = (
   const episode = records.episodes.get(id)
   if (!episode) return refused('This episode is no longer there.', 'episodes')
   const chosen = episode.chosenPicture === picture ? undefined : episode.chosenPicture
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...episode,
         pictures: episode.pictures.filter((p) => p.id !== picture),
         chosenPicture: chosen,
@@ -75,9 +75,9 @@ export const choosePicture: Command<{ episode: Id; picture: Id | undefined }> = 
   const found = episode?.pictures.find((p) => p.id === picture)
   if (!episode || (picture !== undefined && !found))
     return refused('This picture is no longer there.', 'episodes.pictures')
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', { ...episode, chosenPicture: picture, updatedAt: momentOf(context) }),
+      putRecord(records, 'episodes', { ...episode, chosenPicture: picture, updatedAt: momentOf(context) }),
     ],
     sentence: found ? `Chose the picture “${found.name}”` : 'Took back the choice of picture',
     about: [id],

@@ -1,7 +1,7 @@
 import { scriptFrom } from '../../recipe/apply'
 import type { Beat, Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 
 /** Points to speak from, as they stand in a beat until they are written out. */
 export function asPoints(points: readonly string[]): string {
@@ -35,8 +35,8 @@ export const takeSection: Command<{ episode: Id; title: string; points: string[]
           : s,
       )
     : [...script.sections, { id: context.id(), title, beats: [beat] }]
-  return fine({
-    changes: [putting(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })],
     sentence: `Took “${title}” into the script`,
     about: [id],
   })

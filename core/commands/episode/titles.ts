@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 
 /**
  * Adds a title candidate; the first to come is not chosen by itself. Refused when blank or there already.
@@ -17,9 +17,9 @@ export const addTitle: Command<{ episode: Id; text: string }> = (records, { epis
   if (clean === '') return refused('Type a title first.', 'episodes.titles')
   if (episode.titles.some((t) => t.text.trim().toLowerCase() === clean.toLowerCase()))
     return refused('This title is among the candidates already.', 'episodes.titles')
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...episode,
         titles: [...episode.titles, { id: context.id(), text: clean }],
         updatedAt: momentOf(context),
@@ -45,8 +45,10 @@ export const chooseTitle: Command<{ episode: Id; title: Id | undefined }> = (
   const text = episode?.titles.find((t) => t.id === title)?.text
   if (!episode || (title !== undefined && text === undefined))
     return refused('This title is no longer there.', 'episodes.titles')
-  return fine({
-    changes: [putting(records, 'episodes', { ...episode, chosenTitle: title, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [
+      putRecord(records, 'episodes', { ...episode, chosenTitle: title, updatedAt: momentOf(context) }),
+    ],
     sentence: text === undefined ? 'Took back the choice of title' : `Chose the title “${text}”`,
     about: [id],
   })

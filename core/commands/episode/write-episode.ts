@@ -1,6 +1,6 @@
 import type { Episode, Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 
 /** The fields of an episode that people type. */
 export type Typed = Partial<
@@ -41,8 +41,8 @@ export const writeEpisode: Command<{ episode: Id; typed: Typed; what: string }> 
   if (!episode) return refused('This episode is no longer there.', 'episodes')
   if (typed.title?.trim() === '')
     return refused('An episode needs a title. Type at least a word.', 'episodes.title')
-  return fine({
-    changes: [putting(records, 'episodes', { ...episode, ...typed, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'episodes', { ...episode, ...typed, updatedAt: momentOf(context) })],
     sentence: `Changed ${what}`,
     about: [id],
     merge: `write ${id} ${what}`,

@@ -1,6 +1,6 @@
 import type { Beat, Cue, Id, Records, Script, Section } from '../../records'
-import { type Result, fine, refused } from '../../result'
-import { type Command, type Context, type Done, momentOf, putting } from '../change'
+import { type Result, ok, refused } from '../../result'
+import { type Command, type Context, type Outcome, momentOf, putRecord } from '../change'
 
 /** What people do to a script. Beats and cues are named by id. */
 export type ScriptWish =
@@ -40,7 +40,7 @@ export const writeScript: Command<{ episode: Id; wish: ScriptWish }> = (
   return written(records, script, sections, wish, context)
 }
 
-function begin(records: Records, episode: Id, wish: ScriptWish, context: Context): Result<Done> {
+function begin(records: Records, episode: Id, wish: ScriptWish, context: Context): Result<Outcome> {
   const at = momentOf(context)
   const sections = changed([], wish, context)
   if (!sections || !records.episodes.has(episode))
@@ -63,10 +63,10 @@ function written(
   sections: Section[],
   wish: ScriptWish,
   context: Context,
-): Result<Done> {
+): Result<Outcome> {
   const said = sentence(sections, script.sections, wish)
-  return fine({
-    changes: [putting(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })],
     sentence: said,
     about: [script.id],
     ...(wish.kind === 'write beat'

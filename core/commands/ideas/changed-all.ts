@@ -1,6 +1,6 @@
 import type { Episode, Id, Records } from '../../records'
-import { type Result, fine, refused } from '../../result'
-import { type Change, type Context, momentOf, putting } from '../change'
+import { type Result, ok, refused } from '../../result'
+import { type Change, type Context, momentOf, putRecord } from '../change'
 
 export function named(found: readonly Episode[]): string {
   return found.length === 1 ? `“${found[0]?.title ?? ''}”` : `${found.length} ideas`
@@ -14,8 +14,8 @@ export function changedAll(
   sentence: string,
 ): Result<{ changes: Change[]; sentence: string; about: Id[] }> {
   if (found.length === 0) return refused('These ideas are no longer there.', 'episodes')
-  return fine({
-    changes: found.map((e) => putting(records, 'episodes', { ...to(e), updatedAt: momentOf(context) })),
+  return ok({
+    changes: found.map((e) => putRecord(records, 'episodes', { ...to(e), updatedAt: momentOf(context) })),
     sentence,
     about: found.map((e) => e.id),
   })

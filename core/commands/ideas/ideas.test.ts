@@ -9,7 +9,7 @@ import {
   refusalOf,
   valueOf,
 } from '../../examples'
-import { applied, inverse } from '../change'
+import { withChanges, inverse } from '../change'
 import type { Mail } from '../../formats/mail'
 import { readLines } from '../../formats/lines'
 import { rankOf } from '../../ideas/usable'
@@ -17,7 +17,7 @@ import type { Episode, Idea } from '../../records'
 import { editMany } from './edit-many'
 import { jotIdeas } from './jot'
 import { keepMail } from './keep-mail'
-import { meanFor } from './mean-for'
+import { intendForMonth } from './intend-for-month'
 import { mergeIdeas } from './merge-ideas'
 import { reorderIdea } from './reorder-idea'
 import { restIdeas } from './rest-ideas'
@@ -109,7 +109,7 @@ test('merging keeps both texts, sources and who asked; the other is let go, not 
     idea: { premise: 'p', rating: 4, asked: [asked], sources: [{ url: 'https://a.example' }] },
   })
   expect(get(records, 'two').phase).toEqual({ kind: 'dropped', why: 'merged into “one” (ONE2)' })
-  expect(applied(records, inverse(valueOf(done).changes)).episodes).toEqual(before.episodes)
+  expect(withChanges(records, inverse(valueOf(done).changes)).episodes).toEqual(before.episodes)
   expect(
     refusalOf(
       mergeIdeas(
@@ -130,9 +130,9 @@ test('sorting, resting and meaning for a month', () => {
   )
   records = after(records, sortIdeas(records, { episodes: ['one', 'two'], standing: 'promising' }, context))
   expect(get(records, 'one').idea.restUntil).toBeUndefined()
-  expect(valueOf(meanFor(records, { episodes: ['one', 'two'], month: '2027-03' }, context)).sentence).toBe(
-    'Meant 2 ideas for March 2027',
-  )
+  expect(
+    valueOf(intendForMonth(records, { episodes: ['one', 'two'], month: '2027-03' }, context)).sentence,
+  ).toBe('Meant 2 ideas for March 2027')
 })
 
 test('several are edited at once; what is in work stays with its show', () => {
@@ -239,7 +239,7 @@ describe('placing several', () => {
       return place.kind === 'slot' ? place.day : ''
     }
     expect([day('a'), day('b'), day('c')]).toEqual(['2026-11-26', '2026-12-10', '2026-12-17'])
-    expect(applied(next, inverse(valueOf(done).changes)).steps).toEqual(records.steps)
+    expect(withChanges(next, inverse(valueOf(done).changes)).steps).toEqual(records.steps)
   })
   test('refused for mixed shows and for what fits no slot', () => {
     const records = exampleRecords([

@@ -1,7 +1,7 @@
 import type { Draft } from '../../formats/lines'
 import type { Episode, Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, putRecord } from '../change'
 import { codesOf, newIdea } from './new-idea'
 
 /**
@@ -26,8 +26,8 @@ export const jotIdea: Command<{ show: Id; line: string; topics?: string[]; url?:
     url === undefined
       ? idea
       : { ...idea, idea: { ...idea.idea, sources: [{ id: context.id(), text: '', url }] } }
-  return fine({
-    changes: [putting(records, 'episodes', kept)],
+  return ok({
+    changes: [putRecord(records, 'episodes', kept)],
     sentence: `Kept the idea “${idea.title}”`,
     about: [idea.id],
   })
@@ -54,8 +54,8 @@ export const jotIdeas: Command<{ show: Id; drafts: Draft[] }> = (records, { show
       idea: { ...idea.idea, sources: draft.urls.map((url) => ({ id: context.id(), text: '', url })) },
     }
   })
-  return fine({
-    changes: ideas.map((e) => putting(records, 'episodes', e)),
+  return ok({
+    changes: ideas.map((e) => putRecord(records, 'episodes', e)),
     sentence: `Kept ${ideas.length} ideas`,
     about: ideas.map((e) => e.id),
   })

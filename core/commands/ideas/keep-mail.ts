@@ -1,7 +1,7 @@
 import type { Mail } from '../../formats/mail'
 import type { Asked, Episode, Id, Picture } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, type FileRecord, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, type FileRecord, putRecord } from '../change'
 import { codesOf, newIdea } from './new-idea'
 
 /**
@@ -51,8 +51,8 @@ export const keepMail: Command<{ show: Id; mail: Mail[]; files?: FileRecord[] }>
     return { ...idea, idea: { ...idea.idea, sources, asked, images } }
   })
   const wanted = new Set(kept.flatMap((e) => e.idea.images.map((p) => p.id)))
-  return fine({
-    changes: kept.map((e) => putting(records, 'episodes', e)),
+  return ok({
+    changes: kept.map((e) => putRecord(records, 'episodes', e)),
     sentence: kept.length === 1 ? `Took in “${kept[0]?.title ?? ''}”` : `Took in ${kept.length} ideas`,
     about: kept.map((e) => e.id),
     files: files.filter((f) => wanted.has(f.id)),

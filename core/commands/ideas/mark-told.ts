@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { withIdea } from './with-idea'
 
 /**
@@ -12,9 +12,9 @@ import { withIdea } from './with-idea'
 export const markTold: Command<{ episode: Id; asked: Id[] }> = (records, { episode: id, asked }, context) => {
   const e = records.episodes.get(id)
   if (!e) return refused('This episode is no longer there.', 'episodes')
-  return fine({
+  return ok({
     changes: [
-      putting(
+      putRecord(
         records,
         'episodes',
         withIdea(e, {

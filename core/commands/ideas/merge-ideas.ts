@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { withIdea } from './with-idea'
 
 /**
@@ -38,9 +38,9 @@ export const mergeIdeas: Command<{ into: Id; from: Id }> = (records, { into, fro
     ...(a.meant === undefined && b.meant ? { meant: b.meant } : {}),
   })
   const union = (x: readonly string[], y: readonly string[]) => [...new Set([...x, ...y])]
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...whole,
         note: joinedTexts(
           kept.note,
@@ -52,7 +52,7 @@ export const mergeIdeas: Command<{ into: Id; from: Id }> = (records, { into, fro
         tags: union(kept.tags, other.tags),
         updatedAt: at,
       }),
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...other,
         phase: { kind: 'dropped', why: `merged into “${kept.title}” (${kept.code})` },
         place: { kind: 'nothing' },

@@ -1,7 +1,7 @@
 import { rankOf } from '../../ideas/usable'
 import type { Episode, Id, Records } from '../../records'
-import { type Result, fine, refused } from '../../result'
-import { type Command, type Context, type Done, momentOf, putting } from '../change'
+import { type Result, ok, refused } from '../../result'
+import { type Command, type Context, type Outcome, momentOf, putRecord } from '../change'
 import { withIdea } from './with-idea'
 
 /**
@@ -40,9 +40,9 @@ export const reorderIdea: Command<{ episode: Id; before: Id | undefined; after: 
     (rank - low < least || high - rank < least)
   )
     return renumbered(records, e, below, context)
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...withIdea(e, { rank }),
         updatedAt: momentOf(context),
       }),
@@ -56,15 +56,15 @@ export const reorderIdea: Command<{ episode: Id; before: Id | undefined; after: 
 const least = 1 / 64
 
 /** Ideas with ranks anew, a thousand apart, one of them moved before another. */
-function renumbered(records: Records, moved: Episode, before: Episode, context: Context): Result<Done> {
+function renumbered(records: Records, moved: Episode, before: Episode, context: Context): Result<Outcome> {
   const row = [...records.episodes.values()]
     .filter((e) => e.phase.kind === 'idea' && e.id !== moved.id)
     .sort((a, b) => rankOf(a) - rankOf(b) || (a.id < b.id ? -1 : 1))
   const at = row.findIndex((e) => e.id === before.id)
   row.splice(at < 0 ? row.length : at, 0, moved)
-  return fine({
+  return ok({
     changes: row.map((e, i) =>
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...withIdea(e, { rank: i * 1000 }),
         ...(e.id === moved.id ? { updatedAt: momentOf(context) } : {}),
       }),

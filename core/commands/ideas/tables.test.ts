@@ -1,6 +1,6 @@
 import { after, exampleContext, exampleEpisode, exampleRecords, refusalOf, valueOf } from '../../examples'
 import { readTable } from '../../formats/tables'
-import { applied, inverse } from '../change'
+import { withChanges, inverse } from '../change'
 import { tableChanges } from './table-changes'
 import { takeTable } from './take-table'
 
@@ -23,7 +23,7 @@ test('a table changes what has its code and adds the rest, as one step back; der
   })
   expect([...next.episodes.values()].map((e) => e.title)).toEqual(['Steaming ribs', 'A fresh one'])
   expect(valueOf(done).sentence).toBe('Took in a table: 1 changed, 1 new')
-  expect(applied(next, inverse(valueOf(done).changes)).episodes).toEqual(records.episodes)
+  expect(withChanges(next, inverse(valueOf(done).changes)).episodes).toEqual(records.episodes)
 })
 
 test('what it would do is said before, with the wrong rows by line', () => {

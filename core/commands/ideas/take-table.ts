@@ -1,7 +1,7 @@
 import type { Table } from '../../formats/tables'
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { tableChanges } from './table-changes'
 
 /**
@@ -19,8 +19,8 @@ export const takeTable: Command<{ table: Table; show: Id }> = (records, { table,
     return refused('Nothing in the table differs from what is here.', 'file')
   const at = momentOf(context)
   const all = [...changed.map((c) => ({ ...c.after, updatedAt: at })), ...fresh.map((f) => f.after)]
-  return fine({
-    changes: all.map((e) => putting(records, 'episodes', e)),
+  return ok({
+    changes: all.map((e) => putRecord(records, 'episodes', e)),
     sentence: `Took in a table: ${changed.length} changed, ${fresh.length} new`,
     about: all.map((e) => e.id),
   })

@@ -1,6 +1,6 @@
 import type { Id, Idea } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, type FileRecord, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, type FileRecord, momentOf, putRecord } from '../change'
 import { withIdea } from './with-idea'
 
 /**
@@ -16,8 +16,8 @@ export const writeIdea: Command<{ episode: Id; typed: Partial<Idea>; what: strin
 ) => {
   const episode = records.episodes.get(id)
   if (!episode) return refused('This idea is no longer there.', 'episodes')
-  return fine({
-    changes: [putting(records, 'episodes', { ...withIdea(episode, typed), updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'episodes', { ...withIdea(episode, typed), updatedAt: momentOf(context) })],
     sentence: `Changed ${what}`,
     about: [id],
     merge: `idea ${id} ${what}`,

@@ -1,6 +1,6 @@
 import type { Id, Keyword } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { sameWords } from './same-words'
 
 /**
@@ -26,8 +26,8 @@ export const addKeyword: Command<{ show: Id; words: string }> = (records, { show
     createdAt: at,
     updatedAt: at,
   }
-  return fine({
-    changes: [putting(records, 'keywords', keyword)],
+  return ok({
+    changes: [putRecord(records, 'keywords', keyword)],
     sentence: `Added the keyword “${keyword.words}”`,
     about: [],
   })

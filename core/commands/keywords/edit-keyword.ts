@@ -1,6 +1,6 @@
 import type { Id, Keyword } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { todayOf } from '../step-of'
 
 type Figures = Partial<Pick<Keyword, 'words' | 'searches' | 'competing' | 'measured' | 'notes'>>
@@ -20,8 +20,8 @@ export const editKeyword: Command<{ keyword: Id; fields: Figures }> = (
   if (!keyword) return refused('This keyword is no longer there.', 'keywords')
   const dated = 'searches' in fields || 'competing' in fields ? { measured: todayOf(records, context) } : {}
   const next = { ...keyword, ...dated, ...fields, updatedAt: momentOf(context) }
-  return fine({
-    changes: [putting(records, 'keywords', next)],
+  return ok({
+    changes: [putRecord(records, 'keywords', next)],
     sentence: `Changed the keyword “${next.words}”`,
     about: [],
     merge: `keyword ${id} ${Object.keys(fields).join()}`,

@@ -1,12 +1,12 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { applied, merged, type Command, type Done } from '../change'
+import { ok, refused } from '../../result'
+import { withChanges, merged, type Command, type Outcome } from '../change'
 import { jotIdea } from '../ideas/jot'
 import { writeIdea } from '../ideas/write-idea'
 import { addKeyword } from './add-keyword'
 import { sameWords } from './same-words'
 
-const nothing: Pick<Done, 'changes'> = { changes: [] }
+const nothing: Pick<Outcome, 'changes'> = { changes: [] }
 
 /**
  * Says that an idea is for some words that people search for; words that are new join its show's table. One step.
@@ -25,16 +25,16 @@ export const giveKeyword: Command<{ episode: Id; words: string }> = (
   if (!episode) return refused('This episode is no longer there.', 'episodes')
   const find = (all: typeof records) =>
     [...all.keywords.values()].find((k) => k.show === episode.show && sameWords(k.words) === sameWords(words))
-  const added = find(records) ? fine(nothing) : addKeyword(records, { show: episode.show, words }, context)
+  const added = find(records) ? ok(nothing) : addKeyword(records, { show: episode.show, words }, context)
   if (!added.ok) return added
-  const next = applied(records, added.value.changes)
+  const next = withChanges(records, added.value.changes)
   const keyword = find(next)
   if (!keyword || episode.idea.keywords.includes(keyword.id))
     return refused(`It is for “${words.trim()}” already.`, 'episodes.idea.keywords')
   const typed = { keywords: [...episode.idea.keywords, keyword.id] }
   const written = writeIdea(next, { episode: id, typed, what: 'the keywords' }, context)
   if (!written.ok) return written
-  return fine({
+  return ok({
     changes: merged(added.value.changes, written.value.changes),
     sentence: `For the keyword “${keyword.words}”`,
     about: [id],
@@ -56,7 +56,7 @@ export const jotForKeyword: Command<{ keyword: Id }> = (records, { keyword: id }
   if (!jotted.ok) return jotted
   const [made = ''] = jotted.value.about
   const wish = { episode: made, typed: { keywords: [id] }, what: 'the keywords' }
-  const written = writeIdea(applied(records, jotted.value.changes), wish, context)
+  const written = writeIdea(withChanges(records, jotted.value.changes), wish, context)
   if (!written.ok) return written
-  return fine({ ...jotted.value, changes: merged(jotted.value.changes, written.value.changes) })
+  return ok({ ...jotted.value, changes: merged(jotted.value.changes, written.value.changes) })
 }

@@ -1,6 +1,6 @@
 import type { Day, Id, Keyword } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { sameWords } from './same-words'
 
 /** One read row of an import. */
@@ -46,8 +46,8 @@ export const importKeywords: Command<{ show: Id; rows: KeywordRow[]; measured: D
       updatedAt: at,
     })
   }
-  return fine({
-    changes: [...next.values()].map((k) => putting(records, 'keywords', k)),
+  return ok({
+    changes: [...next.values()].map((k) => putRecord(records, 'keywords', k)),
     sentence: `Took in ${next.size} keywords, ${added} of them new`,
     about: [],
   })

@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting, removing } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord, removeRecord } from '../change'
 
 /**
  * Takes a keyword away, also from the episodes that carry it.
@@ -12,11 +12,11 @@ export const removeKeyword: Command<{ keyword: Id }> = (records, { keyword: id }
   const keyword = records.keywords.get(id)
   if (!keyword) return refused('This keyword is no longer there.', 'keywords')
   const carrying = [...records.episodes.values()].filter((e) => e.idea.keywords.includes(id))
-  return fine({
+  return ok({
     changes: [
-      removing(records, 'keywords', id),
+      removeRecord(records, 'keywords', id),
       ...carrying.map((e) =>
-        putting(records, 'episodes', {
+        putRecord(records, 'episodes', {
           ...e,
           idea: { ...e.idea, keywords: e.idea.keywords.filter((k) => k !== id) },
           updatedAt: momentOf(context),

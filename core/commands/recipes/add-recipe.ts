@@ -1,7 +1,7 @@
 import { fullRecipe, smallRecipe } from '../../recipe/starters'
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { workBy } from './open-differences'
 import { written } from './written'
 
@@ -31,10 +31,10 @@ export const addRecipe: Command<{ show: Id; name: string; from: 'small' | 'full'
   if (!source) return refused('The recipe to copy is no longer there.', 'recipes')
   const recipe = written({ ...source, id: made, createdAt: at }, { name: name.trim() }, context)
   if (!recipe.ok) return recipe
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'recipes', recipe.value),
-      putting(records, 'shows', { ...show, recipes: [...(show.recipes ?? []), made], updatedAt: at }),
+      putRecord(records, 'recipes', recipe.value),
+      putRecord(records, 'shows', { ...show, recipes: [...(show.recipes ?? []), made], updatedAt: at }),
     ],
     sentence: `${show.title} has the recipe “${recipe.value.name}” now`,
     about: [],
@@ -60,9 +60,9 @@ export const removeRecipe: Command<{ show: Id; recipe: Id }> = (records, { show:
   const by = workBy(records, recipe)
   if (by[0])
     return refused(`“${by[0].title}” is made by it. Give it another recipe first.`, 'episodes.recipe')
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'shows', {
+      putRecord(records, 'shows', {
         ...show,
         recipes: (show.recipes ?? []).filter((r) => r !== recipe),
         updatedAt: momentOf(context),

@@ -1,5 +1,5 @@
 import type { Id, RecipeLine } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import type { Command } from '../change'
 import { editRecipe } from './edit-recipe'
 
@@ -21,5 +21,5 @@ export const editLine: Command<{ recipe: Id; line: RecipeLine }> = (
     { recipe: id, fields: { lines: recipe.lines.map((l) => (l.id === line.id ? line : l)) } },
     context,
   )
-  return done.ok ? fine({ ...done.value, sentence: `Changed “${line.name}” in the recipe` }) : done
+  return done.ok ? ok({ ...done.value, sentence: `Changed “${line.name}” in the recipe` }) : done
 }

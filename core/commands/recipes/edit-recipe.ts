@@ -1,6 +1,6 @@
 import type { Id, RecipeLine } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, putRecord } from '../change'
 import { type RecipeFields, written } from './written'
 
 /**
@@ -21,8 +21,8 @@ export const editRecipe: Command<{ recipe: Id; fields: RecipeFields }> = (
   const next = written(recipe, fields, context)
   if (!next.ok) return next
   const moved = onlyLead(recipe.lines, fields)
-  return fine({
-    changes: [putting(records, 'recipes', next.value)],
+  return ok({
+    changes: [putRecord(records, 'recipes', next.value)],
     sentence: `Changed the recipe “${next.value.name}”`,
     about: [],
     ...(moved === undefined ? {} : { merge: `recipe ${id} lead ${moved}` }),

@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { workBy } from './open-differences'
 
 /**
@@ -17,10 +17,10 @@ export const firstRecipe: Command<{ show: Id; recipe: Id }> = (records, { show: 
   const at = momentOf(context)
   const keep = workBy(records, show.recipe)
     .filter((e) => e.show === id && e.recipe === undefined)
-    .map((e) => putting(records, 'episodes', { ...e, recipe: show.recipe, updatedAt: at }))
-  return fine({
+    .map((e) => putRecord(records, 'episodes', { ...e, recipe: show.recipe, updatedAt: at }))
+  return ok({
     changes: [
-      putting(records, 'shows', {
+      putRecord(records, 'shows', {
         ...show,
         recipe,
         recipes: [show.recipe, ...(show.recipes ?? []).filter((r) => r !== recipe)],

@@ -1,7 +1,7 @@
 import { withoutStage } from '../../recipe/edit'
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { stepsOf } from '../of-episode'
 import { workBy } from './open-differences'
 import { written } from './written'
@@ -44,11 +44,13 @@ export const leaveOutStage: Command<{ recipe: Id; stage: Id }> = (
   const steps = workBy(records, id)
     .flatMap((e) => stepsOf(records, e.id))
     .filter((s) => s.stage === stage)
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'recipes', next.value),
+      putRecord(records, 'recipes', next.value),
       ...(heir
-        ? steps.map((s) => putting(records, 'steps', { ...s, stage: heir.id, updatedAt: momentOf(context) }))
+        ? steps.map((s) =>
+            putRecord(records, 'steps', { ...s, stage: heir.id, updatedAt: momentOf(context) }),
+          )
         : []),
     ],
     sentence: `Left the stage “${recipe.stages[at]?.name ?? ''}” out of “${recipe.name}”`,

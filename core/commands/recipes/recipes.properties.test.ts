@@ -13,14 +13,14 @@ import { differencesOf, lineFor } from '../../recipe/differences'
 import { recipeFault, withStage, withStageMoved, withoutLine, withoutStage } from '../../recipe/edit'
 import { daysBefore, leadAt, scoreOf } from '../../recipe/score'
 import { fullRecipe } from '../../recipe/starters'
-import { applied, inverse } from '../change'
+import { withChanges, inverse } from '../change'
 import { withFollowOns } from '../follow'
 import { copyEpisode } from '../episode/copy-episode'
 import { editRecipe } from './edit-recipe'
 import { leaveOutStage } from './leave-out-stage'
 import { openDifferences } from './open-differences'
 import { settleDifferences } from './settle-differences'
-import { useRecipe } from './use-recipe'
+import { changeRecipe } from './change-recipe'
 import { placeOnSlot } from '../schedule/place-on-slot'
 import { stepsOf } from '../of-episode'
 import { tickStep } from '../work/tick-step'
@@ -316,9 +316,9 @@ test('going over to another recipe and back leaves the same work as before, wher
     ...placed,
     recipes: new Map([...placed.recipes, ['half', { ...base, id: 'half', name: 'Half', lines }]]),
   }
-  const over = after(two, useRecipe(two, { episode: 'episode', recipe: 'half' }, later()))
+  const over = after(two, changeRecipe(two, { episode: 'episode', recipe: 'half' }, later()))
   expect(stepsOf(over, 'episode').map((s) => s.minutes)).toEqual(lines.map(() => 10))
-  const back = after(over, useRecipe(over, { episode: 'episode', recipe: 'recipe' }, later()))
+  const back = after(over, changeRecipe(over, { episode: 'episode', recipe: 'recipe' }, later()))
   const bare = (s: Step) => ({
     id: s.id,
     name: s.name,
@@ -347,12 +347,15 @@ test('a copy of a copy is like the first copy, whatever was done in between', ()
       )
       let n = 0
       const ids = { ...later(), id: () => `copy${++n}` }
-      const once = applied(
+      const once = withChanges(
         ticked,
         valueOf(copyEpisode(ticked, { episode: 'episode', texts: false }, ids)).changes,
       )
       const made = [...once.episodes.keys()].find((id) => id.startsWith('copy')) ?? ''
-      const twice = applied(once, valueOf(copyEpisode(once, { episode: made, texts: false }, ids)).changes)
+      const twice = withChanges(
+        once,
+        valueOf(copyEpisode(once, { episode: made, texts: false }, ids)).changes,
+      )
       const again = [...twice.episodes.keys()].find((id) => id.startsWith('copy') && id !== made) ?? ''
       const bare = (id: string) => (s: Step) => ({
         line: s.line,
@@ -401,8 +404,8 @@ test('follow-ons: over any ticking and unticking each happens at most once, and 
       for (const { line, done } of list) {
         const at = later()
         const write = withFollowOns(r, valueOf(tickStep(r, { step: `episode/${line}`, done }, at)), at)
-        const next = applied(r, write.changes)
-        const back = applied(next, inverse(write.changes))
+        const next = withChanges(r, write.changes)
+        const back = withChanges(next, inverse(write.changes))
         expect([...back.steps.values()].sort((x, y) => (x.id < y.id ? -1 : 1))).toEqual(
           [...r.steps.values()].sort((x, y) => (x.id < y.id ? -1 : 1)),
         )

@@ -8,9 +8,9 @@ import {
   valueOf,
 } from '../../examples'
 import type { FollowOn, Records, RecipeLine } from '../../records'
-import { standingOf } from '../../recipe/lamps'
+import { progressOf } from '../../recipe/lamps'
 import { workingDays } from '../../recipe/due'
-import { applied } from '../change'
+import { withChanges } from '../change'
 import { sayFollowOn, withFollowOns } from '../follow'
 import { addRecipe, removeRecipe } from './add-recipe'
 import { copyEpisode } from '../episode/copy-episode'
@@ -19,7 +19,7 @@ import { firstRecipe } from './first-recipe'
 import { leaveOutStage } from './leave-out-stage'
 import { openDifferences } from './open-differences'
 import { settleDifferences } from './settle-differences'
-import { useRecipe } from './use-recipe'
+import { changeRecipe } from './change-recipe'
 import { placeOnSlot } from '../schedule/place-on-slot'
 import { stepsOf } from '../of-episode'
 import { backdateStep } from '../work/backdate-step'
@@ -43,7 +43,7 @@ const standing = (records: Records) => {
   const [episode, show] = [records.episodes.get('episode'), records.shows.get('show')]
   const settings = records.settings.get('settings')
   if (!episode || !show || !settings) throw new Error('no example')
-  return standingOf({
+  return progressOf({
     episode,
     show,
     recipe: recipeOf(records),
@@ -177,10 +177,10 @@ describe('several recipes of a show', () => {
   test('an episode goes over: open steps of lines it lacks go, missing ones come, what was begun stays', () => {
     const bench = two.steps.get('episode/prepare')
     if (!bench) throw new Error('no step')
-    const begun = applied(two, [
+    const begun = withChanges(two, [
       { table: 'steps', id: bench.id, before: bench, after: { ...bench, logged: 10 } },
     ])
-    const over = after(begun, useRecipe(begun, { episode: 'episode', recipe: 'interview' }, later))
+    const over = after(begun, changeRecipe(begun, { episode: 'episode', recipe: 'interview' }, later))
     expect(
       stepsOf(over, 'episode')
         .map((s) => s.line)
@@ -192,7 +192,7 @@ describe('several recipes of a show', () => {
       part: 'length',
       lead: { kind: 'before', days: 1 },
     })
-    const back = after(over, useRecipe(over, { episode: 'episode', recipe: 'recipe' }, later))
+    const back = after(over, changeRecipe(over, { episode: 'episode', recipe: 'recipe' }, later))
     expect(back.episodes.get('episode')?.recipe).toBeUndefined()
     expect(stepsOf(back, 'episode')).toHaveLength(12)
   })
@@ -229,7 +229,7 @@ test('a copy’s steps come undone, undated and unlogged; texts only if wanted',
   }
   for (const texts of [false, true]) {
     const copy = valueOf(copyEpisode(full, { episode: 'episode', texts }, exampleContext()))
-    const made = applied(full, copy.changes)
+    const made = withChanges(full, copy.changes)
     const episode = [...made.episodes.values()].find((e) => e.id !== 'episode')
     const steps = stepsOf(made, episode?.id ?? '')
     expect(steps).toHaveLength(12)
@@ -290,7 +290,7 @@ describe('follow-ons', () => {
     expect(done.sentence).toMatch(
       /^Done: Lay out the bench\. Handed “First cut” to Mara\. Added “Charge the lamps”$/,
     )
-    const next = applied(watched, done.changes)
+    const next = withChanges(watched, done.changes)
     expect(next.steps.get('episode/rough')?.owner).toBe('Mara')
     expect(stepsOf(next, 'episode').filter((s) => s.name === 'Charge the lamps')).toHaveLength(1)
     expect(next.episodes.get('episode')?.followed?.map((f) => [f.follow, f.shows])).toEqual([
@@ -298,13 +298,13 @@ describe('follow-ons', () => {
       ['b', undefined],
     ])
     // Unticked and ticked again, nothing happens twice.
-    const open = applied(next, doing(next, 'episode/prepare', false).changes)
+    const open = withChanges(next, doing(next, 'episode/prepare', false).changes)
     const again = doing(open, 'episode/prepare')
     expect(again.sentence).toBe('Done: Lay out the bench')
   })
 
   test('a step waits, a folder is offered; without follow-ons a write is left as it is', () => {
-    const next = applied(watched, doing(watched, 'episode/film').changes)
+    const next = withChanges(watched, doing(watched, 'episode/film').changes)
     expect(next.steps.get('episode/sound')?.waiting).toEqual({
       who: 'Tomas Ek',
       what: 'the mix',
@@ -335,7 +335,7 @@ describe('follow-ons', () => {
     )
     expect(done.sentence).toBe('Changed the brief. A note is on Today')
     expect(done.changes).toHaveLength(1)
-    expect(applied(watched, done.changes).episodes.get('episode')?.followed?.[0]).toMatchObject({
+    expect(withChanges(watched, done.changes).episodes.get('episode')?.followed?.[0]).toMatchObject({
       says: 'Tell the sponsor',
       shows: 'note',
     })

@@ -1,8 +1,8 @@
 import { stepsToAdd } from '../../recipe/apply'
 import { lineFor } from '../../recipe/differences'
 import type { Id, Recipe, RecipeLine, Step } from '../../records'
-import { fine, refused } from '../../result'
-import { type Change, type Command, momentOf, putting, removing } from '../change'
+import { ok, refused } from '../../result'
+import { type Change, type Command, momentOf, putRecord, removeRecord } from '../change'
 import { stepsOf } from '../of-episode'
 import { openDifferences } from './open-differences'
 
@@ -32,13 +32,16 @@ export const settleDifferences: Command<{ recipe: Id; take: string[]; leave: str
       const step = stepsToAdd({ ...recipe, lines: [d.line] }, d.episode, stepsOf(records, d.episode), at)[0]
       if (taken && step)
         changes.push(
-          putting(records, 'steps', { ...step, order: orderIn(recipe, d.line, stepsOf(records, d.episode)) }),
+          putRecord(records, 'steps', {
+            ...step,
+            order: orderIn(recipe, d.line, stepsOf(records, d.episode)),
+          }),
         )
       else left.set(d.episode, [...(left.get(d.episode) ?? []), d.line.id])
     } else if (d.kind === 'other') {
       const { name, minutes, stage, kind, required, part, changedAt } = d.line
       changes.push(
-        putting(
+        putRecord(
           records,
           'steps',
           taken
@@ -60,22 +63,22 @@ export const settleDifferences: Command<{ recipe: Id; take: string[]; leave: str
       )
     } else if (taken) {
       goneBy.add(d.step.id)
-      changes.push(removing(records, 'steps', d.step.id))
+      changes.push(removeRecord(records, 'steps', d.step.id))
     } else left.set(d.episode, [...(left.get(d.episode) ?? []), d.step.id])
   }
   for (const [episode, ids] of left) {
     const e = records.episodes.get(episode)
     if (e)
-      changes.push(putting(records, 'episodes', { ...e, left: [...(e.left ?? []), ...ids], updatedAt: at }))
+      changes.push(putRecord(records, 'episodes', { ...e, left: [...(e.left ?? []), ...ids], updatedAt: at }))
   }
   const touched = new Set(changes.map((c) => c.id))
   for (const s of records.steps.values())
     if (!touched.has(s.id) && s.needs.some((n) => goneBy.has(n)))
       changes.push(
-        putting(records, 'steps', { ...s, needs: s.needs.filter((n) => !goneBy.has(n)), updatedAt: at }),
+        putRecord(records, 'steps', { ...s, needs: s.needs.filter((n) => !goneBy.has(n)), updatedAt: at }),
       )
   const count = chosen.filter((d) => take.includes(d.key)).length
-  return fine({
+  return ok({
     changes,
     sentence:
       count === 0

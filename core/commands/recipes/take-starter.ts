@@ -1,8 +1,8 @@
 import { stepsToAdd } from '../../recipe/apply'
 import { fullRecipe, smallRecipe } from '../../recipe/starters'
 import type { Episode, Id, Recipe, Records, Show } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { stepsOf } from '../of-episode'
 
 /**
@@ -28,12 +28,12 @@ export const takeStarter: Command<{ show: Id; starter: 'small' | 'full' }> = (
   // Lines that share an id are the same piece of work: a small recipe's untouched step gives way to the
   // full one's of the same line.
   const steps = mine.flatMap((e) =>
-    stepsToAdd(recipe, e.id, stepsOf(records, e.id), at).map((s) => putting(records, 'steps', s)),
+    stepsToAdd(recipe, e.id, stepsOf(records, e.id), at).map((s) => putRecord(records, 'steps', s)),
   )
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'recipes', recipe),
-      putting(records, 'shows', { ...show, recipe: recipe.id, updatedAt: at }),
+      putRecord(records, 'recipes', recipe),
+      putRecord(records, 'shows', { ...show, recipe: recipe.id, updatedAt: at }),
       ...steps,
     ],
     sentence: `${show.title} now uses “${recipe.name}”`,

@@ -1,7 +1,7 @@
 import { recipeFault } from '../../recipe/edit'
 import { type Recipe, type RecipeLine, Recipe as RecipeSchema } from '../../records'
 import { unknownWords } from '../../release/description'
-import { type Result, fine, refused } from '../../result'
+import { type Result, ok, refused } from '../../result'
 import { type Context, momentOf } from '../change'
 
 /** The fields of a recipe that people change. */
@@ -35,7 +35,7 @@ export function written(recipe: Recipe, fields: RecipeFields, context: Context):
     )
   const read = RecipeSchema.safeParse(next)
   return read.success
-    ? fine(read.data)
+    ? ok(read.data)
     : refused(
         read.error.issues[0]?.message ?? 'This cannot be kept.',
         ['recipes', ...(read.error.issues[0]?.path ?? [])].map(String).join('.'),

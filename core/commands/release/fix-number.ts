@@ -1,7 +1,7 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { numbersOf } from '../../rhythm/numbering'
-import { type Command, momentOf, putting } from '../change'
+import { type Command, momentOf, putRecord } from '../change'
 
 /**
  * Fixes an episode's number because it leaves the program (a kit, a folder). Nothing changes when it is
@@ -16,9 +16,9 @@ export const fixNumber: Command<{ episode: Id }> = (records, { episode: id }, co
   if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
   const number = numbersOf(show, records.episodes.values(), context.now).episodes.get(id)
   if (episode.number !== undefined || number === undefined)
-    return fine({ changes: [], sentence: 'Made a release kit', about: [id] })
-  return fine({
-    changes: [putting(records, 'episodes', { ...episode, number, updatedAt: momentOf(context) })],
+    return ok({ changes: [], sentence: 'Made a release kit', about: [id] })
+  return ok({
+    changes: [putRecord(records, 'episodes', { ...episode, number, updatedAt: momentOf(context) })],
     sentence: `Made a release kit, so its number is now fixed: ${show.prefix}${number}`,
     about: [id],
   })

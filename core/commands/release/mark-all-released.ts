@@ -1,7 +1,7 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { releaseOf } from '../../rhythm/slots'
-import { type Change, type Command, applied, merged } from '../change'
+import { type Change, type Command, withChanges, merged } from '../change'
 import { markReleased } from './mark-released'
 
 /**
@@ -24,12 +24,12 @@ export const markAllReleased: Command<{ episodes: Id[] }> = (records, { episodes
     const one = markReleased(now, { episode: id }, context)
     if (!one.ok) continue
     changes = merged(changes, one.value.changes)
-    now = applied(now, one.value.changes)
+    now = withChanges(now, one.value.changes)
     done.push(id)
   }
   return done.length === 0
     ? refused('They are out already, or no longer there.', 'episodes.phase')
-    : fine({
+    : ok({
         changes,
         sentence: `Released ${done.length} ${done.length === 1 ? 'episode' : 'episodes'}, each on its day`,
         about: done,

@@ -1,11 +1,11 @@
 import type { Id } from '../../records'
 import { titleOf } from '../../release/parts'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import { numbersOf } from '../../rhythm/numbering'
 import { releaseOf } from '../../rhythm/slots'
 import { dayAt } from '../../rhythm/zone'
-import { type Command, momentOf, putting } from '../change'
+import { type Command, momentOf, putRecord } from '../change'
 import { nextFree } from './next-free'
 
 /**
@@ -38,9 +38,9 @@ export const markReleased: Command<{ episode: Id; late?: boolean | undefined }> 
       ),
       show.nextNumber,
     )
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...episode,
         phase: { kind: 'released', at: new Date(at).toISOString() },
         number,

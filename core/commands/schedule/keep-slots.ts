@@ -1,7 +1,7 @@
 import { type Id, Reservation } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
-import { type Command, momentOf, putting, removing } from '../change'
+import { type Command, momentOf, putRecord, removeRecord } from '../change'
 
 /**
  * Keeps a slot, or so many slots a month, for a sponsor, a launch, a season or something else; or changes
@@ -47,10 +47,10 @@ export const keepSlots: Command<
               r.kept.kind === 'slot' &&
               o.kept.day === r.kept.day,
           )
-          .map((o) => removing(records, 'reservations', o.id))
+          .map((o) => removeRecord(records, 'reservations', o.id))
       : []
-  return fine({
-    changes: [putting(records, 'reservations', r), ...others],
+  return ok({
+    changes: [putRecord(records, 'reservations', r), ...others],
     sentence:
       r.kept.kind === 'slot'
         ? `Kept ${sayDay(r.kept.day)} for ${r.name}`
@@ -65,11 +65,11 @@ export const keepSlots: Command<
  * Refused:
  * - “Nothing is kept there any more.”
  */
-export const letGo: Command<{ reservation: Id }> = (records, { reservation }, _context) => {
+export const removeReservation: Command<{ reservation: Id }> = (records, { reservation }, _context) => {
   const old = records.reservations.get(reservation)
   if (!old) return refused('Nothing is kept there any more.', 'reservations')
-  return fine({
-    changes: [removing(records, 'reservations', reservation)],
+  return ok({
+    changes: [removeRecord(records, 'reservations', reservation)],
     sentence: `No longer kept for ${old.name}`,
     about: [],
   })

@@ -2,7 +2,7 @@ import type { Day, Episode, Records, Show } from '../../records'
 import { addDays } from '../../rhythm/days'
 import { type Reserved, honours, reservedSlots, unhonoured } from '../../rhythm/reserve'
 import { type Slot, filledSlots, slotsOf } from '../../rhythm/slots'
-import { type Change, type Context, momentOf, putting } from '../change'
+import { type Change, type Context, momentOf, putRecord } from '../change'
 
 /** What the slots of a show are kept for between two dates, by original date. */
 export function reservedBetween(
@@ -25,7 +25,7 @@ export function reservedBetween(
 }
 
 /** What to say where an episode would not honour what a slot is kept for; nothing where it does. */
-export function unkept(records: Records, show: Show, slot: Slot, episode: Episode): string[] {
+export function unmetPromises(records: Records, show: Show, slot: Slot, episode: Episode): string[] {
   const kept = reservedBetween(records, show, slot.day, slot.day).get(slot.original)
   return kept && !honours(kept.reservation, episode, records.launches) ? [unhonoured(kept.reservation)] : []
 }
@@ -57,7 +57,7 @@ export function keptAlong(
     return there && !leaving.has(there.id)
       ? []
       : [
-          putting(records, 'reservations', {
+          putRecord(records, 'reservations', {
             ...kept,
             kept: { kind: 'slot', day: to },
             updatedAt: momentOf(context),

@@ -1,6 +1,6 @@
 import { type Id, Launch } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting, removing } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord, removeRecord } from '../change'
 
 /** Adds a launch, or changes one. Refused when it ends before it begins. */
 export const putLaunch: Command<
@@ -16,8 +16,8 @@ export const putLaunch: Command<
     ...fields,
   })
   if (!read.success) return refused(read.error.issues[0]?.message ?? 'This cannot be kept.', 'launches')
-  return fine({
-    changes: [putting(records, 'launches', read.data)],
+  return ok({
+    changes: [putRecord(records, 'launches', read.data)],
     sentence: `${old ? 'Changed' : 'Added'} the launch “${read.data.name}”`,
     about: [],
   })
@@ -33,8 +33,11 @@ export const removeLaunch: Command<{ launch: Id }> = (records, { launch: id }, _
   const old = records.launches.get(id)
   if (!old) return refused('This launch is no longer there.', 'launches')
   const kept = [...records.reservations.values()].filter((r) => r.launch === id)
-  return fine({
-    changes: [removing(records, 'launches', id), ...kept.map((r) => removing(records, 'reservations', r.id))],
+  return ok({
+    changes: [
+      removeRecord(records, 'launches', id),
+      ...kept.map((r) => removeRecord(records, 'reservations', r.id)),
+    ],
     sentence: `Removed the launch “${old.name}”`,
     about: [],
   })

@@ -1,7 +1,7 @@
 import type { Day, Id } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { filledSlots } from '../../rhythm/slots'
-import { type Command, applied } from '../change'
+import { type Command, withChanges } from '../change'
 import { placeOnSlot } from './place-on-slot'
 import { pushEpisode } from './push-episode'
 
@@ -23,9 +23,9 @@ export const moveToSlot: Command<{ episode: Id; day: Day }> = (records, { episod
   lifted.set(id, { ...episode, place: { kind: 'nothing' } })
   const push = pushEpisode({ ...records, episodes: lifted }, { episode: there.id }, context)
   if (!push.ok) return push
-  const placed = placeOnSlot(applied(records, push.value.changes), { episode: id, day }, context)
+  const placed = placeOnSlot(withChanges(records, push.value.changes), { episode: id, day }, context)
   if (!placed.ok) return placed
-  return fine({
+  return ok({
     changes: [...push.value.changes, ...placed.value.changes],
     sentence: `${placed.value.sentence}; ${push.value.sentence.replace(/^P/, 'p')}`,
     about: [...new Set([...placed.value.about, ...push.value.about])],

@@ -1,11 +1,11 @@
 import { outOfWindow } from '../../ideas/usable'
 import type { Day, Episode, Id, Records, Show } from '../../records'
 import { titleOf } from '../../release/parts'
-import { type Result, fine, refused } from '../../result'
+import { type Result, ok, refused } from '../../result'
 import { addDays } from '../../rhythm/days'
 import { type Slot, filledSlots, slotsOf } from '../../rhythm/slots'
-import { type Change, type Context, type Done, applied, momentOf, putting } from '../change'
-import { keptAlong, unkept } from './kept'
+import { type Change, type Context, type Outcome, withChanges, momentOf, putRecord } from '../change'
+import { keptAlong, unmetPromises } from './kept'
 
 /** A show's slots from a date on that may hold an episode, in order of release, with what stands on each. */
 export function lane(
@@ -26,7 +26,7 @@ export function onSlot(records: Records, id: Id): Result<{ episode: Episode; sho
   if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
   if (episode.place.kind !== 'slot' || episode.phase.kind !== 'work')
     return refused(`“${titleOf(episode)}” is on no slot. Put it on one first.`, 'episodes.place')
-  return fine({ episode, show, day: episode.place.day })
+  return ok({ episode, show, day: episode.place.day })
 }
 
 export function moved(
@@ -34,13 +34,13 @@ export function moved(
   moves: readonly { episode: Episode; to: Slot }[],
   context: Context,
   sentence: string,
-): Result<Done> {
+): Result<Outcome> {
   const stale = moves.flatMap(({ episode, to }) => {
     const why = outOfWindow(episode.nature, to.day)
     return why === undefined ? [] : [`“${titleOf(episode)}” is then ${why}`]
   })
   const changes: Change[] = moves.map(({ episode, to }) =>
-    putting(records, 'episodes', {
+    putRecord(records, 'episodes', {
       ...episode,
       place: { kind: 'slot', day: to.original },
       updatedAt: momentOf(context),
@@ -48,9 +48,9 @@ export function moved(
   )
   const show = records.shows.get(moves[0]?.episode.show ?? '')
   if (show) changes.push(...keptAlong(records, show, moves, context))
-  const next = applied(records, changes)
-  const unkeptThen = moves.flatMap(({ episode, to }) => (show ? unkept(next, show, to, episode) : []))
-  return fine({
+  const next = withChanges(records, changes)
+  const unkeptThen = moves.flatMap(({ episode, to }) => (show ? unmetPromises(next, show, to, episode) : []))
+  return ok({
     changes,
     sentence: [sentence, ...stale, ...unkeptThen].join('. '),
     about: moves.map((m) => m.episode.id),
@@ -72,5 +72,5 @@ export function pushed(records: Records, id: Id, now: number): Result<{ episode:
       return refused(`${show.title} has no later slot to push to.`, 'episodes.place')
     moves.push({ episode: here.episode, to: next.slot })
   }
-  return fine(moves)
+  return ok(moves)
 }

@@ -1,7 +1,7 @@
 import type { Id } from '../../records'
 import { titleOf } from '../../release/parts'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { found } from './placing'
 
 /**
@@ -32,9 +32,9 @@ export const parkEpisode: Command<{ episode: Id; why: string; after?: Id | undef
     return refused('The episode to wait for is no longer there.', 'episodes.phase.after')
   if (why.trim() === '' && !before)
     return refused('Say why, so that you know when to take it up again.', 'episodes.phase.why')
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...episode,
         phase: { kind: 'parked', why: why.trim(), ...(after === undefined ? {} : { after }) },
         place: { kind: 'nothing' },

@@ -1,9 +1,9 @@
 import { ClockTime as Clock, type ClockTime, Day, type Id } from '../../records'
 import { titleOf } from '../../release/parts'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import { momentAt } from '../../rhythm/zone'
-import { type Command, putting } from '../change'
+import { type Command, putRecord } from '../change'
 import { begun, found, working } from './placing'
 
 /**
@@ -30,9 +30,9 @@ export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
   if (!clock.success) return refused(clock.error.issues[0]?.message ?? '', 'episodes.place.time')
   if (momentAt(day, time, show.zone) <= context.now)
     return refused(`${sayDay(day)} ${time} has passed. Choose a moment still to come.`, 'episodes.place.day')
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...working(episode, context),
         place: { kind: 'own', day, time },
         spare: false,

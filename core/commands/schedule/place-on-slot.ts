@@ -1,11 +1,11 @@
 import { Day, type Episode, type Id } from '../../records'
 import { titleOf } from '../../release/parts'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
-import { beatOn, datesOf } from '../../rhythm/rule'
+import { extraRhythmOn, datesOf } from '../../rhythm/rule'
 import { filledSlots, slotOn } from '../../rhythm/slots'
-import { type Command, putting } from '../change'
-import { keptAlong, reservedBetween, unkept } from './kept'
+import { type Command, putRecord } from '../change'
+import { keptAlong, reservedBetween, unmetPromises } from './kept'
 import { begun, found, working } from './placing'
 
 /**
@@ -51,7 +51,7 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
       `“${titleOf(there)}” is on ${sayDay(slot.day)} already. Move it first, or choose an open slot.`,
       'episodes.place.day',
     )
-  const beat = beatOn(show.rhythm, day)
+  const beat = extraRhythmOn(show.rhythm, day)
   const recipe =
     episode.recipe === undefined &&
     episode.phase.kind === 'idea' &&
@@ -72,11 +72,11 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
     place: { kind: 'slot', day },
     spare: false,
   }
-  return fine({
-    changes: [putting(records, 'episodes', placed), ...begun(records, placed, context), ...along],
+  return ok({
+    changes: [putRecord(records, 'episodes', placed), ...begun(records, placed, context), ...along],
     sentence: [
       `Put “${titleOf(episode)}” on ${sayDay(slot.day)}, ${slot.time}${sponsor === undefined ? '' : `, with the read for ${sponsor}`}${along.length > 0 ? '; what is kept for its sponsor moves with it' : ''}`,
-      ...unkept(records, show, slot, placed),
+      ...unmetPromises(records, show, slot, placed),
     ].join('. '),
     about: [id],
   })

@@ -1,9 +1,9 @@
 import { outOfWindow } from '../../ideas/usable'
 import type { Id } from '../../records'
 import { titleOf } from '../../release/parts'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { openSlots } from '../../rhythm/slots'
-import { type Change, type Command, applied } from '../change'
+import { type Change, type Command, withChanges } from '../change'
 import { placeOnSlot } from './place-on-slot'
 
 /**
@@ -37,7 +37,7 @@ export const placeSeveral: Command<{ episodes: Id[] }> = (records, { episodes },
     const placed = placeOnSlot(now, { episode: next.id, day: slot.original }, context)
     if (!placed.ok) return placed
     changes.push(...placed.value.changes)
-    now = applied(now, placed.value.changes)
+    now = withChanges(now, placed.value.changes)
     if (left.length === 0) break
   }
   if (left.length > 0)
@@ -45,7 +45,7 @@ export const placeSeveral: Command<{ episodes: Id[] }> = (records, { episodes },
       `“${left[0] ? titleOf(left[0]) : ''}” fits none of the next open slots of ${show.title}. Leave it out, or give it a date of its own.`,
       'episodes.place',
     )
-  return fine({
+  return ok({
     changes,
     sentence:
       found.length === 1

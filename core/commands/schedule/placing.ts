@@ -1,13 +1,13 @@
 import { scriptFrom, stepsToAdd } from '../../recipe/apply'
 import type { Episode, Id, Records, Show } from '../../records'
-import { type Result, fine, refused } from '../../result'
-import { type Change, type Context, momentOf, putting } from '../change'
+import { type Result, ok, refused } from '../../result'
+import { type Change, type Context, momentOf, putRecord } from '../change'
 import { recipeFor, stepsOf } from '../of-episode'
 
 export function found(records: Records, id: Id): Result<{ episode: Episode; show: Show }> {
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)
-  return episode && show ? fine({ episode, show }) : refused('This episode is no longer there.', 'episodes')
+  return episode && show ? ok({ episode, show }) : refused('This episode is no longer there.', 'episodes')
 }
 
 /** The changes that put an episode to work: its recipe's steps and script outline, those missing alone. */
@@ -18,8 +18,8 @@ export function begun(records: Records, episode: Episode, context: Context): Cha
   const steps = stepsToAdd(recipe, episode.id, stepsOf(records, episode.id), at)
   const script = records.scripts.has(episode.id)
     ? []
-    : [putting(records, 'scripts', scriptFrom(recipe, episode, at))]
-  return [...steps.map((s) => putting(records, 'steps', s)), ...script]
+    : [putRecord(records, 'scripts', scriptFrom(recipe, episode, at))]
+  return [...steps.map((s) => putRecord(records, 'steps', s)), ...script]
 }
 
 export function working(episode: Episode, context: Context): Episode {

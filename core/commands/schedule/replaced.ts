@@ -1,6 +1,6 @@
 import type { Episode, Records, Show } from '../../records'
 import { openSlots, releaseOf } from '../../rhythm/slots'
-import { type Change, type Context, momentOf, putting } from '../change'
+import { type Change, type Context, momentOf, putRecord } from '../change'
 
 /** Places displaced episodes, in order of release, on the nearest open slots of a changed show. */
 export function replaced(
@@ -16,7 +16,7 @@ export function replaced(
     .flatMap((e, i) => {
       const slot = open[i]
       return [
-        putting(records, 'episodes', {
+        putRecord(records, 'episodes', {
           ...e,
           place: slot ? { kind: 'slot', day: slot.original } : { kind: 'nothing' },
           updatedAt: momentOf(context),

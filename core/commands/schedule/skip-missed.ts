@@ -1,9 +1,9 @@
 import type { Id } from '../../records'
 import { titleOf } from '../../release/parts'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import { releaseOf } from '../../rhythm/slots'
-import { type Command, momentOf, putting } from '../change'
+import { type Command, momentOf, putRecord } from '../change'
 
 /**
  * Skips the slot that an episode has missed: the slot is left out, the episode stays in work without a
@@ -21,10 +21,10 @@ export const skipMissed: Command<{ episode: Id }> = (records, { episode: id }, c
     return refused('It is on no slot that could be skipped.', 'episodes.place')
   const { day } = episode.place
   const at = momentOf(context)
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', { ...episode, place: { kind: 'nothing' }, updatedAt: at }),
-      putting(records, 'shows', {
+      putRecord(records, 'episodes', { ...episode, place: { kind: 'nothing' }, updatedAt: at }),
+      putRecord(records, 'shows', {
         ...show,
         skipped: [...new Set([...show.skipped, day])].sort(),
         updatedAt: at,

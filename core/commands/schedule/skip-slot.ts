@@ -1,10 +1,10 @@
 import type { Day } from '../../records'
 import { type Id } from '../../records'
 import { titleOf } from '../../release/parts'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import { filledSlots } from '../../rhythm/slots'
-import { type Command, momentOf, putting } from '../change'
+import { type Command, momentOf, putRecord } from '../change'
 
 /**
  * Skips an open slot once, or takes the skip back. Refused while an episode stands on it.
@@ -24,8 +24,8 @@ export const skipSlot: Command<{ show: Id; day: Day; skip: boolean }> = (
   if (skip && there)
     return refused(`“${titleOf(there)}” stands on it. Move it first, then skip the slot.`, 'shows.skipped')
   const skipped = skip ? [...new Set([...show.skipped, day])].sort() : show.skipped.filter((d) => d !== day)
-  return fine({
-    changes: [putting(records, 'shows', { ...show, skipped, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'shows', { ...show, skipped, updatedAt: momentOf(context) })],
     sentence: `${skip ? 'Skipped' : 'Took back the skip of'} ${show.title} on ${sayDay(day)}`,
     about: [],
   })

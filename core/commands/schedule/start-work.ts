@@ -1,7 +1,7 @@
 import type { Id } from '../../records'
 import { titleOf } from '../../release/parts'
-import { fine, refused } from '../../result'
-import { type Command, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, putRecord } from '../change'
 import { begun, found, working } from './placing'
 
 /**
@@ -16,8 +16,8 @@ export const startWork: Command<{ episode: Id }> = (records, { episode: id }, co
   if (!read.ok) return read
   const { episode } = read.value
   if (episode.phase.kind === 'released') return refused('It has already been released.', 'episodes.phase')
-  return fine({
-    changes: [putting(records, 'episodes', working(episode, context)), ...begun(records, episode, context)],
+  return ok({
+    changes: [putRecord(records, 'episodes', working(episode, context)), ...begun(records, episode, context)],
     sentence: `Started “${titleOf(episode)}”`,
     about: [id],
   })

@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 
 /**
  * Lets an episode support a launch, or no longer.
@@ -17,8 +17,8 @@ export const supportLaunch: Command<{ launch: Id; episode: Id; supports: boolean
   const episode = records.episodes.get(of)
   if (!launch || !episode) return refused('It is no longer there.', 'launches')
   const episodes = supports ? [...new Set([...launch.episodes, of])] : launch.episodes.filter((e) => e !== of)
-  return fine({
-    changes: [putting(records, 'launches', { ...launch, episodes, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'launches', { ...launch, episodes, updatedAt: momentOf(context) })],
     sentence: supports
       ? `“${episode.title}” supports “${launch.name}”`
       : `“${episode.title}” no longer supports “${launch.name}”`,

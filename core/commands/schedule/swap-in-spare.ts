@@ -1,7 +1,7 @@
 import { titleOf } from '../../release/parts'
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { applied, merged, type Command } from '../change'
+import { ok, refused } from '../../result'
+import { withChanges, merged, type Command } from '../change'
 import { placeOnSlot } from './place-on-slot'
 import { takeOff } from './take-off'
 
@@ -22,10 +22,10 @@ export const swapInSpare: Command<{ episode: Id; spare: Id }> = (
     return refused('It is on no slot that a spare could take.', 'episodes.place')
   const off = takeOff(records, { episode: id }, context)
   if (!off.ok) return off
-  const free = applied(records, off.value.changes)
+  const free = withChanges(records, off.value.changes)
   const on = placeOnSlot(free, { episode: spare, day: episode.place.day }, context)
   if (!on.ok) return on
-  return fine({
+  return ok({
     ...on.value,
     changes: merged(off.value.changes, on.value.changes),
     sentence: `${on.value.sentence}, in place of “${titleOf(episode)}”`,

@@ -1,7 +1,7 @@
 import type { Id } from '../../records'
 import { titleOf } from '../../release/parts'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { found } from './placing'
 
 /**
@@ -16,9 +16,13 @@ export const takeOff: Command<{ episode: Id }> = (records, { episode: id }, cont
   if (!read.ok) return read
   const { episode } = read.value
   if (episode.phase.kind === 'released') return refused('It has already been released.', 'episodes.phase')
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', { ...episode, place: { kind: 'nothing' }, updatedAt: momentOf(context) }),
+      putRecord(records, 'episodes', {
+        ...episode,
+        place: { kind: 'nothing' },
+        updatedAt: momentOf(context),
+      }),
     ],
     sentence: `Took “${titleOf(episode)}” off the schedule`,
     about: [id],

@@ -1,6 +1,6 @@
 import type { Settings } from '../../records'
-import { fine } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { freshSettings } from './fresh-settings'
 
 /** Changes hours, days off or the theme. */
@@ -41,8 +41,8 @@ export const editSettings: Command<
                   : fields.away !== undefined
                     ? 'when guests are not free'
                     : 'the hours of the week'
-  return fine({
-    changes: [putting(records, 'settings', { ...settings, ...fields, updatedAt: at })],
+  return ok({
+    changes: [putRecord(records, 'settings', { ...settings, ...fields, updatedAt: at })],
     sentence: `Changed ${what}`,
     about: [],
     merge: `settings ${Object.keys(fields).join()}`,

@@ -1,8 +1,8 @@
 import { smallRecipe } from '../../recipe/starters'
 import { type Show, Show as ShowSchema } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { type RhythmWish, ruleOf } from '../../rhythm/rule'
-import { type Command, momentOf, putting } from '../change'
+import { type Command, momentOf, putRecord } from '../change'
 import { freshSettings } from '../settings/fresh-settings'
 import { firstOutlet } from './first-outlet'
 
@@ -59,12 +59,12 @@ export const addShow: Command<SetUp> = (records, wish, context) => {
     hours: wish.hours,
     updatedAt: at,
   }
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'recipes', recipe),
-      putting(records, 'outlets', outlet),
-      putting(records, 'shows', show),
-      putting(records, 'settings', settings),
+      putRecord(records, 'recipes', recipe),
+      putRecord(records, 'outlets', outlet),
+      putRecord(records, 'shows', show),
+      putRecord(records, 'settings', settings),
     ],
     sentence: `Began the show ${show.title}`,
     about: [],

@@ -1,8 +1,8 @@
 import type { Episode, Id, Show } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { displacedBy, releaseOf } from '../../rhythm/slots'
 import { dayAt } from '../../rhythm/zone'
-import { type Change, type Command, momentOf, putting } from '../change'
+import { type Change, type Command, momentOf, putRecord } from '../change'
 import { replaced } from '../schedule/replaced'
 import { type Displaced, type RhythmChange, keptElsewhere, withRhythm } from './new-rhythm'
 
@@ -29,14 +29,14 @@ export const changeRhythm: Command<RhythmChange & { show: Id; displaced: Displac
     wish.displaced === 'nearest'
       ? replaced(records, changed.value, displaced, context)
       : displaced.map((e) =>
-          putting(records, 'episodes', { ...withoutSlot(e, show, wish.displaced), updatedAt: at }),
+          putRecord(records, 'episodes', { ...withoutSlot(e, show, wish.displaced), updatedAt: at }),
         )
   const kept = keptElsewhere(records, changed.value, dayAt(context.now, show.zone)).map(
     ({ reservation, to }) =>
-      putting(records, 'reservations', { ...reservation, kept: { kind: 'slot', day: to }, updatedAt: at }),
+      putRecord(records, 'reservations', { ...reservation, kept: { kind: 'slot', day: to }, updatedAt: at }),
   )
-  return fine({
-    changes: [putting(records, 'shows', { ...changed.value, updatedAt: at }), ...moves, ...kept],
+  return ok({
+    changes: [putRecord(records, 'shows', { ...changed.value, updatedAt: at }), ...moves, ...kept],
     sentence: `Changed the rhythm of ${show.title}`,
     about: displaced.map((e) => e.id),
   })

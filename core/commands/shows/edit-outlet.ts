@@ -1,6 +1,6 @@
 import type { Id, Outlet } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 
 /**
  * Changes an outlet's limits.
@@ -14,8 +14,8 @@ export const editOutlet: Command<{
 }> = (records, { outlet: id, fields }, context) => {
   const outlet = records.outlets.get(id)
   if (!outlet) return refused('This outlet is no longer there.', 'outlets')
-  return fine({
-    changes: [putting(records, 'outlets', { ...outlet, ...fields, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'outlets', { ...outlet, ...fields, updatedAt: momentOf(context) })],
     sentence: `Changed the limits of ${outlet.name}`,
     about: [],
     merge: `outlet ${id} ${Object.keys(fields).join()}`,

@@ -1,6 +1,6 @@
 import { type Id, type Show, Show as ShowSchema } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 
 /**
  * Changes what a show says of itself, its rhythm apart.
@@ -32,8 +32,8 @@ export const editShow: Command<{
   const read = ShowSchema.safeParse({ ...show, ...fields })
   if (!read.success)
     return refused(read.error.issues[0]?.message ?? '', `shows.${read.error.issues[0]?.path.join('.') ?? ''}`)
-  return fine({
-    changes: [putting(records, 'shows', { ...read.data, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'shows', { ...read.data, updatedAt: momentOf(context) })],
     sentence: `Changed the show ${read.data.title}`,
     about: [],
     merge: `show ${id} ${Object.keys(fields).join()}`,

@@ -1,5 +1,5 @@
 import { type Day, type Records, type Reservation, type Show, Show as ShowSchema } from '../../records'
-import { type Result, fine, refused } from '../../result'
+import { type Result, ok, refused } from '../../result'
 import { addDays } from '../../rhythm/days'
 import { type RhythmWish, datesOf, ruleOf } from '../../rhythm/rule'
 
@@ -53,7 +53,7 @@ export function withRhythm(show: Show, change: RhythmChange, today: Day): Result
       addDays(start, 3660),
     ),
   )
-  return fine({
+  return ok({
     ...read.data,
     skipped: show.skipped.filter((d) => dates.has(d)),
     moved: Object.fromEntries(Object.entries(show.moved).filter(([d]) => dates.has(d))),

@@ -1,6 +1,6 @@
 import type { Busy, Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting, removing } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord, removeRecord } from '../change'
 
 /**
  * Takes busy time that was read from a calendar: what came before under the same identity is updated; times
@@ -21,12 +21,12 @@ export const takeBusy: Command<{
     const old = records.busy.get(id)
     return old && old.minutes === e.minutes && old.name === e.name
       ? []
-      : [putting(records, 'busy', { id, ...e, createdAt: old?.createdAt ?? at, updatedAt: at })]
+      : [putRecord(records, 'busy', { id, ...e, createdAt: old?.createdAt ?? at, updatedAt: at })]
   })
   if (changes.length === 0 && gone.length === 0)
     return refused('All of it is there already; nothing changed.', 'busy')
-  return fine({
-    changes: [...changes, ...gone.map((b) => removing(records, 'busy', b.id))],
+  return ok({
+    changes: [...changes, ...gone.map((b) => removeRecord(records, 'busy', b.id))],
     sentence: `Took ${wanted.size} busy ${wanted.size === 1 ? 'time' : 'times'} from a calendar`,
     about: [],
   })
@@ -41,8 +41,8 @@ export const takeBusy: Command<{
 export const dropBusy: Command<{ busy?: Id | undefined }> = (records, { busy }, _context) => {
   const mine = [...records.busy.values()].filter((b) => busy === undefined || b.id === busy)
   if (mine.length === 0) return refused('No busy time is kept.', 'busy')
-  return fine({
-    changes: mine.map((b) => removing(records, 'busy', b.id)),
+  return ok({
+    changes: mine.map((b) => removeRecord(records, 'busy', b.id)),
     sentence:
       mine.length === 1
         ? `“${mine[0]?.name ?? ''}” takes no time any more`

@@ -1,7 +1,7 @@
 import type { Day, Id } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
-import { type Command, momentOf, putting } from '../change'
+import { type Command, momentOf, putRecord } from '../change'
 
 /**
  * Marks one time of standing work: skipped this once, done, or to do again.
@@ -23,8 +23,8 @@ export const markStanding: Command<{ standing: Id; day: Day; as: 'skipped' | 'do
     done: as === 'done' ? [...without(old.done), day].sort() : without(old.done),
     updatedAt: momentOf(context),
   }
-  return fine({
-    changes: [putting(records, 'standing', next)],
+  return ok({
+    changes: [putRecord(records, 'standing', next)],
     sentence:
       as === 'skipped'
         ? `Skipped “${old.name}” on ${sayDay(day)}`

@@ -1,14 +1,14 @@
-import { type Id, Standing } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting, removing } from '../change'
+import { type Id, StandingWork } from '../../records'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord, removeRecord } from '../change'
 
 /** Adds work that belongs to no episode, or changes it. Refused without a name. */
 export const putStanding: Command<
-  { standing?: Id | undefined } & Pick<Standing, 'name' | 'kind' | 'minutes' | 'when' | 'at'>
+  { standing?: Id | undefined } & Pick<StandingWork, 'name' | 'kind' | 'minutes' | 'when' | 'at'>
 > = (records, { standing: id, name, kind, minutes, when, at: clock }, context) => {
   const at = momentOf(context)
   const old = id === undefined ? undefined : records.standing.get(id)
-  const read = Standing.safeParse({
+  const read = StandingWork.safeParse({
     id: old?.id ?? context.id(),
     name,
     kind,
@@ -25,8 +25,8 @@ export const putStanding: Command<
       read.error.issues[0]?.message ?? 'This cannot be kept.',
       `standing.${String(read.error.issues[0]?.path[0] ?? '')}`,
     )
-  return fine({
-    changes: [putting(records, 'standing', read.data)],
+  return ok({
+    changes: [putRecord(records, 'standing', read.data)],
     sentence: `${old ? 'Changed' : 'Added'} “${read.data.name}”`,
     about: [],
   })
@@ -41,8 +41,8 @@ export const putStanding: Command<
 export const removeStanding: Command<{ standing: Id }> = (records, { standing }, _context) => {
   const old = records.standing.get(standing)
   return old
-    ? fine({
-        changes: [removing(records, 'standing', standing)],
+    ? ok({
+        changes: [removeRecord(records, 'standing', standing)],
         sentence: `Removed “${old.name}”`,
         about: [],
       })

@@ -1,6 +1,6 @@
 import type { Day, PlannedBlock, Records, Step } from '../../records'
-import { type Result, fine } from '../../result'
-import { type Context, type Done, momentOf, putting } from '../change'
+import { type Result, ok } from '../../result'
+import { type Context, type Outcome, momentOf, putRecord } from '../change'
 
 export function written(
   records: Records,
@@ -8,10 +8,10 @@ export function written(
   blocks: PlannedBlock[],
   context: Context,
   sentence: string,
-): Result<Done> {
+): Result<Outcome> {
   const sorted = blocks.filter((b) => b.minutes > 0).sort((a, b) => (a.day < b.day ? -1 : 1))
-  return fine({
-    changes: [putting(records, 'steps', { ...step, blocks: sorted, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'steps', { ...step, blocks: sorted, updatedAt: momentOf(context) })],
     sentence,
     about: [step.episode],
   })

@@ -1,6 +1,6 @@
 export * from './lay-episode'
 export * from './lay-on-day'
-export * from './left-to-today'
+export * from './move-leftovers'
 export * from './order-day'
 export * from './pin-block'
 export * from './set-days'

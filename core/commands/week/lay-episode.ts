@@ -2,9 +2,9 @@ import { type HoursOf, minutesOn } from '../../plan/load'
 import { Planner } from '../../plan/planner'
 import type { Day, Id, PlannedBlock } from '../../records'
 import { titleOf } from '../../release/parts'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { addDays, dayNumber, sayDay, weekday } from '../../rhythm/days'
-import { type Change, type Command, momentOf, putting } from '../change'
+import { type Change, type Command, momentOf, putRecord } from '../change'
 import { stepsOf } from '../of-episode'
 import { freshSettings } from '../settings/fresh-settings'
 import { withBlock } from './blocks'
@@ -77,7 +77,7 @@ export const layEpisode: Command<{ episode: Id; monday: Day; hours: HoursOf }> =
       return blocks.length === 0
         ? []
         : [
-            putting(records, 'steps', {
+            putRecord(records, 'steps', {
               ...s,
               blocks: [...s.blocks.filter((b) => b.day < today), ...blocks].sort((a, b) =>
                 a.day < b.day ? -1 : 1,
@@ -92,7 +92,7 @@ export const layEpisode: Command<{ episode: Id; monday: Day; hours: HoursOf }> =
       'steps.blocks',
     )
   const rest = tasks.length - whole.size
-  return fine({
+  return ok({
     changes,
     sentence: `Laid “${titleOf(episode)}” on the week of ${sayDay(addDays(monday, -weekday(monday)))}${rest > 0 ? `; ${rest} ${rest === 1 ? 'step finds' : 'steps find'} no room in it` : ''}`,
     about: [id],

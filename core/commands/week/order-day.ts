@@ -1,7 +1,7 @@
 import type { Day, Id } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
-import { type Change, type Command, momentOf, putting } from '../change'
+import { type Change, type Command, momentOf, putRecord } from '../change'
 import { stepOf } from '../step-of'
 
 /**
@@ -24,7 +24,7 @@ export const orderDay: Command<{ day: Day; row: { step: Id; minutes: number }[] 
     return there.place === i && step.blocks.includes(there)
       ? []
       : [
-          putting(records, 'steps', {
+          putRecord(records, 'steps', {
             ...step,
             blocks: [...step.blocks.filter((b) => b.day !== day), { ...there, place: i }].sort((a, b) =>
               a.day < b.day ? -1 : 1,
@@ -35,5 +35,5 @@ export const orderDay: Command<{ day: Day; row: { step: Id; minutes: number }[] 
   })
   return changes.length === 0
     ? refused('They are in this order already.', 'steps.blocks')
-    : fine({ changes, sentence: `Changed the order of ${sayDay(day)}`, about: [] })
+    : ok({ changes, sentence: `Changed the order of ${sayDay(day)}`, about: [] })
 }

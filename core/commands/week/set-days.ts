@@ -1,8 +1,8 @@
 import { hoursOn } from '../../plan/load'
 import type { Day, PlannedBlock } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
-import { type Command, momentOf, putting } from '../change'
+import { type Command, momentOf, putRecord } from '../change'
 import { freshSettings } from '../settings/fresh-settings'
 import { todayOf } from '../step-of'
 
@@ -36,14 +36,14 @@ export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (
       : [...records.steps.values()]
           .filter((s) => s.doneAt === undefined && s.blocks.some(free))
           .map((s) =>
-            putting(records, 'steps', {
+            putRecord(records, 'steps', {
               ...s,
               blocks: s.blocks.filter((b) => !free(b)),
               updatedAt: at,
             }),
           )
-  return fine({
-    changes: [putting(records, 'settings', { ...settings, exceptions, updatedAt: at }), ...freed],
+  return ok({
+    changes: [putRecord(records, 'settings', { ...settings, exceptions, updatedAt: at }), ...freed],
     sentence:
       minutes === undefined
         ? `${said} with the usual hours again`
@@ -74,8 +74,8 @@ export const moreOnDays: Command<{ days: Day[]; minutes: number }> = (
       days.map((day) => [day, Math.max(0, Math.min(1440, hoursOn(settings, day) + Math.round(minutes)))]),
     ),
   }
-  return fine({
-    changes: [putting(records, 'settings', { ...settings, exceptions, updatedAt: at })],
+  return ok({
+    changes: [putRecord(records, 'settings', { ...settings, exceptions, updatedAt: at })],
     sentence: `${minutes} min more on ${days.map((d) => sayDay(d)).join(', ')}`,
     about: [],
   })

@@ -1,6 +1,6 @@
 import type { Day, Id, PlannedBlock } from '../../records'
-import { fine, refused } from '../../result'
-import { type Change, type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Change, type Command, momentOf, putRecord } from '../change'
 import { stepOf, todayOf } from '../step-of'
 import { withBlock } from './blocks'
 
@@ -27,7 +27,7 @@ export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[]
     const step = read.value
     const kept = step.blocks.filter((b) => b.pinned || b.day < today)
     changes.push(
-      putting(records, 'steps', {
+      putRecord(records, 'steps', {
         ...step,
         blocks: mine
           .reduce<PlannedBlock[]>((all, b) => withBlock(all, b.day, b.minutes, false), kept)
@@ -38,7 +38,7 @@ export const takePlan: Command<{ blocks: { id: Id; day: Day; minutes: number }[]
   }
   return changes.length === 0
     ? refused('Nothing of this plan can be taken any more; plan anew.', 'steps')
-    : fine({
+    : ok({
         changes,
         sentence: `Took the plan for ${changes.length} ${changes.length === 1 ? 'step' : 'steps'}`,
         about: [],

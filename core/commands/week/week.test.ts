@@ -17,7 +17,7 @@ import { handStep } from '../work/hand-step'
 import { ranFor } from '../work/logged'
 import { startStep, stopStep } from '../work/timer'
 import { layOnDay, takeOffDay } from './lay-on-day'
-import { leftToToday } from './left-to-today'
+import { moveLeftoversToToday } from './move-leftovers'
 import { pinBlock } from './pin-block'
 import { setDays } from './set-days'
 import { splitBlock } from './split-block'
@@ -87,10 +87,12 @@ test('a lost day frees what was laid on it; what is left over comes onto today i
   r = after(r, layOnDay(r, { step: 'b', day: today, minutes: 60 }, context))
   expect(blocks(after(r, setDays(r, { days: ['2026-11-25'], minutes: 0 }, context)))).toEqual([])
   const nextDay = later(24 * 60)
-  const tomorrow = after(r, leftToToday(r, { steps: ['a', 'b'] }, nextDay))
+  const tomorrow = after(r, moveLeftoversToToday(r, { steps: ['a', 'b'] }, nextDay))
   expect([blocks(tomorrow, 'a'), blocks(tomorrow, 'b')]).toEqual([['25 120!'], ['24 60!', '25 60!']])
   expect(tomorrow.steps.get('b')?.blocks[0]?.missed).toBe(true)
-  expect(refusalOf(leftToToday(tomorrow, { steps: ['a', 'b'] }, nextDay))).toMatch(/Nothing is left over/)
+  expect(refusalOf(moveLeftoversToToday(tomorrow, { steps: ['a', 'b'] }, nextDay))).toMatch(
+    /Nothing is left over/,
+  )
 })
 
 test('one timer runs at a time; starting another logs the first; a forgotten one logs six hours', () => {

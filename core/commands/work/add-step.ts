@@ -1,7 +1,7 @@
 import { leadThrough } from '../../recipe/edit'
 import type { Id, Step } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting, removing } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord, removeRecord } from '../change'
 import { stepsOf } from '../of-episode'
 
 /**
@@ -35,8 +35,8 @@ export const addStep: Command<{ episode: Id; stage: Id; name: string; minutes: n
     createdAt: at,
     updatedAt: at,
   }
-  return fine({
-    changes: [putting(records, 'steps', step)],
+  return ok({
+    changes: [putRecord(records, 'steps', step)],
     sentence: `Added the step “${name}”`,
     about: [episode],
   })
@@ -59,19 +59,19 @@ export const removeStep: Command<{ step: Id }> = (records, { step: id }, context
   const left =
     episode && step.line !== undefined
       ? [
-          putting(records, 'episodes', {
+          putRecord(records, 'episodes', {
             ...episode,
             left: [...(episode.left ?? []), step.line],
             updatedAt: momentOf(context),
           }),
         ]
       : []
-  return fine({
+  return ok({
     changes: [
-      removing(records, 'steps', id),
+      removeRecord(records, 'steps', id),
       ...left,
       ...others.map((s) =>
-        putting(records, 'steps', {
+        putRecord(records, 'steps', {
           ...s,
           needs: s.needs.filter((n) => n !== id),
           lead: counted(s) ? leadThrough(step.lead, s.lead.days) : s.lead,

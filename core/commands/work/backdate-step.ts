@@ -1,8 +1,8 @@
 import type { Day, Id } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import { dayAt, momentAt } from '../../rhythm/zone'
-import { type Command, momentOf, putting } from '../change'
+import { type Command, momentOf, putRecord } from '../change'
 import { zoneOf } from '../step-of'
 
 /**
@@ -22,9 +22,9 @@ export const backdateStep: Command<{ step: Id; day: Day }> = (records, { step: i
   const was = dayAt(Date.parse(step.doneAt), zone)
   const { [was]: minutes, ...rest } = step.worked ?? {}
   const worked = minutes === undefined ? {} : { worked: { ...rest, [day]: (rest[day] ?? 0) + minutes } }
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'steps', {
+      putRecord(records, 'steps', {
         ...step,
         ...worked,
         doneAt: new Date(momentAt(day, '20:00', zone)).toISOString(),

@@ -1,6 +1,6 @@
 import type { Id, Records, Step } from '../../records'
-import { type Result, fine } from '../../result'
-import { type Context, type Done, momentOf, putting } from '../change'
+import { type Result, ok } from '../../result'
+import { type Context, type Outcome, momentOf, putRecord } from '../change'
 import { stepOf } from '../step-of'
 
 export function over(
@@ -9,12 +9,12 @@ export function over(
   to: (step: Step) => Step,
   context: Context,
   sentence: (step: Step) => string,
-): Result<Done> {
+): Result<Outcome> {
   const read = stepOf(records, id, context)
   if (!read.ok) return read
   const step = read.value
-  return fine({
-    changes: [putting(records, 'steps', { ...to(step), updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'steps', { ...to(step), updatedAt: momentOf(context) })],
     sentence: sentence(step),
     about: [step.episode],
   })

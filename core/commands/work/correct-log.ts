@@ -1,8 +1,8 @@
 import { workedByDay } from '../../plan/worked'
 import type { Day, Id } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
-import { type Command, momentOf, putting } from '../change'
+import { type Command, momentOf, putRecord } from '../change'
 import { stepOf, todayOf, zoneOf } from '../step-of'
 import { most } from './logged'
 
@@ -43,9 +43,9 @@ export const correctLog: Command<{ step: Id; minutes: number; day?: Day | undefi
   const kept = Object.fromEntries(Object.entries(worked).filter(([, m]) => m > 0))
   const before = Math.max(0, step.logged - known)
   const logged = day === undefined ? wanted : before + Object.values(kept).reduce((a, b) => a + b, 0)
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'steps', {
+      putRecord(records, 'steps', {
         ...step,
         logged: Math.min(most, logged),
         worked: kept,

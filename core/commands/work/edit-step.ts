@@ -1,7 +1,7 @@
 import { inOrder } from '../../recipe/needs'
 import type { Id, Step } from '../../records'
-import { fine } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { stepsOf } from '../of-episode'
 import { stepOf } from '../step-of'
 
@@ -21,8 +21,8 @@ export const editStep: Command<{
   const next: Step = { ...step, ...fields }
   const order = inOrder([...stepsOf(records, step.episode).filter((s) => s.id !== id), next])
   if (!order.ok) return order
-  return fine({
-    changes: [putting(records, 'steps', { ...next, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'steps', { ...next, updatedAt: momentOf(context) })],
     sentence: `Changed the step “${next.name}”`,
     about: [step.episode],
     merge: `step ${id} ${Object.keys(fields).join()}`,

@@ -1,8 +1,8 @@
 import type { Day, Id, Step } from '../../records'
-import { fine, refused } from '../../result'
+import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import { momentAt } from '../../rhythm/zone'
-import { type Command, momentOf, putting } from '../change'
+import { type Command, momentOf, putRecord } from '../change'
 import { stepOf, todayOf, zoneOf } from '../step-of'
 import { timed, withMinutes } from './logged'
 
@@ -39,8 +39,8 @@ export const endStep: Command<{ step: Id; took: keyof typeof shares; day?: Day |
     waiting: undefined,
     updatedAt: momentOf(context),
   }
-  return fine({
-    changes: [putting(records, 'steps', ended), ...stopped],
+  return ok({
+    changes: [putRecord(records, 'steps', ended), ...stopped],
     sentence: `Done: ${step.name}, ${step.logged > 0 ? `${step.logged} min` : took}${back ? `, ${sayDay(day)}` : ''}`,
     about: [step.episode],
   })

@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { stepsOf } from '../of-episode'
 import { timed } from './logged'
 
@@ -29,10 +29,10 @@ export const finishStages: Command<{ episode: Id; stages: Id[]; done: boolean }>
       'steps',
     )
   const at = momentOf(context)
-  return fine({
+  return ok({
     changes: [
       ...mine.map((s, i) =>
-        putting(records, 'steps', {
+        putRecord(records, 'steps', {
           ...(running[i]?.step ?? s),
           doneAt: done ? at : undefined,
           waiting: done ? undefined : s.waiting,

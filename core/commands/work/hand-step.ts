@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { stepOf } from '../step-of'
 
 /**
@@ -13,8 +13,8 @@ export const handStep: Command<{ step: Id; owner: string }> = (records, { step: 
   const read = stepOf(records, id, context)
   if (!read.ok) return read
   const name = owner.trim() || 'me'
-  return fine({
-    changes: [putting(records, 'steps', { ...read.value, owner: name, updatedAt: momentOf(context) })],
+  return ok({
+    changes: [putRecord(records, 'steps', { ...read.value, owner: name, updatedAt: momentOf(context) })],
     sentence: name === 'me' ? `${read.value.name} is yours again` : `Handed ${read.value.name} to ${name}`,
     about: [read.value.episode],
   })

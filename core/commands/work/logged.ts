@@ -1,5 +1,5 @@
 import type { Day, Records, Settings, Step } from '../../records'
-import { type Change, type Context, momentOf, putting } from '../change'
+import { type Change, type Context, momentOf, putRecord } from '../change'
 import { freshSettings } from '../settings/fresh-settings'
 import { todayOf } from '../step-of'
 
@@ -42,7 +42,7 @@ export function timed(
     step: withMinutes(step, todayOf(records, context), ran),
     ran,
     stopped: [
-      putting(records, 'settings', { ...settings, running: undefined, updatedAt: momentOf(context) }),
+      putRecord(records, 'settings', { ...settings, running: undefined, updatedAt: momentOf(context) }),
     ],
   }
 }

@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { recipeFor } from '../of-episode'
 
 /**
@@ -22,9 +22,9 @@ export const tickItem: Command<{ episode: Id; item: Id; on: boolean }> = (
   if (!lists.some((l) => l.items.some((i) => i.id === item)))
     return refused('This item is no longer in the checklist.', 'episodes.ticked')
   const ticked = (episode.ticked ?? []).filter((t) => t !== item)
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...episode,
         ticked: on ? [...ticked, item] : ticked,
         updatedAt: momentOf(context),

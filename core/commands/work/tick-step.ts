@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { stepOf } from '../step-of'
 import { timed } from './logged'
 
@@ -16,9 +16,9 @@ export const tickStep: Command<{ step: Id; done: boolean }> = (records, { step: 
   if (!read.ok) return read
   const { step, stopped } = done ? timed(records, read.value, context) : { step: read.value, stopped: [] }
   const at = momentOf(context)
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'steps', {
+      putRecord(records, 'steps', {
         ...step,
         doneAt: done ? at : undefined,
         waiting: done ? undefined : step.waiting,

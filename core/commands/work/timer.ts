@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 import { stepOf } from '../step-of'
 import { ranFor, settingsOf, timed } from './logged'
 
@@ -21,13 +21,13 @@ export const startStep: Command<{ step: Id }> = (records, { step: id }, context)
   if (running?.step === id) return refused(`${read.value.name} is running already.`, 'settings.running')
   const before = running && records.steps.get(running.step)
   const stopped = before
-    ? [putting(records, 'steps', { ...timed(records, before, context).step, updatedAt: at })]
+    ? [putRecord(records, 'steps', { ...timed(records, before, context).step, updatedAt: at })]
     : []
-  return fine({
+  return ok({
     changes: [
       ...stopped,
-      ...(records.steps.has(id) ? [] : [putting(records, 'steps', read.value)]),
-      putting(records, 'settings', { ...settings, running: { step: id, since: at }, updatedAt: at }),
+      ...(records.steps.has(id) ? [] : [putRecord(records, 'steps', read.value)]),
+      putRecord(records, 'settings', { ...settings, running: { step: id, since: at }, updatedAt: at }),
     ],
     sentence: `Started: ${read.value.name}`,
     about: [read.value.episode],
@@ -45,10 +45,12 @@ export const stopStep: Command<object> = (records, _wish, context) => {
   if (!settings?.running) return refused('No step is running.', 'settings.running')
   const step = records.steps.get(settings.running.step)
   const at = momentOf(context)
-  return fine({
+  return ok({
     changes: [
-      ...(step ? [putting(records, 'steps', { ...timed(records, step, context).step, updatedAt: at })] : []),
-      putting(records, 'settings', { ...settings, running: undefined, updatedAt: at }),
+      ...(step
+        ? [putRecord(records, 'steps', { ...timed(records, step, context).step, updatedAt: at })]
+        : []),
+      putRecord(records, 'settings', { ...settings, running: undefined, updatedAt: at }),
     ],
     sentence: `Stopped: ${step?.name ?? 'a step'}, ${ranFor(settings.running.since, context.now)} min`,
     about: step ? [step.episode] : [],

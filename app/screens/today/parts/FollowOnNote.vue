@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { putAway } from '@core/commands/work'
+import { dismissFollowed } from '@core/commands/work'
 import { sayDay } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
 import type { Today } from '@core/views/today'
@@ -15,7 +15,7 @@ async function saveFolder() {
   const { episodeFolders } = await import('../../episode/folders')
   const zip = episodeFolders(card)
   download(zip.name, zip.bytes, 'application/zip')
-  await library.perform(putAway, { episode: card.episode.id, followed: followed.id }, 'quietly')
+  await library.perform(dismissFollowed, { episode: card.episode.id, followed: followed.id }, 'quietly')
 }
 </script>
 
@@ -34,7 +34,7 @@ async function saveFolder() {
     ><button
       class="btn"
       :class="followed.shows === 'folder' ? 'btn-bare' : ''"
-      @click="library.perform(putAway, { episode: card.episode.id, followed: followed.id })"
+      @click="library.perform(dismissFollowed, { episode: card.episode.id, followed: followed.id })"
     >
       {{ followed.shows === 'folder' ? 'Not now' : 'Seen to' }}
     </button>

@@ -2,7 +2,7 @@
 /** Reminders are asked about once. */
 async function remind(on: boolean) {
   const { useReminders } = await import('@app/stores/reminders')
-  await useReminders().turn(on)
+  await useReminders().allow(on)
 }
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { leftToToday } from '@core/commands/week'
+import { moveLeftoversToToday } from '@core/commands/week'
 import { useWorkload } from '@app/stores/workload'
 import { useLibrary } from '@app/stores/library'
 
@@ -24,7 +24,9 @@ const workload = useWorkload()
         >{{ l.state.step.name }} <span class="num">{{ l.card.number }}</span></span
       ><button
         class="btn btn-small"
-        @click="library.perform(leftToToday, { steps: workload.leftOver.map((l) => l.state.step.id) })"
+        @click="
+          library.perform(moveLeftoversToToday, { steps: workload.leftOver.map((l) => l.state.step.id) })
+        "
       >
         Put on today
       </button>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { MoreHorizontal, Pin } from '@lucide/vue'
 import { sayMinutes } from '@core/script/timecode'
-import type { Shown } from '@core/views/week'
+import type { DayBlock } from '@core/views/week'
 import { useCards } from '@app/stores/cards'
 import { usePlan } from '@app/stores/plan'
 import { vCarries, vTakes, type Carried, type Target } from '@app/ui/drag/carry'
@@ -10,7 +10,7 @@ import Flag from '@app/ui/Flag.vue'
 
 /** Work on a day as a block as long as its minutes: laid, pinned, proposed or done. */
 const { block, scale, chosen } = defineProps<{
-  block: Shown
+  block: DayBlock
   /** Pixels a minute. */
   scale: number
   /** Chosen of a proposal. */

@@ -1,7 +1,7 @@
 import { sum } from 'd3-array'
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Change, type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Change, type Command, momentOf, putRecord } from '../change'
 import { withBlock } from './blocks'
 import { todayOf } from '../step-of'
 
@@ -11,7 +11,7 @@ import { todayOf } from '../step-of'
  * Refused:
  * - “Nothing is left over.”
  */
-export const leftToToday: Command<{ steps: Id[] }> = (records, { steps }, context) => {
+export const moveLeftoversToToday: Command<{ steps: Id[] }> = (records, { steps }, context) => {
   const today = todayOf(records, context)
   const changes = steps.flatMap((id): Change[] => {
     const step = records.steps.get(id)
@@ -28,7 +28,7 @@ export const leftToToday: Command<{ steps: Id[] }> = (records, { steps }, contex
       ),
     )
     return [
-      putting(records, 'steps', {
+      putRecord(records, 'steps', {
         ...step,
         blocks: withBlock(
           step.blocks.map((b) => (b.day < today ? { ...b, missed: true } : b)),
@@ -42,7 +42,7 @@ export const leftToToday: Command<{ steps: Id[] }> = (records, { steps }, contex
   })
   return changes.length === 0
     ? refused('Nothing is left over.', 'steps.blocks')
-    : fine({
+    : ok({
         changes,
         sentence: `Brought ${changes.length === 1 ? 'one step' : `${changes.length} steps`} onto today`,
         about: [],

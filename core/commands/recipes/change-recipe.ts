@@ -1,8 +1,8 @@
 import { stepsToAdd } from '../../recipe/apply'
 import { lineFor } from '../../recipe/differences'
 import type { Id, Step } from '../../records'
-import { fine, refused } from '../../result'
-import { type Change, type Command, momentOf, putting, removing } from '../change'
+import { ok, refused } from '../../result'
+import { type Change, type Command, momentOf, putRecord, removeRecord } from '../change'
 import { stepsOf } from '../of-episode'
 
 /**
@@ -12,7 +12,7 @@ import { stepsOf } from '../of-episode'
  * Refused:
  * - “It is no longer there.”
  */
-export const useRecipe: Command<{ episode: Id; recipe: Id }> = (
+export const changeRecipe: Command<{ episode: Id; recipe: Id }> = (
   records,
   { episode: id, recipe: wanted },
   context,
@@ -23,7 +23,7 @@ export const useRecipe: Command<{ episode: Id; recipe: Id }> = (
   if (!episode || !show || !recipe) return refused('It is no longer there.', 'episodes')
   const at = momentOf(context)
   const changes: Change[] = [
-    putting(records, 'episodes', {
+    putRecord(records, 'episodes', {
       ...episode,
       recipe: wanted === show.recipe ? undefined : wanted,
       left: undefined,
@@ -44,7 +44,7 @@ export const useRecipe: Command<{ episode: Id; recipe: Id }> = (
     )
     for (const s of mine) {
       if (gone.has(s.id)) {
-        changes.push(removing(records, 'steps', s.id))
+        changes.push(removeRecord(records, 'steps', s.id))
         continue
       }
       const line = s.line === undefined ? undefined : lines.get(s.line)
@@ -63,9 +63,9 @@ export const useRecipe: Command<{ episode: Id; recipe: Id }> = (
             }
           : { ...s, stage: home(s.stage), needs: s.needs.filter((n) => !gone.has(n)) }
       if (JSON.stringify({ ...next, updatedAt: '' }) !== JSON.stringify({ ...s, updatedAt: '' }))
-        changes.push(putting(records, 'steps', { ...next, updatedAt: at }))
+        changes.push(putRecord(records, 'steps', { ...next, updatedAt: at }))
     }
-    for (const s of stepsToAdd(recipe, id, mine, at)) changes.push(putting(records, 'steps', s))
+    for (const s of stepsToAdd(recipe, id, mine, at)) changes.push(putRecord(records, 'steps', s))
   }
-  return fine({ changes, sentence: `“${episode.title}” is made by “${recipe.name}”`, about: [id] })
+  return ok({ changes, sentence: `“${episode.title}” is made by “${recipe.name}”`, about: [id] })
 }

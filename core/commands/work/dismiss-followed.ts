@@ -1,6 +1,6 @@
 import type { Id } from '../../records'
-import { fine, refused } from '../../result'
-import { type Command, momentOf, putting } from '../change'
+import { ok, refused } from '../../result'
+import { type Command, momentOf, putRecord } from '../change'
 
 /**
  * Puts away a note, or the offer of a folder, that a follow-on put on Today. The log keeps it.
@@ -8,7 +8,7 @@ import { type Command, momentOf, putting } from '../change'
  * Refused:
  * - “It is no longer there.”
  */
-export const putAway: Command<{ episode: Id; followed: Id }> = (
+export const dismissFollowed: Command<{ episode: Id; followed: Id }> = (
   records,
   { episode: id, followed },
   context,
@@ -16,9 +16,9 @@ export const putAway: Command<{ episode: Id; followed: Id }> = (
   const episode = records.episodes.get(id)
   const entry = episode?.followed?.find((f) => f.id === followed)
   if (!episode || !entry) return refused('It is no longer there.', 'episodes.followed')
-  return fine({
+  return ok({
     changes: [
-      putting(records, 'episodes', {
+      putRecord(records, 'episodes', {
         ...episode,
         followed: (episode.followed ?? []).map((f) => (f.id === followed ? { ...f, shows: undefined } : f)),
         updatedAt: momentOf(context),

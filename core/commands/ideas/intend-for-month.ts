@@ -6,7 +6,7 @@ import { changedAll, named } from './changed-all'
 import { withIdea } from './with-idea'
 
 /** Means ideas for a month, or for none. */
-export const meanFor: Command<{ episodes: Id[]; month: string | undefined }> = (
+export const intendForMonth: Command<{ episodes: Id[]; month: string | undefined }> = (
   records,
   { episodes, month },
   context,
