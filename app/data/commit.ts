@@ -1,4 +1,6 @@
 import type { Change, Outcome } from '@core/commands/change'
+import { newlyPlaced, onSameSlot } from '@core/commands/schedule/same-slot'
+import { same } from '@core/records/same'
 import { tableNames, type Episode } from '@core/records'
 import { now } from './clock'
 import type { Store } from './database'
@@ -87,8 +89,13 @@ export async function inOneWrite<T>(
 export async function put(store: Store, changes: readonly Change[]): Promise<void> {
   const stored = await Promise.all(changes.map((change) => store.rows(change.table).get(change.id)))
   if (changes.some((change, i) => !same(stored[i], change.before))) throw new Overtaken()
-  const there = await onTheirSlots(store, changes)
-  if (there.length > 0) throw new Overtaken(there)
+  const placed = newlyPlaced(changes)
+  if (placed.length > 0) {
+    const own = new Set(changes.map((c) => c.id))
+    const work = await store.rows('episodes').where('phase.kind').equals('work').toArray()
+    const there = work.filter((e) => !own.has(e.id) && placed.some((p) => onSameSlot(p, e)))
+    if (there.length > 0) throw new Overtaken(there)
+  }
   await Promise.all(
     changes.map((change) =>
       change.after === undefined
@@ -96,39 +103,4 @@ export async function put(store: Store, changes: readonly Change[]): Promise<voi
         : store.rows(change.table).put(change.after),
     ),
   )
-}
-
-/** Episodes that another tab has put, unseen here, on a slot that some changes fill. */
-async function onTheirSlots(store: Store, changes: readonly Change[]): Promise<Episode[]> {
-  const placed = changes.flatMap((c) =>
-    c.table === 'episodes' &&
-    c.after?.phase.kind === 'work' &&
-    c.after.place.kind === 'slot' &&
-    !same(c.after.place, c.before?.place)
-      ? [c.after]
-      : [],
-  )
-  if (placed.length === 0) return []
-  const own = new Set(changes.map((c) => c.id))
-  return store
-    .rows('episodes')
-    .where('phase.kind')
-    .equals('work')
-    .filter((e) => !own.has(e.id) && placed.some((p) => p.show === e.show && same(p.place, e.place)))
-    .toArray()
-}
-
-/**
- * Whether two records say the same, whatever the order of their fields; a field that says nothing is none.
- */
-export function same(a: unknown, b: unknown): boolean {
-  if (a === b) return true
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
-  if (Array.isArray(a) !== Array.isArray(b)) return false
-  const [left, right] = [fieldsOf(a), fieldsOf(b)]
-  return left.size === right.size && [...left].every(([key, value]) => same(value, right.get(key)))
-}
-
-function fieldsOf(value: object): Map<string, unknown> {
-  return new Map(Object.entries(value).filter(([, v]) => v !== undefined))
 }

@@ -109,8 +109,8 @@ describe('pages that hear nothing of each other', () => {
   test('write nothing over a script that they had not read', async () => {
     const { name, ids, library } = await begun()
     const out = at(ids, 0)
+    await library.store.rows('scripts').delete(out)
     const b = await page(name, true)
-    b.library.records = { ...b.library.records, scripts: new Map() }
     const stored = exampleScript({ Hook: ['Mine.'] }, out)
     await library.store.rows('scripts').put(stored)
     expect(

@@ -1,8 +1,6 @@
 import type { Change } from '../records'
+import { same } from '../records/same'
 
-function same(a: unknown, b: unknown): boolean {
-  return a === b || JSON.stringify(a) === JSON.stringify(b)
-}
 function isPlain(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value)
 }

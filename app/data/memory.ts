@@ -1,0 +1,161 @@
+import { inverse, withChanges } from '@core/commands/change'
+import type { Aside } from '@core/formats/backup'
+import {
+  byId,
+  emptyRecords,
+  recordsOf,
+  type Change,
+  type Id,
+  type Records,
+  type TableName,
+} from '@core/records'
+import { revisionOf } from './commit'
+import type { Store } from './database'
+import { changesSince } from './journal'
+import { checkedRows, readStore, readerOf, setAside, settledRows } from './reading'
+import type { Watcher } from './watcher'
+
+/**
+ * The records of a store as this page knows them: what screens need at once, and the steps and scripts of episodes
+ * that were asked for. It is brought up to what other tabs wrote.
+ */
+export class Memory {
+  records: Records = emptyRecords()
+  /** How often the store had been written, over all tabs, when this one last read it. */
+  seen = 0
+  private readonly loaded = new Set<Id>()
+  /** The changes of a command that is being shown. */
+  private making: readonly Change[] | undefined
+
+  constructor(
+    private readonly store: Store,
+    private readonly watcher: Watcher,
+  ) {}
+
+  /** Reads the store anew. */
+  async load(): Promise<void> {
+    const read = await readStore(this.store)
+    const { rows, aside } = await settledRows(this.store, read)
+    this.loaded.clear()
+    for (const id of read.loaded) this.loaded.add(id)
+    this.seen = read.rev
+    this.records = recordsOf(rows)
+    this.watcher.changed()
+    this.watcher.aside?.(aside)
+    if (read.later.length > 0) void this.lookLater(read.later)
+  }
+
+  /**
+   * Looks at the rest of a large library's episodes, a few hundred at a time; those that are damaged are
+   * set aside.
+   */
+  private async lookLater(ids: readonly Id[]): Promise<void> {
+    for (let i = 0; i < ids.length; i += 400) {
+      await new Promise((done) => {
+        setTimeout(done, 60)
+      })
+      if (!this.store.isOpen()) return
+      const rows = ids.slice(i, i + 400).flatMap((id) => this.records.episodes.get(id) ?? [])
+      const { aside } = checkedRows('episodes', rows, readerOf('episodes'))
+      if (aside.length > 0) await this.dropped(aside)
+    }
+  }
+
+  /** Takes damaged records out of the records and the store. */
+  private async dropped(aside: readonly Aside[]): Promise<void> {
+    await setAside(this.store, aside)
+    await this.load()
+  }
+
+  /**
+   * Whether an episode's steps and script are among the records, so that nothing there means that there is
+   * nothing.
+   */
+  isLoaded(id: Id): boolean {
+    return this.loaded.has(id)
+  }
+
+  /**
+   * Brings an episode's steps and script into the records where they aren't yet. What is on its way into the store
+   * must be in it before.
+   */
+  async ensure(ids: readonly Id[]): Promise<void> {
+    const missing = ids.filter((id) => !this.loaded.has(id))
+    if (missing.length === 0) return
+    const [rawSteps, rawScripts] = await this.store.transaction(
+      'r',
+      ['steps', 'scripts'],
+      async (): Promise<[unknown[], unknown[]]> => [
+        await this.store.rows('steps').where('episode').anyOf(missing).toArray(),
+        (await this.store.rows('scripts').bulkGet(missing)).filter((s) => s !== undefined),
+      ],
+    )
+    const steps = checkedRows('steps', rawSteps, readerOf('steps'))
+    const scripts = checkedRows('scripts', rawScripts, readerOf('scripts'))
+    for (const id of missing) this.loaded.add(id)
+    this.records = {
+      ...this.records,
+      steps: new Map([...this.records.steps, ...byId(steps.rows)]),
+      scripts: new Map([...this.records.scripts, ...byId(scripts.rows)]),
+    }
+    this.watcher.changed()
+    const aside = [...steps.aside, ...scripts.aside]
+    if (aside.length > 0) await this.dropped(aside)
+  }
+
+  /** Shows what a command of this page does, before it is stored. */
+  showMade(changes: readonly Change[]): void {
+    this.making = changes
+    this.show(changes)
+    this.making = undefined
+  }
+
+  /** Takes changes into the records. */
+  show(changes: readonly Change[]): void {
+    if (changes.length === 0) return
+    // What is new has all its steps and its script among these changes; what was there before may not.
+    for (const c of changes)
+      if (c.table === 'episodes' && c.before === undefined && c.after && !this.records.episodes.has(c.id))
+        this.fresh(c.id, changes)
+    this.records = withChanges(this.records, changes)
+    this.watcher.changed()
+  }
+
+  /**
+   * An episode that was made here, just now, is whole among the records; one that another tab made is read
+   * when it is asked for.
+   */
+  private fresh(id: Id, changes: readonly Change[]): void {
+    if (this.making === changes) this.loaded.add(id)
+  }
+
+  /**
+   * Reads what other tabs wrote since this one last did: by the journal where it knows, else everything
+   * anew.
+   */
+  async catchUp(): Promise<void> {
+    const rev = await revisionOf(this.store)
+    if (rev === this.seen) return
+    const changes = await changesSince(this.store.journal, this.seen, rev)
+    if (!changes) {
+      await this.load()
+      return
+    }
+    await this.refresh(changes)
+    this.seen = Math.max(this.seen, rev)
+  }
+
+  /** Reads the records that some changes touch anew from the store, each once. */
+  async refresh(changes: readonly Change[]): Promise<void> {
+    try {
+      const once = new Map(changes.map((c) => [`${c.table}/${c.id}`, c]))
+      this.show(await Promise.all([...once.values()].map((change) => this.stored(change))))
+    } catch {
+      this.show(inverse(changes))
+    }
+  }
+
+  private async stored<T extends TableName>(change: Change<T>): Promise<Change<T>> {
+    return { ...change, after: await this.store.rows(change.table).get(change.id) }
+  }
+}
