@@ -5,7 +5,8 @@ import { dayAt } from '@core/rhythm/zone'
 import { chanceFrom } from './chance'
 
 import { ideaBoats, ideaTalks, readIdeas, releasedBoats, releasedTalks } from './titles'
-import { Maker, zone } from './maker'
+import { Maker } from './maker'
+import { zone } from './shows'
 import type { PictureOrder } from './progress'
 import { demoWorld } from './world'
 

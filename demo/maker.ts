@@ -1,9 +1,12 @@
+import { demoPromises } from './promises'
+import { demoShows, zone } from './shows'
 import type { WholeStore } from '@core/formats/backup'
 import {
   rowsFrom,
   type Day,
   type Episode,
   type Launch,
+  type Outlet,
   type Place,
   type Recipe,
   type Reservation,
@@ -13,9 +16,7 @@ import {
   type Step,
 } from '@core/records'
 import { freshSettings } from '@core/commands/settings/fresh-settings'
-import { firstOutlet } from '@core/commands/shows/first-outlet'
 import { stepsToAdd } from '@core/recipe/apply'
-import { fullRecipe } from '@core/recipe/starters'
 import { addDays, dayNumber, weekday } from '@core/rhythm/days'
 import { blankEpisode } from '@core/records/blank-episode'
 import { codeFor } from '@core/rhythm/numbering'
@@ -27,10 +28,7 @@ import { scriptFor } from './scripts'
 import { type Subject } from './titles'
 
 import { whole, type PictureOrder, type Progress } from './progress'
-import { briefOf, shorter, tagsOf, workshop } from './recipes'
-
-/** The zone of the demo world. */
-export const zone = 'Europe/Lisbon'
+import { briefOf, tagsOf } from './recipes'
 
 /** Keywords that released episodes are on. */
 const covered: Readonly<Record<string, string>> = {
@@ -49,7 +47,7 @@ export class Maker {
   private readonly at: string
   private readonly today: Day
   private readonly recipes: Recipe[]
-  private readonly outlets
+  private readonly outlets: Outlet[]
   private readonly episodes: Episode[] = []
   private readonly steps: Step[] = []
   private readonly scripts: Script[] = []
@@ -65,77 +63,11 @@ export class Maker {
   ) {
     this.today = dayAt(now, zone)
     this.at = new Date(now - 400 * 86_400_000).toISOString()
-    const full = (id: string, kind: Show['kind']): Recipe => ({
-      ...fullRecipe(id, kind, this.at),
-      call:
-        kind === 'video'
-          ? 'New boat work every Thursday at five.\nDrawings and letters: the box at the slip.'
-          : 'A new talk every second Tuesday, before the first ferry.',
-    })
-    this.recipes = [
-      workshop(full('recipe-boats', 'video')),
-      full('recipe-talks', 'audio'),
-      shorter(full('recipe-short', 'video')),
-    ]
-    this.outlets = [
-      firstOutlet('outlet-video', 'video', this.at),
-      firstOutlet('outlet-feed', 'audio', this.at),
-    ]
-    const thursday = this.next(3, '17:00')
-    const show = (
-      id: string,
-      kind: Show['kind'],
-      fields: Pick<Show, 'title' | 'prefix' | 'nextNumber' | 'rhythm' | 'aim' | 'topics' | 'readyAhead'>,
-    ): Show => ({
-      id,
-      kind,
-      zone,
-      skipped: [],
-      moved: {},
-      recipe: kind === 'video' ? 'recipe-boats' : 'recipe-talks',
-      ...(kind === 'video' ? { recipes: ['recipe-short'] } : {}),
-      outlets: [kind === 'video' ? 'outlet-video' : 'outlet-feed'],
-      pace: { camera: 150, voice: 160 },
-      fields: [],
-      notes: '',
-      createdAt: id === 'boats' ? this.at : new Date(Date.parse(this.at) + 1000).toISOString(),
-      updatedAt: this.at,
-      ...fields,
-    })
-    this.boats = show('boats', 'video', {
-      title: 'Tern & Tiller',
-      prefix: '#',
-      nextNumber: 1,
-      rhythm: { rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=TH', start: addDays(thursday, -7 * 41), time: '17:00' },
-      aim: { from: 8, to: 11 },
-      readyAhead: 4,
-      topics: [
-        'Hulls',
-        'Planking',
-        'Spars and sails',
-        'Fastenings',
-        'Finish',
-        'Workshop',
-        'Oars',
-        'Afloat',
-      ].map((name) => ({ name, share: 0.125 })),
-    })
-    this.talks = show('talks', 'audio', {
-      title: 'Harbour Hours',
-      prefix: 'HH ',
-      nextNumber: 1,
-      rhythm: {
-        rule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=TU',
-        start: addDays(thursday, 5 - 14 * 18),
-        time: '06:30',
-      },
-      aim: { from: 5, to: 8 },
-      readyAhead: 2,
-      topics: ['Ferries', 'Lights', 'Fishing', 'Yards', 'Tides', 'Harbour life'].map((name) => ({
-        name,
-        share: 1 / 6,
-      })),
-    })
+    const made = demoShows(this.at, this.next(3, '17:00'))
+    this.recipes = made.recipes
+    this.outlets = made.outlets
+    this.boats = made.boats
+    this.talks = made.talks
   }
 
   /** The next date of a weekday (Monday 0) whose moment at a time is still to come. */
@@ -149,80 +81,12 @@ export class Maker {
     return addDays(this.today, n - dayNumber(this.today))
   }
 
-  /**
-   * What is kept, launched and done every week beside the episodes. `thursday` is the next release of the
-   * boats.
-   */
+  /** What is kept, launched and done every week; `thursday` is the next release of the boats. */
   promises(thursday: Day): void {
-    const stamp = { createdAt: this.at, updatedAt: this.at }
-    const work = this.episodes.filter(
-      (e) => e.phase.kind === 'work' && e.show === 'boats' && e.place.kind === 'slot',
-    )
-    this.launches.push({
-      id: 'launch-drawings',
-      name: 'Drawings of the dinghy',
-      from: addDays(thursday, 49),
-      to: addDays(thursday, 63),
-      runUp: 14,
-      wanted: 3,
-      episodes: work.slice(4, 5).map((e) => e.id),
-      note: 'Sheets to print, with the offsets.',
-      ...stamp,
-    })
-    this.reservations.push(
-      {
-        id: 'kept-kelpline',
-        show: 'boats',
-        name: 'Kelpline Rope',
-        kind: 'sponsor',
-        kept: { kind: 'slot', day: addDays(thursday, 28) },
-        note: 'A read of 45 seconds, before the first third.',
-        ...stamp,
-      },
-      {
-        id: 'kept-launch',
-        show: 'boats',
-        name: 'Drawings of the dinghy',
-        kind: 'launch',
-        launch: 'launch-drawings',
-        kept: { kind: 'slot', day: addDays(thursday, 42) },
-        note: '',
-        ...stamp,
-      },
-      {
-        id: 'deal-brightwork',
-        show: 'talks',
-        name: 'Brightwork Varnish',
-        kind: 'sponsor',
-        kept: { kind: 'deal', perMonth: 1, from: addDays(this.today, -60) },
-        note: 'One talk a month.',
-        ...stamp,
-      },
-    )
-    const monday = addDays(this.today, -weekday(this.today))
-    this.standing.push(
-      {
-        id: 'standing-letters',
-        name: 'Letters and comments',
-        kind: 'admin',
-        minutes: 30,
-        when: { kind: 'rule', rule: 'FREQ=WEEKLY;INTERVAL=1;BYDAY=MO,FR', start: addDays(monday, -70) },
-        skipped: [],
-        done: [],
-        ...stamp,
-      },
-      {
-        id: 'standing-accounts',
-        name: 'The month’s accounts',
-        kind: 'admin',
-        minutes: 60,
-        when: { kind: 'rule', rule: 'FREQ=MONTHLY;INTERVAL=1;BYDAY=1WE', start: addDays(monday, -70) },
-        at: '19:00',
-        skipped: [],
-        done: [],
-        ...stamp,
-      },
-    )
+    const made = demoPromises(this.at, this.today, thursday, this.episodes)
+    this.launches.push(...made.launches)
+    this.reservations.push(...made.reservations)
+    this.standing.push(...made.standing)
   }
 
   world(): WholeStore {

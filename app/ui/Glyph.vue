@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Lamp } from '@core/recipe/lamps'
+import type { Lamp } from '@core/recipe/progress'
 import { sayLamp } from './lamp-words'
 
 /** The mark of an episode: six holes, one per stage clockwise from the top, lit as lamps are. */

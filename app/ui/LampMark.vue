@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Lamp } from '@core/recipe/lamps'
+import type { Lamp } from '@core/recipe/progress'
 import { sayLamp } from './lamp-words'
 
 /** One stage's lamp: states differ in shape, not by colour alone; a late one carries a flag. */

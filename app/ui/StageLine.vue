@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StageState } from '@core/recipe/lamps'
+import type { StageState } from '@core/recipe/progress'
 import LampMark from './LampMark.vue'
 
 /** An episode's stages as lamps on a line, joined where they are lit. */

@@ -1,4 +1,4 @@
-import type { Lamp } from '@core/recipe/lamps'
+import type { Lamp } from '@core/recipe/progress'
 
 /** A lamp's state in words. */
 export function sayLamp(lamp: Lamp): string {

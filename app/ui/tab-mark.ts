@@ -1,5 +1,5 @@
 import { onBeforeUnmount, watch } from 'vue'
-import type { Lamp } from '@core/recipe/lamps'
+import type { Lamp } from '@core/recipe/progress'
 
 /**
  * The glyph of some lamps as a picture for the browser's tab: six holes clockwise from the top, those that

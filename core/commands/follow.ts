@@ -1,5 +1,6 @@
 import type { Day, Episode, FollowOn, Id, Recipe, Records, Step } from '../records'
-import { progressOf, type EpisodeProgress } from '../recipe/lamps'
+import { progressOf } from '../recipe/lamps'
+import { type EpisodeProgress } from '../recipe/progress'
 import { workingDays } from '../recipe/due'
 import { stepId } from '../recipe/apply'
 import { withChanges, merged, momentOf, putRecord, type Context, type Outcome } from './change'

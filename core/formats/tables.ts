@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import type { Episode } from '../records'
-import { textOf, type Field } from '../ideas/fields'
+import { textOf, type Field } from '../ideas/field'
 import { refused, ok, type Result } from '../result'
 
 /** One row of a read table, by its columns' names, with the line on which it begins. */

@@ -1,6 +1,7 @@
 import { exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
 import type { Episode, Group, Idea, Test } from '../records'
-import { fieldsOf, joinSeveral, splitSeveral } from './fields'
+import { fieldsOf } from './fields'
+import { joinSeveral, splitSeveral } from './field'
 import { viewIdeas, matcherFor } from './viewing'
 
 const records = exampleRecords([], 'small', {

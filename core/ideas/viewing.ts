@@ -1,6 +1,6 @@
 import type { Episode, Group, Id, Test, View } from '../records'
 import { addDays } from '../rhythm/days'
-import { textOf, type Field } from './fields'
+import { textOf, type Field } from './field'
 import { rankOf } from './usable'
 
 /** The comparisons that fit a field, with the words for them. */

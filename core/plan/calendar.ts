@@ -1,7 +1,7 @@
 import type { Show } from '../records'
 import type { CalendarEntry } from '../formats/icalendar'
-import type { WorkBlock } from './ground'
-import type { EpisodeProgress } from '../recipe/lamps'
+import type { WorkBlock } from './task'
+import type { EpisodeProgress } from '../recipe/progress'
 import { momentAt } from '../rhythm/zone'
 import { sayMinutes } from '../script/timecode'
 

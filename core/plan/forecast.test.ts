@@ -2,7 +2,7 @@ import { exampleAt, exampleStep } from '../examples'
 import { addDays, dayNumber } from '../rhythm/days'
 import { paceOf, pacesOf, prior } from './accuracy'
 import { forecast, outlookOf, type ForecastFor } from './forecast'
-import type { Task } from './ground'
+import type { Task } from './task'
 
 const first = '2026-11-23'
 const task = (id: string, fields: Partial<Task> = {}): Task => ({

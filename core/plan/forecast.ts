@@ -2,7 +2,7 @@ import type { Day, Id, StepKind } from '../records'
 import { dayNumber } from '../rhythm/days'
 import { prior, type KindPace } from './accuracy'
 import { drawsOf, normal, seedOf } from './chance'
-import type { WorkBlock, Task } from './ground'
+import type { WorkBlock, Task } from './task'
 
 /**
  * What a forecast looks at: the open work in the order of the plan, minutes per day from `first` on, paces

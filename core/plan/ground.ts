@@ -1,107 +1,7 @@
+import { capacityOf, chunk, pieceOf, sight } from './pieces'
 import type { Day, Id, StepKind } from '../records'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
-
-/** One open piece of work to be laid on days. */
-export interface Task {
-  id: Id
-  episode: Id
-  kind: StepKind
-  /** Minutes left; nothing for what another does. */
-  minutes: number
-  due?: Day | undefined
-  needs: readonly Id[]
-  earliest?: Day | undefined
-  /** May be laid in several blocks of at least half an hour. Filming and recording are one sitting. */
-  split: boolean
-  /**
-   * The release that it must end by; absent for steps after it, not required ones, and episodes without a
-   * date.
-   */
-  release?: Day | undefined
-  /** How much a missed release weighs; 1 for an ordinary one. */
-  weight: number
-  /**
-   * Days from the first one until what another does, or is waited for, is expected; it takes none of the
-   * creator's minutes.
-   */
-  hold?: number | undefined
-}
-
-export interface WorkBlock {
-  id: Id
-  day: Day
-  minutes: number
-}
-
-/**
- * A block that stays where it is. Of work that is not planned here its kind says what is set up on that
- * day.
- */
-export interface Pinned extends WorkBlock {
-  kind?: StepKind | undefined
-}
-
-/**
- * What planning keeps to: minutes per day from `first` on, blocks that stay, set-up minutes per kind and
- * day, weekdays (Monday 0) preferred per kind.
- */
-export interface PlanFor {
-  tasks: readonly Task[]
-  first: Day
-  minutes: readonly number[]
-  pinned: readonly Pinned[]
-  setup: Partial<Record<StepKind, number>>
-  preferred: Partial<Record<StepKind, readonly number[]>>
-  /** Kinds of work that are set up on the first day already, since some of it was done. */
-  begun?: ReadonlySet<StepKind> | undefined
-}
-
-/**
- * How good a plan is, in order of importance (`engine` 4): weight of missed releases, late days, work off
- * its preferred day, set-up minutes, and how late work ends (minute-days).
- */
-export interface PlanCost {
-  missed: number
-  late: number
-  off: number
-  setup: number
-  ends: number
-}
-
-/** Whether one score is better than another, by the first part in which they differ. */
-export function isBetter(a: PlanCost, b: PlanCost): boolean {
-  if (a.missed !== b.missed) return a.missed < b.missed
-  if (a.late !== b.late) return a.late < b.late
-  if (a.off !== b.off) return a.off < b.off
-  if (a.setup !== b.setup) return a.setup < b.setup
-  return a.ends < b.ends
-}
-
-/** Work laid on days, tasks by their place in `PlanFor.tasks`. */
-export interface Laid {
-  blocks: (WorkBlock & { task: number; n: number; fixed: boolean })[]
-  /** Day on which each task ends, counted from the first; `Infinity` where it found no room. */
-  ends: number[]
-  score: PlanCost
-  /** Releases that are missed, by episode. */
-  missed: Id[]
-  /** Work that found no room at all. */
-  unplaced: Id[]
-  /** Minutes of setting up by day. */
-  setups: Map<number, number>
-}
-
-/** How tasks are laid: one after another; held back to a day; with or without their preferred weekday. */
-export interface Way {
-  order: readonly number[]
-  wait: readonly number[]
-  plain: readonly boolean[]
-}
-
-/** Least minutes of a block that is part of a longer piece of work. */
-const chunk = 30
-/** Days within which, or up to its release, work looks for a day that could take it whole. */
-const sight = 28
+import { type Pinned, type PlanFor, type Way, type Laid, type PlanCost } from './task'
 
 /**
  * Days on which work is laid, with what each kind costs to set up. Blocks that stay are kept where they can
@@ -141,21 +41,7 @@ export class Ground {
     this.release = tasks.map((t) => at(t.release, Infinity))
     this.due = tasks.map((t) => at(t.due, Infinity))
     this.earliest = tasks.map((t) => Math.max(0, at(t.earliest, 0), t.hold ?? 0))
-    const largest = new Map<string, number>()
-    this.capacity = (kind, from, to) => {
-      const key = `${kind} ${from} ${to}`
-      let most = largest.get(key)
-      if (most === undefined) {
-        const cost = of.setup[kind] ?? 0
-        most = 0
-        for (let n = from; n <= Math.min(to, this.days - 1); n++) {
-          const free = (of.minutes[n] ?? 0) - (n === 0 && of.begun?.has(kind) ? 0 : cost)
-          if (free > most) most = free
-        }
-        largest.set(key, most)
-      }
-      return most
-    }
+    this.capacity = capacityOf(of)
     this.others = []
     this.pins = tasks.map(() => [])
     for (const pin of of.pinned) {
@@ -409,17 +295,4 @@ export class Ground {
       missed: [...missed.keys()],
     }
   }
-}
-
-/**
- * The most of some minutes that a day's room takes so that the rest can still be cut into pieces between
- * `least` and `most`; 0 where none.
- */
-function pieceOf(left: number, room: number, least: number, most: number): number {
-  if (left <= room) return left
-  if (room < least) return 0
-  const rest = left - room
-  const short = Math.ceil(rest / most) * least - rest
-  const piece = room - Math.max(0, short)
-  return piece >= least ? piece : 0
 }

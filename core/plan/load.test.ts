@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { addDays } from '../rhythm/days'
-import type { WorkBlock, Task } from './ground'
+import type { WorkBlock, Task } from './task'
 import { layWork, minutesByDay, minutesOn, planFor, type HoursOf, type Load } from './load'
 
 const settings = { hours: [120, 120, 120, 120, 120, 0, 60], daysOff: ['2026-11-26'] }

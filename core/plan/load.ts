@@ -1,6 +1,7 @@
 import type { Day, Id, Settings, StepKind } from '../records'
 import { addDays, dayOf, weekday } from '../rhythm/days'
-import { Ground, type WorkBlock, type Pinned, type PlanFor, type PlanCost, type Task } from './ground'
+import { Ground } from './ground'
+import { type WorkBlock, type Pinned, type PlanFor, type PlanCost, type Task } from './task'
 
 /** How far ahead plans and forecasts look, in days. */
 export const horizon = 26 * 7

@@ -1,16 +1,9 @@
 import type { Id } from '../records'
 import { drawsOf } from './chance'
-import {
-  Ground,
-  isBetter,
-  type WorkBlock,
-  type Laid,
-  type Pinned,
-  type PlanFor,
-  type PlanCost,
-} from './ground'
+import { Ground } from './ground'
+import { isBetter, type WorkBlock, type Laid, type Pinned, type PlanFor, type PlanCost } from './task'
 
-export { isBetter, type WorkBlock, type Pinned, type PlanFor, type PlanCost, type Task } from './ground'
+export { isBetter, type WorkBlock, type Pinned, type PlanFor, type PlanCost, type Task } from './task'
 
 export interface Plan {
   /** `fixed` ones are those that stay where they are. */

@@ -1,6 +1,6 @@
 import { sum } from 'd3-array'
 import { dayNumber } from '../rhythm/days'
-import { isBetter, type PlanFor, type PlanCost } from './ground'
+import { isBetter, type PlanFor, type PlanCost } from './task'
 
 /**
  * The best score of every assignment of whole tasks to days, or to none, tried one by one: what the planner

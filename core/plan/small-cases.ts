@@ -1,6 +1,6 @@
 import { addDays } from '../rhythm/days'
 import { drawsOf } from './chance'
-import type { WorkBlock, PlanFor, Task } from './ground'
+import type { WorkBlock, PlanFor, Task } from './task'
 
 const first = '2026-11-23'
 

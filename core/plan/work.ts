@@ -1,9 +1,9 @@
 import { sum } from 'd3-array'
 import type { Day, Episode, Id, StepKind } from '../records'
-import type { EpisodeProgress, StepState } from '../recipe/lamps'
+import type { EpisodeProgress, StepState } from '../recipe/progress'
 import { addDays, sayDay, weekday, weekdayName } from '../rhythm/days'
 import { sayMinutes } from '../script/timecode'
-import type { WorkBlock, Pinned, PlanFor, PlanCost, Task } from './ground'
+import type { WorkBlock, Pinned, PlanFor, PlanCost, Task } from './task'
 import type { Load } from './load'
 
 /** An episode in work, as planning sees it. */

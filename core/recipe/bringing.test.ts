@@ -4,7 +4,8 @@ import { partOfStep, partStepId } from './part-steps'
 import { stepsToAdd } from './apply'
 import { workingDays } from './due'
 import { withStage } from './edit'
-import { progressOf, type EpisodeProgress } from './lamps'
+import { progressOf } from './lamps'
+import { type EpisodeProgress } from './progress'
 
 const records = exampleRecords()
 const show = records.shows.get('show')

@@ -2,7 +2,8 @@ import { exampleAt, exampleEpisode, exampleRecords, exampleScript } from '../exa
 import type { Episode, Script, Step } from '../records'
 import { stepsToAdd } from './apply'
 import { workingDays } from './due'
-import { sixLamps, progressOf, type EpisodeProgress } from './lamps'
+import { progressOf } from './lamps'
+import { sixLamps, type EpisodeProgress } from './progress'
 
 const records = exampleRecords([], 'full')
 const show = records.shows.get('show')

@@ -1,5 +1,5 @@
 import type { Working } from '../plan/state'
-import type { StepState } from '../recipe/lamps'
+import type { StepState } from '../recipe/progress'
 import type { Day, Show } from '../records'
 import type { Slot } from '../rhythm/slots'
 

@@ -1,5 +1,5 @@
 import type { ClockTime, Day, Id } from '../records'
-import type { WorkBlock } from '../plan/ground'
+import type { WorkBlock } from '../plan/task'
 import { hoursOn, type HoursOf } from '../plan/load'
 
 /**

@@ -1,5 +1,5 @@
 import type { Day, Id } from '../records'
-import type { StepState } from '../recipe/lamps'
+import type { StepState } from '../recipe/progress'
 import { sayDay } from '../rhythm/days'
 import type { Card } from './card'
 

@@ -1,6 +1,6 @@
 import type { Day, Id, Launch } from '../records'
 import { addDays, monthName, weekday } from '../rhythm/days'
-import type { WorkBlock } from '../plan/ground'
+import type { WorkBlock } from '../plan/task'
 import type { Card, StepIn } from './card'
 
 /** A month as whole weeks: its first day, its name, and the days of its cells. */

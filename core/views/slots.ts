@@ -1,4 +1,4 @@
-import { sixLamps, type Lamp, type StageState } from '../recipe/lamps'
+import { sixLamps, type Lamp, type StageState } from '../recipe/progress'
 import type { Day, Id } from '../records'
 import type { Card, SlotRow } from './card'
 

@@ -1,6 +1,6 @@
 import { isOthers } from '../plan/work'
 import { ranFor } from '../commands/work/logged'
-import type { WorkBlock } from '../plan/ground'
+import type { WorkBlock } from '../plan/task'
 import type { Day, Episode, Id } from '../records'
 import { daysBetween } from '../rhythm/days'
 import { scriptFigures, type ScriptFigures } from '../script/timing'

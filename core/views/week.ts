@@ -1,6 +1,6 @@
 import { sum } from 'd3-array'
 import type { Busy, Day, Id, PlannedBlock, Step, StepKind, Zone } from '../records'
-import type { WorkBlock } from '../plan/ground'
+import type { WorkBlock } from '../plan/task'
 import { hoursOn, type HoursOf } from '../plan/load'
 import type { Occurrence } from '../plan/standing'
 import { workedByDay } from '../plan/worked'

@@ -2,7 +2,7 @@
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { addTitle, chooseTitle } from '@core/commands/episode'
-import type { StageState } from '@core/recipe/lamps'
+import type { StageState } from '@core/recipe/progress'
 import { strictest } from '@core/release/parts'
 import { readTags, tagLength } from '@core/release/tags'
 import type { Brief } from '@core/records'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import type { StageState } from '@core/recipe/lamps'
+import type { StageState } from '@core/recipe/progress'
 import { chapterFaults } from '@core/script/chapters'
 import { episodeChapters } from '@core/release/parts'
 import { readTime, sayTime } from '@core/script/timecode'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { writeScript } from '@core/commands/episode'
-import type { StageState } from '@core/recipe/lamps'
+import type { StageState } from '@core/recipe/progress'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import StepList from './StepList.vue'

@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import { Check, Copy, Download } from '@lucide/vue'
 import { fixNumber, markReleased } from '@core/commands/release'
 import { chaptersText } from '@core/formats/chapters-text'
-import type { StageState } from '@core/recipe/lamps'
+import type { StageState } from '@core/recipe/progress'
 import {
   chosenTitle,
   episodeChapters,

@@ -14,7 +14,7 @@ import {
   tickStep,
   waitStep,
 } from '@core/commands/work'
-import type { StageState, StepState } from '@core/recipe/lamps'
+import type { StageState, StepState } from '@core/recipe/progress'
 import { addDays, sayAway, sayDay } from '@core/rhythm/days'
 import { useMoment } from '@app/stores/moment'
 import type { Card } from '@core/views/card'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StageState } from '@core/recipe/lamps'
+import type { StageState } from '@core/recipe/progress'
 import type { Card } from '@core/views/card'
 import StepList from './StepList.vue'
 

@@ -1,5 +1,5 @@
 import type { Router } from 'vue-router'
-import type { Missing } from '@core/recipe/lamps'
+import type { Missing } from '@core/recipe/progress'
 import { strictest } from '@core/release/parts'
 import { dropTags } from '@core/commands/episode'
 import { tickStep } from '@core/commands/work'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { Plus, X } from '@lucide/vue'
 import { howsOf, takesValue } from '@core/ideas/viewing'
-import type { Field } from '@core/ideas/fields'
+import type { Field } from '@core/ideas/field'
 import type { Group, Test } from '@core/records'
 import { typedIn } from '@app/ui/fields/event'
 

@@ -2,7 +2,7 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { GripVertical } from '@lucide/vue'
-import { textOf } from '@core/ideas/fields'
+import { textOf } from '@core/ideas/field'
 import { isResting } from '@core/ideas/usable'
 import type { Episode } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { writeIdea } from '@core/commands/ideas'
 import { editShow } from '@core/commands/shows'
-import { readOwn } from '@core/ideas/fields'
+import { readOwn } from '@core/ideas/field'
 import { OwnField, type Episode } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 import Stars from '@app/ui/Stars.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { editSettings } from '@core/commands/settings'
-import { partNames, type PartName } from '@core/ideas/rank'
+import { partNames, type PartName } from '@core/ideas/rank-parts'
 import { freshWeights } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 import { useRanking } from '@app/stores/ranking'

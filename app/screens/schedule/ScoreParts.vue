@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { sum } from 'd3-array'
-import { partNames, type ScorePart } from '@core/ideas/rank'
+import { partNames, type ScorePart } from '@core/ideas/rank-parts'
 
 /**
  * Every part of a score: how much it weighs, what it is, why. A bar's length is what it adds; the outline

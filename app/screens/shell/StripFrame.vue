@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Show } from '@core/records'
-import { sixLamps } from '@core/recipe/lamps'
+import { sixLamps } from '@core/recipe/progress'
 import { sayDay } from '@core/rhythm/days'
 import type { Frame } from '@core/rhythm/film'
 import { useCards } from '@app/stores/cards'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { sixLamps } from '@core/recipe/lamps'
+import { sixLamps } from '@core/recipe/progress'
 import { addDays, sayDay } from '@core/rhythm/days'
 import type { Frame } from '@core/rhythm/film'
 import { useCards } from '@app/stores/cards'

@@ -1,27 +1,18 @@
 import { computed, ref, watch, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { editSettings } from '@core/commands/settings'
 import type { Episode } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
-import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useReading } from '@app/stores/reading'
 import { places } from '../registry'
 import { chordsIn, shownKeys } from '@app/ui/keymap'
+import { useDeeds, type Entry } from './deeds'
 import { shellKeys } from './keymap'
 
-/** One thing that is found, or that can be done. `words` are other words by which people ask for it. */
-export interface Entry {
-  key: string
-  text: string
-  note: string
-  hint?: string | undefined
-  words?: string
-  act: () => void
-}
+export type { Entry }
 
 /** How many episodes are listed at most. */
 const most = 9
@@ -34,7 +25,6 @@ export function useFinding(asked: Ref<string>) {
   const library = useLibrary()
   const cards = useCards()
   const moment = useMoment()
-  const desk = useDesk()
   const dialogs = useDialogs()
   const reading = useReading()
   const router = useRouter()
@@ -110,171 +100,8 @@ export function useFinding(asked: Ref<string>) {
     return found
   })
 
-  const theme = (name: 'booth' | 'daylight' | 'system') => () => {
-    void library.perform(editSettings, { theme: name }, 'quietly')
-  }
-  const deeds = computed<Entry[]>(() =>
-    [
-      {
-        key: 'jot',
-        text: 'Jot an idea',
-        note: '',
-        hint: shownKeys(shellKeys.lines.jot),
-        words: 'new idea add capture note',
-        act: () => {
-          desk.toCapture++
-        },
-      },
-      {
-        key: 'undo',
-        text: 'Undo',
-        note: '',
-        hint: shownKeys(shellKeys.lines.undo),
-        words: 'take back revert',
-        act: () => {
-          void library.step('undo')
-        },
-      },
-      {
-        key: 'redo',
-        text: 'Do it again',
-        note: '',
-        hint: shownKeys(shellKeys.lines.redo),
-        words: 'redo repeat',
-        act: () => {
-          void library.step('redo')
-        },
-      },
-      {
-        key: 'plan',
-        text: 'Plan the week',
-        note: 'Week',
-        words: 'plan it for me schedule automatic',
-        act: go('/week'),
-      },
-      {
-        key: 'lost',
-        text: 'A day is lost, or has other hours',
-        note: 'Week',
-        words: 'ill sick holiday off free evening hours',
-        act: go('/week'),
-      },
-      {
-        key: 'busy',
-        text: 'Busy time from a calendar',
-        note: 'Week',
-        words: 'import ics calendar standing work',
-        act: go('/week'),
-      },
-      {
-        key: 'new-show',
-        text: 'A new show',
-        note: 'Shows',
-        words: 'add show series podcast video create',
-        act: go('/shows'),
-      },
-      {
-        key: 'rhythm',
-        text: 'Change the rhythm',
-        note: 'Shows',
-        words: 'upload schedule weekly frequency release day',
-        act: go('/shows'),
-      },
-      {
-        key: 'backup',
-        text: 'Back-up, or restore one',
-        note: 'Settings',
-        words: 'backup export save download import data',
-        act: go('/settings'),
-      },
-      {
-        key: 'hours',
-        text: 'Hours of the week',
-        note: 'Settings',
-        words: 'working time availability days off holidays',
-        act: go('/settings'),
-      },
-      {
-        key: 'reminders',
-        text: 'Notifications',
-        note: 'Settings',
-        words: 'reminders alarms nudge',
-        act: go('/settings'),
-      },
-      {
-        key: 'ics',
-        text: 'Calendar file of releases',
-        note: 'Schedule',
-        words: 'ics export subscribe icalendar',
-        act: go('/schedule'),
-      },
-      {
-        key: 'csv',
-        text: 'Ideas in and out as a table',
-        note: 'Ideas',
-        words: 'csv markdown import export spreadsheet',
-        act: go('/ideas'),
-      },
-      {
-        key: 'mailbox',
-        text: 'Ideas from the phone, post-box',
-        note: 'Ideas',
-        words: 'mailbox audience wishes qr code',
-        act: go('/ideas/mailbox'),
-      },
-      { key: 'sort', text: 'Sort ideas', note: 'Ideas', words: 'triage rank', act: go('/ideas/sort') },
-      {
-        key: 'now',
-        text: 'Strip back to now',
-        note: '',
-        hint: shownKeys(shellKeys.lines.now),
-        words: 'today film',
-        act: () => {
-          desk.toNow++
-        },
-      },
-      {
-        key: 'booth',
-        text: 'Booth, the dark theme',
-        note: '',
-        words: 'night mode colours',
-        act: theme('booth'),
-      },
-      {
-        key: 'daylight',
-        text: 'Daylight, the light theme',
-        note: '',
-        words: 'bright mode colours',
-        act: theme('daylight'),
-      },
-      {
-        key: 'system',
-        text: 'The theme of the system',
-        note: '',
-        words: 'automatic dark light',
-        act: theme('system'),
-      },
-      library.world === 'demo'
-        ? {
-            key: 'leave',
-            text: 'Leave the demo',
-            note: '',
-            words: 'own data exit',
-            act: () => {
-              void library.enter('own')
-            },
-          }
-        : {
-            key: 'demo',
-            text: 'Look round in the demo',
-            note: '',
-            words: 'example sample',
-            act: () => {
-              void library.enter('demo')
-            },
-          },
-    ].filter((e) => fits(`${e.text} ${e.words}`)),
-  )
+  const can = useDeeds(go)
+  const deeds = computed(() => can.value.filter((e) => fits(`${e.text} ${e.words ?? ''}`)))
 
   /** People and sponsors lead to the episode that they are in next, or were in last. */
   const named = computed<Entry[]>(() => {

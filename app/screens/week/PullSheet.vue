@@ -6,7 +6,7 @@ import { sayMinutes } from '@core/script/timecode'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import Sheet from '@app/ui/Sheet.vue'
-import type { WorkBlock } from '@core/plan/ground'
+import type { WorkBlock } from '@core/plan/task'
 import NumberField from '@app/ui/fields/NumberField.vue'
 
 /**

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { sixLamps } from '@core/recipe/lamps'
+import { sixLamps } from '@core/recipe/progress'
 import { sayDay } from '@core/rhythm/days'
 import type { Put } from '@core/views/countdown'
 import { useCards } from '@app/stores/cards'

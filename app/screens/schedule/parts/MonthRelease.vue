@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { sixLamps } from '@core/recipe/lamps'
+import { sixLamps } from '@core/recipe/progress'
 import type { Card } from '@core/views/card'
 import { usePictures } from '@app/stores/pictures'
 import { vCarries } from '@app/ui/drag/carry'

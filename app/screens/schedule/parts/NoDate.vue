@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { sixLamps } from '@core/recipe/lamps'
+import { sixLamps } from '@core/recipe/progress'
 import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
 import { vCarries } from '@app/ui/drag/carry'

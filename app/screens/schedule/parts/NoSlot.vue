@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sixLamps } from '@core/recipe/lamps'
+import { sixLamps } from '@core/recipe/progress'
 import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
 import Glyph from '@app/ui/Glyph.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useRouter } from 'vue-router'
-import { sixLamps } from '@core/recipe/lamps'
+import { sixLamps } from '@core/recipe/progress'
 import type { Show } from '@core/records'
 import { useCards } from '@app/stores/cards'
 import { useSchedule } from '@app/stores/schedule'

@@ -1,0 +1,43 @@
+import type { StepKind } from '../records'
+import type { PlanFor } from './task'
+
+/** Least minutes of a block that is part of a longer piece of work. */
+export const chunk = 30
+
+/** Days within which, or up to its release, work looks for a day that could take it whole. */
+export const sight = 28
+
+/**
+ * The most minutes of a kind of work that one day between two takes, both counted from the first and included: its
+ * room less what setting up costs there.
+ */
+export function capacityOf(of: PlanFor): (kind: StepKind, from: number, to: number) => number {
+  const largest = new Map<string, number>()
+  return (kind, from, to) => {
+    const key = `${kind} ${from} ${to}`
+    let most = largest.get(key)
+    if (most === undefined) {
+      const cost = of.setup[kind] ?? 0
+      most = 0
+      for (let n = from; n <= Math.min(to, of.minutes.length - 1); n++) {
+        const free = (of.minutes[n] ?? 0) - (n === 0 && of.begun?.has(kind) ? 0 : cost)
+        if (free > most) most = free
+      }
+      largest.set(key, most)
+    }
+    return most
+  }
+}
+
+/**
+ * The most of some minutes that a day's room takes so that the rest can still be cut into pieces between
+ * `least` and `most`; 0 where none.
+ */
+export function pieceOf(left: number, room: number, least: number, most: number): number {
+  if (left <= room) return left
+  if (room < least) return 0
+  const rest = left - room
+  const short = Math.ceil(rest / most) * least - rest
+  const piece = room - Math.max(0, short)
+  return piece >= least ? piece : 0
+}

@@ -1,0 +1,98 @@
+import type { Day, Id, StepKind } from '../records'
+
+/** One open piece of work to be laid on days. */
+export interface Task {
+  id: Id
+  episode: Id
+  kind: StepKind
+  /** Minutes left; nothing for what another does. */
+  minutes: number
+  due?: Day | undefined
+  needs: readonly Id[]
+  earliest?: Day | undefined
+  /** May be laid in several blocks of at least half an hour. Filming and recording are one sitting. */
+  split: boolean
+  /**
+   * The release that it must end by; absent for steps after it, not required ones, and episodes without a
+   * date.
+   */
+  release?: Day | undefined
+  /** How much a missed release weighs; 1 for an ordinary one. */
+  weight: number
+  /**
+   * Days from the first one until what another does, or is waited for, is expected; it takes none of the
+   * creator's minutes.
+   */
+  hold?: number | undefined
+}
+
+export interface WorkBlock {
+  id: Id
+  day: Day
+  minutes: number
+}
+
+/**
+ * A block that stays where it is. Of work that is not planned here its kind says what is set up on that
+ * day.
+ */
+export interface Pinned extends WorkBlock {
+  kind?: StepKind | undefined
+}
+
+/**
+ * What planning keeps to: minutes per day from `first` on, blocks that stay, set-up minutes per kind and
+ * day, weekdays (Monday 0) preferred per kind.
+ */
+export interface PlanFor {
+  tasks: readonly Task[]
+  first: Day
+  minutes: readonly number[]
+  pinned: readonly Pinned[]
+  setup: Partial<Record<StepKind, number>>
+  preferred: Partial<Record<StepKind, readonly number[]>>
+  /** Kinds of work that are set up on the first day already, since some of it was done. */
+  begun?: ReadonlySet<StepKind> | undefined
+}
+
+/**
+ * How good a plan is, in order of importance (`engine` 4): weight of missed releases, late days, work off
+ * its preferred day, set-up minutes, and how late work ends (minute-days).
+ */
+export interface PlanCost {
+  missed: number
+  late: number
+  off: number
+  setup: number
+  ends: number
+}
+
+/** Whether one score is better than another, by the first part in which they differ. */
+export function isBetter(a: PlanCost, b: PlanCost): boolean {
+  if (a.missed !== b.missed) return a.missed < b.missed
+  if (a.late !== b.late) return a.late < b.late
+  if (a.off !== b.off) return a.off < b.off
+  if (a.setup !== b.setup) return a.setup < b.setup
+  return a.ends < b.ends
+}
+
+/** Work laid on days, tasks by their place in `PlanFor.tasks`. */
+export interface Laid {
+  blocks: (WorkBlock & { task: number; n: number; fixed: boolean })[]
+  /** Day on which each task ends, counted from the first; `Infinity` where it found no room. */
+  ends: number[]
+  score: PlanCost
+  /** Releases that are missed, by episode. */
+  missed: Id[]
+  /** Work that found no room at all. */
+  unplaced: Id[]
+  /** Minutes of setting up by day. */
+  setups: Map<number, number>
+}
+
+/** How tasks are laid: one after another; held back to a day; with or without their preferred weekday. */
+export interface Way {
+  order: readonly number[]
+  wait: readonly number[]
+  plain: readonly boolean[]
+}

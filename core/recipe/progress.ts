@@ -1,0 +1,85 @@
+import type { Day, Id, Part, Stage, Step } from '../records'
+import { type PartSources, type PartState } from '../release/parts'
+import { type WorkingDays } from './due'
+
+/**
+ * The state of one stage of one episode, always derived (`engine` 3). `share` is of its minutes (or parts)
+ * done, 0 to 1.
+ */
+export interface Lamp {
+  state: 'dark' | 'open' | 'working' | 'waiting' | 'lit'
+  share: number
+  /** Days that its most overdue required step is late; nothing when none is. */
+  late?: number
+}
+
+/** One step with what is derived of it. */
+export interface StepState {
+  step: Step
+  done: boolean
+  /** What it needs: by itself, and by the stages that it builds on. */
+  needs: readonly Id[]
+  /** No record: the work of bringing a required part that no step brings. */
+  derived?: boolean
+  /** Everything it needs is done. */
+  free: boolean
+  due?: Day
+  /** Days late: due is past and it isn't done. */
+  late?: number
+  minutesLeft: number
+  /** No work on it before this date: its own, or its stage's so many days before release. */
+  earliest?: Day
+}
+
+export interface StageState {
+  stage: Stage
+  lamp: Lamp
+  /** Its steps that are records. */
+  steps: StepState[]
+  parts: PartState[]
+  /** Parts that must be there before it may begin, and aren't. */
+  unsettled: PartState[]
+}
+
+/** One thing that stands between an episode and ready, with the action that mends it. */
+export type Missing =
+  | { kind: 'part'; part: Part; name: string; sentence: string; mend: PartState['mend'] }
+  | { kind: 'step'; step: Step; name: string; sentence: string; stage: Id }
+
+/** Where an episode stands. */
+export interface EpisodeProgress {
+  release?: { day: Day; at: number; time: string }
+  stages: StageState[]
+  steps: StepState[]
+  /** The step that is next, the same on every screen; none when all is done. */
+  next?: StepState
+  /** First stage in order that isn't lit. */
+  where?: StageState
+  ready: boolean
+  missing: Missing[]
+  /** Days late of the most overdue required step before release. */
+  late?: number
+  /** Parts of its work can't be made early (news, live): its slot doesn't count against ready ahead. */
+  live: boolean
+  /** How many of the parts required by outlets pass, and how many there are. */
+  parts: { there: number; needed: number }
+}
+
+/** All that a standing is derived from. `steps` are the episode's own, in any order. */
+export interface StandingOf extends PartSources {
+  steps: readonly Step[]
+  today: Day
+  works: WorkingDays
+  /** Minutes that bringing a part takes, as far as that was learnt. */
+  partMinutes?: Partial<Record<Part, number>> | undefined
+}
+
+/**
+ * The six lamps of the glyph and of the matrix, by the trade's order; a stage that the recipe leaves out
+ * has none.
+ */
+export function sixLamps(standing: EpisodeProgress): (Lamp | undefined)[] {
+  return (['brief', 'script', 'film', 'edit', 'thumbnail', 'release'] as const).map(
+    (kind) => standing.stages.find((s) => s.stage.kind === kind)?.lamp,
+  )
+}
