@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { titleFromLink } from '@core/formats/links'
-import { JottedMail, writeCodes, writeHandOver } from '@core/formats/mail'
+import { JottedMail, writeHandOver } from '@core/formats/mail'
 import { mailKey } from '@app/data/mail-key'
 import { callMailbox, forgetHere, keepHere, waitingHere } from '@app/data/outbox'
+import { useCodes } from './codes'
 import { download } from '@app/ui/download'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { remembered } from '@app/stores/remembered'
@@ -27,17 +28,8 @@ const handed = ref<{ id: string; line: string }[]>([])
 const state = ref<'unknown' | 'there' | 'away' | 'refused'>('unknown')
 const trouble = ref('')
 const field = ref<HTMLTextAreaElement>()
-const codes = ref<string[]>([])
-const at = ref(0)
 const codeField = ref<HTMLCanvasElement>()
-const turning = useIntervalFn(
-  () => {
-    at.value = (at.value + 1) % codes.value.length
-    void draw()
-  },
-  1400,
-  { immediate: false },
-)
+const { codes, at, asCodes, endCodes } = useCodes(waiting, codeField)
 const count = computed(() =>
   waiting.value.length === 1 ? 'One idea waits here' : `${waiting.value.length} ideas wait here`,
 )
@@ -130,29 +122,11 @@ async function handOver() {
 function asFile() {
   download('ideas.json', writeHandOver(waiting.value), 'application/json')
 }
-async function asCodes() {
-  codes.value = writeCodes(waiting.value, crypto.randomUUID().slice(0, 8))
-  at.value = 0
-  await draw()
-  if (codes.value.length > 1) turning.resume()
-  else turning.pause()
-}
-async function draw() {
-  const { toCanvas } = await import('qrcode')
-  await nextTick()
-  if (codeField.value)
-    await toCanvas(codeField.value, codes.value[at.value] ?? '', {
-      errorCorrectionLevel: 'L',
-      margin: 3,
-      width: 340,
-    })
-}
 function arrived() {
   forgetHere(waiting.value.map((i) => i.id))
   handed.value = [...waiting.value.map((i) => ({ id: i.id, line: i.line })), ...handed.value].slice(0, 8)
   waiting.value = waitingHere()
-  codes.value = []
-  turning.pause()
+  endCodes()
 }
 const now = () => {
   void handOver()

@@ -122,3 +122,20 @@ export function recipeFault(recipe: Body): Result<true> {
         'recipes.lines.lead',
       )
 }
+
+/** Lines with a new one at the end of a stage's, due with the last of them. */
+export function withNewLine(lines: readonly RecipeLine[], stage: Id, id: Id): RecipeLine[] {
+  const last = lines.findLastIndex((l) => l.stage === stage)
+  const lead = lines[last]?.lead
+  const line: RecipeLine = {
+    id,
+    stage,
+    name: 'New step',
+    kind: lines[last]?.kind ?? 'admin',
+    minutes: 30,
+    lead: lead?.kind === 'after' ? lead : { kind: 'before', days: lead?.kind === 'before' ? lead.days : 1 },
+    needs: [],
+    required: true,
+  }
+  return lines.toSpliced(last + 1, 0, line)
+}

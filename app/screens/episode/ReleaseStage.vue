@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { Check, Copy, Download } from '@lucide/vue'
+import { Download } from '@lucide/vue'
 import { fixNumber, markReleased } from '@core/commands/release'
 import { chaptersText } from '@core/formats/chapters-text'
 import type { StageState } from '@core/recipe/progress'
@@ -22,9 +22,9 @@ import { download } from '@app/ui/download'
 import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
 import { mend, mendLabel } from './mend'
+import CopyButton from './release/CopyButton.vue'
+import ReleaseLinks from './release/ReleaseLinks.vue'
 import StepList from './StepList.vue'
-import { useWriting } from './writing'
-import { typedIn } from '@app/ui/fields/event'
 
 /**
  * What goes out: every part gathered and checked against the outlets, what is missing with what mends it,
@@ -35,8 +35,6 @@ const library = useLibrary()
 const cards = useCards()
 const pictures = usePictures()
 const router = useRouter()
-const write = useWriting(() => card)
-const copied = ref('')
 const busy = ref(false)
 
 const description = computed(() => episodeDescription(card))
@@ -49,20 +47,7 @@ const folded = computed(() => [
 ])
 const parts = computed(() => requiredParts(card.outlets).map((p) => partState(p, card)))
 const released = computed(() => card.episode.phase.kind === 'released')
-const label = ref('')
-const url = ref('')
 
-async function copy(what: string, text: string) {
-  try {
-    await navigator.clipboard.writeText(text)
-    copied.value = what
-    setTimeout(() => {
-      copied.value = ''
-    }, 2500)
-  } catch {
-    library.say('The browser did not allow copying. Mark the text and press Ctrl C.', 'refused')
-  }
-}
 async function kit() {
   busy.value = true
   try {
@@ -80,26 +65,6 @@ async function kit() {
   }
   busy.value = false
 }
-function addLink() {
-  if (label.value.trim() === '' && url.value.trim() === '') return
-  void write(
-    {
-      links: [
-        ...card.episode.links,
-        { id: crypto.randomUUID(), label: label.value.trim(), url: url.value.trim() },
-      ],
-    },
-    'the links',
-  )
-  label.value = ''
-  url.value = ''
-}
-function changeLink(id: string, field: 'label' | 'url', event: Event) {
-  void write(
-    { links: card.episode.links.map((l) => (l.id === id ? { ...l, [field]: typedIn(event) } : l)) },
-    'the links',
-  )
-}
 async function out() {
   const done = await library.perform(markReleased, { episode: card.episode.id })
   if (done.ok) void router.push({ name: 'catalogue' })
@@ -113,14 +78,7 @@ async function out() {
         <div class="head">
           <h2 id="p-title">Title</h2>
           <span class="num">{{ [...(chosenTitle(card.episode) ?? '')].length }}/{{ limits.title }}</span
-          ><button
-            class="btn btn-small"
-            :disabled="!chosenTitle(card.episode)"
-            @click="copy('title', chosenTitle(card.episode) ?? '')"
-          >
-            <component :is="copied === 'title' ? Check : Copy" :size="13" />
-            {{ copied === 'title' ? 'Copied' : 'Copy' }}
-          </button>
+          ><CopyButton :text="chosenTitle(card.episode) ?? ''" />
         </div>
         <p class="text-16 font-medium">{{ chosenTitle(card.episode) ?? 'none chosen yet' }}</p>
       </section>
@@ -128,10 +86,7 @@ async function out() {
         <div class="head">
           <h2 id="p-description">Description</h2>
           <span class="num">{{ [...description].length }}/{{ limits.description }}</span
-          ><button class="btn btn-small" @click="copy('description', description)">
-            <component :is="copied === 'description' ? Check : Copy" :size="13" />
-            {{ copied === 'description' ? 'Copied' : 'Copy' }}
-          </button>
+          ><CopyButton :text="description" />
         </div>
         <div
           class="whitespace-pre-wrap text-ink max-h-[300px] overflow-y-auto"
@@ -152,14 +107,7 @@ async function out() {
             <h2 id="p-chapters">Chapters</h2>
             <span class="sub">{{
               chapters.from === 'script' ? 'estimated' : chapters.from === 'edit' ? 'timed' : ''
-            }}</span><button
-              class="btn btn-small"
-              :disabled="chapters.list.length === 0"
-              @click="copy('chapters', chaptersText(chapters.list))"
-            >
-              <component :is="copied === 'chapters' ? Check : Copy" :size="13" />
-              {{ copied === 'chapters' ? 'Copied' : 'Copy' }}
-            </button>
+            }}</span><CopyButton :text="chaptersText(chapters.list)" />
           </div>
           <pre class="font-mono text-12 whitespace-pre-wrap">{{
             chaptersText(chapters.list) || 'none yet'
@@ -172,65 +120,12 @@ async function out() {
               ><Flag v-if="tagLength(card.episode.tags) > limits.tags" :size="9" />{{
                 tagLength(card.episode.tags)
               }}/{{ limits.tags }}</span
-            ><button
-              class="btn btn-small"
-              :disabled="card.episode.tags.length === 0"
-              @click="copy('tags', card.episode.tags.join(', '))"
-            >
-              <component :is="copied === 'tags' ? Check : Copy" :size="13" />
-              {{ copied === 'tags' ? 'Copied' : 'Copy' }}
-            </button>
+            ><CopyButton :text="card.episode.tags.join(', ')" />
           </div>
           <p class="text-12">{{ card.episode.tags.join(', ') || 'none yet' }}</p>
         </section>
       </div>
-      <section class="panel p-4" aria-labelledby="p-links">
-        <div class="head">
-          <h2 id="p-links">Links</h2>
-          <button
-            class="btn btn-small ml-auto"
-            :disabled="card.episode.links.length === 0"
-            @click="copy('links', card.episode.links.map((l) => `${l.label}: ${l.url}`).join('\n'))"
-          >
-            <component :is="copied === 'links' ? Check : Copy" :size="13" />
-            {{ copied === 'links' ? 'Copied' : 'Copy' }}
-          </button>
-        </div>
-        <ul class="grid gap-1.5">
-          <li v-for="l in card.episode.links" :key="l.id" class="flex gap-2">
-            <input
-              class="field w-[180px]"
-              :value="l.label"
-              aria-label="What the link is"
-              @input="changeLink(l.id, 'label', $event)"
-            /><input
-              class="field flex-1"
-              :value="l.url"
-              aria-label="Address"
-              @input="changeLink(l.id, 'url', $event)"
-            /><button
-              class="px-2 text-ink-2"
-              :aria-label="`Remove ${l.label}`"
-              @click="write({ links: card.episode.links.filter((x) => x.id !== l.id) }, 'the links')"
-            >
-              ×
-            </button>
-          </li>
-        </ul>
-        <form class="flex gap-2 mt-1.5" @submit.prevent="addLink">
-          <input
-            v-model="label"
-            class="field w-[180px]"
-            placeholder="What it is"
-            aria-label="What the new link is"
-          /><input
-            v-model="url"
-            class="field flex-1"
-            placeholder="https://"
-            aria-label="Address of the new link"
-          /><button class="btn">Add</button>
-        </form>
-      </section>
+      <ReleaseLinks :card="card" />
     </div>
     <aside class="grid grid-cols-1 gap-5 content-start">
       <section class="panel p-4" aria-labelledby="ready">

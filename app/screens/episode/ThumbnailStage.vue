@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { ImagePlus, Trash2 } from '@lucide/vue'
-import { addPicture, choosePicture, removePicture } from '@core/commands/episode'
+import { ImagePlus } from '@lucide/vue'
+import { addPicture } from '@core/commands/episode'
 import type { Picture } from '@core/records'
 import type { StageState } from '@core/recipe/progress'
 import { sayTime } from '@core/script/timecode'
@@ -11,6 +11,9 @@ import { usePictures } from '@app/stores/pictures'
 import Flag from '@app/ui/Flag.vue'
 import { readPicture } from './pictures'
 import StepList from './StepList.vue'
+import AboutPicture from './thumbnail/AboutPicture.vue'
+import { letterOf } from './thumbnail/letters'
+import SmallSizes from './thumbnail/SmallSizes.vue'
 import { useEventListener } from '@vueuse/core'
 
 /** The pictures tried for an episode: one large, all at true small sizes, one chosen. */
@@ -22,18 +25,16 @@ const over = ref(false)
 const busy = ref(false)
 const faults = ref<string[]>([])
 const seen = ref<string>()
-const letters = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
 const large = computed(
   () =>
     card.episode.pictures.find((p) => p.id === seen.value) ??
     card.episode.pictures.find((p) => p.id === card.episode.chosenPicture) ??
     card.episode.pictures[0],
 )
-const letter = (p: Picture) => letters[card.episode.pictures.findIndex((x) => x.id === p.id)] ?? ''
+const letter = (p: Picture) => letterOf(card.episode, p)
 const stamp = computed(() =>
   card.episode.cut.length && card.show.kind === 'video' ? sayTime(card.episode.cut.length) : '',
 )
-const most = computed(() => Math.min(...card.outlets.map((o) => o.pictureBytes), 20_000_000))
 const square = computed(() => card.show.kind === 'audio')
 
 async function take(files: Iterable<File>) {
@@ -62,17 +63,6 @@ function pasted(event: ClipboardEvent) {
   void take(files)
 }
 useEventListener(window, 'paste', pasted)
-const sizes = computed(() =>
-  square.value
-    ? [
-        { w: 120, what: 'in a player' },
-        { w: 56, what: 'in a list' },
-      ]
-    : [
-        { w: 160, what: 'phone list' },
-        { w: 96, what: 'beside a video' },
-      ],
-)
 </script>
 
 <template>
@@ -176,72 +166,11 @@ const sizes = computed(() =>
             </button>
           </div>
         </div>
-        <section class="light" aria-label="At small sizes">
-          <div v-for="p in card.episode.pictures" :key="p.id" class="min-w-0">
-            <p class="flex items-center gap-2 text-12 mb-1.5">
-              <strong>{{ letter(p) }}</strong><template v-if="p.id === card.episode.chosenPicture"
-                >chosen</template
-              >
-            </p>
-            <div class="flex gap-2 items-start">
-              <span
-                v-for="s in sizes"
-                :key="s.w"
-                class="relative block flex-none"
-                :style="{ width: `${s.w}px` }"
-                :title="`${s.what}, ${s.w} px`"
-                ><img
-                  v-if="pictures.url(p.id)"
-                  :src="pictures.url(p.id)"
-                  :alt="`Picture ${letter(p)}, ${s.what}`"
-                  class="w-full object-cover"
-                  :class="square ? 'aspect-square' : 'aspect-video'"
-                /><span v-if="stamp" class="stamp small">{{ stamp }}</span></span
-              >
-            </div>
-          </div>
-          <p class="w-full font-mono text-11 opacity-80">
-            True size: {{ sizes.map((s) => `${s.what} ${s.w} px`).join(', ') }}
-          </p>
-        </section>
+        <SmallSizes :episode="card.episode" :square="square" :stamp="stamp" />
       </template>
     </div>
     <aside class="grid grid-cols-1 gap-5 content-start">
-      <div v-if="large" class="grid gap-2">
-        <button
-          v-if="large.id !== card.episode.chosenPicture"
-          class="btn btn-main"
-          @click="library.perform(choosePicture, { episode: card.episode.id, picture: large.id })"
-        >
-          Choose {{ letter(large) }}
-        </button>
-        <p v-else class="panel p-3">
-          <strong>{{ letter(large) }} is chosen.</strong>
-          <button
-            class="underline underline-offset-2"
-            @click="
-              library.perform(choosePicture, { episode: card.episode.id, picture: undefined }, 'quietly')
-            "
-          >
-            Take it back
-          </button>
-        </p>
-        <button
-          class="btn btn-bare btn-small justify-self-start text-ink-2"
-          @click="library.perform(removePicture, { episode: card.episode.id, picture: large.id })"
-        >
-          <Trash2 :size="14" /> Take {{ letter(large) }} away
-        </button>
-        <p v-if="large.width < 1280 || large.height < (square ? 1000 : 720)" class="text-12">
-          <Flag />{{ large.width }} × {{ large.height }} is small; it will be blown up to 1280 × 720.
-        </p>
-        <p v-if="large.size > most" class="text-12">
-          <Flag />{{ Math.round(large.size / 1000) }} kB is more than the outlet takes ({{
-            Math.round(most / 1000)
-          }}
-          kB). The kit’s JPEG is made lighter.
-        </p>
-      </div>
+      <AboutPicture v-if="large" :card="card" :picture="large" :letter="letter(large)" />
       <StepList :card="card" :here="here" />
     </aside>
   </div>
@@ -303,23 +232,5 @@ const sizes = computed(() =>
   color: #fff;
   font-weight: 600;
   font-size: 14px;
-}
-.stamp.small {
-  right: 3px;
-  bottom: 3px;
-  font-size: 9px;
-  padding: 0 2px;
-  line-height: 12px;
-  border-radius: 2px;
-}
-.light {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 18px 28px;
-  margin-top: 16px;
-  padding: 14px 18px;
-  border-radius: 12px;
-  background: oklch(0.93 0.02 85);
-  color: oklch(0.25 0.02 300);
 }
 </style>

@@ -6,13 +6,12 @@ import { textOf } from '@core/ideas/field'
 import { isResting } from '@core/ideas/usable'
 import type { Episode } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'
-import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { useIdeas } from '@app/stores/ideas'
-import { useReading } from '@app/stores/reading'
 import Marked from '@app/ui/Marked.vue'
 import { vCarries, vTakes, type Target } from '@app/ui/drag/carry'
 import { carriedIdea } from './carried'
+import { usePassages } from './passages'
 import SortHeading from '@app/ui/table/SortHeading.vue'
 
 /** The rows of the view; only those in sight are drawn. */
@@ -23,10 +22,8 @@ const emit = defineEmits<{
   open: [Episode]
   dropped: [string, Episode | undefined, Episode | undefined]
 }>()
-const cards = useCards()
 const moment = useMoment()
 const ideas = useIdeas()
-const reading = useReading()
 const scroller = ref<HTMLElement>()
 const rows = computed(() => ideas.shown.rows)
 const columns = computed(() => ideas.view.columns.flatMap((c) => ideas.fields.get(c) ?? []))
@@ -63,34 +60,7 @@ watch(
   },
 )
 
-/** Where only a script has the words, the passage is fetched for the rows in sight. */
-const passages = ref<Record<string, string>>({})
-const visible = computed(() =>
-  virtual.value.getVirtualItems().flatMap((v) => {
-    const r = rows.value[v.index]
-    return r?.kind === 'episode' && ideas.found?.get(r.episode.id)?.script ? [r.episode.id] : []
-  }),
-)
-let asking: ReturnType<typeof setTimeout> | undefined
-watch([visible, () => ideas.found], ([ids, found], before) => {
-  if (before[1] !== found) passages.value = {}
-  const missing = ids.filter((id) => passages.value[id] === undefined)
-  clearTimeout(asking)
-  if (missing.length > 0)
-    asking = setTimeout(() => {
-      void reading
-        .passages(Object.fromEntries(missing.map((id) => [id, lacking(id)])))
-        .then((p) => {
-          passages.value = { ...passages.value, ...p }
-        })
-        .catch(() => undefined)
-    }, 60)
-})
-/** The words that an episode’s title does not have: those its script is looked through for. */
-function lacking(id: string): string[] {
-  const title = cards.card(id)?.title.toLowerCase() ?? ''
-  return (ideas.found?.get(id)?.words ?? []).filter((w) => !title.includes(w))
-}
+const passages = usePassages(() => virtual.value.getVirtualItems().flatMap((v) => rows.value[v.index] ?? []))
 const wordsOf = (e: Episode) => ideas.found?.get(e.id)?.words ?? []
 const below = (e: Episode) => passages.value[e.id] || e.note || e.idea.premise
 

@@ -1,25 +1,19 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
-import { useRouter } from 'vue-router'
-import { addKeyword, editKeyword, jotForKeyword, removeKeyword } from '@core/commands/keywords'
-import { readFigure } from '@core/formats/keyword-table'
+import { addKeyword } from '@core/commands/keywords'
 import { coverOf, type Cover } from '@core/ideas/opportunity'
-import { sayDay } from '@core/rhythm/days'
-import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import IdeasHead from './IdeasHead.vue'
 import ImportKeywords from './ImportKeywords.vue'
+import KeywordRow from './KeywordRow.vue'
 import KeywordPlot from './KeywordPlot.vue'
-import { rewrite, typedIn } from '@app/ui/fields/event'
 import SortHeading from '@app/ui/table/SortHeading.vue'
 import { useSortable } from '@app/ui/table/sortable'
 
 /** What people search for, per show: figures, opportunity, and what is made and planned on each. */
 const library = useLibrary()
-const cards = useCards()
 const moment = useMoment()
-const router = useRouter()
 const showId = ref(moment.shows[0]?.id ?? '')
 const show = computed(() => library.records.shows.get(showId.value))
 const fresh = ref('')
@@ -48,28 +42,9 @@ const { headings, rows } = useSortable<Cover>(
   ],
   'opportunity',
 )
-const said = { covered: 'covered', planned: 'planned', open: 'open' }
-const figures = new Intl.NumberFormat('en', { notation: 'compact', maximumFractionDigits: 1 })
-
-function figure(c: Cover, name: 'searches' | 'competing', event: Event) {
-  const read = readFigure(typedIn(event))
-  if (read === 'wrong') {
-    library.say(`“${typedIn(event)}” is no figure. Write it as 12400, 12.4k or 10k–20k.`, 'refused')
-    rewrite(event, String(c.keyword[name] ?? ''))
-    return
-  }
-  void library.perform(editKeyword, { keyword: c.keyword.id, fields: { [name]: read } }, 'quietly')
-}
 async function add() {
   const done = await library.perform(addKeyword, { show: showId.value, words: fresh.value }, 'quietly')
   if (done.ok) fresh.value = ''
-}
-async function idea(c: Cover) {
-  const made = await library.perform(jotForKeyword, { keyword: c.keyword.id }, 'quietly')
-  const id = made.ok ? made.value.about[0] : undefined
-  if (!id) return
-  const e = library.records.episodes.get(id)
-  if (e) void router.push({ name: 'idea', params: { code: e.code } })
 }
 function choose(id: string) {
   here.value = id
@@ -145,119 +120,14 @@ function choose(id: string) {
             </tr>
           </thead>
           <tbody>
-            <tr
+            <KeywordRow
               v-for="c in rows"
               :key="c.keyword.id"
+              :of="c"
               :class="{ here: here === c.keyword.id }"
-              :data-keyword="c.keyword.id"
-              tabindex="-1"
               @focusin="here = c.keyword.id"
               @mouseenter="here = c.keyword.id"
-            >
-              <td class="min-w-[190px]">
-                <input
-                  class="quiet-field mx-0 font-medium"
-                  :value="c.keyword.words"
-                  :aria-label="`Keyword ${c.keyword.words}`"
-                  @change="
-                    library.perform(
-                      editKeyword,
-                      {
-                        keyword: c.keyword.id,
-                        fields: { words: typedIn($event) },
-                      },
-                      'quietly',
-                    )
-                  "
-                />
-              </td>
-              <td class="w-[84px]">
-                <input
-                  class="quiet-field mx-0 num text-right"
-                  :value="
-                    c.keyword.searches === undefined
-                      ? ''
-                      : c.keyword.searches >= 1000
-                        ? figures.format(c.keyword.searches)
-                        : c.keyword.searches
-                  "
-                  :aria-label="`Searches a month for ${c.keyword.words}`"
-                  @change="figure(c, 'searches', $event)"
-                />
-              </td>
-              <td class="w-[78px]">
-                <input
-                  class="quiet-field mx-0 num text-right"
-                  :value="
-                    c.keyword.competing === undefined
-                      ? ''
-                      : c.keyword.competing >= 1000
-                        ? figures.format(c.keyword.competing)
-                        : c.keyword.competing
-                  "
-                  :aria-label="`Competing results for ${c.keyword.words}`"
-                  @change="figure(c, 'competing', $event)"
-                />
-              </td>
-              <td class="w-[88px] text-right">
-                <span v-if="c.opportunity !== undefined" class="num text-ink">{{
-                  Math.round(c.opportunity)
-                }}</span><span
-                  v-if="c.old"
-                  class="block sub text-11 leading-3"
-                  :title="
-                    c.keyword.measured
-                      ? `Measured ${sayDay(c.keyword.measured, moment.today)}`
-                      : 'Of no known date'
-                  "
-                  >old figure</span
-                >
-              </td>
-              <td class="min-w-[110px]">
-                <RouterLink
-                  v-for="e in [...c.made, ...c.planned].slice(0, 3)"
-                  :key="e.id"
-                  :to="{ name: e.phase.kind === 'idea' ? 'idea' : 'episode', params: { code: e.code } }"
-                  class="num mr-2"
-                  >{{ cards.card(e.id)?.number }}</RouterLink><span
-                  v-if="c.is !== 'covered'"
-                  class="sub whitespace-nowrap"
-                  >{{ said[c.is] }}</span
-                >
-              </td>
-              <td>
-                <input
-                  class="quiet-field mx-0 text-12"
-                  :value="c.keyword.notes"
-                  :aria-label="`Notes on ${c.keyword.words}`"
-                  @change="
-                    library.perform(
-                      editKeyword,
-                      {
-                        keyword: c.keyword.id,
-                        fields: { notes: typedIn($event) },
-                      },
-                      'quietly',
-                    )
-                  "
-                />
-              </td>
-              <td class="whitespace-nowrap">
-                <button
-                  class="btn btn-bare btn-small px-1.5"
-                  :aria-label="`An idea on ${c.keyword.words}`"
-                  @click="idea(c)"
-                >
-                  Idea</button
-                ><button
-                  class="btn btn-bare btn-small px-1.5 text-ink-2"
-                  :aria-label="`Remove ${c.keyword.words}`"
-                  @click="library.perform(removeKeyword, { keyword: c.keyword.id })"
-                >
-                  ×
-                </button>
-              </td>
-            </tr>
+            />
           </tbody>
         </table>
       </div>
@@ -282,7 +152,7 @@ function choose(id: string) {
 .keywords th.text-right {
   text-align: right;
 }
-.keywords td {
+.keywords :deep(td) {
   padding: 4px 6px;
   border-bottom: 1px solid var(--faint);
 }

@@ -1,129 +1,44 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
-import { writeEpisode } from '@core/commands/episode'
-import { dropEpisodes, mergeIdeas, restIdeas, sortIdeas } from '@core/commands/ideas'
-import { likelySame, type Like } from '@core/ideas/likeness'
-import type { Episode, IdeaStanding } from '@core/records'
+import { computed, ref } from 'vue'
 import { addDays, sayAway } from '@core/rhythm/days'
-import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
-import type { Card } from '@core/views/card'
 import { useDialogs } from '@app/stores/dialogs'
-import { useIdeas } from '@app/stores/ideas'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
-import { useReading } from '@app/stores/reading'
 import { useKeymap } from '@app/ui/keymap'
 import KeySign from '@app/ui/KeySign.vue'
 import { sortKeys, sortings } from './keymap'
+import { useSorting } from './sorting'
 import IdeasHead from './IdeasHead.vue'
+import LikelySame from './LikelySame.vue'
 import TopicField from './TopicField.vue'
 import DateField from '@app/ui/fields/DateField.vue'
 
 /** Unsorted ideas one at a time, large: a key decides, and the next one is there. */
 const library = useLibrary()
-const cards = useCards()
 const moment = useMoment()
 const dialogs = useDialogs()
-const ideas = useIdeas()
-const reading = useReading()
 const pictures = usePictures()
-/** Passed over for now: they come again at the end. */
-const passed = ref<string[]>([])
-const row = computed(() =>
-  [...ideas.unsorted].sort(
-    (a, b) => passed.value.indexOf(a.id) - passed.value.indexOf(b.id) || (a.createdAt < b.createdAt ? 1 : -1),
-  ),
-)
-const current = computed<Episode | undefined>(() => row.value[0])
-const done = ref(0)
-const show = computed(() => library.records.shows.get(current.value?.show ?? ''))
-const adding = ref(false)
-const added = ref('')
 const line = ref<HTMLInputElement>()
-
-const like = ref<{ like: Like; card: Card }>()
-let turn = 0
-watch(
-  () => [current.value?.id, reading.edition] as const,
-  ([id], before) => {
-    const mine = ++turn
-    if (before?.[0] !== id) {
-      like.value = undefined
-      adding.value = false
-      added.value = ''
-    }
-    const e = current.value
-    if (!e) return
-    void reading
-      .like(e.title, `${e.note} ${e.idea.premise}`, 1, [e.id])
-      .then(([first]) => {
-        const card = first && first.likeness > 0.4 ? cards.card(first.id) : undefined
-        if (mine === turn) like.value = first && card ? { like: first, card } : undefined
-      })
-      .catch(() => undefined)
-  },
-  { immediate: true },
-)
-
-async function decided(run: Promise<{ ok: boolean }>) {
-  if ((await run).ok) done.value++
-}
-function sort(standing: IdeaStanding) {
-  const e = current.value
-  if (e) void decided(library.perform(sortIdeas, { episodes: [e.id], standing }, 'quietly'))
-}
-function dropIdeas() {
-  const e = current.value
-  if (e) void decided(library.perform(dropEpisodes, { episodes: [e.id], why: '' }, 'quietly'))
-}
-function rest(weeks: number) {
-  const e = current.value
-  if (e)
-    void decided(
-      library.perform(restIdeas, { episodes: [e.id], until: addDays(moment.today, weeks * 7) }, 'quietly'),
-    )
-}
-const restUntil = ref('')
-function until(day: string) {
-  const e = current.value
-  restUntil.value = ''
-  if (e && day !== '') void decided(library.perform(restIdeas, { episodes: [e.id], until: day }, 'quietly'))
-}
-function merge() {
-  const e = current.value
-  if (e && like.value)
-    void decided(library.perform(mergeIdeas, { into: like.value.card.episode.id, from: e.id }))
-}
-function later() {
-  const e = current.value
-  if (e) passed.value = [...passed.value.filter((id) => id !== e.id), e.id]
-}
-function add() {
-  adding.value = true
-  void nextTick(() => line.value?.focus())
-}
-async function keepLine() {
-  const e = current.value
-  const text = added.value.trim()
-  // Closed first, so that the next key is a decision again.
-  added.value = ''
-  adding.value = false
-  if (e && text !== '')
-    await library.perform(
-      writeEpisode,
-      {
-        episode: e.id,
-        typed: { note: [e.note, text].filter(Boolean).join('\n') },
-        what: 'the note',
-      },
-      'quietly',
-    )
-}
-async function back() {
-  await library.step('undo')
-  done.value = Math.max(0, done.value - 1)
-}
+const {
+  row,
+  current,
+  done,
+  like,
+  adding,
+  added,
+  restUntil,
+  sort,
+  dropIdeas,
+  rest,
+  until,
+  merge,
+  later,
+  add,
+  keepLine,
+  back,
+} = useSorting(line)
+const show = computed(() => library.records.shows.get(current.value?.show ?? ''))
 useKeymap(sortKeys, {
   sort: ({ which }) => {
     const standing = sortings[which]
@@ -259,33 +174,7 @@ const choices = [
           </button>
         </div>
       </section>
-      <aside class="panel p-5 grid gap-3" aria-label="A likely duplicate">
-        <template v-if="like">
-          <h2>{{ like.like.likeness >= likelySame ? 'You may have this already' : 'Close to this' }}</h2>
-          <p class="text-16 font-medium break-words">{{ like.card.title }}</p>
-          <p class="sub">
-            <span class="num">{{ like.card.number }}</span>
-            {{
-              like.card.episode.phase.kind === 'idea'
-                ? 'an idea'
-                : like.card.episode.phase.kind === 'released'
-                  ? `released ${sayAway(moment.dayOn(like.card.episode.phase.at), moment.today)}`
-                  : like.card.episode.phase.kind === 'work'
-                    ? 'in work'
-                    : 'parked'
-            }}, shares {{ like.like.words.join(', ') }}
-          </p>
-          <p v-if="like.card.episode.note" class="sub line-clamp-4">{{ like.card.episode.note }}</p>
-          <button class="btn justify-self-start" @click="merge">
-            Merge into it <KeySign :line="sortKeys.lines.merge" />
-          </button>
-          <p class="sub">Both texts and sources are kept there.</p>
-        </template>
-        <template v-else
-          ><h2>Nothing like it</h2>
-          <p class="sub">No earlier episode or idea comes close to this one.</p></template
-        >
-      </aside>
+      <LikelySame :like="like" @merge="merge" />
     </div>
   </div>
 </template>

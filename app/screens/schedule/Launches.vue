@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { removeReservation, putLaunch, removeLaunch, supportLaunch } from '@core/commands/schedule'
+import { removeReservation, supportLaunch } from '@core/commands/schedule'
 import { launchStanding } from '@core/plan/launch'
 import { addDays, daysBetween, sayAway, sayDay } from '@core/rhythm/days'
 import { useCards } from '@app/stores/cards'
@@ -9,11 +9,8 @@ import { usePromises } from '@app/stores/promises'
 import { useSchedule } from '@app/stores/schedule'
 import { useDesk } from '@app/stores/desk'
 import { useLibrary } from '@app/stores/library'
+import LaunchSheet from './LaunchSheet.vue'
 import Flag from '@app/ui/Flag.vue'
-import Sheet from '@app/ui/Sheet.vue'
-import DateField from '@app/ui/fields/DateField.vue'
-import NumberField from '@app/ui/fields/NumberField.vue'
-import TextField from '@app/ui/fields/TextField.vue'
 import { rewrite, typedIn } from '@app/ui/fields/event'
 
 /** Launches with their run-up and what is missing around them, and the standing deals. */
@@ -59,42 +56,9 @@ const deals = computed(() =>
         .slice(0, 3),
     })),
 )
-const editing = ref<{
-  id?: string
-  name: string
-  from: string
-  to: string
-  runUp: number
-  wanted: number
-  note: string
-}>()
-const fault = ref('')
+const editing = ref<{ id?: string }>()
 function begin(id?: string) {
-  const l = id === undefined ? undefined : library.records.launches.get(id)
-  editing.value = l
-    ? { id: l.id, name: l.name, from: l.from, to: l.to, runUp: l.runUp, wanted: l.wanted, note: l.note }
-    : {
-        name: '',
-        from: addDays(moment.today, 42),
-        to: addDays(moment.today, 49),
-        runUp: 21,
-        wanted: 2,
-        note: '',
-      }
-  fault.value = ''
-}
-async function save() {
-  const e = editing.value
-  if (!e) return
-  const { id, ...fields } = e
-  const done = await library.perform(putLaunch, { ...(id === undefined ? {} : { launch: id }), ...fields })
-  fault.value = done.ok ? '' : done.problem.sentence
-  if (done.ok) editing.value = undefined
-}
-async function remove() {
-  const id = editing.value?.id
-  editing.value = undefined
-  if (id) await library.perform(removeLaunch, { launch: id })
+  editing.value = id === undefined ? {} : { id }
 }
 function support(launch: string, event: Event) {
   const episode = typedIn(event)
@@ -225,32 +189,6 @@ function share(day: string, l: (typeof launches.value)[number]): number {
         </button>
       </li>
     </ul>
-    <Sheet
-      :open="editing !== undefined"
-      :title="editing?.id ? 'The launch' : 'A launch'"
-      @close="editing = undefined"
-    >
-      <form v-if="editing" class="grid gap-3" @submit.prevent="save">
-        <TextField v-model="editing.name" label="What is launched" />
-        <div class="grid grid-cols-2 gap-3">
-          <DateField v-model="editing.from" label="From" required /><DateField
-            v-model="editing.to"
-            label="To"
-            required
-          /><NumberField v-model="editing.runUp" label="Run-up, days" :min="0" :max="365" /><NumberField
-            v-model="editing.wanted"
-            label="Episodes to support it"
-            :min="0"
-            :max="100"
-          />
-        </div>
-        <TextField v-model="editing.note" label="Note" />
-        <p v-if="fault" role="alert" class="late">{{ fault }}</p>
-        <p class="flex gap-2">
-          <button class="btn btn-main">Keep it</button
-          ><button v-if="editing.id" type="button" class="btn" @click="remove">Remove</button>
-        </p>
-      </form>
-    </Sheet>
+    <LaunchSheet v-if="editing" :launch="editing.id" @close="editing = undefined" />
   </section>
 </template>

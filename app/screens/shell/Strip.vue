@@ -4,32 +4,26 @@ import { useRouter } from 'vue-router'
 import { placeOnSlot } from '@core/commands/schedule'
 import { skipSlot } from '@core/commands/schedule'
 import type { Show } from '@core/records'
-import { dayNumber, dayOf, monthName, sayDay } from '@core/rhythm/days'
 import type { Frame } from '@core/rhythm/film'
 import { sayUntil } from '@core/rhythm/zone'
-import { sayMinutes } from '@core/script/timecode'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
-import { useSchedule } from '@app/stores/schedule'
-import { useWorkload } from '@app/stores/workload'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
+import { DAY, useFilm } from './film'
 import StripFrame from './StripFrame.vue'
-import { keysOn } from '@app/ui/keymap'
+import { useStripKeys } from './strip-keys'
 import KeySign from '@app/ui/KeySign.vue'
-import { shellKeys, stripKeys } from './keymap'
+import { shellKeys } from './keymap'
 import { useElementSize, useMediaQuery } from '@vueuse/core'
 import { vTakes, type Target } from '@app/ui/drag/carry'
 import { followPress } from '@app/ui/drag/press'
 
-/** The strip: the releases to come (and past) on film that is true to time, a day being 26 px. */
-const DAY = 26
+/** The strip: the releases to come (and past) on film that is true to time. */
 const library = useLibrary()
 const cards = useCards()
 const moment = useMoment()
-const schedule = useSchedule()
-const workload = useWorkload()
 const desk = useDesk()
 const dialogs = useDialogs()
 const router = useRouter()
@@ -41,48 +35,7 @@ const StripUpright = defineAsyncComponent(() => import('./StripUpright.vue'))
 const narrow = useMediaQuery('(max-width: 639px)')
 const still = useMediaQuery('(prefers-reduced-motion: reduce)')
 
-const first = computed(() => schedule.firstDay)
-const todayN = computed(() => dayNumber(moment.today))
-const lastN = computed(() => todayN.value + 400)
-const x = (n: number) => (n - first.value) * DAY
-/** The window of days that is drawn, in steps so that scrolling does not draw at every pixel. */
-const from = computed(() => first.value + Math.floor(left.value / DAY / 14) * 14 - 21)
-const to = computed(() => from.value + Math.ceil(width.value / DAY) + 56)
-const days = computed(() => {
-  const list = []
-  for (let n = Math.max(first.value, from.value); n <= Math.min(to.value, lastN.value); n++) {
-    const day = dayOf(n)
-    const { whole, taken, worked, planned } = workload.figuresOf(day)
-    const room = whole - taken
-    const isOver = workload.load.over.has(day)
-    list.push({
-      n,
-      day,
-      date: +day.slice(8),
-      month: day.endsWith('-01') ? monthName(day).slice(0, 3) : '',
-      room,
-      fill: room ? Math.min(1, (worked + planned) / room) : 0,
-      over: isOver,
-      past: n < todayN.value,
-      title: `${sayDay(day, moment.today)}: ${n < todayN.value ? 'past' : room === 0 ? 'no hours' : `${worked > 0 ? `${sayMinutes(worked)} done, ` : ''}${sayMinutes(planned)} planned of ${sayMinutes(Math.max(0, room - worked))}`}${isOver ? ', more is due than fits' : ''}`,
-    })
-  }
-  return list
-})
-/** More than three shows take turns on the film, three at a time. */
-const turn = ref(0)
-const turns = computed(() => Math.ceil(moment.shows.length / 3))
-const lanes = computed(() =>
-  moment.shows
-    .slice((turn.value % Math.max(1, turns.value)) * 3)
-    .slice(0, 3)
-    .map((show) => ({
-      show,
-      frames: schedule
-        .frames(show, dayOf(from.value - 30), dayOf(Math.min(to.value, lastN.value)))
-        .filter((f) => f.to >= from.value && f.from <= to.value),
-    })),
-)
+const { first, todayN, lastN, x, days, lanes, turn, turns } = useFilm(left, width)
 const slim = computed(() => lanes.value.length > 2)
 const nextKey = computed(() => cards.coming[0]?.episode.id)
 const away = computed(() => Math.abs(left.value - home()) > 260)
@@ -129,38 +82,7 @@ function grab(event: PointerEvent) {
     drop: () => undefined,
   })
 }
-/** The frames that keys go through, the one in focus, and those of its show. */
-function framesAround() {
-  const frames = [...(film.value?.querySelectorAll<HTMLElement>('[data-frame]') ?? [])]
-  const here = frames.find((f) => f === document.activeElement)
-  const lane = frames.filter((f) => f.dataset['lane'] === here?.dataset['lane'])
-  return { frames, here, lane }
-}
-function focusFrame(goal: HTMLElement | undefined): boolean {
-  if (!goal) return false
-  goal.focus({ preventScroll: true })
-  goal.scrollIntoView({ inline: 'center', block: 'nearest' })
-  return true
-}
-const keyed = keysOn(stripKeys, {
-  along: ({ which }) => {
-    const { here, lane } = framesAround()
-    return focusFrame(lane[lane.findIndex((f) => f === here) + (which === 0 ? -1 : 1)])
-  },
-  across: () => {
-    const { frames, here } = framesAround()
-    const other = frames.find(
-      (f) =>
-        f.dataset['lane'] !== here?.dataset['lane'] && Number(f.dataset['to']) >= Number(here?.dataset['to']),
-    )
-    return focusFrame(other)
-  },
-  // A frame is a button, which answers to the key by itself.
-  open: () => false,
-  now: () => {
-    toNow()
-  },
-})
+const keyed = useStripKeys(film, toNow)
 function choose(frame: Frame) {
   if (frame.episode) void router.push({ name: 'episode', params: { code: frame.episode.code } })
   else if (frame.kind === 'skipped' && frame.slot)
@@ -255,88 +177,4 @@ const says = (f: Frame, show: Show) => (f.at > moment.now ? sayUntil(moment.now,
   </section>
 </template>
 
-<style scoped>
-.reel {
-  position: relative;
-  height: 96px;
-  overflow-x: scroll;
-  overflow-y: hidden;
-  scrollbar-width: none;
-}
-.reel::-webkit-scrollbar {
-  display: none;
-}
-.lane {
-  position: absolute;
-  height: 35px;
-}
-.lane-0 {
-  top: 3px;
-}
-.lane-1 {
-  top: 58px;
-}
-.days {
-  position: absolute;
-  top: 41px;
-}
-.reel.single {
-  height: 60px;
-}
-.slim .lane {
-  height: 22px;
-}
-.slim .lane-1 {
-  top: 27px;
-}
-.slim .days {
-  top: 52px;
-}
-.slim .lane-2 {
-  top: 70px;
-}
-.day {
-  position: absolute;
-  width: 21px;
-  margin-left: 2.5px;
-  height: 14px;
-  border-radius: 3px;
-  overflow: hidden;
-  text-align: center;
-  font: 500 11px/14px var(--font-mono);
-  color: var(--ink-2);
-  background: linear-gradient(to top, oklch(0.45 0.03 70) var(--fill), oklch(0.27 0.018 70) 0);
-}
-.day.past {
-  color: var(--ink-3);
-  background: oklch(0.22 0.014 70);
-}
-.day.off {
-  background: transparent;
-  box-shadow: inset 0 0 0 1px oklch(0.3 0.018 70);
-  color: var(--ink-3);
-}
-.day.month {
-  color: var(--ink);
-  font-weight: 700;
-}
-.day.over {
-  box-shadow: inset 0 0 0 1.5px var(--rose);
-  color: var(--ink);
-}
-.day.today {
-  background: var(--lamp);
-  color: var(--on-lamp);
-  font-weight: 700;
-}
-.now {
-  position: absolute;
-  top: 0;
-  bottom: 0;
-  width: 1.5px;
-  margin-left: -0.75px;
-  background: var(--lamp);
-  opacity: 0.55;
-  pointer-events: none;
-}
-</style>
+<style scoped src="./strip.css"></style>

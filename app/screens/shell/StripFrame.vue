@@ -11,6 +11,7 @@ import { useWorkload } from '@app/stores/workload'
 import { useDesk } from '@app/stores/desk'
 import { usePictures } from '@app/stores/pictures'
 import Flag from '@app/ui/Flag.vue'
+import { saysOpen, saysRelease } from './frame-words'
 import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
 
@@ -65,25 +66,18 @@ const outlook = computed(() => {
 const narrow = computed(() => width < 84)
 /** One offer for open frames in a row, on the first of them. */
 const offers = computed(() => width > 150 && (frame.run?.index ?? 0) === 0)
-/** An open frame: what it is kept for, and two ideas for it. */
-function saysOpen(out: string): string {
-  const keptFor = kept.value ? `, kept for ${kept.value.name}` : ''
-  const ideas = suggested.value.map((s) => `${s.episode.title} (${s.reason})`).join(' or ')
-  return `${number.value} open, ${out}${keptFor}. Choose an idea${ideas === '' ? '' : `, for example ${ideas}`}`
-}
-/** A release: when, and what stands in its way. */
-function saysRelease(out: string): string {
-  const goes = frame.kind === 'exposed' ? 'released' : 'goes out'
-  const said = [`${number.value} ${card.value?.title ?? ''}`, `${goes} ${out}`]
-  if (late.value) said.push(`late ${late.value} d`)
-  else if (outlook.value)
-    said.push(`${outlook.value}: ${workload.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id))}`)
-  return said.join(', ')
-}
 const label = computed(() => {
   const out = `${sayDay(frame.day, moment.today)}${when ? `, in ${when}` : ''}`
-  if (frame.kind === 'open') return saysOpen(out)
-  return frame.kind === 'skipped' ? `Skipped, ${out}. Take the skip back` : saysRelease(out)
+  if (frame.kind === 'open') return saysOpen(number.value, out, kept.value?.name, suggested.value)
+  return frame.kind === 'skipped'
+    ? `Skipped, ${out}. Take the skip back`
+    : saysRelease(`${number.value} ${card.value?.title ?? ''}`, frame.kind, out, trouble.value)
+})
+/** What stands in the way of the release. */
+const trouble = computed(() => {
+  if (late.value) return `late ${late.value} d`
+  const reason = () => workload.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id))
+  return outlook.value ? `${outlook.value}: ${reason()}` : undefined
 })
 </script>
 
@@ -163,116 +157,4 @@ const label = computed(() => {
   </div>
 </template>
 
-<style scoped>
-.frame {
-  position: absolute;
-  inset: 0;
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  padding: 0 8px 0 10px;
-  text-align: left;
-  border: 1px solid oklch(0.4 0.02 300);
-  border-left-width: 3px;
-  border-left-color: oklch(0.78 0.015 85);
-  border-radius: 4px;
-  background: oklch(0.235 0.016 300);
-  color: var(--ink);
-  cursor: pointer;
-  user-select: none;
-  overflow: clip;
-}
-.frame.audio {
-  border-left-style: double;
-  border-left-width: 4px;
-}
-.words {
-  position: sticky;
-  left: 8px;
-  display: flex;
-  flex-direction: column;
-  gap: 1px;
-  min-width: 0;
-  max-width: 100%;
-  line-height: 15px;
-}
-.words.one {
-  flex-direction: row;
-  align-items: center;
-  gap: 8px;
-}
-.frame.exposed {
-  background: oklch(0.16 0.012 60);
-  border-color: oklch(0.3 0.018 70);
-  padding-left: 4px;
-}
-.frame.exposed .words {
-  position: static;
-}
-.frame.exposed .num {
-  color: var(--ink-2);
-}
-.frame.open {
-  background: transparent;
-  border-style: dashed;
-  border-color: oklch(0.4 0.02 300);
-  border-left-color: oklch(0.72 0.015 85);
-  border-left-style: dashed;
-}
-.frame.open:hover {
-  background: oklch(0.2 0.014 300);
-}
-.frame.open[data-goal] {
-  background: oklch(0.27 0.018 300);
-  border-color: var(--ink);
-  border-style: solid;
-}
-.frame.skipped {
-  justify-content: center;
-  border-color: oklch(0.33 0.018 300);
-  background:
-    linear-gradient(
-      to top right,
-      transparent calc(50% - 0.6px),
-      oklch(0.4 0.02 300) 50%,
-      transparent calc(50% + 0.6px)
-    ),
-    linear-gradient(
-      to bottom right,
-      transparent calc(50% - 0.6px),
-      oklch(0.4 0.02 300) 50%,
-      transparent calc(50% + 0.6px)
-    );
-}
-.frame.skipped .words {
-  flex: none;
-  position: static;
-}
-.frame.late {
-  border-color: var(--rose);
-  border-left-color: var(--rose);
-}
-.frame.next {
-  border-color: var(--lamp);
-  border-left-color: var(--lamp);
-  box-shadow: 0 0 12px var(--glow);
-  z-index: 1;
-}
-.frame.narrow {
-  padding: 0 1px;
-  justify-content: center;
-  border-left-width: 1px;
-}
-.frame.narrow .num {
-  font-size: 10px;
-  letter-spacing: -0.06em;
-}
-.frame.narrow .words {
-  position: static;
-  justify-content: center;
-}
-.frame:focus-visible {
-  outline-offset: -1px;
-  z-index: 2;
-}
-</style>
+<style scoped src="./strip-frame.css"></style>

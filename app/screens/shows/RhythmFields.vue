@@ -6,6 +6,8 @@ import { datesOf, ruleOf, sayRhythm, type RhythmWish } from '@core/rhythm/rule'
 import { readRhythm } from '@core/rhythm/words'
 import { dayAt, momentAt } from '@core/rhythm/zone'
 import { useMoment } from '@app/stores/moment'
+import PausesField from './PausesField.vue'
+import { every, nths, withEvery } from './rhythm-choices'
 import DateField from '@app/ui/fields/DateField.vue'
 import TimeField from '@app/ui/fields/TimeField.vue'
 import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
@@ -35,18 +37,6 @@ const pauses = defineModel<{ from: string; to: string }[]>('pauses', { default: 
 
 const moment = useMoment()
 const weekdays = [0, 1, 2, 3, 4, 5, 6]
-const every = [
-  { label: 'every week', kind: 'week', n: 1 },
-  { label: 'every second week', kind: 'week', n: 2 },
-  { label: 'every third week', kind: 'week', n: 3 },
-  { label: 'every fourth week', kind: 'week', n: 4 },
-  { label: 'every sixth week', kind: 'week', n: 6 },
-  { label: 'every eighth week', kind: 'week', n: 8 },
-  { label: 'every other day', kind: 'day', n: 2 },
-  { label: 'every third day', kind: 'day', n: 3 },
-  { label: 'every day', kind: 'day', n: 1 },
-  { label: 'on certain weekdays of the month', kind: 'month', n: 1 },
-] as const
 const chosen = computed({
   get: () =>
     Math.max(
@@ -56,24 +46,7 @@ const chosen = computed({
   set: (i) => {
     const e = every[i]
     if (!e) return
-    const season = wish.value.season === undefined ? {} : { season: wish.value.season }
-    const weekday =
-      wish.value.kind === 'week'
-        ? (wish.value.weekdays[0] ?? 3)
-        : wish.value.kind === 'month'
-          ? wish.value.weekday
-          : 3
-    wish.value =
-      e.kind === 'day'
-        ? { kind: 'day', every: e.n, ...season }
-        : e.kind === 'month'
-          ? { kind: 'month', every: e.n, nths: [1, 3], weekday, ...season }
-          : {
-              kind: 'week',
-              every: e.n,
-              weekdays: wish.value.kind === 'week' ? wish.value.weekdays : [weekday],
-              ...season,
-            }
+    wish.value = withEvery(wish.value, e)
   },
 })
 function toggle(day: number) {
@@ -84,13 +57,6 @@ function toggle(day: number) {
     weekdays: had ? wish.value.weekdays.filter((d) => d !== day) : [...wish.value.weekdays, day].sort(),
   }
 }
-const nths = [
-  { n: 1, label: 'first' },
-  { n: 2, label: 'second' },
-  { n: 3, label: 'third' },
-  { n: 4, label: 'fourth' },
-  { n: -1, label: 'last' },
-]
 function toggleNth(n: number) {
   if (wish.value.kind !== 'month') return
   wish.value = {
@@ -104,13 +70,6 @@ function onWeekday(event: Event) {
 function season(count: number | undefined) {
   const { season: _old, ...rest } = wish.value
   wish.value = count === undefined ? rest : { ...rest, season: count }
-}
-const pause = ref({ from: '', to: '' })
-function addPause() {
-  if (pause.value.from === '') return
-  const to = pause.value.to === '' || pause.value.to < pause.value.from ? pause.value.from : pause.value.to
-  pauses.value = [...pauses.value, { from: pause.value.from, to }].sort((a, b) => (a.from < b.from ? -1 : 1))
-  pause.value = { from: '', to: '' }
 }
 /** The rhythm as a sentence that can be typed over; the clicks below follow it while it is typed. */
 const typed = ref<string>()
@@ -222,26 +181,8 @@ const dates = computed(() => {
     </fieldset>
     <details v-if="count > 6" class="sub" :open="pauses.length > 0 || wish.season !== undefined">
       <summary class="py-1">Pauses and seasons</summary>
-      <ul class="flex flex-wrap gap-1.5 my-2" aria-label="Pauses">
-        <li v-for="(p, i) in pauses" :key="p.from" class="border border-line rounded-control px-2 py-0.5">
-          {{ sayDay(p.from) }} to {{ sayDay(p.to)
-          }}<button
-            type="button"
-            class="ml-1.5"
-            :aria-label="`No pause from ${sayDay(p.from)} after all`"
-            @click="pauses = pauses.filter((_, n) => n !== i)"
-          >
-            ×
-          </button>
-        </li>
-      </ul>
-      <div class="flex flex-wrap gap-2 items-end">
-        <DateField v-model="pause.from" label="Pause from" /><DateField
-          v-model="pause.to"
-          label="to"
-          :min="pause.from"
-        /><button type="button" class="btn" @click="addPause">Add the pause</button
-        ><OptionalNumberField
+      <PausesField v-model="pauses">
+        <OptionalNumberField
           :model-value="wish.season"
           class="ml-auto"
           field="field num w-[150px]"
@@ -251,7 +192,7 @@ const dates = computed(() => {
           placeholder="never"
           @update:model-value="season"
         />
-      </div>
+      </PausesField>
     </details>
     <label v-if="zoned"
       ><span class="label">Time zone</span

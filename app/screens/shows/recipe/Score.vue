@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { scaleLinear } from 'd3-scale'
+import { ref } from 'vue'
 import { Plus } from '@lucide/vue'
 import type { RecipeFields } from '@core/commands/recipes/written'
 import type { Recipe, RecipeLine } from '@core/records'
-import { leadAt, scoreOf } from '@core/recipe/score'
-import { withStage } from '@core/recipe/edit'
+import { leadAt } from '@core/recipe/score'
+import { withNewLine, withStage } from '@core/recipe/edit'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
 import { keysOn } from '@app/ui/keymap'
 import { scoreKeys } from './keymap'
+import { rowHeight, useScoreShape, type Dragged } from './score-shape'
 import { useElementSize } from '@vueuse/core'
 import { followPress } from '@app/ui/drag/press'
 
@@ -27,62 +27,13 @@ const plan = usePlan()
 const frame = ref<HTMLElement>()
 const { width } = useElementSize(frame, { width: 480, height: 0 })
 
-const height = 31
-const dragged = ref<{ id: string; days: number }>()
-const shown = computed(() =>
-  dragged.value
-    ? {
-        ...recipe,
-        lines: recipe.lines.map((l) =>
-          l.id === dragged.value?.id ? { ...l, lead: leadAt(recipe.lines, l, dragged.value.days) } : l,
-        ),
-      }
-    : recipe,
+const dragged = ref<Dragged>()
+const { score, x, mid, edges, ramp, ticks } = useScoreShape(
+  () => recipe,
+  () => chosen,
+  dragged,
+  width,
 )
-const score = computed(() => scoreOf(shown.value))
-const reach = computed(() => {
-  const s = scoreOf(recipe)
-  return { before: s.before, after: s.after }
-})
-const x = computed(() =>
-  scaleLinear()
-    .domain([reach.value.before + 1, -Math.max(2, reach.value.after + 1)])
-    .range([10, width.value - 12]),
-)
-const mid = (row: number) => row * height + height / 2
-const daysOf = (row: number) => {
-  const r = score.value.rows[row]
-  return r?.kind === 'line' ? r.days : 0
-}
-const edges = computed(() =>
-  score.value.needs.map(({ from, to }) => {
-    const [x1, y1, x2, y2] = [x.value(daysOf(from)), mid(from), x.value(daysOf(to)), mid(to)]
-    const bend = Math.max(14, Math.abs(y2 - y1) / 3)
-    return {
-      d: `M${x1},${y1} C${x1 + bend},${y1} ${x2 - bend},${y2} ${x2},${y2}`,
-      backwards: daysOf(from) < daysOf(to),
-      on:
-        chosen?.kind === 'step' &&
-        [score.value.rows[from], score.value.rows[to]].some(
-          (r) => r?.kind === 'line' && r.line.id === chosen.id,
-        ),
-    }
-  }),
-)
-/** Down the stages, each by the day on which the last of its steps is due. */
-const ramp = computed(() => {
-  let d = ''
-  let reached = Infinity
-  score.value.rows.forEach((row, i) => {
-    if (row.kind !== 'stage' || row.due === undefined) return
-    const rest = score.value.rows.slice(i + 1)
-    const next = rest.findIndex((r) => r.kind === 'stage')
-    reached = Math.min(reached, row.due)
-    d += `${d === '' ? 'M' : 'L'}${x.value(reached)},${Math.max(16, i * height)} L${x.value(reached)},${(i + 1 + (next < 0 ? rest.length : next)) * height} `
-  })
-  return d
-})
-const ticks = computed(() => x.value.ticks(8).filter(Number.isInteger))
 const days = (n: number) => (n >= 0 ? `${n} d before` : `${-n} d after`)
 const picked = (line: RecipeLine) => chosen?.kind === 'step' && chosen.id === line.id
 const takes = (line: RecipeLine) => {
@@ -126,19 +77,7 @@ function stageAdded() {
 }
 function stepAdded(stage: string) {
   const id = library.newId()
-  const last = recipe.lines.findLastIndex((l) => l.stage === stage)
-  const due = recipe.lines[last]?.lead
-  const line: RecipeLine = {
-    id,
-    stage,
-    name: 'New step',
-    kind: recipe.lines[last]?.kind ?? 'admin',
-    minutes: 30,
-    lead: due?.kind === 'after' ? due : { kind: 'before', days: due?.kind === 'before' ? due.days : 1 },
-    needs: [],
-    required: true,
-  }
-  emit('write', { lines: [...recipe.lines.slice(0, last + 1), line, ...recipe.lines.slice(last + 1)] })
+  emit('write', { lines: withNewLine(recipe.lines, stage, id) })
   emit('choose', { kind: 'step', id })
 }
 </script>
@@ -156,7 +95,7 @@ function stepAdded(stage: string) {
         <li
           v-for="row in score.rows"
           :key="row.kind === 'stage' ? `stage ${row.id}` : row.line.id"
-          :style="{ height: `${height}px` }"
+          :style="{ height: `${rowHeight}px` }"
           class="flex items-center gap-2 min-w-0"
         >
           <template v-if="row.kind === 'stage'"
@@ -206,15 +145,15 @@ function stepAdded(stage: string) {
       <div
         ref="frame"
         class="relative min-w-0 border-l border-faint max-sm:hidden"
-        :style="{ height: `${score.rows.length * height + 22}px` }"
+        :style="{ height: `${score.rows.length * rowHeight + 22}px` }"
       >
         <svg class="absolute inset-0 w-full h-full" aria-hidden="true">
           <g v-for="t in ticks" :key="t">
-            <line :x1="x(t)" :x2="x(t)" y1="16" :y2="score.rows.length * height" stroke="var(--faint)" />
+            <line :x1="x(t)" :x2="x(t)" y1="16" :y2="score.rows.length * rowHeight" stroke="var(--faint)" />
             <text :x="x(t)" y="11" text-anchor="middle" class="tick-text">
               {{ t === 0 ? 'release' : t > 0 ? t : `+${-t}` }}
             </text>
-            <text :x="x(t)" :y="score.rows.length * height + 15" text-anchor="middle" class="tick-text">
+            <text :x="x(t)" :y="score.rows.length * rowHeight + 15" text-anchor="middle" class="tick-text">
               {{ t === 0 ? 'release' : t > 0 ? t : `+${-t}` }}
             </text>
           </g>
@@ -232,7 +171,7 @@ function stepAdded(stage: string) {
             :x1="x(0)"
             :x2="x(0)"
             y1="16"
-            :y2="score.rows.length * height"
+            :y2="score.rows.length * rowHeight"
             stroke="var(--lamp-line)"
             stroke-width="2"
           />
@@ -268,66 +207,4 @@ function stepAdded(stage: string) {
   </section>
 </template>
 
-<style scoped>
-.row {
-  display: flex;
-  flex: 1;
-  align-items: center;
-  gap: 8px;
-  min-width: 0;
-  padding: 3px 8px;
-  text-align: left;
-  border-radius: 6px;
-}
-.row:hover {
-  background: var(--raised);
-}
-.row.on {
-  background: var(--raised);
-  box-shadow: inset 2px 0 var(--ink);
-}
-.row:not(.stage) {
-  padding-left: 18px;
-}
-.stage {
-  font-weight: 600;
-}
-.dot {
-  position: absolute;
-  width: 18px;
-  height: 18px;
-  border-radius: 50%;
-  cursor: ew-resize;
-}
-.dot::before {
-  content: '';
-  position: absolute;
-  inset: 3.5px;
-  border: 2px solid var(--ink);
-  border-radius: 50%;
-  background: var(--ground);
-}
-.dot.soft::before {
-  border-style: dotted;
-}
-.dot.on::before,
-.dot.moving::before {
-  background: var(--ink);
-}
-.due {
-  position: absolute;
-  left: 20px;
-  top: 0;
-  padding: 0 5px;
-  white-space: nowrap;
-  font: 500 11px/18px var(--font-mono);
-  color: var(--ink);
-  background: var(--panel);
-  border-radius: 4px;
-  pointer-events: none;
-}
-.tick-text {
-  font: 11px var(--font-mono);
-  fill: var(--ink-2);
-}
-</style>
+<style scoped src="./score.css"></style>

@@ -1,0 +1,75 @@
+import { correctLog } from '../work/correct-log'
+import { endStep } from '../work/end-step'
+import { handStep } from '../work/hand-step'
+import { startStep, stopStep } from '../work/timer'
+import { addPicture, choosePicture, removePicture } from '../episode/pictures'
+import { addTitle, chooseTitle } from '../episode/titles'
+import { dropTags } from '../episode/drop-tags'
+import { writeEpisode } from '../episode/write-episode'
+
+import type { type Deed } from './chance'
+import { one, near, word, episode, step, openStep, picture } from './chance'
+
+/** Random deeds: episode. */
+export const episodeDeeds = {
+  startStep: (x) => startStep(x.r, { step: openStep(x) }, x.c),
+  stopStep: (x) => stopStep(x.r, {}, x.c),
+  endStep: (x) =>
+    endStep(
+      x.r,
+      {
+        step: openStep(x),
+        took: one(['shorter', 'as planned', 'longer'] as const, x) ?? 'as planned',
+        day: near(x, 1, 1),
+      },
+      x.c,
+    ),
+  correctLog: (x) => correctLog(x.r, { step: step(x), minutes: x.n(200), day: near(x, 3, 1) }, x.c),
+  handStep: (x) => handStep(x.r, { step: step(x), owner: x.n(2) ? 'Jo' : '' }, x.c),
+  writeEpisode: (x) =>
+    writeEpisode(
+      x.r,
+      x.n(2)
+        ? { episode: episode(x), typed: { tags: x.n(2) ? ['oak', 'ribs'] : [] }, what: 'tags' }
+        : { episode: episode(x), typed: { note: word(x) }, what: 'the note' },
+      x.c,
+    ),
+  addTitle: (x) => addTitle(x.r, { episode: episode(x), text: word(x) }, x.c),
+  chooseTitle: (x) => {
+    const e = x.r.episodes.get(episode(x))
+    return chooseTitle(x.r, { episode: e?.id ?? '', title: one(e?.titles ?? [], x)?.id }, x.c)
+  },
+  dropTags: (x) => {
+    const e = one(
+      [...x.r.episodes.values()].filter((y) => y.tags.length > 0),
+      x,
+    )
+    return dropTags(x.r, { episode: e?.id ?? episode(x), limit: x.n(10) }, x.c)
+  },
+  addPicture: (x) => {
+    const id = x.c.id()
+    return addPicture(
+      x.r,
+      {
+        episode: episode(x),
+        picture: picture(id),
+        file: { id, type: 'image/png', bytes: new Uint8Array([1, 2, 3, 4]) },
+      },
+      x.c,
+    )
+  },
+  removePicture: (x) => {
+    const e = one(
+      [...x.r.episodes.values()].filter((y) => y.pictures.length > 0),
+      x,
+    )
+    return removePicture(x.r, { episode: e?.id ?? episode(x), picture: e?.pictures[0]?.id ?? '' }, x.c)
+  },
+  choosePicture: (x) => {
+    const e = one(
+      [...x.r.episodes.values()].filter((y) => y.pictures.length > 0),
+      x,
+    )
+    return choosePicture(x.r, { episode: e?.id ?? episode(x), picture: e?.pictures[x.n(2)]?.id }, x.c)
+  },
+} satisfies Record<string, Deed>

@@ -1,0 +1,117 @@
+import { fixNumber } from '../release/fix-number'
+import { markReleased } from '../release/mark-released'
+import { moveToNextOpen } from '../schedule/move-to-next-open'
+import { parkEpisode } from '../schedule/park-episode'
+import { placeOnOwn } from '../schedule/place-on-own'
+import { placeOnSlot } from '../schedule/place-on-slot'
+import { placeSeveral } from '../schedule/place-several'
+import { skipSlot } from '../schedule/skip-slot'
+import { startWork } from '../schedule/start-work'
+import { takeOff } from '../schedule/take-off'
+import { takeSection } from '../episode/take-section'
+import { writeScript } from '../episode/write-script'
+import { editSettings } from '../settings/edit-settings'
+import { addShow } from '../shows/add-show'
+import { changeRhythm } from '../shows/change-rhythm'
+import { editOutlet } from '../shows/edit-outlet'
+import { editShow } from '../shows/edit-show'
+import { dropBusy, takeBusy } from '../standing/busy'
+import { markStanding } from '../standing/mark-standing'
+import { putStanding, removeStanding } from '../standing/put-standing'
+
+import type { type Deed } from './chance'
+import { one, idIn, today, near, word, episode, inPhase, show, slotDay, scriptWish } from './chance'
+
+/** Random deeds: shows. */
+export const showsDeeds = {
+  fixNumber: (x) => fixNumber(x.r, { episode: inPhase(x, 'work') }, x.c),
+  markReleased: (x) => markReleased(x.r, { episode: inPhase(x, 'work'), late: x.n(2) > 0 }, x.c),
+  placeOnSlot: (x) => placeOnSlot(x.r, { episode: episode(x), day: slotDay(x) }, x.c),
+  placeOnOwn: (x) => placeOnOwn(x.r, { episode: episode(x), day: near(x, 3, 40), time: '12:00' }, x.c),
+  startWork: (x) => startWork(x.r, { episode: inPhase(x, 'idea', 'parked') }, x.c),
+  placeSeveral: (x) => placeSeveral(x.r, { episodes: [inPhase(x, 'idea'), episode(x)] }, x.c),
+  parkEpisode: (x) => parkEpisode(x.r, { episode: episode(x), why: 'later' }, x.c),
+  takeOff: (x) => takeOff(x.r, { episode: inPhase(x, 'work') }, x.c),
+  skipSlot: (x) => skipSlot(x.r, { show: show(x), day: slotDay(x), skip: x.n(2) > 0 }, x.c),
+  moveToNextOpen: (x) => moveToNextOpen(x.r, { episode: inPhase(x, 'work') }, x.c),
+  writeScript: (x) => {
+    const id = one([...x.r.scripts.keys()], x) ?? episode(x)
+    return writeScript(x.r, { episode: id, wish: scriptWish(x, id) }, x.c)
+  },
+  takeSection: (x) =>
+    takeSection(x.r, { episode: episode(x), title: word(x), points: ['steam', 'bend'] }, x.c),
+  editSettings: (x) =>
+    editSettings(
+      x.r,
+      x.n(2) ? { hours: [x.n(240), 90, 90, 90, 90, 150, 0] } : { preferred: { film: [x.n(7)] } },
+      x.c,
+    ),
+  addShow: (x) =>
+    addShow(
+      x.r,
+      {
+        title: word(x),
+        kind: x.n(2) ? 'video' : 'audio',
+        zone: 'Europe/Lisbon',
+        rhythm: { kind: 'week', every: 1 + x.n(2), weekdays: [x.n(7)] },
+        time: '17:00',
+        start: today(x),
+        hours: [90, 90, 90, 90, 90, 0, 0],
+      },
+      x.c,
+    ),
+  editShow: (x) =>
+    editShow(
+      x.r,
+      { show: show(x), fields: x.n(2) ? { prefix: x.n(2) ? 'T ' : '#' } : { readyAhead: x.n(5) } },
+      x.c,
+    ),
+  changeRhythm: (x) =>
+    changeRhythm(
+      x.r,
+      {
+        show: show(x),
+        rhythm: { kind: 'week', every: 1 + x.n(2), weekdays: [x.n(7)] },
+        time: '18:00',
+        start: near(x, 0, 10),
+        displaced: one(['nearest', 'keep', 'off', 'ideas'] as const, x) ?? 'nearest',
+      },
+      x.c,
+    ),
+  editOutlet: (x) =>
+    editOutlet(x.r, { outlet: idIn(x.r.outlets, x), fields: { titleLimit: 20 + x.n(100) } }, x.c),
+  putStanding: (x) =>
+    putStanding(
+      x.r,
+      {
+        ...(x.n(3) ? {} : { standing: idIn(x.r.standing, x) }),
+        name: 'Mailing list',
+        kind: 'admin',
+        minutes: 30,
+        when: x.n(2)
+          ? { kind: 'once', day: near(x, 0, 9) }
+          : { kind: 'rule', rule: 'FREQ=WEEKLY;BYDAY=MO', start: near(x, 9, 9) },
+      },
+      x.c,
+    ),
+  removeStanding: (x) => removeStanding(x.r, { standing: idIn(x.r.standing, x) }, x.c),
+  markStanding: (x) =>
+    markStanding(
+      x.r,
+      {
+        standing: idIn(x.r.standing, x),
+        day: near(x, 2, 9),
+        as: one(['skipped', 'done', 'to do'] as const, x) ?? 'done',
+      },
+      x.c,
+    ),
+  takeBusy: (x) => {
+    const uid = `busy${x.n(4)}`
+    return takeBusy(
+      x.r,
+      { events: [{ uid, name: 'Dentist', day: near(x, 1, 20), minutes: 30 + x.n(90) }], uids: [uid] },
+      x.c,
+    )
+  },
+  dropBusy: (x) => dropBusy(x.r, { busy: x.n(4) ? idIn(x.r.busy, x) : undefined }, x.c),
+} satisfies Record<string, Deed>
