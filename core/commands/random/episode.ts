@@ -7,7 +7,7 @@ import { addTitle, chooseTitle } from '../episode/titles'
 import { dropTags } from '../episode/drop-tags'
 import { writeEpisode } from '../episode/write-episode'
 
-import type { type Deed } from './chance'
+import type { Deed } from './chance'
 import { one, near, word, episode, step, openStep, picture } from './chance'
 
 /** Random deeds: episode. */

@@ -16,7 +16,7 @@ import { importKeywords } from '../keywords/import-keywords'
 import { removeKeyword } from '../keywords/remove-keyword'
 import { jotForKeyword, giveKeyword } from '../keywords/give-keyword'
 
-import type { type Deed } from './chance'
+import type { Deed } from './chance'
 import { one, idIn, today, near, word, episode, inPhase, show } from './chance'
 
 /** Random deeds: ideas. */

@@ -9,7 +9,7 @@ import { settleDifferences } from '../recipes/settle-differences'
 import { takeStarter } from '../recipes/take-starter'
 import { changeRecipe } from '../recipes/change-recipe'
 
-import type { type Deed } from './chance'
+import type { Deed } from './chance'
 import { one, word, episode, inPhase, show, recipe, chosenStage } from './chance'
 
 /** Random deeds: recipes. */

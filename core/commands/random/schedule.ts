@@ -11,7 +11,7 @@ import { keepSlots, removeReservation } from '../schedule/keep-slots'
 import { putLaunch, removeLaunch } from '../schedule/launch'
 import { supportLaunch } from '../schedule/support-launch'
 
-import type { type Deed } from './chance'
+import type { Deed } from './chance'
 import { idIn, today, near, episode, inPhase, show, slotDay } from './chance'
 
 /** Random deeds: schedule. */

@@ -19,7 +19,7 @@ import { dropBusy, takeBusy } from '../standing/busy'
 import { markStanding } from '../standing/mark-standing'
 import { putStanding, removeStanding } from '../standing/put-standing'
 
-import type { type Deed } from './chance'
+import type { Deed } from './chance'
 import { one, idIn, today, near, word, episode, inPhase, show, slotDay, scriptWish } from './chance'
 
 /** Random deeds: shows. */

@@ -22,7 +22,7 @@ import { pinBlock } from '../week/pin-block'
 import { takePlan } from '../week/take-plan'
 import { timeBlock } from '../week/time-block'
 
-import type { type Deed } from './chance'
+import type { Deed } from './chance'
 import { one, today, near, word, episode, inPhase, show, step, openStep, laid, chosenStage } from './chance'
 
 /** Random deeds: work. */
