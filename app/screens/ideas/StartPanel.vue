@@ -104,7 +104,7 @@ function tag(text: string) {
           >
             <p>
               Most of your earlier episodes on this also had a part on
-              <strong class="font-semibold">{{ l.title }}</strong>
+              <strong class="font-semibold">{{ l.title }}</strong>{{ ' ' }}
               <span class="sub">({{ l.had }} of {{ l.of }})</span>
             </p>
             <button

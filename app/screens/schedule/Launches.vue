@@ -103,8 +103,7 @@ function share(day: string, l: (typeof launches.value)[number]): number {
               class="font-semibold underline decoration-dotted underline-offset-2"
               @click="begin(l.launch.id)"
             >
-              {{ l.launch.name }}
-            </button>
+              {{ l.launch.name }}</button>{{ ' ' }}
             <span class="sub"
               >{{ sayDay(l.launch.from, moment.today) }} to {{ sayDay(l.launch.to, moment.today) }},
               {{ sayAway(l.launch.from, moment.today) }}</span
@@ -171,7 +170,7 @@ function share(day: string, l: (typeof launches.value)[number]): number {
       </li>
       <li v-for="d in deals" :key="d.r.id" class="px-4 py-2 flex flex-wrap items-center gap-x-4">
         <p class="flex-1 min-w-[240px]">
-          <strong class="font-semibold">{{ d.r.name }}</strong>
+          <strong class="font-semibold">{{ d.r.name }}</strong>{{ ' ' }}
           <span class="sub"
             >{{
               d.r.kept.kind === 'deal' && d.r.kept.perMonth > 1 ? `${d.r.kept.perMonth} slots` : 'one slot'

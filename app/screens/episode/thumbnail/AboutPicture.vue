@@ -24,7 +24,7 @@ const square = computed(() => card.show.kind === 'audio')
       Choose {{ letter }}
     </button>
     <p v-else class="panel p-3">
-      <strong>{{ letter }} is chosen.</strong>
+      <strong>{{ letter }} is chosen.</strong>{{ ' ' }}
       <button
         class="underline underline-offset-2"
         @click="library.perform(choosePicture, { episode: card.episode.id, picture: undefined }, 'quietly')"

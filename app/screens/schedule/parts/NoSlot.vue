@@ -17,8 +17,8 @@ const dialogs = useDialogs()
         <Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><RouterLink
           :to="{ name: 'episode', params: { code: c.episode.code } }"
           class="flex-1 no-underline"
-          ><strong class="font-semibold">{{ c.title }}</strong>
-          <span class="sub">{{ c.show.title }}</span></RouterLink
+          ><strong class="font-semibold">{{ c.title }}</strong
+          >{{ ' ' }} <span class="sub">{{ c.show.title }}</span></RouterLink
         ><button
           class="btn btn-bare btn-small"
           :aria-label="`Park ${c.title}`"
