@@ -1,6 +1,6 @@
 // npm test: installs what is missing, then format, types, linter, unit tests and browser tests; says how
 // many passed.
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -20,13 +20,33 @@ function step(name, program, args, env = {}) {
   })
   return status === 0
 }
-function check(name, program, args) {
-  if (step(name, program, args)) passed++
-  else failed++
+/** Runs some checks side by side, each on a core of its own; what each says is printed when it ends. */
+async function checks(list) {
+  await Promise.all(
+    list.map(
+      ([name, program, args]) =>
+        new Promise((done) => {
+          const child = spawn(program, args, { cwd: root })
+          let says = ''
+          for (const out of [child.stdout, child.stderr])
+            out.on('data', (chunk) => {
+              says += chunk
+            })
+          child.on('close', (code) => {
+            console.log(`\n${name}\n${says.trimEnd()}`)
+            if (code === 0) passed++
+            else failed++
+            done()
+          })
+        }),
+    ),
+  )
 }
-check('Format', bin('prettier'), ['--check', '.', '--log-level', 'warn'])
-check('Types', bin('vue-tsc'), ['--noEmit', '-p', 'tsconfig.json'])
-check('Linter', bin('eslint'), ['.', '--max-warnings', '0'])
+await checks([
+  ['Types', bin('vue-tsc'), ['--noEmit', '-p', 'tsconfig.json']],
+  ['Linter', bin('eslint'), ['.', '--max-warnings', '0']],
+  ['Format', bin('prettier'), ['--check', '.', '--log-level', 'warn']],
+])
 
 const units = join(out, 'units.json')
 const unitsFine = step('Unit tests', bin('jest'), ['--json', `--outputFile=${units}`, '--silent'])
