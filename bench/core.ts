@@ -119,6 +119,7 @@ const fields = fieldsOf({
   shows: new Map(shows.map((s) => [s.id, s])),
   recipes: new Map(recipes.map((r) => [r.id, r])),
   keywords: new Map(whole.tables.keywords.map((k) => [k.id, k])),
+  launches: new Map(),
   number: () => undefined,
 })
 const where = {

@@ -98,6 +98,7 @@ export const useIdeas = defineStore('ideas', () => {
       shows: library.records.shows,
       recipes: library.records.recipes,
       keywords: library.records.keywords,
+      launches: library.records.launches,
       number: (e) => cards.numbers.get(e.show)?.episodes.get(e.id),
     }),
   )

@@ -43,7 +43,9 @@ export const useWorkload = defineStore('workload', () => {
       ),
     ),
   )
-  const plan = computed(() => planOf(cards.working, hours.value, moment.today, passed.value))
+  const plan = computed(() =>
+    planOf(cards.working, hours.value, moment.today, passed.value, library.records.launches),
+  )
   const open = computed(() => plan.value.open)
   const load = computed(() => plan.value.load)
   const planned = computed(() => minutesByDay(load.value))

@@ -12,6 +12,7 @@ const fields = fieldsOf({
   shows: records.shows,
   recipes: records.recipes,
   keywords: new Map(),
+  launches: new Map(),
   number: () => undefined,
 })
 const columns = [

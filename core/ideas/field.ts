@@ -3,6 +3,7 @@ import {
   type Episode,
   type Id,
   type Keyword,
+  type Launch,
   type OwnField,
   type OwnValue,
   type Recipe,
@@ -16,6 +17,7 @@ export interface FieldsOf {
   shows: ReadonlyMap<Id, Show>
   recipes: ReadonlyMap<Id, Recipe>
   keywords: ReadonlyMap<Id, Keyword>
+  launches: ReadonlyMap<Id, Launch>
   number: (episode: Episode) => number | undefined
 }
 

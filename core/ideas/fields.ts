@@ -1,3 +1,4 @@
+import { importanceNames, importanceOf } from '../plan/importance'
 import { Day, IdeaStanding, Month, type Episode, type Id } from '../records'
 import { standingNames } from '../commands/ideas/standing-names'
 import { withIdea } from '../commands/ideas/with-idea'
@@ -213,6 +214,20 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
           return (k && opportunityOf(k)) ?? []
         })
         return all.length === 0 ? undefined : Math.round(Math.max(...all))
+      },
+    },
+    {
+      name: 'importance',
+      label: 'Importance',
+      kind: 'choice',
+      choices: Object.values(importanceNames),
+      of: (e) => importanceNames[importanceOf(e, of.launches.values()).level],
+      put: (e, t) => {
+        const at = Object.values(importanceNames).indexOf(t.trim().toLowerCase())
+        if (t.trim() !== '' && at < 0)
+          return refused(`“${t}” is no importance. Write ${Object.values(importanceNames).join(', ')}.`)
+        const { raised } = importanceOf(e, of.launches.values())
+        return ok({ ...e, priority: Math.max(0, at - (raised.length > 0 ? 1 : 0)) })
       },
     },
     { name: 'asked', label: 'Asked for', kind: 'number', of: (e) => e.idea.asked.length || undefined },

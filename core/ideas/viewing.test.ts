@@ -15,6 +15,7 @@ const fields = fieldsOf({
   shows: records.shows,
   recipes: records.recipes,
   keywords: new Map(),
+  launches: new Map(),
   number: () => undefined,
 })
 const idea = (id: string, fields: Partial<Episode> = {}, known: Partial<Idea> = {}): Episode => {

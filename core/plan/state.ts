@@ -2,6 +2,7 @@ import type {
   Day,
   Episode,
   Id,
+  Launch,
   Outlet,
   Part,
   Recipe,
@@ -79,8 +80,9 @@ export function planOf(
   hours: HoursOf,
   today: Day,
   now: number,
+  launches: ReadonlyMap<Id, Launch>,
 ): Plan {
-  const open = openWork(work, today, now)
+  const open = openWork(work, today, now, launches)
   return { open, load: layWork(planFor(open.tasks, open.laid, hours, today)) }
 }
 
@@ -150,5 +152,5 @@ export function stateOf(
     return [{ ...of, standing: progressOf({ ...of, today, works, partMinutes: partMinutes.get(show.id) }) }]
   })
   const hours = hoursIn(records, today)
-  return { today, hours, working, ...planOf(working, hours, today, now) }
+  return { today, hours, working, ...planOf(working, hours, today, now, records.launches) }
 }

@@ -47,7 +47,7 @@ const standing = progressOf({
   works: workingDays(settings),
 })
 const now = Date.parse('2026-11-24T09:00:00.000Z')
-const open = openWork([{ episode, standing }], '2026-11-24', now)
+const open = openWork([{ episode, standing }], '2026-11-24', now, new Map())
 const { waits } = open
 const tasks = open.tasks.filter((t) => !t.id.includes('/part/'))
 

@@ -1,9 +1,10 @@
 import { sum } from 'd3-array'
-import type { Day, Episode, Id, StepKind } from '../records'
+import type { Day, Episode, Id, Launch, StepKind } from '../records'
 import type { EpisodeProgress, StepState } from '../recipe/progress'
 import { addDays, sayDay, weekday, weekdayName } from '../rhythm/days'
 import { sayMinutes } from '../script/timecode'
 import type { WorkBlock, Pinned, PlanFor, PlanCost, Task } from './task'
+import { importanceOf } from './importance'
 import type { Load } from './load'
 
 /** An episode in work, as planning sees it. */
@@ -36,10 +37,15 @@ export function isOthers(step: StepState['step']): boolean {
  * The open work of episodes as tasks: all of those with a release, and of those without one what lies in
  * the week, with what it needs. What another does, or is waited for, takes none of the creator's minutes,
  * yet what needs it does not come before it is expected. A release that has passed without an answer is
- * missed already: its work presses by its due dates alone. Sponsored releases weigh three ordinary ones,
- * each step of priority one more. `now` is in ms since 1970.
+ * missed already: its work presses by its due dates alone. A missed release weighs by its importance.
+ * `now` is in ms since 1970.
  */
-export function openWork(work: readonly InWork[], today: Day, now: number): OpenWork {
+export function openWork(
+  work: readonly InWork[],
+  today: Day,
+  now: number,
+  launches: ReadonlyMap<Id, Launch>,
+): OpenWork {
   const open: OpenWork = { tasks: [], waits: new Map(), laid: [] }
   for (const { episode, standing } of work) {
     const undone = standing.steps.filter((s) => !s.done)
@@ -47,6 +53,7 @@ export function openWork(work: readonly InWork[], today: Day, now: number): Open
     const wanted = dated ? undefined : laidOnes(undone, today)
     if (wanted?.size === 0) continue
     const ids = new Set(undone.map((s) => s.step.id))
+    const { weight } = importanceOf(episode, launches.values())
     const out = standing.release && standing.release.at > now ? standing.release.day : undefined
     for (const state of undone) {
       const { step } = state
@@ -66,7 +73,7 @@ export function openWork(work: readonly InWork[], today: Day, now: number): Open
         earliest: state.earliest ?? (step.lead.kind === 'after' ? standing.release?.day : undefined),
         split: step.kind !== 'film' && step.kind !== 'record',
         release: step.required && step.lead.kind !== 'after' ? out : undefined,
-        weight: 1 + episode.priority + (episode.sponsor === undefined ? 0 : 2),
+        weight,
         ...(others ? { hold: usualWait } : {}),
       })
     }

@@ -14,6 +14,8 @@ import { useKeymap } from '@app/ui/keymap'
 import { episodeKeys } from './keymap'
 import { useTabMark } from '@app/ui/tab-mark'
 import Flag from '@app/ui/Flag.vue'
+import ImportanceMark from '@app/ui/ImportanceMark.vue'
+import { useImportance } from '@app/stores/importance'
 import LampMark from '@app/ui/LampMark.vue'
 import EpisodeTerms from './EpisodeTerms.vue'
 
@@ -22,6 +24,7 @@ const library = useLibrary()
 const cards = useCards()
 const moment = useMoment()
 const dialogs = useDialogs()
+const importance = useImportance()
 const router = useRouter()
 
 const workspaces = {
@@ -98,7 +101,13 @@ const joined = (i: number) =>
 <template>
   <div v-if="card && here">
     <header class="border-b border-faint flex flex-wrap items-center gap-x-4 gap-y-2 px-5 min-h-[64px] py-2">
-      <span class="num">{{ card.number }}</span>
+      <span class="flex items-center"
+        ><span class="num">{{ card.number }}</span
+        ><ImportanceMark
+          :of="importance.of(card.episode)"
+          :name="card.title"
+          @press="importance.press(card.episode)"
+      /></span>
       <div class="flex-1 min-w-[220px]">
         <h1 class="text-20 leading-6 truncate">{{ card.title }}</h1>
         <p class="sub">

@@ -8,6 +8,8 @@ import type { Episode } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { useMoment } from '@app/stores/moment'
 import { useIdeas } from '@app/stores/ideas'
+import ImportanceMark from '@app/ui/ImportanceMark.vue'
+import { useImportance } from '@app/stores/importance'
 import Marked from '@app/ui/Marked.vue'
 import { vCarries, vTakes, type Target } from '@app/ui/drag/carry'
 import { carriedIdea } from './carried'
@@ -24,6 +26,7 @@ const emit = defineEmits<{
 }>()
 const moment = useMoment()
 const ideas = useIdeas()
+const importance = useImportance()
 const scroller = ref<HTMLElement>()
 const rows = computed(() => ideas.shown.rows)
 const columns = computed(() => ideas.view.columns.flatMap((c) => ideas.fields.get(c) ?? []))
@@ -115,7 +118,11 @@ function sortBy(name: string) {
 <template>
   <div class="panel overflow-hidden">
     <div role="table" aria-label="Columns" class="border-b border-line text-11 text-ink-2 max-sm:hidden">
-      <div class="grid gap-3 px-3 pl-[62px] py-1.5" role="row" :style="{ gridTemplateColumns: template }">
+      <div
+        class="grid gap-3 pr-[54px] pl-[62px] py-1.5"
+        role="row"
+        :style="{ gridTemplateColumns: template }"
+      >
         <SortHeading as="span" label="Title" :sorted="sortedBy('title')" @sort="sortBy('title')" />
         <SortHeading
           v-for="c in columns"
@@ -192,6 +199,13 @@ function sortBy(name: string) {
                   >{{ cell(r.episode, c.name) }}</span
                 >
               </button>
+              <ImportanceMark
+                class="mr-2"
+                :of="importance.of(r.episode)"
+                :name="r.episode.title"
+                tabindex="-1"
+                @press="importance.press(r.episode)"
+              />
             </div>
           </template>
         </li>
@@ -204,46 +218,4 @@ function sortBy(name: string) {
   </div>
 </template>
 
-<style scoped>
-.row {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  height: 100%;
-  padding-left: 12px;
-  border-bottom: 1px solid var(--faint);
-  border-left: 2px solid transparent;
-}
-.row:hover {
-  background: color-mix(in oklab, var(--raised) 60%, transparent);
-}
-.row.here {
-  background: var(--raised);
-  border-left-color: var(--ink);
-}
-.row[data-goal] {
-  border-top: 2px solid var(--ink);
-}
-.row.picked {
-  background: color-mix(in oklab, var(--raised) 80%, var(--ring) 20%);
-}
-.idea {
-  display: grid;
-  flex: 1;
-  min-width: 0;
-  align-items: center;
-  gap: 12px;
-  height: 100%;
-  padding-right: 12px;
-  text-align: left;
-  cursor: grab;
-}
-.idea:focus-visible {
-  outline-offset: -2px;
-}
-@media (max-width: 639px) {
-  .idea {
-    display: block;
-  }
-}
-</style>
+<style scoped src="./idea-list.css"></style>

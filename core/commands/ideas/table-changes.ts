@@ -16,6 +16,7 @@ export function tableChanges(records: Records, table: Table, show: Id, context: 
       shows: records.shows,
       recipes: records.recipes,
       keywords: records.keywords,
+      launches: records.launches,
       number: () => undefined,
     }),
     byCode,

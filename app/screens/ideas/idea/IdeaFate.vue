@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { backToIdeas, dropEpisodes, editMany, sortIdeas } from '@core/commands/ideas'
 import { standingNames } from '@core/commands/ideas/standing-names'
@@ -6,12 +7,16 @@ import { startWork } from '@core/commands/schedule'
 import { IdeaStanding, type Episode } from '@core/records'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
+import { importanceNames } from '@core/plan/importance'
+import { useImportance } from '@app/stores/importance'
 import Stars from '@app/ui/Stars.vue'
 
 /** What becomes of an idea: its rating, how it is sorted, a slot, or nothing. */
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
 const dialogs = useDialogs()
+const importance = useImportance()
+const level = computed(() => importanceNames[importance.of(episode).level])
 const router = useRouter()
 async function start() {
   const done = await library.perform(startWork, { episode: episode.id })
@@ -29,6 +34,16 @@ const standings = IdeaStanding.options
         :value="episode.idea.rating"
         @change="library.perform(editMany, { episodes: [episode.id], edits: { rating: $event } }, 'quietly')"
       />
+    </p>
+    <p class="flex items-center justify-between">
+      <span class="label mb-0">Importance</span
+      ><button
+        class="btn btn-bare btn-small"
+        :aria-label="`Importance: ${level}. Change it`"
+        @click="importance.press(episode)"
+      >
+        {{ level }}
+      </button>
     </p>
     <div
       v-if="episode.phase.kind === 'idea'"

@@ -15,6 +15,8 @@ import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
+import ImportanceMark from '@app/ui/ImportanceMark.vue'
+import { useImportance } from '@app/stores/importance'
 import { keysOn } from '@app/ui/keymap'
 import LampMark from '@app/ui/LampMark.vue'
 import { sayInHand } from '../in-hand'
@@ -29,6 +31,7 @@ const promises = usePromises()
 const workload = useWorkload()
 const desk = useDesk()
 const dialogs = useDialogs()
+const importance = useImportance()
 const pictures = usePictures()
 const router = useRouter()
 const kept = computed(() => {
@@ -72,25 +75,31 @@ const keyed = keysOn(slotsKeys, {
     </button>
   </td>
   <td>
-    <RouterLink
-      :to="{ name: 'episode', params: { code: card.episode.code } }"
-      class="no-underline block"
-      :data-slot-card="card.episode.id"
-      @keydown="keyed($event)"
-      ><span class="block font-semibold leading-[18px] line-clamp-2">{{ card.title }}</span
-      ><span class="sub"
-        ><span class="num">{{ card.number }}</span> {{ card.show.title }}</span
-      ><span v-if="ownStages.length > 0" class="flex flex-wrap gap-x-2 text-11 text-ink-2"
-        ><span v-for="s in ownStages" :key="s.stage.id" class="inline-flex items-center gap-1"
-          ><LampMark :lamp="s.lamp" :size="12" :name="s.stage.name" />{{ s.stage.name }}</span
-        ></span
-      ><span v-if="breaks" class="block text-11"
-        ><Flag :size="9" />kept for {{ breaks?.name }}, not honoured yet</span
-      ><span v-else-if="kept" class="block text-11 text-ink-2">for {{ kept?.reservation.name }}</span
-      ><span v-if="stale" class="block text-11"
-        ><Flag :size="9" /><span class="late">{{ stale }}</span></span
-      ></RouterLink
-    >
+    <div class="flex items-center gap-1">
+      <RouterLink
+        :to="{ name: 'episode', params: { code: card.episode.code } }"
+        class="no-underline block flex-1 min-w-0"
+        :data-slot-card="card.episode.id"
+        @keydown="keyed($event)"
+        ><span class="block font-semibold leading-[18px] line-clamp-2">{{ card.title }}</span
+        ><span class="sub"
+          ><span class="num">{{ card.number }}</span> {{ card.show.title }}</span
+        ><span v-if="ownStages.length > 0" class="flex flex-wrap gap-x-2 text-11 text-ink-2"
+          ><span v-for="s in ownStages" :key="s.stage.id" class="inline-flex items-center gap-1"
+            ><LampMark :lamp="s.lamp" :size="12" :name="s.stage.name" />{{ s.stage.name }}</span
+          ></span
+        ><span v-if="breaks" class="block text-11"
+          ><Flag :size="9" />kept for {{ breaks?.name }}, not honoured yet</span
+        ><span v-else-if="kept" class="block text-11 text-ink-2">for {{ kept?.reservation.name }}</span
+        ><span v-if="stale" class="block text-11"
+          ><Flag :size="9" /><span class="late">{{ stale }}</span></span
+        ></RouterLink
+      ><ImportanceMark
+        :of="importance.of(card.episode)"
+        :name="card.title"
+        @press="importance.press(card.episode)"
+      />
+    </div>
   </td>
   <td v-for="s in lampColumns(card)" :key="s.kind" class="text-center lamp">
     <span v-if="s.joined" class="join" aria-hidden="true" />

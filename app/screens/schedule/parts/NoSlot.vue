@@ -1,25 +1,37 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { sixLamps } from '@core/recipe/progress'
 import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
+import { useImportance } from '@app/stores/importance'
+import ImportanceMark from '@app/ui/ImportanceMark.vue'
 import Glyph from '@app/ui/Glyph.vue'
 
 /** Started, and on no slot. */
 const cards = useCards()
 const dialogs = useDialogs()
+const importance = useImportance()
+/** The most important first. */
+const unplaced = computed(() =>
+  [...cards.unplaced].sort((a, b) => importance.of(b.episode).weight - importance.of(a.episode).weight),
+)
 </script>
 
 <template>
   <section class="mt-6">
     <h2 class="mb-2">Started, no slot yet</h2>
     <ul class="panel divide-y divide-faint">
-      <li v-for="c in cards.unplaced" :key="c.episode.id" class="flex items-center gap-4 px-4 py-2">
+      <li v-for="c in unplaced" :key="c.episode.id" class="flex items-center gap-4 px-4 py-2">
         <Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><RouterLink
           :to="{ name: 'episode', params: { code: c.episode.code } }"
           class="flex-1 no-underline"
           ><strong class="font-semibold">{{ c.title }}</strong
           >{{ ' ' }} <span class="sub">{{ c.show.title }}</span></RouterLink
-        ><button
+        ><ImportanceMark
+          :of="importance.of(c.episode)"
+          :name="c.title"
+          @press="importance.press(c.episode)"
+        /><button
           class="btn btn-bare btn-small"
           :aria-label="`Park ${c.title}`"
           @click="dialogs.show({ kind: 'park', episode: c.episode.id })"

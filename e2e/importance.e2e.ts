@@ -1,0 +1,36 @@
+import { demo, expect, stored, test } from './fixtures'
+
+test('how important something is, is said by one press in Slots, on its page and in Ideas; a sponsor raises it by itself', async ({
+  page,
+}) => {
+  await demo(page, '/schedule')
+  const mark = page.getByRole('button', { name: /^Why my keel bolts wept rust is .*Change its importance/ })
+  await expect(mark).toHaveAccessibleName(/is ordinary/)
+  await mark.click()
+  await expect(mark).toHaveAccessibleName(/is important/)
+  await stored(page)
+  await page.reload()
+  await expect(mark).toHaveAccessibleName(/is important/)
+  await page.keyboard.press('Control+z')
+  await expect(mark).toHaveAccessibleName(/is ordinary/)
+  await stored(page)
+
+  await page
+    .getByRole('link', { name: /Why my keel bolts wept rust/ })
+    .first()
+    .click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Why my keel bolts wept rust' })).toBeVisible()
+  await page.getByRole('button', { name: /^Terms/ }).click()
+  await page.getByLabel('Sponsor with a read in it').fill('Kelpline Rope')
+  await page.keyboard.press('Tab')
+  await page.keyboard.press('Escape')
+  await expect(mark).toHaveAccessibleName(/is important, sponsored by Kelpline Rope/)
+  await mark.click()
+  await expect(mark).toHaveAccessibleName(/is before all others, sponsored by Kelpline Rope/)
+  await stored(page)
+
+  await page.goto('/ideas')
+  const smell = page.getByRole('button', { name: /^Why wooden boats smell is .*Change its importance/ })
+  await smell.click()
+  await expect(smell).toHaveAccessibleName(/is important/)
+})
