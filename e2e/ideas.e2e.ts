@@ -106,7 +106,7 @@ test('twenty are sorted by keys alone, one is merged into its twin, the last is 
     .getByRole('list', list)
     .getByRole('listitem')
     .filter({ hasText: 'Ten knots I actually use' })
-  await row.getByRole('button').click()
+  await row.getByRole('button').first().click()
   await expect(page.getByRole('complementary', { name: 'The chosen idea' }).getByLabel('Note')).toHaveValue(
     /Knots with cold hands only[^]*Ten knots that I actually use/,
   )
@@ -310,7 +310,7 @@ test('an idea’s own page: folded until wanted, own fields, a guest who is away
   await demo(page, '/ideas')
   await page.getByLabel('Find in ideas').fill('steam box after')
   await expect(page.getByRole('list', list).getByRole('listitem')).toHaveCount(1)
-  await page.getByRole('list', list).getByRole('button').click()
+  await page.getByRole('list', list).getByRole('button').first().click()
   await page.keyboard.press('e')
   await expect(page.getByLabel('Why now')).toHaveCount(0)
   await page.getByRole('button', { name: 'Why now' }).click()

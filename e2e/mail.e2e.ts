@@ -169,7 +169,7 @@ test('a wish from the audience arrives as text, and whoever asked is listed when
   await expect(desk.getByRole('region', { name: 'The idea to sort' }).locator('img')).toBeVisible()
   await desk.keyboard.press('n')
   await desk.getByRole('link', { name: 'All', exact: true }).click()
-  await desk.getByRole('list', { name: 'Ideas' }).getByRole('button').click()
+  await desk.getByRole('list', { name: 'Ideas' }).getByRole('button').first().click()
   await desk.keyboard.press('p')
   await desk
     .getByRole('list', { name: /Open slots/ })
@@ -231,7 +231,7 @@ test('a calendar program that subscribes reads releases, due dates and work; a r
   await desk.keyboard.press('Enter')
   await desk.keyboard.press('Escape')
   await desk.keyboard.press('2')
-  await desk.getByRole('list', { name: 'Ideas' }).getByRole('button').click()
+  await desk.getByRole('list', { name: 'Ideas' }).getByRole('button').first().click()
   await desk.keyboard.press('p')
   await desk
     .getByRole('list', { name: /Open slots/ })

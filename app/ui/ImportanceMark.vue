@@ -4,13 +4,13 @@ import { importanceNames, type Importance } from '@core/plan/importance'
 
 /**
  * How important something is: no, one or two hats, said in words to whoever cannot see them; a press says the next
- * level. An ordinary one shows its mark only where it is pointed at.
+ * level. `name` is whose it is, where the mark does not stand in its row. An ordinary one shows its mark only where it is pointed at.
  */
-const { of, name } = defineProps<{ of: Importance; name: string }>()
+const { of, name } = defineProps<{ of: Importance; name?: string }>()
 const emit = defineEmits<{ press: [] }>()
 const says = computed(() => {
   const because = of.raised.length > 0 ? `, ${of.raised.join(', ')}` : ''
-  return `${name} is ${importanceNames[of.level]}${because}`
+  return `Importance${name === undefined ? '' : ` of ${name}`}: ${importanceNames[of.level]}${because}`
 })
 </script>
 
@@ -19,7 +19,7 @@ const says = computed(() => {
     type="button"
     class="importance"
     :class="{ ordinary: of.level === 0 }"
-    :aria-label="`${says}. Change its importance`"
+    :aria-label="says"
     :title="says"
     @click.stop.prevent="emit('press')"
   >

@@ -202,7 +202,6 @@ function sortBy(name: string) {
               <ImportanceMark
                 class="mr-2"
                 :of="importance.of(r.episode)"
-                :name="r.episode.title"
                 tabindex="-1"
                 @press="importance.press(r.episode)"
               />

@@ -149,7 +149,7 @@ const percent = (o: Outlook | undefined) =>
     <ul v-if="breaks" class="grid gap-1 text-12" aria-label="What it does to the releases">
       <li v-for="b in breaks" :key="b.card.episode.id" class="flex flex-wrap items-center gap-x-2 gap-y-1">
         <span
-          ><span class="num">{{ b.card.number }}</span> {{ b.card.title }}: {{ b.before.is }}{{ ' ' }}
+          ><span class="num">{{ b.card.number }}</span> {{ b.card.title }}: {{ b.before.is }}
           <span class="num">{{ percent(b.before) }}</span> → <strong>{{ b.after.is }}</strong>{{ ' ' }}
           <span class="num">{{ percent(b.after) }}</span></span
         ><button
