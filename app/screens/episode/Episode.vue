@@ -101,7 +101,7 @@ const joined = (i: number) =>
 <template>
   <div v-if="card && here">
     <header class="border-b border-faint flex flex-wrap items-center gap-x-4 gap-y-2 px-5 min-h-[64px] py-2">
-      <span class="flex items-center"
+      <span class="flex items-center -mr-4"
         ><span class="num">{{ card.number }}</span
         ><ImportanceMark
           :of="importance.of(card.episode)"
