@@ -222,15 +222,6 @@ useEventListener(window, 'paste', pasted)
   background: oklch(0.11 0.012 60);
   padding-inline: 6px;
 }
-.stamp {
-  position: absolute;
-  right: 8px;
-  bottom: 8px;
-  padding: 1px 5px;
-  border-radius: 4px;
-  background: rgb(0 0 0 / 0.82);
-  color: #fff;
-  font-weight: 600;
-  font-size: 14px;
-}
 </style>
+
+<style scoped src="./thumbnail/stamp.css"></style>

@@ -202,7 +202,7 @@ function sortBy(name: string) {
               <ImportanceMark
                 class="mr-2"
                 :of="importance.of(r.episode)"
-                tabindex="-1"
+                :tabindex="v.index === here ? 0 : -1"
                 @press="importance.press(r.episode)"
               />
             </div>

@@ -18,6 +18,12 @@ const router = useRouter()
 const said = { covered: 'covered', planned: 'planned', open: 'open' }
 const figures = new Intl.NumberFormat('en', { notation: 'compact', maximumFractionDigits: 1 })
 
+const measured = [
+  { name: 'searches', label: 'Searches a month', width: 'w-[84px]' },
+  { name: 'competing', label: 'Competing results', width: 'w-[78px]' },
+] as const
+const shown = (n: number | undefined) => (n === undefined ? '' : n >= 1000 ? figures.format(n) : n)
+
 function figure(name: 'searches' | 'competing', event: Event) {
   const read = readFigure(typedIn(event))
   if (read === 'wrong') {
@@ -55,32 +61,12 @@ async function idea() {
         "
       />
     </td>
-    <td class="w-[84px]">
+    <td v-for="f in measured" :key="f.name" :class="f.width">
       <input
         class="quiet-field mx-0 num text-right"
-        :value="
-          of.keyword.searches === undefined
-            ? ''
-            : of.keyword.searches >= 1000
-              ? figures.format(of.keyword.searches)
-              : of.keyword.searches
-        "
-        :aria-label="`Searches a month for ${of.keyword.words}`"
-        @change="figure('searches', $event)"
-      />
-    </td>
-    <td class="w-[78px]">
-      <input
-        class="quiet-field mx-0 num text-right"
-        :value="
-          of.keyword.competing === undefined
-            ? ''
-            : of.keyword.competing >= 1000
-              ? figures.format(of.keyword.competing)
-              : of.keyword.competing
-        "
-        :aria-label="`Competing results for ${of.keyword.words}`"
-        @change="figure('competing', $event)"
+        :value="shown(of.keyword[f.name])"
+        :aria-label="`${f.label} for ${of.keyword.words}`"
+        @change="figure(f.name, $event)"
       />
     </td>
     <td class="w-[88px] text-right">

@@ -51,18 +51,9 @@ const sizes = computed(() =>
   </section>
 </template>
 
+<style scoped src="./stamp.css"></style>
+
 <style scoped>
-.stamp {
-  position: absolute;
-  right: 8px;
-  bottom: 8px;
-  padding: 1px 5px;
-  border-radius: 4px;
-  background: rgb(0 0 0 / 0.82);
-  color: #fff;
-  font-weight: 600;
-  font-size: 14px;
-}
 .stamp.small {
   right: 3px;
   bottom: 3px;
