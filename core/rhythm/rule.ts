@@ -98,7 +98,10 @@ function listed(words: readonly string[]): string {
 /** A rhythm in words: `every second Tuesday, 06:30`, with its season. */
 export function sayRhythm(rhythm: Rhythm): string {
   const wish = wishOf(rhythm.rule)
-  if (!wish) return `${new RRule(RRule.parseString(rhythm.rule)).toText()}, ${rhythm.time}`
+  if (!wish) {
+    const often = /FREQ=([A-Z]+)/.exec(rhythm.rule)?.[1]?.toLowerCase() ?? ''
+    return `${often} by a rule of its own, ${rhythm.time}`.trimStart()
+  }
   const season = wish.season === undefined ? '' : `, ${wish.season} times`
   return [
     `${saidWish(wish)}, ${rhythm.time}${season}`,
