@@ -12,7 +12,7 @@ test('a slot is kept for a sponsor: it shows on the open frame, and what doesnâ€
   ).toBeVisible()
   await page.getByRole('button', { name: 'Keep Thu 31 Dec for somebody or something' }).click()
   await page.getByLabel('The sponsor').fill('Brightwork Varnish')
-  await page.getByLabel('Note').fill('Forty seconds')
+  await page.getByRole('textbox', { name: 'Note' }).fill('Forty seconds')
   await page.getByRole('button', { name: 'Keep it', exact: true }).click()
   const row = page.getByRole('row', { name: /Thu 31 Dec/ })
   await expect(row).toContainText('Kept for Brightwork Varnish')

@@ -164,8 +164,11 @@ export class Library {
     return this.past.linesOf(episode)
   }
 
-  /** A file's bytes. */
+  /** A file's bytes; of one that is on its way into the store when it has arrived. */
   async file(id: Id): Promise<{ type: string; bytes: Uint8Array } | undefined> {
+    const kept = await this.store.files.get(id)
+    if (kept) return kept
+    await this.settled()
     return this.store.files.get(id)
   }
 

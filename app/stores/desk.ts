@@ -22,6 +22,10 @@ export const useDesk = defineStore('desk', () => {
   const captureShow = remembered<Id | undefined>('lamp-reel.capture', undefined, (kept) =>
     typeof kept === 'string' ? kept : undefined,
   )
+  /** The notebook stands open beside an episode's stages. */
+  const notebook = remembered('lamp-reel.notebook', false, (kept) =>
+    typeof kept === 'boolean' ? kept : undefined,
+  )
   /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */
   const toNow = ref(0)
   const toCapture = ref(0)
@@ -31,6 +35,7 @@ export const useDesk = defineStore('desk', () => {
     past,
     mayRemind,
     captureShow,
+    notebook,
     toNow,
     toCapture,
   }

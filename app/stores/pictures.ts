@@ -24,6 +24,17 @@ export const usePictures = defineStore('pictures', () => {
     return known
   }
 
+  /** The address of a picture once it has been read; undefined where it is gone. */
+  async function found(id: Id): Promise<string | undefined> {
+    const known = urls.get(id)
+    if (known !== undefined) return known
+    const file = await library.file(id)
+    if (!file) return undefined
+    const address = URL.createObjectURL(new Blob([new Uint8Array(file.bytes)], { type: file.type }))
+    urls.set(id, address)
+    return address
+  }
+
   /** Forgets all addresses, for another world. */
   function forget(): void {
     for (const address of urls.values()) URL.revokeObjectURL(address)
@@ -31,5 +42,5 @@ export const usePictures = defineStore('pictures', () => {
     asked.clear()
   }
 
-  return { url, forget }
+  return { url, found, forget }
 })

@@ -34,8 +34,41 @@ export const Brief = z.object({
   description: z.string(),
   pictureIdea: z.string(),
   pictureWords: z.string(),
+  pictureSketch: z.optional(Picture),
 })
 export type Brief = z.infer<typeof Brief>
+
+/** An idea for the picture that was not chosen; the chosen one stands in the brief. */
+export const PictureIdea = z.object({
+  id: Id,
+  idea: z.string(),
+  words: z.string(),
+  sketch: z.optional(Picture),
+})
+export type PictureIdea = z.infer<typeof PictureIdea>
+
+/** A way to call it, with the score that some tool gave it and a remark. */
+export const TitleCandidate = z.object({
+  id: Id,
+  text: z.string(),
+  score: z.optional(
+    z.number().check(z.gte(0, 'A score is 0 or more.'), z.lte(1000, 'A score is at most 1,000.')),
+  ),
+  note: z.optional(z.string()),
+})
+export type TitleCandidate = z.infer<typeof TitleCandidate>
+
+/**
+ * A link that goes public, and where: into the description (where nothing is said), the outlet's own place for
+ * links, or nowhere for now.
+ */
+export const PublicLink = z.object({
+  id: Id,
+  label: z.string(),
+  url: z.string(),
+  goes: z.optional(z.enum(['description', 'outlet', 'nowhere'])),
+})
+export type PublicLink = z.infer<typeof PublicLink>
 
 /** One thing that a follow-on did. */
 export const Followed = z.object({
@@ -77,14 +110,15 @@ export const Episode = z.object({
   spare: z.boolean(),
   priority: z.int().check(z.gte(0), z.lte(3)),
   brief: Brief,
-  titles: z.array(z.object({ id: Id, text: z.string() })),
+  titles: z.array(TitleCandidate),
   chosenTitle: z.optional(Id),
   tags: z.array(z.string()),
   topics: z.array(z.string()),
-  links: z.array(z.object({ id: Id, label: z.string(), url: z.string() })),
+  links: z.array(PublicLink),
   guests: z.array(z.string()),
   sponsor: z.optional(z.string()),
   pictures: z.array(Picture),
+  pictureIdeas: z.optional(z.array(PictureIdea)),
   chosenPicture: z.optional(Id),
   cut: Cut,
   /** Views (or listens) at an age in days since release. */

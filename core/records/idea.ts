@@ -1,5 +1,5 @@
 import { z } from 'zod/mini'
-import { Day, Id, Minutes, Moment } from './basics'
+import { Day, Id, Minutes, Moment, StageKind } from './basics'
 
 /** A calendar month without zone, such as `2026-11`. */
 export const Month = z
@@ -20,12 +20,29 @@ export const Picture = z.object({
 })
 export type Picture = z.infer<typeof Picture>
 
+/** A picture that belongs to an episode but isn't one of those tried for it. */
+export const KeptImage = z.extend(Picture, {
+  /** The stage at which it is wanted at hand. */
+  stage: z.optional(StageKind),
+})
+export type KeptImage = z.infer<typeof KeptImage>
+
 /** How an idea was sorted; `unsorted` until somebody looked at it. */
 export const IdeaStanding = z.enum(['unsorted', 'next', 'promising', 'someday'])
 export type IdeaStanding = z.infer<typeof IdeaStanding>
 
-/** Where an idea came from: a link, or a text that was shared or pasted. */
-export const Source = z.object({ id: Id, text: z.string(), url: z.string() })
+/**
+ * Something that belongs to it and stays with its maker: where it came from, its footage, a draft. Never goes
+ * public.
+ */
+export const Source = z.object({
+  id: Id,
+  text: z.string(),
+  /** An address of the web, or a path on the creator's machine. */
+  url: z.string(),
+  /** The stage at which it is wanted at hand. */
+  stage: z.optional(StageKind),
+})
 export type Source = z.infer<typeof Source>
 
 /** One of the audience who asked for it; `told` once the message that it is out was sent. */
@@ -46,6 +63,8 @@ export const Attachment = z.object({
   name: z.string().check(z.minLength(1)),
   type: z.string(),
   size: z.int().check(z.gte(0)),
+  /** The stage at which it is wanted at hand. */
+  stage: z.optional(StageKind),
 })
 export type Attachment = z.infer<typeof Attachment>
 
@@ -98,7 +117,7 @@ export const Idea = z.object({
   keywords: z.array(Id),
   sources: z.array(Source),
   asked: z.array(Asked),
-  images: z.array(Picture),
+  images: z.array(KeptImage),
   files: z.array(Attachment),
   own: z.record(Id, OwnValue),
 })

@@ -21,6 +21,16 @@ export function unknownWords(pattern: string): string[] {
     .filter((w) => !Object.hasOwn(patternWords, w))
 }
 
+/** The links that stand in the description: those of which nothing else is said. */
+export function describedLinks(episode: Pick<Episode, 'links'>): Episode['links'] {
+  return episode.links.filter((l) => (l.goes ?? 'description') === 'description')
+}
+
+/** The links that go public at all: in the description, or in the outlet's own place for them. */
+export function publicLinks(episode: Pick<Episode, 'links'>): Episode['links'] {
+  return episode.links.filter((l) => l.goes !== 'nowhere')
+}
+
 /**
  * The description made from a pattern: words in braces filled in, lines whose words are all empty dropped,
  * and never more than one blank line in a row. Unknown words stay as they are, so that the fault can be seen.
@@ -35,7 +45,9 @@ export function descriptionOf(
     title,
     description: episode.brief.description.trim(),
     chapters: chaptersText(chapters).trimEnd(),
-    links: episode.links.map((l) => [l.label.trim(), l.url.trim()].filter(Boolean).join(': ')).join('\n'),
+    links: describedLinks(episode)
+      .map((l) => [l.label.trim(), l.url.trim()].filter(Boolean).join(': '))
+      .join('\n'),
     guests: episode.guests.join(', '),
     sponsor: episode.sponsor ? `This episode is supported by ${episode.sponsor}.` : '',
     call: recipe.call.trim(),

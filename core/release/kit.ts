@@ -2,6 +2,7 @@ import { chaptersText } from '../formats/chapters-text'
 import { ffmetadata } from '../formats/ffmetadata'
 import { jsonChapters } from '../formats/json-chapters'
 import { scriptMarkdown } from '../formats/script-markdown'
+import { publicLinks } from './description'
 import { episodeChapters, episodeDescription, titleOf, type PartSources } from './parts'
 
 /**
@@ -40,7 +41,7 @@ export function kitTexts(
     lengthSeconds: episode.cut.length ?? null,
     chaptersFrom: chapters.from,
     tags: episode.tags,
-    links: episode.links.map(({ label, url }) => ({ label, url })),
+    links: publicLinks(episode).map(({ label, url, goes = 'description' }) => ({ label, url, goes })),
     outlets: of.outlets.map((o) => o.name),
     files: [
       'description.txt',

@@ -2,7 +2,7 @@ import type { Episode, Outlet, Part, Recipe, Script, Show } from '../records'
 import { chapterFaults, chaptersOf, type Chapters } from '../script/chapters'
 import { sayTime } from '../script/timecode'
 import { scriptFigures, scriptWritten } from '../script/timing'
-import { descriptionOf } from './description'
+import { descriptionOf, publicLinks } from './description'
 import { fitTags, tagLength } from './tags'
 
 /** All that an episode's parts are read from. */
@@ -236,8 +236,8 @@ export function partState(part: Part, of: PartSources): PartState {
     case 'links':
       return say(
         'Links',
-        there(episode.links.length > 0),
-        episode.links.length === 0 ? 'none' : `${episode.links.length} listed`,
+        there(publicLinks(episode).length > 0),
+        publicLinks(episode).length === 0 ? 'none' : `${publicLinks(episode).length} listed`,
         'Add one',
         'release',
       )

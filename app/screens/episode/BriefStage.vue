@@ -1,25 +1,23 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { addTitle, chooseTitle } from '@core/commands/episode'
 import type { StageState } from '@core/recipe/progress'
 import { strictest } from '@core/release/parts'
 import { readTags, tagLength } from '@core/release/tags'
 import type { Brief } from '@core/records'
 import type { Card } from '@core/views/card'
-import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
 import KeywordField from '../ideas/KeywordField.vue'
+import PictureIdeas from './brief/PictureIdeas.vue'
+import TitleCandidates from './brief/TitleCandidates.vue'
 import StepList from './StepList.vue'
 import { useWriting } from './writing'
 import { typedIn } from '@app/ui/fields/event'
 import TextField from '@app/ui/fields/TextField.vue'
 
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
-const library = useLibrary()
 const route = useRoute()
 const write = useWriting(() => card)
-const title = ref('')
 const tag = ref('')
 const limits = computed(() => strictest(card.outlets))
 const brief = computed(() => card.episode.brief)
@@ -32,27 +30,6 @@ function point(i: number, event: Event) {
   put(
     { points: [0, 1, 2].map((n) => (n === i ? typedIn(event) : (brief.value.points[n] ?? ''))) },
     'the main points',
-  )
-}
-async function addOne() {
-  const text = title.value
-  title.value = ''
-  const done = await library.perform(addTitle, { episode: card.episode.id, text }, 'quietly')
-  if (!done.ok) title.value = text
-}
-function rewrite(id: string, event: Event) {
-  void write(
-    { titles: card.episode.titles.map((t) => (t.id === id ? { ...t, text: typedIn(event) } : t)) },
-    'a title',
-  )
-}
-function removeTitle(id: string) {
-  void write(
-    {
-      titles: card.episode.titles.filter((t) => t.id !== id),
-      ...(card.episode.chosenTitle === id ? { chosenTitle: undefined } : {}),
-    },
-    'the titles',
   )
 }
 function addTags() {
@@ -110,57 +87,7 @@ onMounted(() => {
       </label>
     </div>
     <div class="grid grid-cols-1 gap-5 content-start">
-      <fieldset>
-        <legend class="label">Title candidates, one chosen</legend>
-        <ul class="grid gap-1.5">
-          <li v-for="t in card.episode.titles" :key="t.id" class="flex items-center gap-2">
-            <input
-              type="radio"
-              name="title"
-              class="tick rounded-full!"
-              :checked="card.episode.chosenTitle === t.id"
-              :aria-label="`Choose “${t.text}”`"
-              @change="library.perform(chooseTitle, { episode: card.episode.id, title: t.id }, 'quietly')"
-            />
-            <input
-              class="quiet-field mx-0 flex-1"
-              :class="card.episode.chosenTitle === t.id ? 'font-semibold' : ''"
-              :value="t.text"
-              :aria-label="`Title candidate ${t.text}`"
-              @input="rewrite(t.id, $event)"
-            />
-            <span class="num text-11"
-              ><Flag v-if="[...t.text].length > limits.title" :size="9" />{{ [...t.text].length }}/{{
-                limits.title
-              }}</span
-            >
-            <button class="text-ink-2 px-1" :aria-label="`Remove “${t.text}”`" @click="removeTitle(t.id)">
-              ×
-            </button>
-          </li>
-        </ul>
-        <form class="flex gap-2 mt-2" @submit.prevent="addOne">
-          <input
-            v-model="title"
-            class="field"
-            data-at="title"
-            :placeholder="card.episode.titles.length === 0 ? card.episode.title : 'Another way to say it'"
-            aria-label="A title candidate"
-          /><button class="btn">Add</button>
-        </form>
-        <button
-          v-if="card.episode.titles.length === 0 && title === ''"
-          class="btn btn-small btn-bare underline underline-offset-2 mt-1"
-          @click="
-            () => {
-              title = card.episode.title
-              addOne()
-            }
-          "
-        >
-          Take the working title
-        </button>
-      </fieldset>
+      <TitleCandidates :card="card" />
       <div>
         <p class="label flex justify-between">
           <span>Tags, the most important first</span
@@ -197,27 +124,7 @@ onMounted(() => {
         />
       </div>
       <KeywordField :episode="card.episode" data-at="keyword" tabindex="-1" />
-      <fieldset class="grid gap-3">
-        <legend class="label">The picture that sells it</legend>
-        <label
-          ><span class="unseen">Idea for the picture</span
-          ><textarea
-            class="field"
-            rows="2"
-            :value="brief.pictureIdea"
-            placeholder="Where should the eye land?"
-            @input="put({ pictureIdea: typedIn($event) }, 'the idea for the picture')"
-          />
-        </label>
-        <label
-          ><span class="unseen">Words on the picture</span
-          ><input
-            class="field"
-            :value="brief.pictureWords"
-            placeholder="Two or three words on it, not those of the title"
-            @input="put({ pictureWords: typedIn($event) }, 'the words on the picture')"
-        /></label>
-      </fieldset>
+      <PictureIdeas :card="card" />
     </div>
     <aside><StepList :card="card" :here="here" /></aside>
   </div>

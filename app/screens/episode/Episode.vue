@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { History } from '@lucide/vue'
+import { History, NotebookPen } from '@lucide/vue'
 import { startWork } from '@core/commands/schedule'
 import { sixLamps } from '@core/recipe/progress'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import { useCards } from '@app/stores/cards'
+import { useDesk } from '@app/stores/desk'
 import { useMoment } from '@app/stores/moment'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
@@ -25,6 +26,8 @@ const cards = useCards()
 const moment = useMoment()
 const dialogs = useDialogs()
 const importance = useImportance()
+const desk = useDesk()
+const NotebookPanel = defineAsyncComponent(() => import('./notebook/NotebookPanel.vue'))
 const router = useRouter()
 
 const workspaces = {
@@ -86,14 +89,21 @@ function to(step: number) {
   const goal = stages.value[at]
   if (goal) void router.push({ name: 'episode', params: { code, stage: goal.stage.id } })
 }
-useKeymap(episodeKeys, {
-  stage: ({ which }) => {
-    to(which === 0 ? -1 : 1)
+useKeymap(
+  episodeKeys,
+  {
+    notebook: () => {
+      desk.notebook = !desk.notebook
+    },
+    stage: ({ which }) => {
+      to(which === 0 ? -1 : 1)
+    },
+    history: () => {
+      if (found.value) dialogs.show({ kind: 'history', episode: found.value.id })
+    },
   },
-  history: () => {
-    if (found.value) dialogs.show({ kind: 'history', episode: found.value.id })
-  },
-})
+  ['notebook'],
+)
 const joined = (i: number) =>
   stages.value[i]?.lamp.state === 'lit' && stages.value[i + 1]?.lamp.state === 'lit'
 </script>
@@ -168,6 +178,15 @@ const joined = (i: number) =>
         <EpisodeTerms :card="card" class="ml-2" />
         <button
           class="btn btn-bare px-2 ml-1"
+          :class="desk.notebook ? 'text-lamp-text' : ''"
+          aria-label="Notebook"
+          :aria-expanded="desk.notebook"
+          title="Notebook (N)"
+          @click="desk.notebook = !desk.notebook"
+        >
+          <NotebookPen :size="17" /></button
+        ><button
+          class="btn btn-bare px-2"
           aria-label="History"
           title="History (H)"
           @click="dialogs.show({ kind: 'history', episode: card.episode.id })"
@@ -185,12 +204,22 @@ const joined = (i: number) =>
         Start it
       </button>
     </p>
-    <component
-      :is="workspaces[here.stage.kind]"
-      :key="`${card.episode.id} ${here.stage.id}`"
-      :card="card"
-      :here="here"
-    />
+    <div class="flex items-start">
+      <component
+        :is="workspaces[here.stage.kind]"
+        :key="`${card.episode.id} ${here.stage.id}`"
+        :card="card"
+        :here="here"
+        class="flex-1 min-w-0"
+      />
+      <NotebookPanel
+        v-if="desk.notebook"
+        :key="card.episode.id"
+        :card="card"
+        :here="here"
+        @close="desk.notebook = false"
+      />
+    </div>
   </div>
   <section v-else-if="ready" class="mx-auto max-w-[520px] p-10 text-center">
     <h1>No episode has the code {{ code }}</h1>

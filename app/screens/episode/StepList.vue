@@ -7,6 +7,7 @@ import type { StageState, StepState } from '@core/recipe/progress'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import HandSheet from './steps/HandSheet.vue'
+import AtHand from './steps/AtHand.vue'
 import StepChecklists from './steps/StepChecklists.vue'
 import StepRow from './steps/StepRow.vue'
 import WaitSheet from './steps/WaitSheet.vue'
@@ -86,6 +87,7 @@ const handing = ref<StepState>()
         @ask="asking = s"
       />
     </ul>
+    <AtHand :card="card" :here="here" />
     <StepChecklists :card="card" :stage="here.stage.id" />
     <HandSheet v-if="handing" :of="handing" @close="handing = undefined" />
     <WaitSheet v-if="asking" :card="card" :of="asking" @close="asking = undefined" />

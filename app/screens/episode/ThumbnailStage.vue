@@ -11,6 +11,7 @@ import { usePictures } from '@app/stores/pictures'
 import Flag from '@app/ui/Flag.vue'
 import { readPicture } from './pictures'
 import StepList from './StepList.vue'
+import PictureBriefs from './thumbnail/PictureBriefs.vue'
 import AboutPicture from './thumbnail/AboutPicture.vue'
 import { letterOf } from './thumbnail/letters'
 import SmallSizes from './thumbnail/SmallSizes.vue'
@@ -83,13 +84,7 @@ useEventListener(window, 'paste', pasted)
                 : `${card.episode.pictures.length} candidates`
           }}
         </h2>
-        <p class="sub flex-1">
-          {{ card.episode.brief.pictureIdea ? `Brief: ${card.episode.brief.pictureIdea.toLowerCase()}` : ''
-          }}<template v-if="card.episode.brief.pictureWords"
-            >, with the words
-            <strong class="text-ink">{{ card.episode.brief.pictureWords }}</strong></template
-          >
-        </p>
+        <span class="flex-1" />
         <button class="btn" :disabled="busy" @click="field?.click()">
           <ImagePlus :size="16" aria-hidden="true" /> {{ busy ? 'Reading it…' : 'Add pictures' }}
         </button>
@@ -104,6 +99,7 @@ useEventListener(window, 'paste', pasted)
           @change="take(field?.files ?? [])"
         />
       </div>
+      <PictureBriefs :card="card" />
       <ul v-if="faults.length > 0" role="alert" class="mb-3 grid gap-1">
         <li v-for="f in faults" :key="f"><Flag /><span class="late">Not added.</span> {{ f }}</li>
       </ul>

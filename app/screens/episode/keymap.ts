@@ -2,6 +2,7 @@ import { keymap } from '@app/ui/keymap'
 
 export const episodeKeys = keymap('Episode', {
   stage: ['[ ]', 'the stage before, the stage after'],
+  notebook: ['N Alt+N', 'its notebook, beside the work; Alt also while typing'],
   history: ['H', 'its history'],
 })
 

@@ -68,9 +68,9 @@ export function useFinding(asked: Ref<string>) {
   /** Episodes in whose scripts and notes the words stand, as the worker has read them. */
   const inTexts = ref<string[]>([])
   let step = 0
-  watch(asked, async () => {
+  watch([asked, () => reading.edition], async ([now], [before]) => {
     const mine = ++step
-    inTexts.value = []
+    if (now !== before) inTexts.value = []
     if (asked.value.trim().length < 3) return
     const found = await reading.search(asked.value).catch(() => [])
     if (mine === step) inTexts.value = found.map((f) => f.id)

@@ -1,5 +1,6 @@
 export * from './copy-episode'
 export * from './drop-tags'
+export * from './picture-ideas'
 export * from './pictures'
 export * from './take-section'
 export * from './titles'

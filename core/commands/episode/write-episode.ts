@@ -1,6 +1,6 @@
 import type { Episode, Id } from '../../records'
 import { ok, refused } from '../../result'
-import { type Command, momentOf, putRecord } from '../change'
+import { type Command, type FileRecord, momentOf, putRecord } from '../change'
 
 /** The fields of an episode that people type. */
 export type Typed = Partial<
@@ -21,20 +21,21 @@ export type Typed = Partial<
     | 'cut'
     | 'early'
     | 'priority'
+    | 'pictureIdeas'
   >
 >
 
 /**
- * Writes what was typed into an episode. `what` names it in the history (“the brief”); writing the same
+ * Writes what was typed into an episode, with the bytes of files that it names. `what` names it in the history (“the brief”); writing the same
  * again and again is one step of undo.
  *
  * Refused:
  * - “This episode is no longer there.”
  * - “An episode needs a title. Type at least a word.”
  */
-export const writeEpisode: Command<{ episode: Id; typed: Typed; what: string }> = (
+export const writeEpisode: Command<{ episode: Id; typed: Typed; what: string; files?: FileRecord[] }> = (
   records,
-  { episode: id, typed, what },
+  { episode: id, typed, what, files },
   context,
 ) => {
   const episode = records.episodes.get(id)
@@ -46,5 +47,6 @@ export const writeEpisode: Command<{ episode: Id; typed: Typed; what: string }> 
     sentence: `Changed ${what}`,
     about: [id],
     merge: `write ${id} ${what}`,
+    ...(files ? { files } : {}),
   })
 }

@@ -2,6 +2,7 @@ import { correctLog } from '../work/correct-log'
 import { endStep } from '../work/end-step'
 import { handStep } from '../work/hand-step'
 import { startStep, stopStep } from '../work/timer'
+import { choosePictureIdea } from '../episode/picture-ideas'
 import { addPicture, choosePicture, removePicture } from '../episode/pictures'
 import { addTitle, chooseTitle } from '../episode/titles'
 import { dropTags } from '../episode/drop-tags'
@@ -71,5 +72,16 @@ export const episodeDeeds = {
       x,
     )
     return choosePicture(x.r, { episode: e?.id ?? episode(x), picture: e?.pictures[x.n(2)]?.id }, x.c)
+  },
+  choosePictureIdea: (x) => {
+    const e = one(
+      [...x.r.episodes.values()].filter((y) => (y.pictureIdeas ?? []).length > 0),
+      x,
+    )
+    if (e && x.n(2) === 0)
+      return choosePictureIdea(x.r, { episode: e.id, idea: e.pictureIdeas?.[0]?.id ?? '' }, x.c)
+    const id = episode(x)
+    const ideas = [...(x.r.episodes.get(id)?.pictureIdeas ?? []), { id: x.c.id(), idea: word(x), words: '' }]
+    return writeEpisode(x.r, { episode: id, typed: { pictureIdeas: ideas }, what: 'the ideas' }, x.c)
   },
 } satisfies Record<string, Deed>

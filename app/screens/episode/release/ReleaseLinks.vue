@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { publicLinks } from '@core/release/description'
 import type { Card } from '@core/views/card'
 import { useWriting } from '../writing'
 import { typedIn } from '@app/ui/fields/event'
 import CopyButton from './CopyButton.vue'
 
-/** The links that go out with the episode. */
+/** The links that go out with the episode, and where each of them goes. */
 const { card } = defineProps<{ card: Card }>()
 const write = useWriting(() => card)
 const label = ref('')
@@ -24,7 +25,7 @@ function addLink() {
   label.value = ''
   url.value = ''
 }
-function changeLink(id: string, field: 'label' | 'url', event: Event) {
+function changeLink(id: string, field: 'label' | 'url' | 'goes', event: Event) {
   void write(
     { links: card.episode.links.map((l) => (l.id === id ? { ...l, [field]: typedIn(event) } : l)) },
     'the links',
@@ -36,7 +37,14 @@ function changeLink(id: string, field: 'label' | 'url', event: Event) {
   <section class="panel p-4" aria-labelledby="p-links">
     <div class="head">
       <h2 id="p-links">Links</h2>
-      <CopyButton class="ml-auto" :text="card.episode.links.map((l) => `${l.label}: ${l.url}`).join('\n')" />
+      <CopyButton
+        class="ml-auto"
+        :text="
+          publicLinks(card.episode)
+            .map((l) => `${l.label}: ${l.url}`)
+            .join('\n')
+        "
+      />
     </div>
     <ul class="grid gap-1.5">
       <li v-for="l in card.episode.links" :key="l.id" class="flex gap-2">
@@ -50,7 +58,16 @@ function changeLink(id: string, field: 'label' | 'url', event: Event) {
           :value="l.url"
           aria-label="Address"
           @input="changeLink(l.id, 'url', $event)"
-        /><button
+        /><select
+          class="field w-[150px]"
+          :value="l.goes ?? 'description'"
+          :aria-label="`Where ${l.label || l.url} goes`"
+          @change="changeLink(l.id, 'goes', $event)"
+        >
+          <option value="description">the description</option>
+          <option value="outlet">the outlet’s links</option>
+          <option value="nowhere">nowhere yet</option></select
+        ><button
           class="px-2 text-ink-2"
           :aria-label="`Remove ${l.label}`"
           @click="write({ links: card.episode.links.filter((x) => x.id !== l.id) }, 'the links')"
