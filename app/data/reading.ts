@@ -9,15 +9,16 @@ import {
   type Rows,
   type TableName,
 } from '@core/records'
+import { followDays } from '@core/recipe/progress'
 import { now } from './clock'
 import { revisionOf } from './commit'
 import type { Store } from './database'
 
 /**
  * Episodes that went out within so many days are read with their steps: their work stands in the days on
- * which it was done.
+ * which it was done, and what follows a release is asked for.
  */
-const lately = 40
+const lately = followDays + 2
 
 /**
  * What is read at the start: rows that are right, those that had to be set aside, and which episodes' steps

@@ -5,6 +5,7 @@ import { partMinutesOf } from '@core/plan/accuracy'
 import { workedOn } from '@core/plan/worked'
 import { smallRecipe } from '@core/recipe/starters'
 import { progressOf } from '@core/recipe/lamps'
+import { followDays, hasWork } from '@core/recipe/progress'
 import type { Episode, Id, Part, Step } from '@core/records'
 import { titleOf } from '@core/release/parts'
 import { timesUsual } from '@core/results/usual'
@@ -198,13 +199,18 @@ export const useCards = defineStore('cards', () => {
     return all
   })
 
-  /** What went out lately, with its steps: their work stands in the days on which it was done. */
-  const lately = computed(() => {
-    const from = addDays(moment.today, -lateDays)
+  const outSince = (days: number) => {
+    const from = addDays(moment.today, -days)
     return everyRelease.value.flatMap((e) =>
       e.phase.kind === 'released' && dayIn(e.phase.at, moment.zone) >= from ? (cardOf(e) ?? []) : [],
     )
-  })
+  }
+  /** Out, with work left that follows the release. */
+  const following = computed(() => outSince(followDays + 1).filter((c) => hasWork(c.standing)))
+  /** What went out lately, with its steps: their work stands in the days on which it was done. */
+  const lately = computed(() => outSince(lateDays))
+  /** Everything with work in it: in work, or out with something left to do. */
+  const withWork = computed(() => [...working.value, ...following.value])
   /**
    * What was worked on lately and is neither in work nor out: parked, or an idea again. Its minutes are
    * gone from the days all the same.
@@ -221,7 +227,7 @@ export const useCards = defineStore('cards', () => {
   /** A step of an episode in work, out lately or worked on lately, with its card, by the step's id. */
   const stepIn = computed(() => {
     const by = new Map<Id, StepIn>()
-    for (const c of [...working.value, ...lately.value, ...laidDown.value])
+    for (const c of [...lately.value, ...laidDown.value, ...withWork.value])
       for (const state of c.standing.steps) by.set(state.step.id, { card: c, state })
     return by
   })
@@ -246,6 +252,8 @@ export const useCards = defineStore('cards', () => {
     released,
     multiples,
     lately,
+    following,
+    withWork,
     stepIn,
   }
 })

@@ -15,6 +15,8 @@ export type Dialog =
   | { kind: 'keep'; slot: Slot }
   /** What becomes of an episode that did not go out in time. */
   | { kind: 'missed'; episode: Id }
+  /** When and where an episode went out. */
+  | { kind: 'released'; episode: Id }
   | { kind: 'park'; episode: Id }
   | { kind: 'forecast'; episode: Id }
   | { kind: 'history'; episode: Id }

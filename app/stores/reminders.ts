@@ -86,7 +86,7 @@ export const useReminders = defineStore('reminders', () => {
             ]
           : [],
       ),
-      times: cards.working.flatMap((c) =>
+      times: cards.withWork.flatMap((c) =>
         c.steps.flatMap((s) =>
           s.doneAt === undefined
             ? s.blocks.flatMap((b) =>
@@ -105,7 +105,7 @@ export const useReminders = defineStore('reminders', () => {
             : [],
         ),
       ),
-      waiting: cards.working.flatMap((c) =>
+      waiting: cards.withWork.flatMap((c) =>
         c.steps.flatMap((s) =>
           s.waiting && s.doneAt === undefined
             ? [

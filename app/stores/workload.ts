@@ -44,7 +44,7 @@ export const useWorkload = defineStore('workload', () => {
     ),
   )
   const plan = computed(() =>
-    planOf(cards.working, hours.value, moment.today, passed.value, library.records.launches),
+    planOf(cards.withWork, hours.value, moment.today, passed.value, library.records.launches),
   )
   const open = computed(() => plan.value.open)
   const load = computed(() => plan.value.load)
@@ -55,9 +55,9 @@ export const useWorkload = defineStore('workload', () => {
 
   /** What was laid on days that have passed, is not done, and was not laid anew. */
   const leftOver = computed(() =>
-    cards.working.flatMap((card) =>
+    cards.withWork.flatMap((card) =>
       card.standing.steps
-        .filter((s) => !s.done && s.step.blocks.some((b) => b.day < moment.today && !b.missed))
+        .filter((s) => s.left && s.step.blocks.some((b) => b.day < moment.today && !b.missed))
         .map((state) => ({ card, state })),
     ),
   )

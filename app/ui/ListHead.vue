@@ -3,11 +3,20 @@
  * The head of a long list: its name, how many there are and are shown, which show, and a field to find in
  * it.
  */
-const { title, count, noun, shown, shows } = defineProps<{
+const {
+  title,
+  count,
+  noun,
+  shown,
+  shows,
+  more = '',
+} = defineProps<{
   title: string
   count: number
   noun: string
   shown: number
+  /** What else is said of those that are shown. */
+  more?: string
   shows: { id: string; title: string }[]
 }>()
 const only = defineModel<string>('only', { required: true })
@@ -18,7 +27,8 @@ const asked = defineModel<string>('asked', { required: true })
   <header class="flex flex-wrap items-center gap-3 mb-3">
     <h1>{{ title }}</h1>
     <p class="sub flex-1">
-      {{ count }} {{ noun }}<template v-if="shown !== count">, {{ shown }} shown</template>
+      {{ count }} {{ noun }}<template v-if="shown !== count">, {{ shown }} shown</template
+      ><template v-if="more"> · {{ more }}</template>
     </p>
     <select v-if="shows.length > 1" v-model="only" class="field w-auto" aria-label="Which show">
       <option value="">Every show</option>

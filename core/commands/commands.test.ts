@@ -344,7 +344,11 @@ describe('releasing', () => {
 
   test('before its moment it goes out now; twice is refused', () => {
     const out = after(placed, markReleased(placed, { episode: 'episode' }, context))
-    expect(out.episodes.get('episode')?.phase).toEqual({ kind: 'released', at: '2026-11-24T09:00:00.000Z' })
+    expect(out.episodes.get('episode')?.phase).toEqual({
+      kind: 'released',
+      at: '2026-11-24T09:00:00.000Z',
+      planned: '2026-11-26T17:00:00.000Z',
+    })
     expect(refusalOf(markReleased(out, { episode: 'episode' }, context))).toMatch(/already been released/)
   })
 

@@ -43,11 +43,11 @@ function world(): Records {
  */
 function agree(records: Records, now: number): State {
   const state = stateOf(records, now)
-  const { today, hours, load, open, working } = state
+  const { today, hours, load, open, working, following } = state
   const planned = minutesByDay(load)
   const days = Array.from({ length: 14 }, (_, i) => addDays(addDays(today, -weekday(today)), i))
   const steps = new Map(
-    working.flatMap((w) =>
+    [...working, ...following].flatMap((w) =>
       w.standing.steps.map((s) => [s.step.id, { step: s.step, needs: s.needs }] as const),
     ),
   )
@@ -102,8 +102,16 @@ function agree(records: Records, now: number): State {
         }
   }
   // One answer to what is next: a free step of the episode that is undone, and nothing free is due before it.
+  for (const { standing } of following) {
+    // Of what is out only what follows the release is work, and what lies on a day lies after it.
+    for (const s of standing.steps.filter((x) => x.left)) {
+      expect(standing.stages.find((x) => x.stage.id === s.step.stage)?.stage.kind).toBe('after')
+      expect((begins.get(s.step.id) ?? '9999') >= (standing.release?.day ?? '')).toBe(true)
+    }
+    expect(standing.next?.left).toBe(true)
+  }
   for (const { standing, episode } of working) {
-    const undone = standing.steps.filter((s) => !s.done)
+    const undone = standing.steps.filter((s) => s.left)
     expect([episode.id, standing.next === undefined]).toEqual([episode.id, undone.length === 0])
     const free = undone.filter((s) => s.free && !s.step.waiting)
     if (standing.next && free.length > 0) {

@@ -16,7 +16,7 @@ import { recipeFor } from '../commands/of-episode'
 import { freshSettings } from '../commands/settings/fresh-settings'
 import { workingDays } from '../recipe/due'
 import { progressOf } from '../recipe/lamps'
-import { type EpisodeProgress } from '../recipe/progress'
+import { hasWork, type EpisodeProgress } from '../recipe/progress'
 import { addDays } from '../rhythm/days'
 import { creatorZone } from '../rhythm/creator'
 import { dayAt } from '../rhythm/zone'
@@ -122,6 +122,8 @@ export interface State extends Plan {
   today: Day
   hours: HoursOf
   working: Working[]
+  /** Out, with work left that follows the release. */
+  following: Working[]
 }
 
 /**
@@ -141,16 +143,25 @@ export function stateOf(
     if (row) row.push(s)
     else bySteps.set(s.episode, [s])
   }
-  const working = [...records.episodes.values()].flatMap((episode): Working[] => {
+  const all = [...records.episodes.values()].flatMap((episode): Working[] => {
     const show = records.shows.get(episode.show)
     const recipe = recipeFor(records, episode)
-    if (episode.phase.kind !== 'work' || !show || !recipe) return []
+    const { kind } = episode.phase
+    if ((kind !== 'work' && kind !== 'released') || !show || !recipe) return []
     const outlets = show.outlets.flatMap((id) => records.outlets.get(id) ?? [])
     const script = records.scripts.get(episode.id)
     const steps = bySteps.get(episode.id) ?? []
     const of = { episode, show, recipe, outlets, script, steps }
     return [{ ...of, standing: progressOf({ ...of, today, works, partMinutes: partMinutes.get(show.id) }) }]
   })
+  const working = all.filter((w) => w.episode.phase.kind === 'work')
+  const following = all.filter((w) => w.episode.phase.kind === 'released' && hasWork(w.standing))
   const hours = hoursIn(records, today)
-  return { today, hours, working, ...planOf(working, hours, today, now, records.launches) }
+  return {
+    today,
+    hours,
+    working,
+    following,
+    ...planOf([...working, ...following], hours, today, now, records.launches),
+  }
 }

@@ -7,7 +7,7 @@ import type { WorkBlock, Pinned, PlanFor, PlanCost, Task } from './task'
 import { importanceOf } from './importance'
 import type { Load } from './load'
 
-/** An episode in work, as planning sees it. */
+/** An episode with work in it, before its release or after, as planning sees it. */
 export interface InWork {
   episode: Episode
   standing: EpisodeProgress
@@ -48,7 +48,7 @@ export function openWork(
 ): OpenWork {
   const open: OpenWork = { tasks: [], waits: new Map(), laid: [] }
   for (const { episode, standing } of work) {
-    const undone = standing.steps.filter((s) => !s.done)
+    const undone = standing.steps.filter((s) => s.left)
     const dated = standing.release !== undefined
     const wanted = dated ? undefined : laidOnes(undone, today)
     if (wanted?.size === 0) continue

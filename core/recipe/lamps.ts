@@ -2,6 +2,7 @@ import { sum } from 'd3-array'
 import type { Day, Id, Lead, Part, Recipe, Stage, Step } from '../records'
 import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
+import { isScheduled } from '../release/scheduled'
 import { partState, requiredParts, type PartState } from '../release/parts'
 import { dueDates } from './due'
 import { inOrder, needsByStages, type Needing } from './needs'
@@ -13,6 +14,7 @@ import {
   type StageState,
   type Lamp,
   type Missing,
+  followDays,
 } from './progress'
 
 /**
@@ -23,7 +25,10 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   const of = inKnownStages(given)
   const { episode, show, recipe, outlets, today } = of
   const release = releaseOf(episode, show)
-  const gone = episode.phase.kind === 'released'
+  const isOut = episode.phase.kind === 'released'
+  const scheduled = isScheduled(episode, show)
+  // Uploaded and scheduled is as good as out for all that comes before it.
+  const gone = isOut || scheduled
   const required = requiredParts(outlets)
   const seen = new Map<Part, PartState>()
   const part = (p: Part): PartState => {
@@ -45,6 +50,11 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     recipe.stages.map((s) => [s.id, (s.settled ?? []).map(part).filter((p) => p.state !== 'there')]),
   )
   const own = new Set(of.steps.map((s) => s.id))
+  // What was not done before it went out is let be; what follows a release is asked for some months.
+  const follows = new Set(recipe.stages.filter((s) => s.kind === 'after').map((s) => s.id))
+  const isLong = isOut && release !== undefined && daysBetween(release.day, today) > followDays
+  const letBe = (step: Step) => gone && (isLong || !follows.has(step.stage))
+  const moot = new Set(sorted.filter(letBe).map((s) => s.id))
   const steps = row.map(({ step, needs }): StepState => {
     const isDone = done.get(step.id) ?? false
     const before = early.get(step.stage)
@@ -56,14 +66,18 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     const counted = due.get(step.id)
     // What cannot be begun earlier is not due earlier.
     const day = counted !== undefined && bound !== undefined && counted < bound ? bound : counted
-    const late = day !== undefined && !isDone && !gone ? daysBetween(day, today) : 0
+    const left = !isDone && !letBe(step)
+    const late = day !== undefined && left ? daysBetween(day, today) : 0
     return {
       step,
       done: isDone,
+      left,
       needs,
       ...(own.has(step.id) ? {} : { derived: true }),
-      free: needs.every((n) => done.get(n) ?? true) && (unsettled.get(step.stage) ?? []).length === 0,
-      minutesLeft: isDone ? 0 : Math.max(0, step.minutes - step.logged),
+      free:
+        needs.every((n) => moot.has(n) || (done.get(n) ?? true)) &&
+        (unsettled.get(step.stage) ?? []).length === 0,
+      minutesLeft: !left ? 0 : Math.max(0, step.minutes - step.logged),
       ...(day === undefined ? {} : { due: day }),
       ...(late > 0 ? { late } : {}),
       ...(earliest === undefined ? {} : { earliest }),
@@ -93,15 +107,16 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   })
   const before = stages.filter((s) => s.stage.kind !== 'after')
   const asked = required.map(part)
-  const missing = missingOf(before, asked)
-  const undone = steps.filter((s) => !s.done)
-  const next = nextOf(undone)
+  const missing = scheduled ? [] : missingOf(before, asked)
+  const next = nextOf(steps.filter((s) => s.left))
   const where = stages.find((s) => s.lamp.state !== 'lit')
   const late = Math.max(0, ...before.flatMap((s) => s.lamp.late ?? 0))
   return {
     stages,
     steps,
-    ready: before.every((s) => s.lamp.state === 'lit') && asked.every((p) => p.state === 'there'),
+    ready:
+      scheduled || (before.every((s) => s.lamp.state === 'lit') && asked.every((p) => p.state === 'there')),
+    scheduled,
     missing,
     live: early.size > 0,
     parts: { there: asked.filter((p) => p.state === 'there').length, needed: asked.length },
@@ -156,7 +171,7 @@ function partOrTick(part: Part, of: StandingOf): PartState {
  */
 function bringing(of: StandingOf, required: readonly Part[], part: (p: Part) => PartState): Step[] {
   const { episode, recipe, steps } = of
-  if (episode.phase.kind !== 'work') return []
+  if (episode.phase.kind !== 'work' || isScheduled(episode, of.show)) return []
   const before = recipe.stages.filter((s) => s.kind !== 'after')
   const asked = new Set([...required, ...before.flatMap((s) => [...s.parts, ...(s.settled ?? [])])])
   return [...asked].flatMap((p) => {

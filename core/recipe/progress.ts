@@ -13,10 +13,18 @@ export interface Lamp {
   late?: number
 }
 
+/** Days after a release for which what was to follow it is asked for. */
+export const followDays = 120
+
 /** One step with what is derived of it. */
 export interface StepState {
   step: Step
   done: boolean
+  /**
+   * It is still work: not done, and not let be, as is what was undone before a release that went out, and what was
+   * to follow one that is long ago (`followDays`).
+   */
+  left: boolean
   /** What it needs: by itself, and by the stages that it builds on. */
   needs: readonly Id[]
   /** No record: the work of bringing a required part that no step brings. */
@@ -56,6 +64,8 @@ export interface EpisodeProgress {
   /** First stage in order that isn't lit. */
   where?: StageState
   ready: boolean
+  /** Uploaded, and comes out by itself: nothing before the release is left to do. */
+  scheduled: boolean
   missing: Missing[]
   /** Days late of the most overdue required step before release. */
   late?: number
@@ -82,4 +92,9 @@ export function sixLamps(standing: EpisodeProgress): (Lamp | undefined)[] {
   return (['brief', 'script', 'film', 'edit', 'thumbnail', 'release'] as const).map(
     (kind) => standing.stages.find((s) => s.stage.kind === kind)?.lamp,
   )
+}
+
+/** Whether any step of it is still work. */
+export function hasWork({ steps }: Pick<EpisodeProgress, 'steps'>): boolean {
+  return steps.some((s) => s.left)
 }

@@ -5,10 +5,12 @@ import { Idea, Picture } from './idea'
 /** Where an episode stands in its life. An idea is an episode on which no work has started. */
 export const Phase = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('idea') }),
-  z.object({ kind: z.literal('work'), since: Moment }),
+  /** `scheduled`: uploaded to its outlets, to come out by itself at that moment. */
+  z.object({ kind: z.literal('work'), since: Moment, scheduled: z.optional(Moment) }),
   /** `after`: the episode that it is to follow. */
   z.object({ kind: z.literal('parked'), why: z.string(), after: z.optional(Id) }),
-  z.object({ kind: z.literal('released'), at: Moment }),
+  /** `planned`: when it was to go out. */
+  z.object({ kind: z.literal('released'), at: Moment, planned: z.optional(Moment) }),
   z.object({ kind: z.literal('dropped'), why: z.string() }),
 ])
 export type Phase = z.infer<typeof Phase>
@@ -115,6 +117,8 @@ export const Episode = z.object({
   tags: z.array(z.string()),
   topics: z.array(z.string()),
   links: z.array(PublicLink),
+  /** Where it lives: its address at each outlet, by the outlet's id. */
+  addresses: z.optional(z.record(Id, z.string())),
   guests: z.array(z.string()),
   sponsor: z.optional(z.string()),
   pictures: z.array(Picture),

@@ -31,7 +31,7 @@ export function exampleWorld(): Records {
 /** Records as a view sees them. */
 export function viewOf(records: Records, now = exampleNow): ExampleView {
   const state = stateOf(records, now)
-  const cards = state.working
+  const cards = [...state.working, ...state.following]
     .map((w): Card => ({
       ...w,
       title: titleOf(w.episode),

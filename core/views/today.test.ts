@@ -12,7 +12,7 @@ function todayIn(records: Records, now = exampleNow): Today {
   return todayOf({
     today: state.today,
     working: cards,
-    placed: cards.filter((c) => c.standing.release),
+    dated: cards.filter((c) => c.standing.release),
     unplaced: cards.filter((c) => !c.standing.release),
     released: [...records.episodes.values()].filter((e) => e.phase.kind === 'released'),
     episodes: records.episodes,

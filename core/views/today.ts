@@ -15,11 +15,13 @@ export interface TodayStep extends StepIn {
   at?: string | undefined
 }
 
-/** What Today is made from. Cards in order of release; released episodes latest first. */
+/** What Today is made from; released episodes latest first. */
 export interface TodayOf {
   today: Day
+  /** Everything with work in it, before its release or after. */
   working: readonly Card[]
-  placed: readonly Card[]
+  /** Of these, what has a date, and what is out. */
+  dated: readonly Card[]
   unplaced: readonly Card[]
   released: readonly Episode[]
   episodes: ReadonlyMap<Id, Episode>
@@ -60,7 +62,7 @@ function blocksOf({ today, blocks, stepIn }: TodayOf): TodayStep[] {
   const laid = joinedBlocks(blocks.filter((b) => b.day === today))
   // What has had all its minutes and is not ended yet stands here until it is.
   const used = [...stepIn].flatMap(([id, { state }]) =>
-    !state.done && state.free && state.minutesLeft === 0 && state.step.logged > 0 && !isOthers(state.step)
+    state.left && state.free && state.minutesLeft === 0 && state.step.logged > 0 && !isOthers(state.step)
       ? [{ id, day: today, minutes: 0, fixed: false }]
       : [],
   )
@@ -92,7 +94,7 @@ export function todayOf(of: TodayOf): Today {
   const blocks = blocksOf(of)
   const undated = of.unplaced.flatMap(nextOf)
   const upcoming = blocks.filter((b) => b.state.step.id !== running?.state.step.id)
-  const soonest = of.placed
+  const soonest = of.dated
     .flatMap((card) => nextOf(card).filter((n) => !n.state.step.waiting))
     .sort((a, b) => ((a.state.due ?? '') < (b.state.due ?? '') ? -1 : 1))[0]
   const first = upcoming[0] ?? (running ? undefined : (soonest ?? undated[0]))
@@ -104,7 +106,7 @@ export function todayOf(of: TodayOf): Today {
     first,
     rest,
     undated,
-    late: of.placed
+    late: of.dated
       .flatMap((card) =>
         card.standing.steps
           .filter((s) => s.late && s.step.required && s.free && !named.has(s.step.id))
@@ -113,12 +115,13 @@ export function todayOf(of: TodayOf): Today {
       .sort((a, b) => (b.state.late ?? 0) - (a.state.late ?? 0)),
     waiting: of.working.flatMap((card) =>
       card.standing.steps.flatMap((state) =>
-        state.step.waiting && !state.done ? [{ card, state, waiting: state.step.waiting }] : [],
+        state.step.waiting && state.left ? [{ card, state, waiting: state.step.waiting }] : [],
       ),
     ),
     scripts: of.working
       .filter(
         (c) =>
+          c.episode.phase.kind === 'work' &&
           c.standing.stages.some((s) => s.stage.kind === 'script' && s.lamp.state !== 'lit') &&
           !c.episode.spare,
       )

@@ -8,8 +8,11 @@ import { sayNumber } from '@core/rhythm/numbering'
 import { sayTime } from '@core/script/timecode'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
+import { lateBy, onTimeOf } from '@core/results/on-time'
 import { releaseOf } from '@core/rhythm/slots'
 import { usePictures } from '@app/stores/pictures'
+import { useAddresses } from '@app/stores/addresses'
+import AddressLinks from '@app/ui/AddressLinks.vue'
 import Chalk from '@app/ui/Chalk.vue'
 import ListHead from '@app/ui/ListHead.vue'
 import SortHeading from '@app/ui/table/SortHeading.vue'
@@ -37,6 +40,8 @@ interface Out {
   number: string
   views: Episode['figures'][number] | undefined
   multiple: number | undefined
+  /** Days after its planned day. */
+  late: number | undefined
 }
 const out = computed<Out[]>(() =>
   list.value.flatMap((e) => {
@@ -50,6 +55,7 @@ const out = computed<Out[]>(() =>
         number: sayNumber(show, e.number, e.code),
         views: e.figures.at(-1),
         multiple: cards.multiples.get(e.id),
+        late: lateBy(e, show.zone),
       },
     ]
   }),
@@ -80,6 +86,11 @@ const rows = computed(() =>
     return row ? [{ line, ...row }] : []
   }),
 )
+const addresses = useAddresses()
+const punctual = computed(() => {
+  const { known, onTime } = onTimeOf(out.value.map((r) => ({ episode: r.e, zone: r.show.zone })))
+  return known === 0 ? '' : `${onTime} of ${known} on time`
+})
 const figures = new Intl.NumberFormat('en')
 /** How wide a column is, its heading and its cells. */
 const widths: Record<string, string> = {
@@ -100,6 +111,7 @@ const widths: Record<string, string> = {
       :count="cards.released.length"
       noun="released"
       :shown="list.length"
+      :more="punctual"
       :shows="moment.shows"
     />
     <section v-if="cards.released.length === 0" class="panel p-8 text-center">
@@ -163,6 +175,9 @@ const widths: Record<string, string> = {
                 >{{ r.show.title }}<template v-if="r.e.topics[0]"> · {{ r.e.topics[0] }}</template></span
               ></span
             >
+            <span role="cell" class="relative z-1 w-[76px] flex-none max-sm:hidden text-ink-2"
+              ><AddressLinks :of="addresses.of(r.e)" :about="r.number" @copy="addresses.copy"
+            /></span>
             <span role="cell" class="num" :class="widths['length']">{{
               r.e.cut.length ? sayTime(r.e.cut.length) : ''
             }}</span>
@@ -182,7 +197,13 @@ const widths: Record<string, string> = {
             >
             <span role="cell" :class="widths['day']"
               ><span class="block">{{ sayDay(r.day, moment.today) }}</span
-              ><span class="sub">{{ sayAway(r.day, moment.today) }}</span></span
+              ><span class="sub">{{
+                r.late === undefined
+                  ? sayAway(r.day, moment.today)
+                  : r.late === 0
+                    ? 'on time'
+                    : `${r.late} d late`
+              }}</span></span
             >
           </div>
         </div>

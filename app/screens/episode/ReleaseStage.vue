@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { Download } from '@lucide/vue'
-import { fixNumber, markReleased } from '@core/commands/release'
+import { fixNumber } from '@core/commands/release'
 import { chaptersText } from '@core/formats/chapters-text'
 import type { StageState } from '@core/recipe/progress'
 import {
@@ -23,6 +23,7 @@ import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
 import { mend, mendLabel } from './mend'
 import CopyButton from './release/CopyButton.vue'
+import WhereItLives from './release/WhereItLives.vue'
 import ReleaseLinks from './release/ReleaseLinks.vue'
 import StepList from './StepList.vue'
 
@@ -64,10 +65,6 @@ async function kit() {
     )
   }
   busy.value = false
-}
-async function out() {
-  const done = await library.perform(markReleased, { episode: card.episode.id })
-  if (done.ok) void router.push({ name: 'catalogue' })
 }
 </script>
 
@@ -144,9 +141,11 @@ async function out() {
           <strong id="ready" class="font-title font-semibold text-16">{{
             released
               ? 'Released'
-              : card.standing.ready
-                ? 'Ready'
-                : `${card.standing.missing.length} still missing`
+              : card.standing.scheduled
+                ? 'Scheduled'
+                : card.standing.ready
+                  ? 'Ready'
+                  : `${card.standing.missing.length} still missing`
           }}</strong><span class="sub"
             >{{ card.standing.parts.there }} of {{ card.standing.parts.needed }} parts</span
           >
@@ -169,13 +168,7 @@ async function out() {
         <p v-if="!card.standing.ready && !released" class="sub mt-2">
           The kit holds what is there so far. Its number is fixed from then on.
         </p>
-        <button
-          v-if="!released"
-          class="btn btn-bare btn-small mt-2 underline underline-offset-2"
-          @click="out"
-        >
-          It is out already
-        </button>
+        <WhereItLives :card="card" class="mt-3" />
       </section>
       <section class="panel p-4">
         <h2 class="mb-1">{{ card.outlets.map((o) => o.name).join(', ') }}</h2>

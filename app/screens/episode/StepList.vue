@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { Plus } from '@lucide/vue'
 import { addStep } from '@core/commands/work'
@@ -17,6 +17,7 @@ import { stageWith } from './mend'
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
 const library = useLibrary()
 const asking = ref<StepState>()
+const isOut = computed(() => card.episode.phase.kind === 'released')
 const adding = ref(false)
 const fresh = ref('')
 async function add() {
@@ -43,7 +44,7 @@ const handing = ref<StepState>()
     <div class="flex items-center mb-2">
       <h2 class="flex-1">Steps</h2>
       <button
-        v-if="!adding && card.episode.phase.kind === 'work'"
+        v-if="!adding && (card.episode.phase.kind === 'work' || (isOut && here.stage.kind === 'after'))"
         class="btn btn-bare btn-small px-1.5 text-ink-2"
         @click="adding = true"
       >

@@ -63,7 +63,7 @@ const choices = computed(() => {
     {
       name: 'Release it late, now',
       says: `It is out today${release ? `, ${sayAway(release.day, moment.today).replace(' ago', '')} after its day` : ''}; its number is fixed.`,
-      act: () => library.perform(markReleased, { ...wish.value, late: true }),
+      act: () => library.perform(markReleased, { ...wish.value, at: moment.now }),
     },
     ...(card.value?.episode.place.kind === 'slot'
       ? [

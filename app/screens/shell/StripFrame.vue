@@ -58,6 +58,8 @@ const suggested = computed(() =>
 const kept = computed(() =>
   frame.kind === 'open' ? promises.keptFor(show.id, frame.slot?.original)?.reservation : undefined,
 )
+/** It is uploaded and comes out by itself. */
+const isScheduled = computed(() => frame.kind === 'filled' && card.value?.standing.scheduled === true)
 /** Said on the strip only where it is not on track. */
 const outlook = computed(() => {
   const is = frame.kind === 'filled' && frame.episode ? desk.outlooks.get(frame.episode.id)?.is : undefined
@@ -73,8 +75,9 @@ const label = computed(() => {
     ? `Skipped, ${out}. Take the skip back`
     : saysRelease(`${number.value} ${card.value?.title ?? ''}`, frame.kind, out, trouble.value)
 })
-/** What stands in the way of the release. */
+/** What stands in the way of the release, or that nothing does any more. */
 const trouble = computed(() => {
+  if (isScheduled.value) return 'scheduled'
   if (late.value) return `late ${late.value} d`
   const reason = () => workload.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id))
   return outlook.value ? `${outlook.value}: ${reason()}` : undefined
@@ -142,6 +145,7 @@ const trouble = computed(() => {
         class="num text-11 absolute right-2 bottom-[2px] leading-[14px]"
         aria-hidden="true"
         ><template v-if="late"><Flag :size="9" /><span class="text-rose">late</span> · </template
+        ><template v-else-if="isScheduled">scheduled · </template
         ><template v-else-if="outlook">{{ outlook }} · </template>{{ when }}</span
       >
       <span v-if="frame.kind === 'open' && offers" class="text-12 font-semibold ml-auto" aria-hidden="true"

@@ -1,11 +1,13 @@
 import { computed, ref, watch, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Episode } from '@core/records'
+import { titleOf } from '@core/release/parts'
 import { sayDay } from '@core/rhythm/days'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
+import { useAddresses } from '@app/stores/addresses'
 import { useReading } from '@app/stores/reading'
 import { places } from '../registry'
 import { chordsIn, shownKeys } from '@app/ui/keymap'
@@ -101,7 +103,37 @@ export function useFinding(asked: Ref<string>) {
   })
 
   const can = useDeeds(go)
-  const deeds = computed(() => can.value.filter((e) => fits(`${e.text} ${e.words ?? ''}`)))
+  /** Where what is out lives: opened, or its address copied. */
+  const addresses = useAddresses()
+  const homes = computed<Entry[]>(() => {
+    if (words.value.length === 0) return []
+    const found: Entry[] = []
+    for (const e of cards.released) {
+      if (found.length >= 4) break
+      const [home] = addresses.of(e)
+      if (!home || !fits(`open copy address of ${textOf(e)}`)) continue
+      const name = `${cards.cardOf(e)?.number ?? e.code} ${titleOf(e)}`
+      found.push(
+        {
+          key: `copy ${e.id}`,
+          text: `Copy the address of ${name}`,
+          note: home.name,
+          act: () => void addresses.copy(home.address),
+        },
+        {
+          key: `open ${e.id}`,
+          text: `Open ${name}`,
+          note: home.name,
+          act: () => void window.open(home.address, '_blank', 'noopener,noreferrer'),
+        },
+      )
+    }
+    return found
+  })
+  const deeds = computed(() => [
+    ...homes.value,
+    ...can.value.filter((e) => fits(`${e.text} ${e.words ?? ''}`)),
+  ])
 
   /** People and sponsors lead to the episode that they are in next, or were in last. */
   const named = computed<Entry[]>(() => {

@@ -14,8 +14,8 @@ export function useToday() {
   return computed(() =>
     todayOf({
       today: moment.today,
-      working: cards.working,
-      placed: cards.placed,
+      working: cards.withWork,
+      dated: [...cards.placed, ...cards.following],
       unplaced: cards.unplaced,
       released: cards.released,
       episodes: library.records.episodes,

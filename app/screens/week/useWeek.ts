@@ -22,7 +22,7 @@ export function useWeek() {
   const stored = computed(
     () =>
       new Map<string, PlannedBlock>(
-        cards.working.flatMap((c) =>
+        cards.withWork.flatMap((c) =>
           c.steps.flatMap((s) => s.blocks.map((b) => [`${s.id} ${b.day}`, b] as const)),
         ),
       ),

@@ -1,5 +1,7 @@
 import { fixNumber } from '../release/fix-number'
+import { correctRelease } from '../release/correct-release'
 import { markReleased } from '../release/mark-released'
+import { scheduleRelease } from '../release/schedule-release'
 import { moveToNextOpen } from '../schedule/move-to-next-open'
 import { parkEpisode } from '../schedule/park-episode'
 import { placeOnOwn } from '../schedule/place-on-own'
@@ -25,7 +27,27 @@ import { one, idIn, today, near, word, episode, inPhase, show, slotDay, scriptWi
 /** Random deeds: shows. */
 export const showsDeeds = {
   fixNumber: (x) => fixNumber(x.r, { episode: inPhase(x, 'work') }, x.c),
-  markReleased: (x) => markReleased(x.r, { episode: inPhase(x, 'work'), late: x.n(2) > 0 }, x.c),
+  markReleased: (x) =>
+    markReleased(
+      x.r,
+      {
+        episode: inPhase(x, 'work'),
+        ...(x.n(2) > 0 ? { at: x.c.now - x.n(9) * 3_600_000 } : {}),
+        ...(x.n(2) > 0 ? { addresses: { o1: `https://video.example/${word(x)}` } } : {}),
+      },
+      x.c,
+    ),
+  correctRelease: (x) =>
+    correctRelease(
+      x.r,
+      {
+        episode: inPhase(x, 'released'),
+        at: x.c.now - x.n(99) * 3_600_000,
+        addresses: { o1: x.n(2) > 0 ? '' : 'video.example/1' },
+      },
+      x.c,
+    ),
+  scheduleRelease: (x) => scheduleRelease(x.r, { episode: inPhase(x, 'work'), scheduled: x.n(3) > 0 }, x.c),
   placeOnSlot: (x) => placeOnSlot(x.r, { episode: episode(x), day: slotDay(x) }, x.c),
   placeOnOwn: (x) => placeOnOwn(x.r, { episode: episode(x), day: near(x, 3, 40), time: '12:00' }, x.c),
   startWork: (x) => startWork(x.r, { episode: inPhase(x, 'idea', 'parked') }, x.c),

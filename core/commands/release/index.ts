@@ -1,3 +1,5 @@
+export * from './correct-release'
 export * from './fix-number'
 export * from './mark-all-released'
 export * from './mark-released'
+export * from './schedule-release'

@@ -50,8 +50,12 @@ test('a missed episode goes on the next slot, and what follows moves on, up to t
 })
 
 test('it is released late, now; or its slot is skipped and it stays in work', () => {
-  const late = after(records, markReleased(records, { episode: 'keel', late: true }, context))
-  expect(late.episodes.get('keel')?.phase).toEqual({ kind: 'released', at: exampleAt })
+  const late = after(records, markReleased(records, { episode: 'keel', at: context.now }, context))
+  expect(late.episodes.get('keel')?.phase).toEqual({
+    kind: 'released',
+    at: exampleAt,
+    planned: '2026-11-19T17:00:00.000Z',
+  })
   const skipped = after(records, skipMissed(records, { episode: 'keel' }, context))
   expect([place(skipped, 'keel'), skipped.shows.get('show')?.skipped]).toEqual(['nothing', ['2026-11-19']])
   expect(skipped.episodes.get('keel')?.phase.kind).toBe('work')

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { sayState } from '@core/views/state-words'
 import { sixLamps } from '@core/recipe/progress'
 import { sayDay } from '@core/rhythm/days'
 import type { Put } from '@core/views/countdown'
@@ -66,7 +67,9 @@ const says = computed(() => {
         ><span v-else-if="outlook" class="truncate"
           ><strong class="font-semibold">{{ outlook }}</strong
           >: {{ reason }}</span
-        ><span v-else class="truncate">{{ card.standing.next?.step.name ?? 'ready' }}</span></span
+        ><span v-else class="truncate">{{
+          card.standing.scheduled ? 'scheduled' : (card.standing.next?.step.name ?? sayState(card.standing))
+        }}</span></span
       ></template
     >
   </button>

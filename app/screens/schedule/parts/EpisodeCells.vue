@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
+import { sayState } from '@core/views/state-words'
 import { outOfWindow } from '@core/ideas/usable'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { honours } from '@core/rhythm/reserve'
@@ -128,8 +129,7 @@ const keyed = keysOn(slotsKeys, {
           {{ sayAway(card.standing.next.due, moment.today) }}</template
         ></span
       ></template
-    ><span v-else-if="card.standing.ready" class="font-medium">ready</span
-    ><span v-else class="sub">{{ card.standing.missing.length }} parts open</span>
+    ><span v-else :class="card.standing.ready ? 'font-medium' : 'sub'">{{ sayState(card.standing) }}</span>
   </td>
   <td>
     <button
@@ -142,7 +142,9 @@ const keyed = keysOn(slotsKeys, {
       v-if="outlook?.is !== 'on track'"
       class="block text-11 leading-[14px]"
       >{{ workload.reasonOf(outlook) }}</span
-    ><span v-if="card.standing.ready" class="sub">ready now</span
+    ><span v-if="card.standing.ready" class="sub">{{
+      card.standing.scheduled ? 'nothing left to do' : 'ready now'
+    }}</span
     ><template v-else-if="inHand"
       ><span class="block" :class="outlook ? 'sub' : 'font-medium'">{{ sayInHand(inHand.days) }}</span
       ><span v-if="!outlook" class="sub whitespace-nowrap">{{

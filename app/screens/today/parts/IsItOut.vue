@@ -25,12 +25,16 @@ const dialogs = useDialogs()
       <p class="sub">
         was to go out {{ sayDay(card.standing.release?.day ?? moment.today) }},
         {{ sayLeft(moment.now, card.standing.release?.at ?? 0)
-        }}<template v-if="!card.standing.ready">
+        }}<template v-if="card.standing.scheduled"> · scheduled</template
+        ><template v-else-if="!card.standing.ready">
           · <Flag />{{ card.standing.missing.length }} still open</template
         >
       </p>
     </div>
     <button class="btn" @click="dialogs.show({ kind: 'missed', episode: card.episode.id })">Not yet…</button>
+    <button class="btn" @click="dialogs.show({ kind: 'released', episode: card.episode.id })">
+      When and where…
+    </button>
     <button class="btn btn-main" @click="emit('out')">
       Yes, it is out <KeySign :line="todayKeys.lines.out" />
     </button>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
+import { sayState } from '@core/views/state-words'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import { useCards } from '@app/stores/cards'
@@ -69,7 +70,8 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
       <span class="num">{{ card.number }}</span> {{ card.show.title
       }}<template v-if="card.standing.late">
         · <Flag /><span class="late">late {{ card.standing.late }} d</span></template
-      ><template v-else-if="card.standing.ready"> · <strong class="text-ink">ready</strong></template
+      ><template v-else-if="card.standing.ready">
+        · <strong class="text-ink">{{ sayState(card.standing) }}</strong></template
       ><template v-else-if="inHand">
         ·
         {{
@@ -103,7 +105,7 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
         </li>
       </ul>
       <RouterLink
-        v-if="card.standing.ready"
+        v-if="card.standing.ready && !card.standing.scheduled"
         :to="{ name: 'episode', params: { code: card.episode.code, stage: 'release' } }"
         class="btn btn-main w-full mt-1"
         >Get the release kit</RouterLink
@@ -127,7 +129,7 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
         <dd class="font-semibold whitespace-nowrap">
           <template v-if="t.card.standing.late"
             ><Flag /><span class="late">late {{ t.card.standing.late }} d</span></template
-          ><template v-else-if="t.card.standing.ready">ready</template
+          ><template v-else-if="t.card.standing.ready">{{ sayState(t.card.standing) }}</template
           ><template v-else-if="t.inHand">{{ sayInHand(t.inHand.days) }}</template>
         </dd>
       </template>

@@ -55,6 +55,12 @@ defineExpose({ answer })
             ? `${sayDay(c.standing.release.day, moment.today)}, ${sayAway(c.standing.release.day, moment.today)}`
             : ''
         }}</span
+        ><button
+          class="btn btn-small"
+          :aria-label="`When and where ${c.number} went out`"
+          @click="dialogs.show({ kind: 'released', episode: c.episode.id })"
+        >
+          When…</button
         ><button class="btn btn-small" @click="dialogs.show({ kind: 'missed', episode: c.episode.id })">
           Not out…
         </button>

@@ -1,0 +1,90 @@
+import type { Page } from '@playwright/test'
+import { demo, expect, jot, stored, test } from './fixtures'
+
+/** Goes on to another moment, as if the browser had been closed meanwhile. */
+async function later(page: Page, moment: string, path: string): Promise<void> {
+  await stored(page)
+  await page.clock.setFixedTime(new Date(moment))
+  await page.goto(path)
+}
+
+/** What comes after the release stays in the day until it is done. */
+test('after “it is out” the letters to answer stand on Today and in the Week until they are answered', async ({
+  page,
+}) => {
+  await demo(page)
+  // A demo in which something was done is kept over midnight.
+  await jot(page, 'A mast from a fallen larch')
+  await later(page, '2026-11-26T18:00:00Z', '/today')
+  await page.getByRole('button', { name: /Yes, it is out/ }).click()
+  await expect(page.getByRole('heading', { name: 'Is it out?' })).toHaveCount(0)
+
+  // The day before they are due; then on the day after, late, while nothing else of it is asked for.
+  await later(page, '2026-11-28T09:00:00Z', '/today')
+  await expect(page.getByText('Answer the first letters').first()).toBeVisible()
+  await later(page, '2026-11-30T09:00:00Z', '/today')
+  await expect(page.getByText('Answer the first letters').first()).toBeVisible()
+  await page.goto('/week')
+  await expect(page.getByText('Answer the first letters').first()).toBeVisible()
+
+  await page.goto('/episode/ULP6/after')
+  await page.getByRole('checkbox', { name: 'Answer the first letters is done' }).check()
+  await stored(page)
+  await page.goto('/week')
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await expect(page.getByText('Answer the first letters')).toHaveCount(0)
+})
+
+/** When it went out, where it lives, and not worrying in between. */
+test('scheduled on Wednesday, answered for on Saturday, it was on time and its address is at hand', async ({
+  page,
+  context,
+}) => {
+  await demo(page)
+  await later(page, '2026-11-25T10:00:00Z', '/episode/ULP6/release')
+  await page.getByRole('button', { name: 'Uploaded and scheduled' }).click()
+  await expect(page.getByText('It comes out by itself')).toBeVisible()
+  await stored(page)
+  await page.goto('/schedule')
+  await expect(page.getByRole('button', { name: /#42 .*scheduled/ })).toBeVisible()
+  await expect(page.getByText('nothing left to do')).toBeVisible()
+
+  await later(page, '2026-11-28T10:00:00Z', '/today')
+  await page.getByRole('button', { name: 'When and where…' }).click()
+  const sheet = page.getByRole('dialog', { name: 'It is out' })
+  await sheet.getByRole('textbox', { name: 'Day' }).fill('26 nov')
+  await sheet.getByLabel('Time').fill('17:02')
+  const address = sheet.getByRole('textbox', { name: /site/i }).first()
+  await address.fill('nowhere')
+  await sheet.getByRole('button', { name: 'Yes, it is out' }).click()
+  await expect(sheet.getByRole('alert')).toContainText('“nowhere” is not an address')
+  await address.fill('video.example/watch/42')
+  await sheet.getByRole('button', { name: 'Yes, it is out' }).click()
+  await expect(sheet).toHaveCount(0)
+  await stored(page)
+
+  await page.goto('/catalogue')
+  const row = page.getByRole('row').filter({ hasText: 'Steaming oak ribs' })
+  await expect(row).toContainText('on time')
+  await expect(row.getByRole('link', { name: /Open #42/ })).toHaveAttribute(
+    'href',
+    'https://video.example/watch/42',
+  )
+  await row.getByRole('button', { name: 'Copy the address of #42' }).click()
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('https://video.example/watch/42')
+  await page.keyboard.press('/')
+  await page.getByRole('combobox', { name: /Find an episode/ }).fill('address steaming oak')
+  await expect(page.getByRole('option', { name: /Copy the address of #42/ })).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  // It can be corrected: it was two days late after all.
+  await page.goto('/episode/ULP6/release')
+  await expect(page.getByText('Thu 26 Nov 17:02, on time')).toBeVisible()
+  await page.getByRole('button', { name: 'When and where it went out' }).click()
+  const corrected = page.getByRole('dialog', { name: 'When and where it went out' })
+  await corrected.getByRole('textbox', { name: 'Day' }).fill('28 nov')
+  await corrected.getByLabel('Time').fill('09:00')
+  await corrected.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText('Sat 28 Nov 09:00, 2 d late')).toBeVisible()
+  expect(context.pages()).toHaveLength(1)
+})
