@@ -273,13 +273,14 @@ export class Maker {
     const steps = stepsToAdd(recipe, id, [], this.moment(addDays(ended, -30))).map((step): Step => {
       const line = step.line ?? ''
       const lead = step.lead.kind === 'before' ? step.lead.days : 0
-      const done = progress.done.includes(line)
+      const follows = past && step.lead.kind === 'after' ? addDays(ended, step.lead.days) : undefined
+      const done = progress.done.includes(line) || (follows !== undefined && follows < this.today)
       return {
         ...step,
         logged: done
           ? Math.max(5, Math.round((step.minutes * 1.15 * chance.about(0.3)) / 5) * 5)
           : (progress.logged?.[line] ?? 0),
-        ...(done ? { doneAt: this.moment(addDays(ended, -Math.max(1, Math.min(lead, 20)))) } : {}),
+        ...(done ? { doneAt: this.moment(follows ?? addDays(ended, -Math.max(1, Math.min(lead, 20)))) } : {}),
         ...(progress.waiting?.line === line
           ? {
               waiting: {

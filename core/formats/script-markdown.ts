@@ -32,7 +32,7 @@ export function scriptMarkdown(script: Script | undefined, title: string, pace: 
           .filter(Boolean)
           .join('\n\n')
       })
-    return [`## ${section.title} (${sayTime(sectionSeconds(section, pace))})`, ...beats].join('\n\n')
+    return [`## ${section.title} (${sayTime(sectionSeconds(script, section, pace))})`, ...beats].join('\n\n')
   })
   return `${[`# ${title}`, ...sections].join('\n\n')}\n`
 }

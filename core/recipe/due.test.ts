@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import type { Lead } from '../records'
 import { addDays, dayNumber, daysBetween } from '../rhythm/days'
-import { dueDates, workingDays, type Dated } from './due'
+import { dueDates, isShort, noticeOf, workingDays, type Dated } from './due'
 
 const before = (days: number): Lead => ({ kind: 'before', days })
 const step = (id: string, lead: Lead, ...needs: string[]): Dated => ({ id, name: id, lead, needs })
@@ -96,6 +96,70 @@ describe('counting back', () => {
           expect(daysBetween(day, '2026-12-10')).toBeGreaterThanOrEqual(list[i]?.lead ?? 0)
           for (const need of s.needs) expect((due.get(need) ?? '') <= day).toBe(true)
         })
+      }),
+    )
+  })
+})
+
+describe('short notice', () => {
+  const every = workingDays({ hours: [60, 60, 60, 60, 60, 60, 60], daysOff: [] })
+  const leads = [21, 20, 14, 12, 11, 6, 4, 3, 2, 1]
+  const row = leads.map((days) => step(`s${days}`, before(days)))
+  const all = new Set(row.map((s) => s.id))
+
+  test('ten days for leads of 21 to 1 are pressed as the design has it', () => {
+    const notice = noticeOf(row, all, '2026-11-30', '2026-12-10')
+    expect(notice).toEqual({ from: '2026-11-30', days: 10, usual: 21 })
+    const due = dueDates(row, '2026-12-10', every, notice)
+    expect(row.map((s) => daysBetween(due.get(s.id) ?? '', '2026-12-10'))).toEqual([
+      10, 10, 7, 6, 5, 3, 2, 1, 1, 0,
+    ])
+  })
+
+  test('a lead on another step is counted through to the release; what follows it keeps its days', () => {
+    const props = step('props', { kind: 'ahead', step: 'film', days: 10 })
+    const film = step('film', before(10))
+    const letters = step('letters', { kind: 'after', days: 2 })
+    const steps = [props, film, letters]
+    const notice = noticeOf(steps, new Set(['props', 'film', 'letters']), '2026-12-05', '2026-12-10')
+    expect(notice.usual).toBe(20)
+    const due = dueDates(steps, '2026-12-10', every, notice)
+    expect([due.get('props'), due.get('film'), due.get('letters')]).toEqual([
+      '2026-12-05',
+      '2026-12-07',
+      '2026-12-12',
+    ])
+  })
+
+  test('there is none where there are days enough, or where what reaches back was done by then', () => {
+    const isShortFrom = (open: ReadonlySet<string>, from: string) =>
+      isShort(noticeOf(row, open, from, '2026-12-10'))
+    expect(isShortFrom(all, '2026-11-19')).toBe(false)
+    expect(isShortFrom(all, '2026-11-20')).toBe(true)
+    expect(isShortFrom(new Set(['s4', 's1']), '2026-12-06')).toBe(false)
+    expect(isShortFrom(new Set(['s4', 's1']), '2026-12-07')).toBe(true)
+  })
+
+  test('nothing is late at birth, whatever the leads, needs and days off', () => {
+    const chance = fc.array(fc.record({ days: fc.nat(40), on: fc.option(fc.nat(5)) }), {
+      minLength: 1,
+      maxLength: 7,
+    })
+    fc.assert(
+      fc.property(chance, fc.nat(30), fc.array(fc.nat(6), { maxLength: 3 }), (steps, days, off) => {
+        const made = steps.map(({ days: lead, on }, i) =>
+          step(
+            `s${i}`,
+            on !== null && on < i ? { kind: 'ahead', step: `s${on}`, days: lead } : before(lead),
+            ...(i > 0 ? [`s${i - 1}`] : []),
+          ),
+        )
+        const hours = [0, 1, 2, 3, 4, 5, 6].map((d) => (off.includes(d) ? 0 : 60))
+        const from = '2026-11-20'
+        const release = addDays(from, days)
+        const notice = noticeOf(made, new Set(made.map((s) => s.id)), from, release)
+        const due = dueDates(made, release, workingDays({ hours, daysOff: [] }), notice)
+        expect(made.filter((s) => (due.get(s.id) ?? '') < from)).toEqual([])
       }),
     )
   })

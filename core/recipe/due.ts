@@ -1,5 +1,5 @@
 import type { Day, Id, Lead, Settings } from '../records'
-import { dayNumber, dayOf, weekday } from '../rhythm/days'
+import { dayNumber, dayOf, daysBetween, weekday } from '../rhythm/days'
 import { inOrder, type Needing } from './needs'
 
 /** Tells whether a day number is a working day. */
@@ -37,32 +37,79 @@ export interface Dated extends Needing {
   lead: Lead
 }
 
+/** The days there are for a release from the day on which it was put there, and those that its work takes. */
+export interface Notice {
+  /** The day on which it was put on its slot. */
+  from: Day
+  days: number
+  usual: number
+}
+
+/** Days that a step's lead comes to, counted through to the release; nothing for what follows it. */
+function throughLead(step: Dated, byId: ReadonlyMap<Id, Dated>, depth = 0): number | undefined {
+  const { lead } = step
+  if (lead.kind === 'after') return undefined
+  if (lead.kind === 'before') return lead.days
+  const other = byId.get(lead.step)
+  const on = other && depth < byId.size ? throughLead(other, byId, depth + 1) : 0
+  return lead.days + (on ?? 0)
+}
+
+/** Whether a release is nearer than its work reaches back (`engine` 2b). */
+export function isShort({ days, usual }: Pick<Notice, 'days' | 'usual'>): boolean {
+  return days < usual
+}
+
+/** A short notice in words. */
+export function sayNotice({ days, usual }: Pick<Notice, 'days' | 'usual'>): string {
+  return `${days} ${days === 1 ? 'day' : 'days'} for what usually takes ${usual}`
+}
+
+/** The notice on which a release stands; `open` are its steps that were not done on the day it was put there. */
+export function noticeOf(steps: readonly Dated[], open: ReadonlySet<Id>, from: Day, release: Day): Notice {
+  const byId = new Map(steps.map((s) => [s.id, s]))
+  const days = Math.max(0, daysBetween(from, release))
+  const usual = Math.max(0, ...steps.filter((s) => open.has(s.id)).map((s) => throughLead(s, byId) ?? 0))
+  return { from, days, usual }
+}
+
 /**
  * Due dates by step id, counted back from the release's local date (`engine` 2): a lead is in calendar
  * days, a due date the latest working day on or before it; steps after release go the other way; a lead may
  * refer to another step; then, in reverse order of needs, a step is due no later than any that depends on
  * it. Steps after release press on nobody before it. A lead on another step that is missing, or that refers
- * in a circle, counts from the release itself.
+ * in a circle, counts from the release itself. On short notice the leads before the release are pressed together in
+ * proportion, and none is due before the day on which it was put there.
  */
-export function dueDates(steps: readonly Dated[], release: Day, works: WorkingDays): Map<Id, Day> {
+export function dueDates(
+  steps: readonly Dated[],
+  release: Day,
+  works: WorkingDays,
+  notice?: Notice,
+): Map<Id, Day> {
   const order = inOrder(steps)
   const row = order.ok ? order.value : steps
   const byId = new Map(steps.map((s) => [s.id, s]))
   const out = dayNumber(release)
   const own = new Map<Id, number>()
+  const earliest = notice ? dayNumber(notice.from) : -Infinity
   const ownDue = (step: Dated, depth: number): number => {
     const known = own.get(step.id)
     if (known !== undefined) return known
     const { lead } = step
     let due: number
     if (lead.kind === 'after') due = workingDayAfter(out + lead.days, works)
-    else if (lead.kind === 'before') due = workingDayBefore(out - lead.days, works)
+    else if (notice && isShort(notice)) {
+      const pressed = Math.floor(((throughLead(step, byId) ?? 0) * notice.days) / notice.usual + 0.5)
+      due = workingDayBefore(out - pressed, works)
+    } else if (lead.kind === 'before') due = workingDayBefore(out - lead.days, works)
     else {
       const other = byId.get(lead.step)
       const from =
         other && other.lead.kind !== 'after' && depth < steps.length ? ownDue(other, depth + 1) : out
       due = workingDayBefore(from - lead.days, works)
     }
+    due = Math.max(due, earliest)
     own.set(step.id, due)
     return due
   }

@@ -151,3 +151,68 @@ describe('ready', () => {
     ])
   })
 })
+
+describe('checklists', () => {
+  const list = (id: string, required: boolean) => ({
+    id,
+    stage: 'brief',
+    name: id,
+    items: [{ id: `${id}-1`, text: `Check ${id}`, required }],
+  })
+  const listed = { ...recipe, checklists: [list('must', true), list('may', false)] }
+  const whole = { brief, titles: [{ id: 't', text: 'Bent cold' }], chosenTitle: 't', tags: ['ribs'] }
+  function of(ticked: string[]): EpisodeProgress {
+    return progressOf({
+      episode: exampleEpisode({ phase: { kind: 'work', since: exampleAt }, ...whole, ticked }),
+      show: short,
+      recipe: listed,
+      script: undefined,
+      outlets: [],
+      steps: all.map((s) => ({ ...s, doneAt: exampleAt })),
+      today: '2026-11-24',
+      works,
+    })
+  }
+
+  test('an open required item holds its lamp and is missing; one that isn’t required does neither', () => {
+    expect(lamp(of([]), 'brief')?.state).toBe('working')
+    expect(of([]).missing.filter((m) => m.kind === 'item')).toMatchObject([
+      { kind: 'item', item: 'must-1', name: 'Check must', sentence: 'must', stage: 'brief' },
+    ])
+    expect(of([]).ready).toBe(false)
+    expect(lamp(of(['must-1']), 'brief')?.state).toBe('lit')
+    expect(of(['must-1']).missing.filter((m) => m.kind === 'item')).toEqual([])
+  })
+})
+
+describe('a tick by hand', () => {
+  test('settles what no outlet requires; what one requires stays missing until it is there', () => {
+    const ticked = all.map((s) => ({ ...s, doneAt: exampleAt }))
+    const of = (required: ('title' | 'tags')[]) =>
+      progressOf({
+        episode: exampleEpisode({ phase: { kind: 'work', since: exampleAt } }),
+        show: short,
+        recipe,
+        script: undefined,
+        outlets: [...records.outlets.values()].map((o) => ({ ...o, required })),
+        steps: ticked,
+        today: '2026-11-24',
+        works,
+      })
+    const names = (required: ('title' | 'tags')[]) => of(required).missing.map((m) => m.name)
+    expect(names([])).not.toContain('Title')
+    expect(names(['title'])).toContain('Title')
+    expect(of(['title']).ready).toBe(false)
+    // It is work again, so that it is not forgotten.
+    expect(
+      of(['title'])
+        .steps.filter((s) => s.left)
+        .map((s) => s.step.part),
+    ).toContain('title')
+    expect(
+      of([])
+        .steps.filter((s) => s.left)
+        .map((s) => s.step.part),
+    ).not.toContain('title')
+  })
+})

@@ -2,9 +2,10 @@ import { sum } from 'd3-array'
 import type { Day, Id, Lead, Part, Recipe, Stage, Step } from '../records'
 import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
+import { dayAt } from '../rhythm/zone'
 import { isScheduled } from '../release/scheduled'
 import { partState, requiredParts, type PartState } from '../release/parts'
-import { dueDates } from './due'
+import { dueDates, isShort, noticeOf, type Notice } from './due'
 import { inOrder, needsByStages, type Needing } from './needs'
 import { partStep } from './part-steps'
 import {
@@ -15,6 +16,7 @@ import {
   type Lamp,
   type Missing,
   followDays,
+  followDaysOnce,
 } from './progress'
 
 /**
@@ -33,12 +35,13 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   const seen = new Map<Part, PartState>()
   const part = (p: Part): PartState => {
     let state = seen.get(p)
-    if (!state) seen.set(p, (state = partOrTick(p, of)))
+    if (!state) seen.set(p, (state = partOrTick(p, of, required)))
     return state
   }
   const sorted = [...of.steps, ...bringing(of, required, part)].sort((a, b) => a.order - b.order)
   const row = dated(sorted, recipe)
-  const due = release ? dueDates(row, release.day, of.works) : new Map<Id, Day>()
+  const notice = release && noticeFor(row, of, release.day)
+  const due = release ? dueDates(row, release.day, of.works, notice) : new Map<Id, Day>()
   const done = new Map(
     sorted.map((s) => [
       s.id,
@@ -52,7 +55,8 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   const own = new Set(of.steps.map((s) => s.id))
   // What was not done before it went out is let be; what follows a release is asked for some months.
   const follows = new Set(recipe.stages.filter((s) => s.kind === 'after').map((s) => s.id))
-  const isLong = isOut && release !== undefined && daysBetween(release.day, today) > followDays
+  const patience = episode.phase.kind === 'released' && episode.phase.planned ? followDays : followDaysOnce
+  const isLong = isOut && release !== undefined && daysBetween(release.day, today) > patience
   const letBe = (step: Step) => gone && (isLong || !follows.has(step.stage))
   const moot = new Set(sorted.filter(letBe).map((s) => s.id))
   const steps = row.map(({ step, needs }): StepState => {
@@ -89,19 +93,21 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     const asked = stage.kind === 'release' ? [...new Set([...stage.parts, ...required])] : stage.parts
     const parts = asked.map(part)
     const open = unsettled.get(stage.id) ?? []
+    const items = openItems(of, stage.id)
     const begun = stage.after.every((id) => lit.get(id) ?? true) && open.length === 0
     const lamp =
       gone && stage.kind !== 'after'
         ? { state: 'lit' as const, share: 1 }
         : stage.kind === 'after' && !begun
           ? { state: 'dark' as const, share: 0 }
-          : lampOf(mine, parts, begun)
+          : lampOf(mine, parts, begun, items.length === 0)
     lit.set(stage.id, lamp.state === 'lit')
     return {
       stage,
       lamp,
       steps: mine.filter((s) => !s.derived),
       parts: stage.parts.map(part),
+      items,
       unsettled: open,
     }
   })
@@ -121,6 +127,7 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     live: early.size > 0,
     parts: { there: asked.filter((p) => p.state === 'there').length, needed: asked.length },
     ...(release ? { release } : {}),
+    ...(notice && isShort(notice) ? { notice } : {}),
     ...(next ? { next } : {}),
     ...(where ? { where } : {}),
     ...(late > 0 ? { late } : {}),
@@ -153,14 +160,17 @@ function inKnownStages(of: StandingOf): StandingOf {
   return { ...of, steps: of.steps.map((s) => (known.has(s.stage) ? s : { ...s, stage })) }
 }
 
-/** Parts that a person may leave out, or say by a tick that they are there. */
+/** Parts that a person may leave out, or say by a tick that they are there, also where an outlet requires them. */
 const tickable: ReadonlySet<Part> = new Set(['script', 'shots', 'length'])
 
-/** How a part stands; one that may be left out is there when a step of it was ticked by hand. */
-function partOrTick(part: Part, of: StandingOf): PartState {
+/**
+ * How a part stands. One whose step was ticked by hand counts as there, but where an outlet requires it: what must go
+ * out with the release is missing until it is there.
+ */
+function partOrTick(part: Part, of: StandingOf, required: readonly Part[]): PartState {
   const state = partState(part, of)
   return state.state !== 'there' &&
-    tickable.has(part) &&
+    (tickable.has(part) || !required.includes(part)) &&
     of.steps.some((s) => s.part === part && s.doneAt !== undefined)
     ? { ...state, state: 'there', sentence: 'ticked by hand' }
     : state
@@ -244,12 +254,45 @@ function earliestBefore(stages: readonly Stage[], early: number | undefined): Ma
   return days
 }
 
-/** One stage's lamp, from its steps, its parts, and whether the stages it builds on are lit. */
-export function lampOf(steps: readonly StepState[], parts: readonly PartState[], begun: boolean): Lamp {
+/** The notice on which an episode stands on its slot, where it is known since when; what was done by then counts not. */
+function noticeFor(row: readonly Dated[], { episode, show }: StandingOf, release: Day): Notice | undefined {
+  const { placedOn } = episode
+  if (placedOn === undefined) return undefined
+  const open = new Set(
+    row
+      .filter(
+        ({ step: { doneAt } }) => doneAt === undefined || dayAt(Date.parse(doneAt), show.zone) > placedOn,
+      )
+      .map((d) => d.id),
+  )
+  return noticeOf(row, open, placedOn, release)
+}
+
+/** Required items of a stage's checklists that are not ticked. */
+function openItems({ episode, recipe }: StandingOf, stage: Id): StageState['items'] {
+  return (recipe.checklists ?? [])
+    .filter((list) => list.stage === stage)
+    .flatMap((list) =>
+      list.items
+        .filter((i) => i.required === true && !(episode.ticked ?? []).includes(i.id))
+        .map(({ id, text }) => ({ id, text, list: list.name })),
+    )
+}
+
+/**
+ * One stage's lamp, from its steps, its parts, whether the stages it builds on are lit, and whether the required
+ * items of its checklists are ticked.
+ */
+export function lampOf(
+  steps: readonly StepState[],
+  parts: readonly PartState[],
+  begun: boolean,
+  ticked = true,
+): Lamp {
   const required = steps.filter((s) => s.step.required)
   const late = Math.max(0, ...required.map((s) => s.late ?? 0))
   const flag = late > 0 ? { late } : {}
-  if (required.every((s) => s.done) && parts.every((p) => p.state === 'there'))
+  if (ticked && required.every((s) => s.done) && parts.every((p) => p.state === 'there'))
     return { state: 'lit', share: 1 }
   const next = steps.find((s) => !s.done && s.free) ?? steps.find((s) => !s.done)
   const share = shareOf(required, parts)
@@ -293,6 +336,9 @@ function missingOf(before: readonly StageState[], required: readonly PartState[]
           sentence: step.waiting ? `waits on ${step.waiting.who}` : 'not done',
           stage: stage.id,
         })
+  for (const { stage, items } of before)
+    for (const { id, text, list: name } of items)
+      list.push({ kind: 'item', item: id, name: text, sentence: name, stage: stage.id })
   for (const p of parts.values())
     list.push({ kind: 'part', part: p.part, name: p.name, sentence: p.sentence, mend: p.mend })
   return list

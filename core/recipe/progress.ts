@@ -1,6 +1,6 @@
 import type { Day, Id, Part, Stage, Step } from '../records'
 import { type PartSources, type PartState } from '../release/parts'
-import { type WorkingDays } from './due'
+import type { Notice, WorkingDays } from './due'
 
 /**
  * The state of one stage of one episode, always derived (`engine` 3). `share` is of its minutes (or parts)
@@ -15,6 +15,8 @@ export interface Lamp {
 
 /** Days after a release for which what was to follow it is asked for. */
 export const followDays = 120
+/** The same for what was answered for before it was kept when it was to go out. */
+export const followDaysOnce = 14
 
 /** One step with what is derived of it. */
 export interface StepState {
@@ -45,6 +47,8 @@ export interface StageState {
   /** Its steps that are records. */
   steps: StepState[]
   parts: PartState[]
+  /** Required items of its checklists that are open. */
+  items: readonly { id: Id; text: string; list: string }[]
   /** Parts that must be there before it may begin, and aren't. */
   unsettled: PartState[]
 }
@@ -53,6 +57,7 @@ export interface StageState {
 export type Missing =
   | { kind: 'part'; part: Part; name: string; sentence: string; mend: PartState['mend'] }
   | { kind: 'step'; step: Step; name: string; sentence: string; stage: Id }
+  | { kind: 'item'; item: Id; name: string; sentence: string; stage: Id }
 
 /** Where an episode stands. */
 export interface EpisodeProgress {
@@ -64,6 +69,8 @@ export interface EpisodeProgress {
   /** First stage in order that isn't lit. */
   where?: StageState
   ready: boolean
+  /** It was put on a slot that is nearer than its work usually takes. */
+  notice?: Notice
   /** Uploaded, and comes out by itself: nothing before the release is left to do. */
   scheduled: boolean
   missing: Missing[]

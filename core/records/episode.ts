@@ -108,6 +108,8 @@ export const Episode = z.object({
   idea: Idea,
   phase: Phase,
   place: Place,
+  /** The day on which it was put where it stands: a short notice is counted from it (`engine` 2b). */
+  placedOn: z.optional(Day),
   nature: Nature,
   spare: z.boolean(),
   priority: z.int().check(z.gte(0), z.lte(3)),

@@ -60,7 +60,12 @@ export const Checklist = z.object({
   stage: Id,
   name: z.string().check(z.trim(), z.minLength(1, 'A checklist needs a name.')),
   items: z.array(
-    z.object({ id: Id, text: z.string().check(z.trim(), z.minLength(1, 'An item needs a word.')) }),
+    z.object({
+      id: Id,
+      text: z.string().check(z.trim(), z.minLength(1, 'An item needs a word.')),
+      /** Its stage isn't done while it is open. */
+      required: z.optional(z.boolean()),
+    }),
   ),
 })
 export type Checklist = z.infer<typeof Checklist>

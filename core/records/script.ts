@@ -23,9 +23,20 @@ export const Beat = z.object({
 })
 export type Beat = z.infer<typeof Beat>
 
-export const Section = z.object({ id: Id, title: z.string(), beats: z.array(Beat) })
+/** How something is spoken: in full words as written, from points, or freely with nothing but a length. */
+export const Spoken = z.enum(['words', 'points', 'free'])
+export type Spoken = z.infer<typeof Spoken>
+
+const speech = {
+  spoken: z.optional(Spoken),
+  /** How long it lasts where it is spoken freely, seconds. */
+  lasts: z.optional(z.number().check(z.gte(0), z.lte(86_400))),
+}
+
+/** One section; where it doesn't say how it is spoken, its script does. */
+export const Section = z.object({ id: Id, title: z.string(), beats: z.array(Beat), ...speech })
 export type Section = z.infer<typeof Section>
 
-/** An episode's script; its id is the episode's. */
-export const Script = z.object({ id: Id, sections: z.array(Section), ...stamps })
+/** An episode's script; its id is the episode's. Where nothing is said it is spoken in full words. */
+export const Script = z.object({ id: Id, sections: z.array(Section), ...speech, ...stamps })
 export type Script = z.infer<typeof Script>

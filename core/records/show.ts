@@ -95,6 +95,15 @@ export const Show = z.object({
         z.gte(40, 'Speech is at least 40 words a minute.'),
         z.lte(400, 'Speech is at most 400 words a minute.'),
       ),
+    /** Seconds that a point takes where one speaks from points. */
+    point: z.optional(
+      z
+        .number()
+        .check(
+          z.gte(5, 'A point takes at least 5 seconds.'),
+          z.lte(900, 'A point takes at most 15 minutes.'),
+        ),
+    ),
   }),
   /** How many of the next slots the creator wishes to have ready. */
   readyAhead: z.int().check(z.gte(0)),

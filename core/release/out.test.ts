@@ -1,4 +1,12 @@
-import { after, exampleContext, exampleEpisode, exampleRecords, refusalOf, valueOf } from '../examples'
+import {
+  after,
+  exampleContext,
+  exampleNow,
+  exampleEpisode,
+  exampleRecords,
+  refusalOf,
+  valueOf,
+} from '../examples'
 import { correctRelease, markReleased, scheduleRelease } from '../commands/release'
 import { placeOnSlot } from '../commands/schedule/place-on-slot'
 import { tickStep } from '../commands/work/tick-step'
@@ -12,7 +20,8 @@ import { addressOf, readAddress } from './address'
 const context = exampleContext()
 const zone = 'Europe/Lisbon'
 const bare = exampleRecords([exampleEpisode({ id: 'e0', code: 'AB22', title: 'Ribs' })], 'full')
-const placed = after(bare, placeOnSlot(bare, { episode: 'e0', day: '2026-11-26' }, context))
+const longAgo = exampleContext(exampleNow - 40 * 86_400_000)
+const placed = after(bare, placeOnSlot(bare, { episode: 'e0', day: '2026-11-26' }, longAgo))
 const at = (text: string) => ({ ...context, now: Date.parse(text) })
 const episodeOf = (r: Records) => {
   const e = r.episodes.get('e0')

@@ -1,7 +1,7 @@
 import type { Episode, Outlet, Part, Recipe, Script, Show } from '../records'
 import { chapterFaults, chaptersOf, type Chapters } from '../script/chapters'
 import { sayTime } from '../script/timecode'
-import { scriptFigures, scriptWritten } from '../script/timing'
+import { isInFullWords, scriptFigures, scriptWritten, sectionWritten } from '../script/timing'
 import { descriptionOf, publicLinks } from './description'
 import { fitTags, tagLength } from './tags'
 
@@ -115,20 +115,27 @@ export function partState(part: Part, of: PartSources): PartState {
     }
     case 'script': {
       const figures = scriptFigures(script, show.pace)
-      const empty = script?.sections.filter((s) => s.beats.every((b) => b.text.trim() === '')).length ?? 0
+      const empty = script?.sections.filter((s) => !sectionWritten(script, s)).length ?? 0
       const least = leastScript(show)
-      const short = figures.seconds < least
+      // Only what is written out can be too short; from points or freely one speaks as long as one likes.
+      const inWords = isInFullWords(script)
+      const short = inWords && figures.seconds < least
+      const begun = figures.words > 0 || (!inWords && figures.seconds > 0)
       return say(
         'Script',
         there(scriptWritten(script) && !short),
-        figures.words === 0
-          ? 'not begun'
+        !begun
+          ? script?.spoken === 'free'
+            ? 'no length typed'
+            : 'not begun'
           : empty > 0
             ? `${empty} ${empty === 1 ? 'section' : 'sections'} unwritten`
             : short
               ? `${sayTime(figures.seconds)} of at least ${sayTime(least)}`
-              : `${sayTime(figures.seconds)}, ${figures.words} words`,
-        figures.words === 0 ? 'Begin it' : 'Write on',
+              : inWords
+                ? `${sayTime(figures.seconds)}, ${figures.words} words`
+                : `${sayTime(figures.seconds)}, not written out`,
+        begun ? 'Write on' : 'Begin it',
         'script',
       )
     }
@@ -212,6 +219,8 @@ export function partState(part: Part, of: PartSources): PartState {
         ...chapters.left,
         ...outlets.flatMap((o) => chapterFaults(chapters.list, o.chapters, episode.cut.length)),
       ]
+      if (script?.spoken === 'free' && script.sections.length === 0)
+        return say('Chapters', 'there', 'spoken freely, none needed', '', 'script')
       if (chapters.list.length === 0)
         return say('Chapters', 'missing', 'none yet', 'Make them from the script', 'script', 'script')
       if (faults[0] !== undefined) return say('Chapters', 'failing', faults[0], 'Mend the times', 'edit')

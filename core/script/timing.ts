@@ -1,10 +1,13 @@
 import { sum } from 'd3-array'
-import type { Beat, Delivery, Script, Section } from '../records'
+import type { Beat, Delivery, Script, Section, Spoken } from '../records'
+import { freeSeconds, pointsIn, spokenIn, usualPoint } from './spoken'
 
 /** Words a minute by delivery, and the seconds that ends cost (`engine` 9). */
 export interface SpeechPace {
   camera: number
   voice: number
+  /** Seconds a point. */
+  point?: number | undefined
 }
 const SENTENCE = 0.35
 const BEAT = 0.8
@@ -102,17 +105,22 @@ function countsOf(beat: Beat): Counts {
 
 /**
  * Seconds that one beat takes: words by its delivery's pace, 0.35 s a sentence end, 0.8 s at its end, and
- * its hold. Nothing for a blank beat but its hold.
+ * its hold; spoken from points, so many seconds a point. Nothing for a blank beat but its hold.
  */
-export function beatSeconds(beat: Beat, pace: SpeechPace): number {
+export function beatSeconds(beat: Beat, pace: SpeechPace, spoken: Spoken = 'words'): number {
+  if (spoken === 'free') return 0
+  if (spoken === 'points') return pointsIn(beat).length * (pace.point ?? usualPoint) + beat.hold
   const { words, ends } = countsOf(beat)
   if (words === 0) return beat.hold
   return (words * 60) / pace[beat.delivery] + SENTENCE * ends + BEAT + beat.hold
 }
 
-/** Seconds of a section. */
-export function sectionSeconds(section: Section, pace: SpeechPace): number {
-  return sum(section.beats, (beat) => beatSeconds(beat, pace))
+/** Seconds of a section of a script. */
+export function sectionSeconds(script: Script | undefined, section: Section, pace: SpeechPace): number {
+  const spoken = spokenIn(script, section)
+  return spoken === 'free'
+    ? freeSeconds(script, section)
+    : sum(section.beats, (beat) => beatSeconds(beat, pace, spoken))
 }
 
 /** What a script comes to: seconds whole, per section and per delivery, words, and beats still blank. */
@@ -141,14 +149,18 @@ export function scriptFigures(script: Script | undefined, pace: SpeechPace): Scr
   }
   for (const section of script?.sections ?? []) {
     const start = figures.seconds
+    const spoken = spokenIn(script, section)
+    const free = spoken === 'free' ? freeSeconds(script, section) : 0
+    figures.seconds += free
+    figures.delivery.camera += free
     for (const beat of section.beats) {
-      const seconds = beatSeconds(beat, pace)
+      const seconds = beatSeconds(beat, pace, spoken)
       figures.seconds += seconds
       figures.delivery[beat.delivery] += seconds
       figures.beats++
       const { words } = countsOf(beat)
-      figures.words += words
-      if (words === 0) figures.blank++
+      if (spoken === 'words') figures.words += words
+      if (words === 0 && spoken !== 'free') figures.blank++
       if (beat.cues.some((c) => c.kind === 'shot' || c.kind === 'graphic')) figures.covered++
       for (const cue of beat.cues)
         if (cue.kind === 'shot') {
@@ -158,21 +170,41 @@ export function scriptFigures(script: Script | undefined, pace: SpeechPace): Scr
     }
     figures.sections.push({ id: section.id, title: section.title, seconds: figures.seconds - start, start })
   }
+  if (script?.spoken === 'free' && script.sections.length === 0) {
+    figures.seconds = script.lasts ?? 0
+    figures.delivery.camera = figures.seconds
+  }
   return figures
 }
 
 /**
- * Whether a script is written: it has words, and no section is without any. A blank beat beside written
- * ones does not hold it up; points (lines that begin with a bullet) are not written out yet.
+ * Whether a section is ready to be spoken: it has words; or points, where it is spoken from them; or a length, where
+ * it is spoken freely. In full words, points (lines that begin with a bullet) are not written out yet.
  */
-export function scriptWritten(script: Script | undefined): boolean {
-  return (
-    (script?.sections.length ?? 0) > 0 &&
-    (script?.sections.every((s) =>
-      s.beats.some((b) =>
+export function sectionWritten(script: Script | undefined, section: Section): boolean {
+  switch (spokenIn(script, section)) {
+    case 'free':
+      return freeSeconds(script, section) > 0
+    case 'points':
+      return section.beats.some((b) => pointsIn(b).length > 0)
+    case 'words':
+      return section.beats.some((b) =>
         b.text.split('\n').some((line) => !line.startsWith('•') && /\p{L}|\p{N}/u.test(line)),
-      ),
-    ) ??
-      false)
+      )
+  }
+}
+
+/** Whether a script is written: every section is, and there is one; spoken freely as a whole, its length is enough. */
+export function scriptWritten(script: Script | undefined): boolean {
+  if (!script) return false
+  if (script.sections.length === 0) return script.spoken === 'free' && (script.lasts ?? 0) > 0
+  return script.sections.every((s) => sectionWritten(script, s))
+}
+
+/** Whether all of a script is spoken in full words. */
+export function isInFullWords(script: Script | undefined): boolean {
+  return (
+    (script?.spoken ?? 'words') === 'words' &&
+    (script?.sections ?? []).every((s) => spokenIn(script, s) === 'words')
   )
 }

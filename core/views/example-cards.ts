@@ -22,7 +22,8 @@ export function exampleWorld(): Records {
     ['Ribs', 'Keel', 'Spar'].map((title, i) => exampleEpisode({ id: `e${i}`, code: `AB2${i + 2}`, title })),
     'full',
   )
-  const context = exampleContext()
+  // Put there long ago, so that what is late is late, not on short notice.
+  const context = exampleContext(exampleNow - 40 * 86_400_000)
   let r = after(records, placeOnSlot(records, { episode: 'e0', day: '2026-11-26' }, context))
   r = after(r, placeOnSlot(r, { episode: 'e1', day: '2026-12-03' }, context))
   return after(r, startWork(r, { episode: 'e2' }, context))

@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { History, NotebookPen } from '@lucide/vue'
 import { startWork } from '@core/commands/schedule'
+import { sayNotice } from '@core/recipe/due'
 import { sixLamps } from '@core/recipe/progress'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
@@ -143,6 +144,9 @@ const joined = (i: number) =>
             >
               put it on one
             </button></template
+          >
+          <template v-if="card.standing.notice && card.episode.phase.kind === 'work'"
+            >· {{ sayNotice(card.standing.notice) }}</template
           >
           <template v-if="due?.due">
             · {{ due.step.name.toLowerCase() }}

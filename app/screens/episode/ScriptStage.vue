@@ -5,12 +5,14 @@ import { writeScript, type ScriptWish } from '@core/commands/episode'
 import type { StageState } from '@core/recipe/progress'
 import type { Beat, Section } from '@core/records'
 import { beatsFrom } from '@core/script/paste'
+import { spokenIn } from '@core/script/spoken'
 import { sayTime } from '@core/script/timecode'
 import { beatSeconds, sectionSeconds } from '@core/script/timing'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import BeatCues from './script/BeatCues.vue'
 import PasteScript from './script/PasteScript.vue'
+import SpokenAs from './script/SpokenAs.vue'
 import RunningTime from './script/RunningTime.vue'
 import StepList from './StepList.vue'
 import { typedIn } from '@app/ui/fields/event'
@@ -21,6 +23,13 @@ const library = useLibrary()
 const script = computed(() => card.script)
 const pace = computed(() => card.show.pace)
 const guidance = (s: Section) => card.recipe.outline.find((o) => s.id.endsWith(`/${o.id}`))?.guidance ?? ''
+function placeholder(section: Section): string {
+  const says = section.beats.length === 1 ? guidance(section) : ''
+  if (says !== '') return says
+  return { words: 'Write this beat', points: 'A point a line', free: 'Notes, if you like' }[
+    spokenIn(script.value, section)
+  ]
+}
 const cueNumber = computed(() => {
   const n = new Map<string, number>()
   for (const s of script.value?.sections ?? [])
@@ -51,6 +60,10 @@ const keyed = useScriptKeys({
   after: (section, i) =>
     library.records.scripts.get(card.episode.id)?.sections.find((s) => s.id === section)?.beats[i + 1]?.id,
 })
+function timeOf(section: Section, beat: Beat): string {
+  const spoken = spokenIn(script.value, section)
+  return beat.text === '' || spoken === 'free' ? '' : sayTime(beatSeconds(beat, pace.value, spoken))
+}
 function deliver(beat: Beat) {
   void act({ kind: 'deliver', beat: beat.id, delivery: beat.delivery === 'camera' ? 'voice' : 'camera' })
 }
@@ -71,7 +84,10 @@ function goTo(id: string) {
   focusBeat(script.value?.sections.find((s) => s.id === id)?.beats[0]?.id, 0)
 }
 const unwritten = computed(() =>
-  script.value?.sections.flatMap((s) => s.beats).find((b) => b.text.trim() === ''),
+  script.value?.sections
+    .filter((s) => spokenIn(script.value, s) !== 'free')
+    .flatMap((s) => s.beats)
+    .find((b) => b.text.trim() === ''),
 )
 </script>
 
@@ -98,7 +114,9 @@ const unwritten = computed(() =>
             ></span
           >
         </p>
-        <button class="btn btn-small" @click="pasting = true">Paste a whole script</button>
+        <label class="inline-flex items-center gap-1.5 text-12 text-ink-2"
+          >Spoken <SpokenAs :script="script" @act="act" /></label
+        ><button class="btn btn-small" @click="pasting = true">Paste a whole script</button>
         <button class="btn btn-small" @click="act({ kind: 'add section', title: 'New section' })">
           <Plus :size="14" /> Section
         </button>
@@ -116,8 +134,8 @@ const unwritten = computed(() =>
             :aria-label="`Title of the section ${section.title}`"
             @input="act({ kind: 'name section', section: section.id, title: typedIn($event) })"
           />
-          <span class="num">{{ sayTime(sectionSeconds(section, pace)) }}</span>
-          <button
+          <span class="num">{{ sayTime(sectionSeconds(script, section, pace)) }}</span>
+          <SpokenAs :script="script" :section="section" @act="act" /><button
             class="text-ink-2 px-1"
             :aria-label="`Remove the section ${section.title}`"
             @click="act({ kind: 'remove section', section: section.id })"
@@ -134,7 +152,7 @@ const unwritten = computed(() =>
             :title="`${beat.delivery === 'camera' ? 'To camera' : 'Voice-over'} (Alt V)`"
             @click="deliver(beat)"
           >
-            <span class="num text-11">{{ beat.text ? sayTime(beatSeconds(beat, pace)) : '' }}</span><span
+            <span class="num text-11">{{ timeOf(section, beat) }}</span><span
               class="text-11 text-ink-2 flex items-center gap-1 justify-end"
               ><component :is="beat.delivery === 'camera' ? Camera : Mic" :size="11" />{{
                 beat.delivery === 'camera' ? 'camera' : 'voice'
@@ -147,7 +165,7 @@ const unwritten = computed(() =>
             class="words"
             rows="1"
             :value="beat.text"
-            :placeholder="section.beats.length === 1 ? guidance(section) : 'Write this beat'"
+            :placeholder="placeholder(section)"
             :aria-label="`Beat ${i + 1} of ${section.title}`"
             spellcheck="true"
             @input="act({ kind: 'write beat', beat: beat.id, text: typedIn($event) })"
@@ -171,7 +189,11 @@ const unwritten = computed(() =>
         </button>
       </section>
       <p v-if="!script || script.sections.length === 0" class="sub py-8">
-        No sections yet. Add one, or paste a whole script.
+        {{
+          script?.spoken === 'free'
+            ? 'Spoken freely: its length is all it needs. Sections are there if you want chapters.'
+            : 'No sections yet. Add one, or paste a whole script.'
+        }}
       </p>
     </div>
     <PasteScript v-if="pasting" :pace="pace" @take="replaceBy" @close="pasting = false" />

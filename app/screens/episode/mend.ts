@@ -2,7 +2,7 @@ import type { Router } from 'vue-router'
 import type { Missing } from '@core/recipe/progress'
 import { strictest } from '@core/release/parts'
 import { dropTags } from '@core/commands/episode'
-import { tickStep } from '@core/commands/work'
+import { tickItem, tickStep } from '@core/commands/work'
 import type { Card } from '@core/views/card'
 import type { useLibrary } from '@app/stores/library'
 import { stepGoal, stepTicks } from './steps'
@@ -10,6 +10,7 @@ import { stepGoal, stepTicks } from './steps'
 /** The words on the button that mends something missing. */
 export function mendLabel(missing: Missing): string {
   if (missing.kind === 'part') return missing.mend.label
+  if (missing.kind === 'item') return 'Tick it'
   return missing.step.waiting
     ? 'See it'
     : stepTicks(missing.step) && missing.step.kind === 'admin'
@@ -44,7 +45,9 @@ export function mend(
         card.recipe.stages.find((s) => s.kind === missing.mend.stage)?.id ?? missing.mend.stage,
         missing.mend.focus,
       )
-  } else if (mendLabel(missing) === 'Tick it')
+  } else if (missing.kind === 'item')
+    void library.perform(tickItem, { episode: card.episode.id, item: missing.item, on: true })
+  else if (mendLabel(missing) === 'Tick it')
     void library.perform(tickStep, { step: missing.step.id, done: true })
   else go(stepGoal(card, missing.step))
 }

@@ -1,4 +1,5 @@
 import type { Step } from '@core/records'
+import { requiredParts, type PartState } from '@core/release/parts'
 import type { Card } from '@core/views/card'
 
 /** Whether a step may be ticked by hand: a physical act, or one whose part a person may leave out. */
@@ -59,4 +60,12 @@ export function completedBy(step: Pick<Step, 'part'>): string | undefined {
     case 'links':
       return 'done when links are listed'
   }
+}
+
+/** What is said once of a step that was ticked by hand though what completes it is not there. */
+export function ticked(state: PartState, card: Card): string {
+  const asking = card.outlets.filter((o) => requiredParts([o]).includes(state.part)).map((o) => o.name)
+  return asking.length > 0
+    ? `Ticked by hand. ${state.name} is still missing for ${asking.join(' and ')}: ${state.sentence}.`
+    : `Ticked by hand, without it: ${state.name.toLowerCase()}, ${state.sentence}.`
 }

@@ -2,6 +2,7 @@
 import { editShow } from '@core/commands/shows'
 import type { Show } from '@core/records'
 import { useLibrary } from '@app/stores/library'
+import { usualPoint } from '@core/script/spoken'
 import NumberField from '@app/ui/fields/NumberField.vue'
 import TextField from '@app/ui/fields/TextField.vue'
 import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
@@ -61,6 +62,13 @@ function most(which: 'evergreen' | 'topical', count: number | undefined) {
         :model-value="show.pace.voice"
         label="Voice-over, words/min"
         @update:model-value="write({ pace: { ...show.pace, voice: $event } })"
+      />
+      <NumberField
+        :model-value="show.pace.point ?? usualPoint"
+        label="From points, s each"
+        :min="5"
+        :max="900"
+        @update:model-value="write({ pace: { ...show.pace, point: $event } })"
       />
     </div>
     <fieldset class="grid gap-3 grid-cols-3">

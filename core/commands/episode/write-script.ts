@@ -1,4 +1,4 @@
-import type { Beat, Cue, Id, Records, Script, Section } from '../../records'
+import type { Beat, Cue, Id, Records, Script, Section, Spoken } from '../../records'
 import { type Result, ok, refused } from '../../result'
 import { type Command, type Context, type Outcome, momentOf, putRecord } from '../change'
 
@@ -19,6 +19,10 @@ export type ScriptWish =
   | { kind: 'name section'; section: Id; title: string }
   | { kind: 'remove section'; section: Id }
   | { kind: 'replace'; sections: Section[] }
+  /** How a section is spoken, or the whole; undefined for as the whole is. */
+  | { kind: 'speak'; section: Id | undefined; spoken: Spoken | undefined }
+  /** How long a section, or the whole, lasts that is spoken freely, seconds. */
+  | { kind: 'last'; section: Id | undefined; seconds: number | undefined }
 
 /**
  * Changes an episode's script by one wish. Refused when what it names is no longer there.
@@ -34,6 +38,8 @@ export const writeScript: Command<{ episode: Id; wish: ScriptWish }> = (
 ) => {
   const script = records.scripts.get(episode)
   if (!script) return begin(records, episode, wish, context)
+  if ((wish.kind === 'speak' || wish.kind === 'last') && wish.section === undefined)
+    return written(records, spoken(script, wish), script.sections, wish, context)
   const sections = changed(script.sections, wish, context)
   if (!sections)
     return refused('This passage is no longer there; another change has taken it away.', 'scripts.sections')
@@ -42,19 +48,28 @@ export const writeScript: Command<{ episode: Id; wish: ScriptWish }> = (
 
 function begin(records: Records, episode: Id, wish: ScriptWish, context: Context): Result<Outcome> {
   const at = momentOf(context)
+  const blank: Script = { id: episode, sections: [], createdAt: at, updatedAt: at }
+  if (
+    (wish.kind === 'speak' || wish.kind === 'last') &&
+    wish.section === undefined &&
+    records.episodes.has(episode)
+  )
+    return written(records, spoken(blank, wish), [], wish, context)
   const sections = changed([], wish, context)
   if (!sections || !records.episodes.has(episode))
     return refused(
       'This episode has no script yet. Start it, and it gets the sections of its recipe.',
       'scripts',
     )
-  return written(
-    records,
-    { id: episode, sections: [], createdAt: at, updatedAt: at },
-    sections,
-    wish,
-    context,
-  )
+  return written(records, blank, sections, wish, context)
+}
+
+/** A script or section with another way of being spoken, or another length. */
+function spoken<S extends Pick<Section, 'spoken' | 'lasts'>>(
+  of: S,
+  wish: Extract<ScriptWish, { kind: 'speak' | 'last' }>,
+): S {
+  return wish.kind === 'speak' ? { ...of, spoken: wish.spoken } : { ...of, lasts: wish.seconds }
 }
 
 function written(
@@ -75,7 +90,9 @@ function written(
         ? { merge: `cue ${wish.cue}` }
         : wish.kind === 'name section'
           ? { merge: `section ${wish.section}` }
-          : {}),
+          : wish.kind === 'last'
+            ? { merge: `lasts ${script.id} ${wish.section ?? ''}` }
+            : {}),
   })
 }
 
@@ -126,6 +143,11 @@ function changed(sections: readonly Section[], wish: ScriptWish, context: Contex
         : undefined
     case 'remove section':
       return sections.filter((s) => s.id !== wish.section)
+    case 'speak':
+    case 'last':
+      return sections.some((s) => s.id === wish.section)
+        ? sections.map((s) => (s.id === wish.section ? spoken(s, wish) : s))
+        : undefined
     case 'add beat': {
       const section = sections.find((s) => s.id === wish.section)
       return (

@@ -95,6 +95,8 @@ export function scriptWish(chance: Chance, id: Id): ScriptWish {
     { kind: 'name section', section, title: word(chance) },
     { kind: 'remove section', section },
     { kind: 'replace', sections: sections.slice(0, 1) },
+    { kind: 'speak', section: n(2) ? section : undefined, spoken: n(2) ? 'points' : 'free' },
+    { kind: 'last', section: n(2) ? section : undefined, seconds: n(900) },
   ]
   return wishes[n(wishes.length)] ?? { kind: 'add section', title: 'More' }
 }

@@ -27,7 +27,7 @@ export const recipesDeeds = {
                   id: 'list',
                   stage: chosenStage(x),
                   name: 'Before filming',
-                  items: [{ id: `item${x.n(3)}`, text: 'Charge the lamp' }],
+                  items: [{ id: `item${x.n(3)}`, text: 'Charge the lamp', required: x.n(2) > 0 }],
                 },
               ],
             }

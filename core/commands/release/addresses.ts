@@ -4,12 +4,12 @@ import { readAddress } from '../../release/address'
 
 /** Addresses as they were typed, by outlet, put into an episode; an empty one takes it away. */
 export function withAddresses(episode: Episode, typed: Readonly<Record<Id, string>>): Result<Episode> {
-  const addresses = { ...episode.addresses }
+  const addresses = new Map(Object.entries(episode.addresses ?? {}))
   for (const [outlet, text] of Object.entries(typed)) {
     const read = readAddress(text)
     if (!read.ok) return read
-    if (read.value === '') delete addresses[outlet]
-    else addresses[outlet] = read.value
+    if (read.value === '') addresses.delete(outlet)
+    else addresses.set(outlet, read.value)
   }
-  return ok({ ...episode, addresses: Object.keys(addresses).length === 0 ? undefined : addresses })
+  return ok({ ...episode, addresses: addresses.size === 0 ? undefined : Object.fromEntries(addresses) })
 }

@@ -6,6 +6,7 @@ import { addDays } from '../../rhythm/days'
 import { type Slot, filledSlots, slotsOf } from '../../rhythm/slots'
 import { type Change, type Context, type Outcome, withChanges, momentOf, putRecord } from '../change'
 import { keptAlong, unmetPromises } from './kept'
+import { todayOf } from '../step-of'
 
 /** A show's slots from a date on that may hold an episode, in order of release, with what stands on each. */
 export function lane(
@@ -43,6 +44,7 @@ export function moved(
     putRecord(records, 'episodes', {
       ...episode,
       place: { kind: 'slot', day: to.original },
+      placedOn: todayOf(records, context),
       updatedAt: momentOf(context),
     }),
   )

@@ -5,6 +5,7 @@ import { sayDay } from '../../rhythm/days'
 import { momentAt } from '../../rhythm/zone'
 import { type Command, putRecord } from '../change'
 import { begun, found, working } from './placing'
+import { todayOf } from '../step-of'
 
 /**
  * Gives an episode a release moment of its own, off the rhythm. Refused for an impossible date or one that
@@ -35,6 +36,7 @@ export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
       putRecord(records, 'episodes', {
         ...working(episode, context),
         place: { kind: 'own', day, time },
+        placedOn: todayOf(records, context),
         spare: false,
       }),
       ...begun(records, episode, context),

@@ -7,6 +7,7 @@ import { filledSlots, slotOn } from '../../rhythm/slots'
 import { type Command, putRecord } from '../change'
 import { keptAlong, reservedBetween, unmetPromises } from './kept'
 import { begun, found, working } from './placing'
+import { todayOf } from '../step-of'
 
 /**
  * Puts an episode on a slot of its show and to work, with its recipe's steps. A read that the slot is kept
@@ -70,6 +71,7 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
     ...recipe,
     ...(sponsor === undefined ? {} : { sponsor }),
     place: { kind: 'slot', day },
+    placedOn: todayOf(records, context),
     spare: false,
   }
   return ok({

@@ -1,6 +1,7 @@
 import type { Episode, Records, Show } from '../../records'
 import { openSlots, releaseOf } from '../../rhythm/slots'
 import { type Change, type Context, momentOf, putRecord } from '../change'
+import { todayOf } from '../step-of'
 
 /** Places displaced episodes, in order of release, on the nearest open slots of a changed show. */
 export function replaced(
@@ -19,6 +20,7 @@ export function replaced(
         putRecord(records, 'episodes', {
           ...e,
           place: slot ? { kind: 'slot', day: slot.original } : { kind: 'nothing' },
+          placedOn: todayOf(records, context),
           updatedAt: momentOf(context),
         }),
       ]

@@ -24,7 +24,7 @@ const sections = computed(() => sectionsFrom(pasted.value, 'Script', newId))
     <textarea v-model="pasted" class="field min-h-[220px] max-h-[50vh]" aria-label="The script" />
     <p class="sub my-3">
       {{ sections.length }} sections,
-      {{ sayTime(sum(sections, (s) => sectionSeconds(s, pace))) }}
+      {{ sayTime(sum(sections, (s) => sectionSeconds(undefined, s, pace))) }}
     </p>
     <button class="btn btn-main" :disabled="sections.length === 0" @click="emit('take', sections)">
       Take it

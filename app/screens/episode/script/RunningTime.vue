@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { spokenIn } from '@core/script/spoken'
 import { sayTime } from '@core/script/timecode'
 import { beatSeconds, scriptFigures } from '@core/script/timing'
 import type { Card } from '@core/views/card'
@@ -10,6 +11,7 @@ const { card } = defineProps<{ card: Card }>()
 const emit = defineEmits<{ go: [string] }>()
 const script = computed(() => card.script)
 const pace = computed(() => card.show.pace)
+const spoken = (id: string) => spokenIn(script.value, script.value?.sections.find((x) => x.id === id) ?? {})
 const figures = computed(() => scriptFigures(script.value, pace.value))
 const aim = computed(() => card.show.aim)
 const againstAim = computed(() =>
@@ -49,7 +51,7 @@ const againstAim = computed(() =>
                     ? 'bg-ink-3'
                     : 'bar-voice'
               "
-              :style="{ height: `${Math.max(4, beatSeconds(b, pace) / 4)}px` }" /></span
+              :style="{ height: `${Math.max(4, beatSeconds(b, pace, spoken(s.id)) / 4)}px` }" /></span
           ><span class="flex-1 min-w-0 text-12 truncate" :class="s.seconds === 0 ? 'text-ink-2' : ''">{{
             s.title
           }}</span

@@ -30,7 +30,10 @@ function item(id: string, event: Event) {
         class="tick"
         :checked="card.episode.ticked?.includes(i.id) ?? false"
         @change="item(i.id, $event)"
-      />{{ i.text }}</label
+      />{{ i.text
+      }}<span v-if="i.required && !card.episode.ticked?.includes(i.id)" class="sub ml-auto"
+        >required</span
+      ></label
     >
   </fieldset>
 </template>

@@ -3,12 +3,13 @@ import { computed } from 'vue'
 import { Hourglass, UserRound, X } from '@lucide/vue'
 import { backdateStep, correctLog, estimateStep, removeStep, tickStep, waitStep } from '@core/commands/work'
 import type { StepState } from '@core/recipe/progress'
+import { partState } from '@core/release/parts'
 import { addDays, sayAway, sayDay } from '@core/rhythm/days'
 import { useMoment } from '@app/stores/moment'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
-import { completedBy, stepTicks } from '../steps'
+import { completedBy, ticked } from '../steps'
 import NumberField from '@app/ui/fields/NumberField.vue'
 import { tickedIn } from '@app/ui/fields/event'
 
@@ -18,8 +19,13 @@ const emit = defineEmits<{ hand: []; ask: [] }>()
 const library = useLibrary()
 const moment = useMoment()
 const line = computed(() => card.recipe.lines.find((l) => l.id === of.step.line))
-function tick(event: Event) {
-  void library.perform(tickStep, { step: of.step.id, done: tickedIn(event) }, 'quietly')
+async function tick(event: Event) {
+  const isOn = tickedIn(event)
+  const done = await library.perform(tickStep, { step: of.step.id, done: isOn }, 'quietly')
+  const { part } = of.step
+  if (!done.ok || !isOn || part === undefined) return
+  const state = partState(part, card)
+  if (state.state !== 'there') library.say(ticked(state, card), 'done', [done.value.line ?? 0])
 }
 function ask() {
   if (of.step.waiting) void library.perform(waitStep, { step: of.step.id, waiting: undefined })
@@ -38,7 +44,6 @@ function minutes(estimate: number) {
   <li class="py-2.5 border-t border-faint">
     <div class="flex items-start gap-2.5">
       <input
-        v-if="stepTicks(of.step)"
         type="checkbox"
         class="tick mt-px"
         :checked="of.done"
@@ -46,12 +51,6 @@ function minutes(estimate: number) {
         :aria-label="`${of.step.name} is done`"
         @change="tick($event)"
       />
-      <span
-        v-else
-        class="w-[18px] text-center text-ink-2 flex-none"
-        :aria-label="of.done ? 'done' : 'not done'"
-        >{{ of.done ? '✓' : '·' }}</span
-      >
       <div class="flex-1 min-w-0">
         <p class="font-medium" :class="of.done ? 'text-ink-2' : ''">{{ of.step.name }}</p>
         <p class="sub">

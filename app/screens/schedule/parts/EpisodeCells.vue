@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
+import { sayNotice } from '@core/recipe/due'
 import { sayState } from '@core/views/state-words'
 import { outOfWindow } from '@core/ideas/usable'
 import { sayAway, sayDay } from '@core/rhythm/days'
@@ -147,7 +148,8 @@ const keyed = keysOn(slotsKeys, {
     }}</span
     ><template v-else-if="inHand"
       ><span class="block" :class="outlook ? 'sub' : 'font-medium'">{{ sayInHand(inHand.days) }}</span
-      ><span v-if="!outlook" class="sub whitespace-nowrap">{{
+      ><span v-if="card.standing.notice" class="sub block">{{ sayNotice(card.standing.notice) }}</span
+      ><span v-else-if="!outlook" class="sub whitespace-nowrap">{{
         `ready ${sayDay(inHand.ready)}`
       }}</span></template
     ><span v-else class="sub">more than the hours</span>

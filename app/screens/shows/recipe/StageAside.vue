@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { ArrowDown, ArrowUp, X } from '@lucide/vue'
+import { computed } from 'vue'
+import { ArrowDown, ArrowUp } from '@lucide/vue'
 import { leaveOutStage } from '@core/commands/recipes'
 import type { RecipeFields } from '@core/commands/recipes/written'
-import { Part, type Checklist, type Recipe, type Stage } from '@core/records'
+import { Part, type Recipe, type Stage } from '@core/records'
 import { withStageMoved } from '@core/recipe/edit'
 import { useLibrary } from '@app/stores/library'
+import StageChecklists from './StageChecklists.vue'
 import { partNames } from './words'
 import TextField from '@app/ui/fields/TextField.vue'
 import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
-import { typedIn, tickedIn } from '@app/ui/fields/event'
+import { tickedIn } from '@app/ui/fields/event'
 
 /**
  * All that a recipe says of one stage: what must be settled before it, how early it may begin, its
@@ -23,7 +24,6 @@ const emit = defineEmits<{
 }>()
 const library = useLibrary()
 const at = computed(() => recipe.stages.findIndex((s) => s.id === stage.id))
-const lists = computed(() => (recipe.checklists ?? []).filter((c) => c.stage === stage.id))
 function put(fields: Partial<Stage>) {
   emit('write', { stages: recipe.stages.map((s) => (s.id === stage.id ? { ...s, ...fields } : s)) })
 }
@@ -32,26 +32,6 @@ const toggled = <T,>(row: readonly T[] | undefined, one: T, on: boolean): T[] =>
 async function leaveOut() {
   const done = await library.perform(leaveOutStage, { recipe: recipe.id, stage: stage.id })
   if (done.ok) emit('gone')
-}
-const item = ref('')
-function lay(list: Checklist) {
-  emit('write', { checklists: [...(recipe.checklists ?? []).filter((c) => c.id !== list.id), list] })
-}
-function addItem(list: Checklist | undefined) {
-  const text = item.value.trim()
-  if (text === '') return
-  const made = { id: library.newId(), text }
-  lay(
-    list
-      ? { ...list, items: [...list.items, made] }
-      : { id: library.newId(), stage: stage.id, name: `Before ${stage.name}`, items: [made] },
-  )
-  item.value = ''
-}
-function dropItem(list: Checklist, id: string) {
-  const items = list.items.filter((i) => i.id !== id)
-  if (items.length > 0) lay({ ...list, items })
-  else emit('write', { checklists: (recipe.checklists ?? []).filter((c) => c.id !== list.id) })
 }
 const settling = Part.options.filter((p) => p !== 'chapters' && p !== 'length')
 </script>
@@ -139,31 +119,7 @@ const settling = Part.options.filter((p) => p !== 'chapters' && p !== 'length')
       For news and live: neither it nor what builds on it can be done ahead, and its slot does not count as
       ready ahead.
     </p>
-    <div v-for="list in lists" :key="list.id" class="grid gap-1.5 border-t border-faint pt-3">
-      <input
-        class="quiet-field mx-0 font-medium"
-        :value="list.name"
-        aria-label="Name of the checklist"
-        @change="lay({ ...list, name: typedIn($event) })"
-      />
-      <div v-for="i in list.items" :key="i.id" class="flex items-center gap-2">
-        <span class="flex-1">{{ i.text }}</span><button
-          class="btn btn-bare btn-small px-1"
-          :aria-label="`Remove ${i.text}`"
-          @click="dropItem(list, i.id)"
-        >
-          <X :size="14" />
-        </button>
-      </div>
-    </div>
-    <form class="flex gap-1.5" @submit.prevent="addItem(lists[0])">
-      <input
-        v-model="item"
-        class="field"
-        :placeholder="lists.length > 0 ? 'One more to check' : 'A checklist: batteries, sound, light'"
-        aria-label="New item of the checklist"
-      /><button class="btn btn-small">Add</button>
-    </form>
+    <StageChecklists :recipe="recipe" :stage="stage" @write="emit('write', $event)" />
     <button class="btn btn-small justify-self-start" @click="leaveOut">Leave this stage out</button>
   </div>
 </template>

@@ -1,0 +1,63 @@
+import { begin, expect, jot, png, stored, test } from './fixtures'
+
+/** Not everybody writes every word. */
+test('an episode with no script at all becomes ready: points here, freely there, the rest ticked by hand', async ({
+  page,
+}) => {
+  await begin(page)
+  await jot(page, 'An hour at the slip')
+  await page.goto('/ideas')
+  await page.getByText('An hour at the slip').first().click()
+  await page.getByRole('button', { name: /^Start/ }).click()
+  await page.getByRole('link', { name: /^Script/ }).click()
+
+  // One section from points: the running time follows their own rate.
+  const section = page.getByLabel(/^How “.*” is spoken$/).first()
+  await section.selectOption('points')
+  await page.locator('textarea[id^="beat-"]').first().fill('the tide\nthe rope\nthe mud')
+  await expect(page.getByTestId('running-time')).toHaveText('2:00')
+
+  // All of it freely: nothing but a length.
+  await page.getByLabel('How the script is spoken').selectOption('free')
+  const sections = page.getByLabel(/^How “.*” is spoken$/)
+  await section.selectOption('')
+  const lamp = page.getByRole('link', { name: /^Script/ })
+  await expect(lamp).not.toHaveAccessibleName('Script: lit')
+  await page.getByLabel('How long the script lasts').fill('45:00')
+  await page.getByLabel('How long the script lasts').press('Enter')
+  await expect(page.getByTestId('running-time')).toHaveText('45:00')
+  await expect(lamp).toHaveAccessibleName('Script: lit')
+  expect(await sections.count()).toBeGreaterThan(0)
+  await stored(page)
+
+  // What a step is completed by can be left out by a tick, which says once what is then missing.
+  for (const stage of ['Film', 'Edit', 'Thumbnail']) {
+    await page.getByRole('link', { name: new RegExp(`^${stage}`) }).click()
+    const steps = page.getByRole('region', { name: `Steps of ${stage}` }).getByRole('checkbox')
+    for (let i = 0; i < (await steps.count()); i++) {
+      await steps.nth(i).check()
+      if (stage === 'Thumbnail') await expect(page.getByText(/^Ticked by hand/)).toBeVisible()
+    }
+  }
+  // What an outlet requires is still asked for.
+  await page.getByRole('link', { name: /^Release/ }).click()
+  const missing = page.getByRole('region', { name: /missing|Ready/ }).getByRole('listitem')
+  await expect(missing.filter({ hasText: 'Thumbnail' })).toHaveCount(1)
+  await expect(missing.filter({ hasText: /^Script/ })).toHaveCount(0)
+
+  await page.getByRole('link', { name: /^Brief/ }).click()
+  await page.getByRole('button', { name: 'Take the working title' }).click()
+  await page.getByRole('radio', { name: 'Choose “An hour at the slip”' }).check()
+  await page.getByLabel('Description, the words of your own').fill('An hour, a rope and the tide.')
+  await page.getByLabel('Add tags').fill('slip, tide')
+  await page.getByLabel('Add tags').press('Enter')
+  await page.getByRole('link', { name: /^Thumbnail/ }).click()
+  await page
+    .getByLabel('Picture files')
+    .setInputFiles({ name: 'slip.png', mimeType: 'image/png', buffer: png(1280, 720, [40, 60, 90]) })
+  await page.getByRole('button', { name: 'Choose A' }).click()
+  await stored(page)
+  await page.getByRole('link', { name: /^Release/ }).click()
+  await expect(page.getByText('Ready', { exact: true })).toBeVisible()
+  await expect(missing).toHaveCount(0)
+})
