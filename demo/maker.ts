@@ -274,13 +274,18 @@ export class Maker {
       const line = step.line ?? ''
       const lead = step.lead.kind === 'before' ? step.lead.days : 0
       const follows = past && step.lead.kind === 'after' ? addDays(ended, step.lead.days) : undefined
-      const done = progress.done.includes(line) || (follows !== undefined && follows < this.today)
+      const answered = follows !== undefined && follows < this.today
+      const done = progress.done.includes(line)
       return {
         ...step,
         logged: done
           ? Math.max(5, Math.round((step.minutes * 1.15 * chance.about(0.3)) / 5) * 5)
-          : (progress.logged?.[line] ?? 0),
-        ...(done ? { doneAt: this.moment(follows ?? addDays(ended, -Math.max(1, Math.min(lead, 20)))) } : {}),
+          : answered
+            ? step.minutes
+            : (progress.logged?.[line] ?? 0),
+        ...(done || answered
+          ? { doneAt: this.moment(follows ?? addDays(ended, -Math.max(1, Math.min(lead, 20)))) }
+          : {}),
         ...(progress.waiting?.line === line
           ? {
               waiting: {

@@ -123,3 +123,26 @@ export function tagsOf(s: Subject, show: Show, how: Progress['tags']): string[] 
 export function upper(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1)
 }
+
+/** What the creator's scripts begin with: one for the boats, one for the talks. */
+export function ownOutline(kind: Show['kind']): Recipe['outline'] {
+  return kind === 'audio'
+    ? [
+        { id: 'opening', title: 'Opening', guidance: 'Who it is, and why today.' },
+        { id: 'work', title: 'The work', guidance: 'What a day of it looks like.' },
+        { id: 'story', title: 'The story', guidance: 'The one that everybody asks for.' },
+        { id: 'questions', title: 'Questions', guidance: 'What listeners wanted to know.' },
+        { id: 'close', title: 'Close', guidance: 'What to take away, and what is next.' },
+      ]
+    : [
+        { id: 'hook', title: 'Hook', guidance: 'The end result or the trouble, in one breath.' },
+        { id: 'need', title: 'What you will need', guidance: 'Materials and tools, with a word on each.' },
+        { id: 'making', title: 'How it is done', guidance: 'The work, in its order.' },
+        { id: 'wrong', title: 'What I got wrong', guidance: 'The mistake, and how to avoid it.' },
+        {
+          id: 'signoff',
+          title: 'Ask and sign-off',
+          guidance: 'One question to viewers, then what comes next.',
+        },
+      ]
+}

@@ -3,7 +3,7 @@ import { firstOutlet } from '@core/commands/shows/first-outlet'
 import { fullRecipe } from '@core/recipe/starters'
 import { addDays } from '@core/rhythm/days'
 
-import { shorter, workshop } from './recipes'
+import { shorter, workshop, ownOutline } from './recipes'
 
 /** The zone of the demo world. */
 export const zone = 'Europe/Lisbon'
@@ -20,6 +20,7 @@ export function demoShows(
 } {
   const full = (id: string, kind: Show['kind']): Recipe => ({
     ...fullRecipe(id, kind, at),
+    outline: ownOutline(kind),
     call:
       kind === 'video'
         ? 'New boat work every Thursday at five.\nDrawings and letters: the box at the slip.'

@@ -279,17 +279,17 @@ test('three are placed at once onto the next open slots, best first, and taken b
 
 test('the view goes out as CSV and comes back changed, with its wrong rows said', async ({ page }) => {
   await demo(page, '/ideas')
-  await page.getByRole('button', { name: 'In and out' }).click()
+  await page.getByRole('button', { name: 'Import and export' }).click()
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as CSV' }).click(),
   ])
   const text = await readFile(await file.path(), 'utf8')
-  expect(text.split('\r\n')[0]).toBe('Code,Title,Standing,Topics,Show,Jotted')
+  expect(text.split('\r\n')[0]).toBe('Code,Title,State,Topics,Show,Jotted')
   const changed =
     text.replace('A folding thwart,promising', 'A folding thwart that folds,next') +
     ',A fresh one,promising,Hulls; Oars,Tern & Tiller,\r\nZZZ9,Nobody,next,,Tern & Tiller,\r\n'
-  await page.getByRole('button', { name: 'In and out' }).click()
+  await page.getByRole('button', { name: 'Import and export' }).click()
   await page
     .getByLabel('Read a table')
     .setInputFiles({ name: 'ideas.csv', mimeType: 'text/csv', buffer: Buffer.from(changed) })

@@ -20,7 +20,7 @@ test('how important something is, is said by one press in Slots, on its page and
     .first()
     .click()
   await expect(page.getByRole('heading', { level: 1, name: 'Why my keel bolts wept rust' })).toBeVisible()
-  await page.getByRole('button', { name: /^Terms/ }).click()
+  await page.getByRole('button', { name: /^Kind and dates/ }).click()
   await page.getByLabel('Sponsor with a read in it').fill('Kelpline Rope')
   await page.keyboard.press('Tab')
   await page.keyboard.press('Escape')

@@ -98,7 +98,7 @@ test('a topical episode warns where its window and its slot disagree, and can’
   await demo(page, '/schedule')
   const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
   await page.goto(`${address ?? ''}/brief`)
-  await page.getByRole('button', { name: 'Terms' }).click()
+  await page.getByRole('button', { name: 'Kind and dates' }).click()
   await page.getByLabel('Nature').selectOption('topical')
   await page.getByLabel('Stale after').fill('2026-12-08')
   await page.getByLabel('Stale after').press('Tab')

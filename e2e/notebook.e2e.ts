@@ -54,7 +54,7 @@ test('an idea’s knowledge is read and written in the script and in the edit, a
   // Its words are found from anywhere.
   await page.getByRole('heading', { level: 1 }).click()
   await page.keyboard.press('/')
-  await page.getByRole('combobox').fill('forty feet')
+  await page.getByRole('combobox', { name: /Find an episode/ }).fill('forty feet')
   await expect(page.getByRole('option', { name: /A mast from a fallen larch/ }).first()).toBeVisible()
 })
 

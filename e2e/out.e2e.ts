@@ -19,11 +19,13 @@ test('after “it is out” the letters to answer stand on Today and in the Week
   await page.getByRole('button', { name: /Yes, it is out/ }).click()
   await expect(page.getByRole('heading', { name: 'Is it out?' })).toHaveCount(0)
 
-  // The day before they are due; then on the day after, late, while nothing else of it is asked for.
-  await later(page, '2026-11-28T09:00:00Z', '/today')
-  await expect(page.getByText('Answer the first letters').first()).toBeVisible()
-  await later(page, '2026-11-30T09:00:00Z', '/today')
-  await expect(page.getByText('Answer the first letters').first()).toBeVisible()
+  // On the next day they stand there, and later, while nothing else of it is asked for.
+  const letters = page.getByText('Answer the first letters').first()
+  await later(page, '2026-11-27T09:00:00Z', '/today')
+  await expect(letters).toBeVisible()
+  await expect(page.getByRole('region', { name: 'After the release' })).toContainText('#42')
+  await later(page, '2026-12-02T09:00:00Z', '/today')
+  await expect(letters).toBeVisible()
   await page.goto('/week')
   await expect(page.getByText('Answer the first letters').first()).toBeVisible()
 

@@ -22,7 +22,7 @@ test('a slot is kept for a sponsor: it shows on the open frame, and what doesnâ€
   await expect(page.getByText(/with the read for Brightwork Varnish/)).toBeVisible()
   await expect(row).not.toContainText('not honoured')
   await row.getByRole('link').first().click()
-  await page.getByRole('button', { name: 'Terms' }).click()
+  await page.getByRole('button', { name: 'Kind and dates' }).click()
   await page.getByLabel('Sponsor with a read in it').fill('Kelpline Rope')
   await page.getByLabel('Sponsor with a read in it').press('Tab')
   await page.getByRole('navigation').getByRole('link', { name: 'Schedule', exact: true }).first().click()
@@ -101,7 +101,7 @@ test('a second rhythm in one show yields its own slots', async ({ page }) => {
     .getByRole('link')
     .first()
     .click()
-  await page.getByRole('button', { name: 'Terms' }).click()
+  await page.getByRole('button', { name: 'Kind and dates' }).click()
   await expect(page.getByLabel('Made by the recipe')).toHaveValue('recipe-short')
 })
 

@@ -188,7 +188,11 @@ export function readRows(
   byCode: ReadonlyMap<string, Episode>,
   blank: (title: string, line: number) => Episode,
 ): TableChanges {
-  const byLabel = new Map([...fields.values()].map((f) => [f.label.toLowerCase(), f]))
+  const byLabel = new Map(
+    [...fields.values()].flatMap((f) =>
+      [f.label, ...(f.formerly === undefined ? [] : [f.formerly])].map((l) => [l.toLowerCase(), f] as const),
+    ),
+  )
   const columns = table.columns.map((name) => ({ name, field: byLabel.get(name.toLowerCase()) }))
   const out: TableChanges = {
     changed: [],

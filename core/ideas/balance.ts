@@ -110,3 +110,23 @@ function plural(topic: string): string {
 function sayMonth(day: Day, today: Day): string {
   return daysBetween(day, today) > 300 ? `${monthName(day)} ${day.slice(0, 4)}` : monthName(day)
 }
+
+/**
+ * Wishes as whole percents that make a hundred, each in proportion to what was typed; the largest remainders are
+ * rounded up. All nothing stays nothing.
+ */
+export function wholeShares(typed: readonly number[]): number[] {
+  const whole = typed.reduce((a, b) => a + Math.max(0, b), 0)
+  if (whole === 0) return typed.map(() => 0)
+  const exact = typed.map((t) => (Math.max(0, t) * 100) / whole)
+  const floors = exact.map(Math.floor)
+  const rest = 100 - floors.reduce((a, b) => a + b, 0)
+  const up = new Set(
+    exact
+      .map((x, i) => ({ i, left: x - Math.floor(x) }))
+      .sort((a, b) => b.left - a.left || a.i - b.i)
+      .slice(0, rest)
+      .map(({ i }) => i),
+  )
+  return floors.map((f, i) => f + (up.has(i) ? 1 : 0))
+}

@@ -27,6 +27,8 @@ export type FieldValue = string | number | boolean | readonly string[] | undefin
 export interface Field {
   name: string
   label: string
+  /** What its column was called before; tables with it are read still. */
+  formerly?: string
   kind: 'text' | 'number' | 'date' | 'choice' | 'several' | 'tick'
   of: (episode: Episode) => FieldValue
   choices?: readonly string[]

@@ -122,7 +122,8 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
     },
     {
       name: 'standing',
-      label: 'Standing',
+      label: 'State',
+      formerly: 'Standing',
       kind: 'choice',
       choices: standings,
       of: (e) => standingNames[e.idea.standing],
@@ -130,7 +131,7 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
         const found = IdeaStanding.options.find((s) => standingNames[s] === t.trim().toLowerCase())
         return t.trim() === '' || found
           ? ok(withIdea(e, { standing: found ?? 'unsorted' }))
-          : refused(`“${t}” is no standing. Write ${standings.join(', ')}.`)
+          : refused(`“${t}” is no state of an idea. Write ${standings.join(', ')}.`)
       },
     },
     text('series', 'Series'),

@@ -22,9 +22,9 @@ const earlier = (n: number, sections: Record<string, string[]>): Earlier => ({
   number: `#${n}`,
 })
 const past = [
-  earlier(4, { Hook: ['', 'It broke. Then I laughed.'], 'What it costs': ['Ten.'] }),
-  earlier(5, { Hook: ['Other.'], 'What it costs!': ['Six.'] }),
-  earlier(6, { Hook: ['x'], Aside: ['y'] }),
+  earlier(4, { Opening: ['', 'It broke. Then I laughed.'], 'What it costs': ['Ten.'] }),
+  earlier(5, { Opening: ['Other.'], 'What it costs!': ['Six.'] }),
+  earlier(6, { Opening: ['x'], Aside: ['y'] }),
 ]
 
 function start(of: { earlier?: Earlier[]; titleLimit?: number } = {}) {

@@ -54,11 +54,11 @@ describe('applying a recipe', () => {
   test('a script starts with the recipe’s sections, a blank beat in each', () => {
     const script = scriptFrom(full, exampleEpisode(), exampleAt)
     expect(script.sections.map((s) => s.title)).toEqual([
-      'Hook',
-      'What you will need',
-      'How it is done',
-      'What I got wrong',
-      'Ask and sign-off',
+      'Opening',
+      'First part',
+      'Second part',
+      'Third part',
+      'Close',
     ])
     expect(script.sections.every((s) => s.beats.length === 1 && s.beats[0]?.text === '')).toBe(true)
   })

@@ -37,22 +37,17 @@ function stages(kind: Show['kind'], full: boolean): Stage[] {
 function outline(kind: Show['kind']): Recipe['outline'] {
   return kind === 'audio'
     ? [
-        { id: 'opening', title: 'Opening', guidance: 'Who it is, and why today.' },
-        { id: 'work', title: 'The work', guidance: 'What a day of it looks like.' },
-        { id: 'story', title: 'The story', guidance: 'The one that everybody asks for.' },
-        { id: 'questions', title: 'Questions', guidance: 'What listeners wanted to know.' },
-        { id: 'close', title: 'Close', guidance: 'What to take away, and what is next.' },
+        { id: 'opening', title: 'Introduction', guidance: 'Who it is, and why today.' },
+        { id: 'work', title: 'The talk', guidance: 'What you want to hear first.' },
+        { id: 'questions', title: 'Questions', guidance: 'One a line, the ones you must not forget first.' },
+        { id: 'close', title: 'Thanks', guidance: 'What to take away, where to find them, what is next.' },
       ]
     : [
-        { id: 'hook', title: 'Hook', guidance: 'The end result or the trouble, in one breath.' },
-        { id: 'need', title: 'What you will need', guidance: 'Materials and tools, with a word on each.' },
-        { id: 'making', title: 'How it is done', guidance: 'The work, in its order.' },
-        { id: 'wrong', title: 'What I got wrong', guidance: 'The mistake, and how to avoid it.' },
-        {
-          id: 'signoff',
-          title: 'Ask and sign-off',
-          guidance: 'One question to viewers, then what comes next.',
-        },
+        { id: 'hook', title: 'Opening', guidance: 'What it is about, in one breath, and why stay.' },
+        { id: 'need', title: 'First part', guidance: 'Where it begins, and what one must know.' },
+        { id: 'making', title: 'Second part', guidance: 'The heart of it, in its order.' },
+        { id: 'wrong', title: 'Third part', guidance: 'What it leads to, or where it went wrong.' },
+        { id: 'signoff', title: 'Close', guidance: 'What to take away, then what comes next.' },
       ]
 }
 

@@ -1,5 +1,5 @@
 import { exampleWorld, viewOf } from './example-cards'
-import { dueByDay, launchesOn, monthCells, releasesByDay, workByDay } from './month'
+import { dueByDay, launchesOn, monthCells, monthCounts, releasesByDay, sayCounts, workByDay } from './month'
 
 test.each([
   [0, 0, 'November 2026', '2026-10-26', 42],
@@ -67,4 +67,19 @@ test('a launch shows from the first day of its run-up to its last', () => {
     [['launch', false]],
     [],
   ])
+})
+
+test('a month is counted in words: out and planned, by show, open slots, hours of those given', () => {
+  const [a, b] = placed
+  if (!a || !b) throw new Error('no card')
+  const out = {
+    ...a,
+    episode: { ...a.episode, phase: { kind: 'released' as const, at: a.episode.createdAt } },
+  }
+  const other = { ...b, show: { ...b.show, id: 'talks', title: 'Talks' } }
+  expect(sayCounts(monthCounts([out, a, other], 1), 90, 600)).toBe(
+    `1 out, 2 planned (${a.show.title} 2, Talks 1) · 1 slot open · 1 h 30 of work in 10 h`,
+  )
+  expect(sayCounts(monthCounts([a], 0), 0, 0)).toBe('1 planned')
+  expect(sayCounts(monthCounts([], 0), 0, 0)).toBe('')
 })

@@ -1,5 +1,6 @@
 import type { Day, Id, Launch } from '../records'
 import { addDays, monthName, weekday } from '../rhythm/days'
+import { sayMinutes } from '../script/timecode'
 import type { WorkBlock } from '../plan/task'
 import type { Card, StepIn } from './card'
 
@@ -94,4 +95,41 @@ export function launchesOn(launches: Iterable<Launch>, day: Day): LaunchOn[] {
       { launch, part: day >= launch.from ? 'launch' : 'run-up', begins: day === launch.from || day === up },
     ]
   })
+}
+
+/** What a month's releases come to. */
+export interface MonthCounts {
+  planned: number
+  out: number
+  /** Open slots. */
+  open: number
+  byShow: { title: string; count: number }[]
+}
+
+/** The releases of a month counted, planned and out, by show. */
+export function monthCounts(releases: readonly Card[], open: number): MonthCounts {
+  const by = new Map<string, number>()
+  for (const c of releases) by.set(c.show.title, (by.get(c.show.title) ?? 0) + 1)
+  const out = releases.filter((c) => c.episode.phase.kind === 'released').length
+  return {
+    out,
+    planned: releases.length - out,
+    open,
+    byShow: [...by].map(([title, count]) => ({ title, count })).sort((a, b) => b.count - a.count),
+  }
+}
+
+/** A month's counts in words, with the minutes planned of those given from today on; nothing of what is none. */
+export function sayCounts({ planned, out, open, byShow }: MonthCounts, work: number, given: number): string {
+  const shows = byShow.length > 1 ? ` (${byShow.map((s) => `${s.title} ${s.count}`).join(', ')})` : ''
+  const releases = [out > 0 ? `${out} out` : '', planned > 0 ? `${planned} planned` : '']
+    .filter(Boolean)
+    .join(', ')
+  return [
+    releases === '' ? '' : `${releases}${shows}`,
+    open === 0 ? '' : `${open} ${open === 1 ? 'slot' : 'slots'} open`,
+    given === 0 ? '' : `${sayMinutes(work)} of work in ${sayMinutes(given)}`,
+  ]
+    .filter(Boolean)
+    .join(' · ')
 }

@@ -42,6 +42,8 @@ export interface Today {
   /** Late and named nowhere else today, the most late first. */
   late: StepIn[]
   undated: TodayStep[]
+  /** What is next of what is out, where it is named nowhere else, the first due first. */
+  following: StepIn[]
   waiting: (StepIn & { waiting: NonNullable<StepIn['state']['step']['waiting']> })[]
   scripts: { card: Card; figures: ScriptFigures; due: Day | undefined }[]
   /** What follow-ons put here. */
@@ -100,13 +102,20 @@ export function todayOf(of: TodayOf): Today {
   const first = upcoming[0] ?? (running ? undefined : (soonest ?? undated[0]))
   const rest = upcoming.slice(1)
   const named = new Set([running, first, ...rest].map((x) => x?.state.step.id))
+  const following = of.dated
+    .filter((card) => card.episode.phase.kind === 'released')
+    .flatMap((card) => (card.standing.next ? [{ card, state: card.standing.next }] : []))
+    .filter(({ state }) => !state.step.waiting && !named.has(state.step.id))
+    .sort((a, b) => ((a.state.due ?? '') < (b.state.due ?? '') ? -1 : 1))
   return {
     running,
     blocks,
     first,
     rest,
     undated,
+    following,
     late: of.dated
+      .filter((card) => card.episode.phase.kind === 'work')
       .flatMap((card) =>
         card.standing.steps
           .filter((s) => s.late && s.step.required && s.free && !named.has(s.step.id))

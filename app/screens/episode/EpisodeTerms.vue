@@ -74,7 +74,7 @@ async function folders() {
 </script>
 
 <template>
-  <Drop v-slot="{ close }" label="Terms" right small :on="stale !== undefined">
+  <Drop v-slot="{ close }" label="Kind and dates" right small :on="stale !== undefined">
     <div class="grid gap-3">
       <label v-if="recipes.length > 1"
         ><span class="label">Made by the recipe</span

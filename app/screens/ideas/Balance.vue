@@ -13,7 +13,7 @@ import { useLibrary } from '@app/stores/library'
 import IdeasHead from './IdeasHead.vue'
 import KeySign from '@app/ui/KeySign.vue'
 import { shellKeys } from '../shell/keymap'
-import NumberField from '@app/ui/fields/NumberField.vue'
+import TopicWishes from './TopicWishes.vue'
 
 /**
  * Topics of a show: what went out in the last twelve, what is planned in the next twelve, against the wish.
@@ -35,24 +35,31 @@ const looked = computed(() => topic.value || starved.value || balance.value?.top
 const ideas = computed(() =>
   cards.ideas.filter((e) => e.show === showId.value && e.topics.includes(looked.value)),
 )
-/** A cell and its gap are 25 px wide; the wish is marked where its share of the span would end. */
-const wished = (target: number, of: number) => target * of * 25 - 2
-const sum = computed(() => Math.round(100 * (show.value?.topics ?? []).reduce((s, t) => s + t.share, 0)))
+/** The longest row fills its column; in percent of it, how wide a cell is and where a wish is marked. */
+const longest = computed(() => {
+  const b = balance.value
+  return Math.max(
+    1,
+    ...(b?.topics ?? []).flatMap((t) => [
+      t.past.length,
+      t.next.length,
+      t.target * Math.min(span, b?.past ?? 0),
+      t.target * (b?.next ?? 0),
+    ]),
+  )
+})
+const cell = computed(() => ({ width: `calc(${100 / longest.value}% - 3px)` }))
+const wished = (target: number, of: number) => `${(100 * target * of) / longest.value}%`
+const isWishing = ref(false)
 const when = (e: Episode) =>
   show.value ? sayAway(releaseOf(e, show.value)?.day ?? moment.today, moment.today) : ''
 
 async function write(topics: { name: string; share: number }[]) {
   if (show.value) await library.perform(editShow, { show: show.value.id, fields: { topics } }, 'quietly')
 }
-function share(name: string, percent: number) {
-  if (!show.value) return
-  const part = percent / 100
-  const there = show.value.topics.some((t) => t.name === name)
-  void write(
-    there
-      ? show.value.topics.map((t) => (t.name === name ? { ...t, share: part } : t))
-      : [...show.value.topics, { name, share: part }],
-  )
+async function taken(topics: { name: string; share: number }[]) {
+  await write(topics)
+  isWishing.value = false
 }
 function add() {
   const name = fresh.value.trim()
@@ -109,15 +116,15 @@ function add() {
           }}
         </p>
         <div v-if="balance.topics.length > 0" class="grid gap-1" role="list" aria-label="Topics">
-          <div class="grid grid-cols-[150px_1fr_1fr_92px] gap-3 text-11 text-ink-2 max-sm:hidden">
-            <span>Topic</span><span class="text-right">← released</span><span>planned →</span
-            ><span>Wished, %, and so</span>
+          <div class="grid grid-cols-[150px_1fr_1fr_104px] gap-3 text-11 text-ink-2 max-sm:hidden">
+            <span>Topic</span><span class="text-right">Released, the last on the right</span
+            ><span>Planned, the next on the left</span><span class="text-right">Share and wish</span>
           </div>
           <div
             v-for="t in balance.topics"
             :key="t.topic"
             role="listitem"
-            class="grid grid-cols-[150px_1fr_1fr_92px] max-sm:grid-cols-[110px_1fr_1fr_70px] gap-3 items-center py-1 rounded-control px-1 -mx-1"
+            class="grid grid-cols-[150px_1fr_1fr_104px] max-sm:grid-cols-[110px_1fr_1fr_70px] gap-3 items-center py-1 rounded-control px-1 -mx-1"
             :class="looked === t.topic ? 'bg-raised' : ''"
           >
             <button
@@ -137,38 +144,29 @@ function add() {
               ><b
                 v-if="t.target > 0"
                 class="mark"
-                :style="{ right: `${wished(t.target, balance.past)}px` }" /><i
+                :style="{ right: wished(t.target, Math.min(span, balance.past)) }" /><i
                 v-for="e in [...t.past].reverse()"
                 :key="e.id"
                 class="cell exposed"
+                :style="cell"
                 :title="`${e.title}, ${when(e)}`"
             /></span>
             <span class="relative flex gap-[3px] h-[20px]" :aria-label="`${t.next.length} planned`" role="img"
-              ><b
-                v-if="t.target > 0"
-                class="mark"
-                :style="{ left: `${wished(t.target, balance.next)}px` }" /><i
+              ><b v-if="t.target > 0" class="mark" :style="{ left: wished(t.target, balance.next) }" /><i
                 v-for="e in t.next"
                 :key="e.id"
                 class="cell"
+                :style="cell"
                 :title="e.title"
             /></span>
-            <span class="flex items-center gap-2"
-              ><NumberField
-                :model-value="Math.round(t.target * 100)"
-                field="field num w-[58px] min-h-[28px] py-0.5 text-right"
-                :label="`Wished share of ${t.topic} in percent`"
-                hidden
-                :min="0"
-                :max="100"
-                @update:model-value="share(t.topic, $event)"
-              /><span
-                class="num text-11"
-                :class="
-                  Math.abs(t.share - t.target) > Math.max(0.06, t.target * 0.5) ? 'text-ink font-bold' : ''
-                "
-                >{{ Math.round(t.share * 100) }}</span
-              ></span
+            <span
+              class="num text-right"
+              :class="
+                Math.abs(t.share - t.target) > Math.max(0.06, t.target * 0.5) ? 'text-ink font-bold' : ''
+              "
+              >{{ Math.round(t.share * 100) }} %<span class="sub block font-normal">{{
+                t.target > 0 ? `of ${Math.round(t.target * 100)} %` : 'no wish'
+              }}</span></span
             >
           </div>
         </div>
@@ -180,10 +178,11 @@ function add() {
             aria-label="A new topic"
             maxlength="60"
           /><button class="btn">Add</button
-          ><span v-if="sum !== 100 && show.topics.length > 0" class="sub ml-2"
-            >The wishes make {{ sum }} % together.</span
-          >
+          ><button v-if="show.topics.length > 0" type="button" class="btn ml-auto" @click="isWishing = true">
+            Set the wishes
+          </button>
         </form>
+        <TopicWishes v-if="isWishing" :topics="show.topics" @take="taken" @close="isWishing = false" />
       </section>
       <aside class="panel p-4 grid gap-2" :aria-label="`Ideas on ${looked}`">
         <h2>
@@ -229,7 +228,6 @@ function add() {
   display: block;
   flex: none;
   height: 20px;
-  width: 22px;
   border: 1px solid var(--ink-2);
   border-radius: 2px;
 }

@@ -188,8 +188,8 @@ function typed(field: 'title' | 'note', event: Event) {
     </div>
     <p class="sub border-t border-faint pt-3">
       <span class="num">{{ episode.code }}</span> {{ show?.title }}, jotted
-      {{ sayAway(moment.dayOn(episode.createdAt), moment.today) }}. Or drag it onto an open frame of the
-      strip.
+      {{ sayAway(moment.dayOn(episode.createdAt), moment.today) }}. Or drag it onto an open frame of the film
+      above.
     </p>
   </aside>
 </template>

@@ -73,9 +73,11 @@ async function take() {
 </script>
 
 <template>
-  <Drop label="In and out" right>
+  <Drop label="Import and export" right>
     <template #label
-      ><ArrowDownUp :size="15" aria-hidden="true" /><span class="max-xl:sr-only">In and out</span></template
+      ><ArrowDownUp :size="15" aria-hidden="true" /><span class="max-xl:sr-only"
+        >Import and export</span
+      ></template
     >
     <template #default="{ close }">
       <div class="grid gap-2">

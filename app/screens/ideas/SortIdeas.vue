@@ -168,7 +168,7 @@ const choices = [
           >
             Put on a slot <KeySign :line="sortKeys.lines.place" /></button
           ><button class="btn btn-small" @click="later">
-            Pass over <KeySign :line="sortKeys.lines.later" :which="0" /></button
+            Leave it for later <KeySign :line="sortKeys.lines.later" :which="0" /></button
           ><button v-if="done > 0" class="btn btn-small" @click="back">
             Take back <KeySign :line="sortKeys.lines.back" :which="0" />
           </button>

@@ -25,7 +25,7 @@ export const sortKeys = keymap('Sort', {
   merge: ['M', 'merge into the one beside it'],
   place: ['P', 'put it on a slot'],
   add: ['T', 'add a line'],
-  later: ['ArrowRight Space', 'pass over'],
+  later: ['ArrowRight Space', 'leave it for later'],
   back: ['Z Backspace', 'take back'],
 })
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { onMounted } from 'vue'
 import { ChevronLeft, ChevronRight } from '@lucide/vue'
 import { sayDay } from '@core/rhythm/days'
 import { useMoment } from '@app/stores/moment'
@@ -15,7 +16,10 @@ import { useMonthMoves } from './useMonthMoves'
  */
 const moment = useMoment()
 const seen = useMonth()
-const { offset, shows, months, names } = seen
+const { offset, shows, months, names, only } = seen
+onMounted(() => {
+  document.querySelector('.month .cell.today')?.scrollIntoView({ block: 'center' })
+})
 const moves = useMonthMoves(seen)
 </script>
 
@@ -31,7 +35,16 @@ const moves = useMonthMoves(seen)
         ><button class="btn btn-bare btn-small px-1" aria-label="A month later" @click="offset++">
           <ChevronRight :size="17" /></button
       ></span>
-      <label class="flex items-center gap-2 ml-auto"
+      <select
+        v-if="moment.shows.length > 1"
+        v-model="only"
+        class="field w-auto ml-auto"
+        aria-label="Which show"
+      >
+        <option value="">Every show</option>
+        <option v-for="s in moment.shows" :key="s.id" :value="s.id">{{ s.title }}</option>
+      </select>
+      <label class="flex items-center gap-2" :class="moment.shows.length > 1 ? '' : 'ml-auto'"
         ><input v-model="shows.due" type="checkbox" class="tick" /> due dates</label
       ><label class="flex items-center gap-2"
         ><input v-model="shows.work" type="checkbox" class="tick" /> work</label
@@ -40,7 +53,10 @@ const moves = useMonthMoves(seen)
     <div class="month grid grid-cols-1 gap-5 lg:grid-cols-[minmax(0,1fr)_210px] items-start">
       <div class="grid gap-6">
         <section v-for="m in months" :key="m.start" :aria-label="m.name">
-          <h2 class="mb-2">{{ m.name }}</h2>
+          <div class="flex flex-wrap items-baseline gap-x-3 mb-2">
+            <h2>{{ m.name }}</h2>
+            <p class="sub">{{ seen.counts(m) }}</p>
+          </div>
           <div class="grid grid-cols-7 text-11 text-ink-2 mb-1">
             <span v-for="n in names" :key="n" class="px-2">{{ n }}</span>
           </div>
@@ -69,7 +85,7 @@ const moves = useMonthMoves(seen)
   display: flex;
   flex-direction: column;
   gap: 3px;
-  min-height: 84px;
+  min-height: 62px;
   min-width: 0;
   padding: 4px 5px;
   border-right: 1px solid var(--faint);
@@ -86,10 +102,12 @@ const moves = useMonthMoves(seen)
 }
 .month .rel {
   display: flex;
-  align-items: center;
-  gap: 5px;
+  flex-direction: column;
+  align-items: flex-start;
+  gap: 2px;
+  width: 100%;
   min-width: 0;
-  padding: 2px 5px;
+  padding: 3px 5px;
   font-size: 12px;
   line-height: 16px;
   text-align: left;

@@ -1,7 +1,17 @@
 import { computed, ref } from 'vue'
+import { sum } from 'd3-array'
 import { weekdayName } from '@core/rhythm/days'
 import { slotsOf } from '@core/rhythm/slots'
-import { dueByDay, launchesOn, monthCells, releasesByDay, workByDay } from '@core/views/month'
+import {
+  dueByDay,
+  launchesOn,
+  monthCells,
+  monthCounts,
+  releasesByDay,
+  sayCounts,
+  workByDay,
+  type MonthCells,
+} from '@core/views/month'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { useWorkload } from '@app/stores/workload'
@@ -19,14 +29,17 @@ export function useMonth() {
   const workload = useWorkload()
   const offset = ref(0)
   const shows = ref({ due: false, work: false })
+  /** The show that is looked at alone. */
+  const only = ref('')
+  const isShown = (show: string) => only.value === '' || only.value === show
   const first = firstWeekday()
   const months = computed(() => [0, 1].map((i) => monthCells(moment.today, offset.value + i, first)))
   const names = Array.from({ length: 7 }, (_, i) => weekdayName((first + i) % 7).slice(0, 3))
   const releases = computed(() =>
     releasesByDay(
-      cards.placed,
+      cards.placed.filter((c) => isShown(c.show.id)),
       cards.released.slice(0, most).flatMap((e) => {
-        const card = cards.cardOf(e)
+        const card = isShown(e.show) ? cards.cardOf(e) : undefined
         if (!card || e.phase.kind !== 'released') return []
         return [{ card, day: card.standing.release?.day ?? moment.dayOn(e.phase.at) }]
       }),
@@ -53,13 +66,27 @@ export function useMonth() {
   )
   const openOn = (day: string) =>
     moment.shows.flatMap((s) => {
+      if (!isShown(s.id)) return []
       const slot = open.value.get(`${day} ${s.id}`)
       return slot ? [{ show: s, slot }] : []
     })
   const due = computed(() => dueByDay(shows.value.due ? cards.placed : []))
   const work = computed(() => workByDay(shows.value.work ? workload.load.blocks : [], cards.stepIn))
   const launches = (day: string) => launchesOn(library.records.launches.values(), day)
-  return { offset, shows, months, names, releases, open, openOn, due, work, launches }
+  /** What a month holds, in words: releases by show, open slots, hours planned against those given. */
+  function counts(month: MonthCells): string {
+    const days = month.cells.filter((d) => d.slice(0, 7) === month.start.slice(0, 7))
+    const ahead = days.filter((d) => d >= moment.today).map((d) => workload.figuresOf(d))
+    return sayCounts(
+      monthCounts(
+        days.flatMap((d) => releases.value.get(d) ?? []),
+        days.reduce((n, d) => n + openOn(d).length, 0),
+      ),
+      sum(ahead, (f) => f.planned + f.worked),
+      sum(ahead, (f) => f.whole - f.taken),
+    )
+  }
+  return { only, counts, offset, shows, months, names, releases, open, openOn, due, work, launches }
 }
 
 export type MonthSeen = ReturnType<typeof useMonth>

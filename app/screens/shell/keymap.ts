@@ -6,7 +6,7 @@ export const shellKeys = keymap('Everywhere', {
   jot: ['I', 'jot an idea'],
   find: ['/', 'find or do'],
   go: [places.map((_, i) => i + 1).join(' '), places.map((p) => p.title).join(', ')],
-  now: ['0', 'the strip back to now'],
+  now: ['0', 'the film at the top back to today'],
   late: ['L', 'the next late thing, why, and what mends it'],
   undo: ['Ctrl+Z', 'undo'],
   redo: ['Ctrl+Shift+Z', 'do again'],

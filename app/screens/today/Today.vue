@@ -14,6 +14,7 @@ import { useKeymap } from '@app/ui/keymap'
 import { stepTicks } from '../episode/steps'
 import { endings, todayKeys } from './keymap'
 import { useOpenStep } from './open-step'
+import AfterRelease from './parts/AfterRelease.vue'
 import DayBar from './parts/DayBar.vue'
 import FollowOnNote from './parts/FollowOnNote.vue'
 import IsItOut from './parts/IsItOut.vue'
@@ -125,6 +126,7 @@ useKeymap(todayKeys, {
       <StandingToday />
       <NothingYet v-if="nothing" />
       <div class="grid grid-cols-1 gap-5 md:grid-cols-2">
+        <AfterRelease v-if="today.following.length > 0" :steps="today.following" />
         <NoSlotYet v-if="today.undated.length > 0" :steps="today.undated" />
         <WaitingOn v-if="today.waiting.length > 0" :waiting="today.waiting" />
         <ScriptsOnDesk v-if="today.scripts.length > 0" :scripts="today.scripts" />

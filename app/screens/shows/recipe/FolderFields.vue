@@ -68,8 +68,8 @@ function folders(event: Event) {
       </div>
     </div>
     <p class="sub">
-      The name may hold {{ words }}. An episode’s folders are saved from its Terms, or offered on Today by a
-      follow-on.
+      The name may hold {{ words }}. An episode’s folders are saved from its “Kind and dates”, or offered on
+      Today by a follow-on.
     </p>
   </section>
 </template>

@@ -21,8 +21,8 @@ const desk = useDesk()
     <p class="sub mb-4">
       {{
         cards.ideas.length === 0
-          ? 'The steps that are due will stand here, with their minutes. Jot a first idea, then put it on a frame of the strip.'
-          : 'Put one on a frame of the strip, and its steps get their due dates.'
+          ? 'The steps that are due will stand here, with their minutes. Jot a first idea, then put it on an open frame of the film above.'
+          : 'Put one on an open frame of the film above, and its steps get their due dates.'
       }}
     </p>
     <button v-if="cards.ideas.length === 0" class="btn btn-main" @click="desk.toCapture++">
