@@ -192,12 +192,13 @@ export const useMail = defineStore('mail', () => {
     const { icalendar } = await import('@core/formats/icalendar')
     return icalendar(
       calendarEntries(
-        cards.coming.map((c) => ({
+        [...cards.coming, ...cards.following].map((c) => ({
           id: c.episode.id,
           title: c.title,
           number: c.number,
           show: c.show,
           standing: c.standing,
+          out: c.episode.phase.kind === 'released',
         })),
         workload.load.blocks,
       ),

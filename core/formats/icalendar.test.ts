@@ -125,7 +125,7 @@ describe('a calendar file', () => {
           title: 'x',
           number: '',
           show,
-          standing: { ...standing, steps: standing.steps.map((s) => ({ ...s, done: true })) },
+          standing: { ...standing, steps: standing.steps.map((s) => ({ ...s, done: true, left: false })) },
         },
       ]),
     ).toHaveLength(1)

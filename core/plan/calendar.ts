@@ -12,6 +12,8 @@ export interface CalendarEpisode {
   number: string
   show: Show
   standing: EpisodeProgress
+  /** It is out: only what follows its release stands in the calendar. */
+  out?: boolean
 }
 
 /**
@@ -25,7 +27,7 @@ export function calendarEntries(
 ): CalendarEntry[] {
   const laid = new Map<string, WorkBlock[]>()
   for (const b of joined(blocks)) (laid.get(b.id) ?? laid.set(b.id, []).get(b.id))?.push(b)
-  return episodes.flatMap(({ id, title, number, show, standing }): CalendarEntry[] => {
+  return episodes.flatMap(({ id, title, number, show, standing, out: isOut }): CalendarEntry[] => {
     const { release } = standing
     if (!release) return []
     const out: CalendarEntry = {
@@ -36,8 +38,8 @@ export function calendarEntries(
       summary: `${number} ${title} goes out`,
       description: show.title,
     }
-    const due = standing.steps.flatMap(({ step, done, derived, due: day }): CalendarEntry[] =>
-      done || derived || !day
+    const due = standing.steps.flatMap(({ step, left, derived, due: day }): CalendarEntry[] =>
+      !left || derived || !day
         ? []
         : [
             {
@@ -72,7 +74,7 @@ export function calendarEntries(
             }
       }),
     )
-    return [out, ...due, ...work]
+    return [...(isOut ? [] : [out]), ...due, ...work]
   })
 }
 

@@ -44,7 +44,7 @@ export function dueByDay(placed: readonly Card[]): Map<Day, string[]> {
   const by = new Map<Day, string[]>()
   for (const card of placed)
     for (const s of card.standing.steps)
-      if (!s.done && s.due) push(by, s.due, `${s.step.name}, ${card.number}`)
+      if (s.left && s.due) push(by, s.due, `${s.step.name}, ${card.number}`)
   return by
 }
 

@@ -4,7 +4,7 @@ import type { Card, SlotRow } from './card'
 
 /** Whom an episode waits on, step by step. */
 export function waitsOn(card: Card): string[] {
-  return card.standing.steps.flatMap((s) => (!s.done && s.step.waiting ? [s.step.waiting.who] : []))
+  return card.standing.steps.flatMap((s) => (s.left && s.step.waiting ? [s.step.waiting.who] : []))
 }
 
 /**

@@ -71,7 +71,7 @@ watch(
 const due = computed(
   () =>
     here.value?.steps
-      .filter((s) => !s.done && s.due)
+      .filter((s) => s.left && s.due)
       .sort((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1))[0],
 )
 watch(

@@ -18,7 +18,7 @@ const moment = useMoment()
 const seen = useMonth()
 const { offset, shows, months, names, only } = seen
 onMounted(() => {
-  document.querySelector('.month .cell.today')?.scrollIntoView({ block: 'center' })
+  document.querySelector('.month .cell.today')?.scrollIntoView({ block: 'nearest' })
 })
 const moves = useMonthMoves(seen)
 </script>
@@ -115,6 +115,9 @@ const moves = useMonthMoves(seen)
   border-left: 3px solid var(--ink-2);
   border-radius: 4px;
   background: var(--raised);
+}
+.month .rel > * {
+  max-width: 100%;
 }
 .month .rel.audio {
   border-left-style: double;

@@ -48,7 +48,7 @@ export function useRemedies(
   const other = ref('')
   const openSteps = computed(() =>
     (card.value?.standing.steps ?? [])
-      .filter((x) => !x.done && x.step.lead.kind !== 'after')
+      .filter((x) => x.left && x.step.lead.kind !== 'after')
       .map((x) => x.step),
   )
   const changing = computed(() => openSteps.value.find((x) => x.id === other.value) ?? step.value)
