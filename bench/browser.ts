@@ -45,7 +45,11 @@ console.log(`script before Today is usable, gzipped                          ${(
 await first.context().close()
 
 const page = await (
-  await browser.newContext({ reducedMotion: 'reduce', viewport: { width: 1280, height: 800 } })
+  await browser.newContext({
+    reducedMotion: 'reduce',
+    viewport: { width: 1280, height: 800 },
+    permissions: ['clipboard-read', 'clipboard-write'],
+  })
 ).newPage()
 let start = performance.now()
 await page.goto(`${base}/today`)
@@ -124,6 +128,37 @@ const address = await page.locator('tbody a', { hasText: 'Cutting a spar' }).get
 await page.goto(`${base}${address ?? ''}/script`)
 await page.locator('textarea[id^="beat-"]').first().waitFor()
 await typing('script of 1,000 words', 'textarea[id^="beat-"]')
+await page.goto(`${base}${address ?? ''}/edit`)
+await page.getByRole('heading', { level: 1 }).waitFor()
+await page.keyboard.press('n')
+const note = page.getByRole('textbox', { name: 'Note' })
+await note.click()
+await page.evaluate(async () => {
+  const text = 'The keel lies on its side and waits. '.repeat(27)
+  await navigator.clipboard.writeText(Array.from({ length: 20 }, () => text).join('\n\n'))
+})
+await page.keyboard.press('Control+v')
+const letters: number[] = []
+for (let i = 0; i < 40; i++) {
+  const begin = await page.evaluate(() => performance.now())
+  await page.keyboard.press('a')
+  letters.push(
+    await page.evaluate(
+      (from) =>
+        new Promise<number>((done) => {
+          requestAnimationFrame(() => {
+            setTimeout(() => {
+              done(performance.now() - from)
+            }, 0)
+          })
+        }),
+      begin,
+    ),
+  )
+}
+letters.sort((a, b) => a - b)
+console.log(line('notebook of 20,000 characters, key to letter: middle', letters[20] ?? 0))
+console.log(line('notebook of 20,000 characters, key to letter: slowest of 40', letters.at(-1) ?? 0))
 await page.goto(`${base}${address ?? ''}/brief`)
 await page.locator('textarea[data-at="takeaway"]').waitFor()
 await typing('brief', 'textarea[data-at="takeaway"]')

@@ -108,6 +108,12 @@ for (const theme of ['booth', 'daylight'] as const) {
       await expect(page.getByRole('heading', { level: 1, name: /Cutting a spar/ })).toBeVisible()
       await look(stage)
     }
+    await page.keyboard.press('n')
+    const notebook = page.getByRole('complementary', { name: /Notebook/ })
+    await expect(notebook.getByRole('textbox', { name: 'Note' })).toBeVisible()
+    await notebook.getByRole('button', { name: 'Links and files' }).click()
+    await look('notebook')
+    await notebook.getByRole('button', { name: 'Close the notebook' }).click()
     await page.keyboard.press('/')
     await expect(page.getByRole('combobox', { name: /Find an episode/ })).toBeFocused()
     await look('find or do')
