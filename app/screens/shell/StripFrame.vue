@@ -133,7 +133,10 @@ const trouble = computed(() => {
             ><strong v-if="!narrow" class="text-12 font-semibold truncate">{{ card?.title }}</strong></span
           >
           <template v-if="frame.kind === 'filled' && !slim && !narrow">
-            <span v-if="!isScheduled" class="flex items-center gap-[2px] h-[15px]" aria-hidden="true"
+            <span
+              class="flex items-center gap-[2px] h-[15px]"
+              :class="isScheduled ? 'invisible' : ''"
+              aria-hidden="true"
               ><LampMark v-for="(l, i) in lamps" :key="i" :lamp="l" :size="10" hidden
             /></span>
           </template>
