@@ -200,7 +200,7 @@ test('keywords come from a table with any column names; wrong rows are said by l
   await dots.first().focus()
   await page.keyboard.press('ArrowRight')
   await expect(page.getByRole('figure', { name: 'Demand against competition' })).toContainText(
-    'steam bending: 4.4K searches, 310K results, opportunity 19',
+    'steam bending: 4.4K searches, 310K results, an opportunity of 19, roughly',
   )
   await page.keyboard.press('Enter')
   await expect(page.locator('[data-keyword]:focus')).toHaveCount(1)

@@ -6,7 +6,7 @@ import { ok, refused, type Result } from '../result'
 import { creatorZone, dayIn } from '../rhythm/creator'
 import { releaseOf } from '../rhythm/slots'
 import { sayNumber } from '../rhythm/numbering'
-import { opportunityOf } from './opportunity'
+import { opportunitiesIn } from './opportunity'
 import { effortOf } from './usable'
 import { type FieldsOf, type Field, splitSeveral, ownFields } from './field'
 
@@ -210,10 +210,7 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
       label: 'Opportunity',
       kind: 'number',
       of: (e) => {
-        const all = e.idea.keywords.flatMap((id) => {
-          const k = of.keywords.get(id)
-          return (k && opportunityOf(k)) ?? []
-        })
+        const all = e.idea.keywords.flatMap((id) => opportunitiesIn(of.keywords).get(id)?.value ?? [])
         return all.length === 0 ? undefined : Math.round(Math.max(...all))
       },
     },

@@ -1,7 +1,7 @@
 import type { Day, Episode, Weights } from '../records'
 import { daysBetween, sayDay } from '../rhythm/days'
 import { type TopicShare } from './balance'
-import { opportunityOf } from './opportunity'
+import { opportunitiesIn, sayOpportunity } from './opportunity'
 import { effortOf, sayMonth, sayWeeks } from './usable'
 import { type RankFor } from './rank'
 
@@ -70,19 +70,23 @@ function demand(e: Episode, of: RankFor, weight: number): Part {
   const best = e.idea.keywords
     .flatMap((id) => {
       const keyword = of.keywords.get(id)
-      const value = keyword && opportunityOf(keyword)
-      return keyword && value !== undefined ? [{ keyword, value }] : []
+      const opportunity = opportunitiesIn(of.keywords).get(id)
+      return keyword && opportunity ? [{ keyword, opportunity }] : []
     })
-    .sort((a, b) => b.value - a.value)[0]
+    .sort((a, b) => b.opportunity.value - a.opportunity.value)[0]
   if (!best)
     return { name: 'demand', value: 0.5, weight, known: false, says: () => 'No keyword with figures' }
-  // Opportunity rarely leaves 0 to 50 by its formula: half of it is already a good keyword.
+  const { value, times } = best.opportunity
   return {
     name: 'demand',
-    value: cut(best.value / 50),
+    // The rough figure rarely leaves 0 to 50: half of it is already a good keyword.
+    value: cut(value / (times === undefined ? 50 : 100)),
     weight,
     known: true,
-    says: () => `“${best.keyword.words}” has an opportunity of ${Math.round(best.value)}`,
+    says: () =>
+      times === undefined
+        ? `“${best.keyword.words}” has ${sayOpportunity(best.opportunity)}`
+        : `“${best.keyword.words}” is ${sayOpportunity(best.opportunity)}`,
   }
 }
 

@@ -3,7 +3,7 @@ import { freshWeights, type Episode, type Idea, type Keyword, type Weights } fro
 import { addDays } from '../rhythm/days'
 import { dayAt } from '../rhythm/zone'
 import { balanceOf } from './balance'
-import { coverOf, isOld, opportunityOf } from './opportunity'
+import { coverOf, isOld, opportunitiesIn, roughOpportunity, sayOpportunity } from './opportunity'
 import { rankIdeas, type RankFor } from './rank'
 import { backlogOf, isUnsorted } from './usable'
 
@@ -61,28 +61,63 @@ function ranking(ideas: Episode[], of: Partial<RankFor> = {}, weights: Partial<W
 }
 
 describe('opportunity', () => {
-  test('worked: 100 · d · (1 − c), both cut to 0–1', () => {
-    expect(opportunityOf({ searches: 9999, competing: 9999 })).toBeCloseTo(100 * (4 / 6) * (1 - 4 / 8), 6)
-    expect(opportunityOf({ searches: 0, competing: 0 })).toBe(0)
-    expect(opportunityOf({ searches: 5_000_000, competing: 0 })).toBe(100)
-    expect(opportunityOf({ searches: 1000, competing: 500_000_000 })).toBe(0)
-    expect(opportunityOf({ searches: 1000 })).toBeUndefined()
+  test('worked: under eight keywords roughly, 100 · d · (1 − c), both cut to 0–1', () => {
+    expect(roughOpportunity({ searches: 9999, competing: 9999 })).toBeCloseTo(100 * (4 / 6) * (1 - 4 / 8), 6)
+    expect(roughOpportunity({ searches: 0, competing: 0 })).toBe(0)
+    expect(roughOpportunity({ searches: 5_000_000, competing: 0 })).toBe(100)
+    expect(roughOpportunity({ searches: 1000, competing: 500_000_000 })).toBe(0)
+    const few = new Map([
+      ['k', keyword({ searches: 9999, competing: 9999 })],
+      ['l', keyword({ id: 'l', searches: 1000 })],
+    ])
+    expect([...opportunitiesIn(few).keys()]).toEqual(['k'])
+    expect(sayOpportunity(opportunitiesIn(few).get('k') ?? { value: 0 })).toBe(
+      'an opportunity of 33, roughly',
+    )
+  })
+  test('worked: eight keywords of a show are told apart by each other', () => {
+    const rows: [string, number, number, number][] = [
+      ['spiling planks', 320, 6_800, 43],
+      ['pine tar finish', 2_900, 140_000, 93],
+      ['tarred rope', 880, 46_000, 36],
+      ['bowsprit', 6_600, 490_000, 71],
+      ['mud anchor', 480, 12_000, 43],
+      ['boat trestle plans', 590, 15_000, 64],
+      ['copper rivets boat', 720, 24_000, 36],
+      ['oak or larch', 210, 4_100, 14],
+    ]
+    const all = new Map(
+      rows.map(([id, searches, competing]) => [id, keyword({ id, words: id, searches, competing })]),
+    )
+    // Those of another show are not among them.
+    all.set('other', keyword({ id: 'other', show: 'talks', searches: 1, competing: 1 }))
+    const found = opportunitiesIn(all)
+    expect(rows.map(([id]) => Math.round(found.get(id)?.value ?? -1))).toEqual(rows.map(([, , , o]) => o))
+    expect(found.get('other')?.times).toBeUndefined()
+    expect(sayOpportunity(found.get('pine tar finish') ?? { value: 0 })).toMatch(
+      /^searched 1\.\d times as much as keywords with as many results$/,
+    )
+    expect(opportunitiesIn(all)).toBe(found)
   })
   test('old after half a year, or without a date; what is made covers it, what is planned plans it', () => {
     expect(isOld(keyword({ searches: 1, measured: addDays(today, -181) }), today)).toBe(true)
     expect(isOld(keyword({ searches: 1, measured: addDays(today, -180) }), today)).toBe(false)
     expect(isOld(keyword({}), today)).toBe(false)
     const on = { keywords: ['k'] }
-    expect(coverOf([keyword({})], [idea('a', {}, on)], today)[0]?.is).toBe('planned')
+    expect(coverOf(new Map([['k', keyword({})]]), [idea('a', {}, on)], today)[0]?.is).toBe('planned')
     expect(
       coverOf(
-        [keyword({})],
+        new Map([['k', keyword({})]]),
         [idea('a', {}, on), { ...released('b', 3, []), idea: idea('b', {}, on).idea }],
         today,
       )[0]?.is,
     ).toBe('covered')
     expect(
-      coverOf([keyword({})], [idea('a', { phase: { kind: 'dropped', why: '' } }, on)], today)[0]?.is,
+      coverOf(
+        new Map([['k', keyword({})]]),
+        [idea('a', { phase: { kind: 'dropped', why: '' } }, on)],
+        today,
+      )[0]?.is,
     ).toBe('open')
   })
 })

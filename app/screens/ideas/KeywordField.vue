@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { writeIdea } from '@core/commands/ideas'
 import { giveKeyword } from '@core/commands/keywords'
 import { sameWords } from '@core/commands/keywords/same-words'
-import { opportunityOf } from '@core/ideas/opportunity'
+import { opportunitiesIn } from '@core/ideas/opportunity'
 import type { Episode } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 import ChipsField from '@app/ui/fields/ChipsField.vue'
@@ -26,11 +26,11 @@ async function add(words: string) {
 }
 const chips = computed(() =>
   mine.value.map((k) => {
-    const opportunity = opportunityOf(k)
+    const opportunity = opportunitiesIn(library.records.keywords).get(k.id)
     return {
       key: k.id,
       text: k.words,
-      note: opportunity === undefined ? undefined : String(Math.round(opportunity)),
+      note: opportunity === undefined ? undefined : String(Math.round(opportunity.value)),
     }
   }),
 )

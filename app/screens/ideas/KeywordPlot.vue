@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { scaleLog } from 'd3-scale'
 import { symbol, symbolCircle, symbolDiamond, symbolSquare } from 'd3-shape'
-import type { Cover } from '@core/ideas/opportunity'
+import { sayOpportunity, type Cover } from '@core/ideas/opportunity'
 import { decades, logDomain } from '@core/ideas/plot'
 import { keysOn } from '@app/ui/keymap'
 import { plotKeys } from './keymap'
@@ -13,7 +13,7 @@ import { plotKeys } from './keymap'
  */
 const { covers, here = '' } = defineProps<{ covers: Cover[]; here?: string | undefined }>()
 const emit = defineEmits<{ here: [string]; choose: [string] }>()
-const box = { width: 470, height: 430, left: 46, right: 16, top: 22, bottom: 40 }
+const box = { width: 470, height: 430, left: 46, right: 16, top: 34, bottom: 40 }
 const shown = computed(() =>
   covers.filter((c) => c.keyword.searches !== undefined && c.keyword.competing !== undefined),
 )
@@ -43,20 +43,25 @@ const dots = computed(() =>
     }))
     .sort((a, b) => a.x - b.x),
 )
+/** Near the right edge a name stands left of its dot. */
+const nameLeft = (at: number) => at > box.width - 130
 /** Names are written where none stands in another's way, the best first. */
 const named = computed(() => {
   const taken: { x: number; y: number; w: number }[] = []
   return new Set(
     [...dots.value]
-      .sort((a, b) => (b.c.opportunity ?? 0) - (a.c.opportunity ?? 0))
+      .sort((a, b) => (b.c.opportunity?.value ?? 0) - (a.c.opportunity?.value ?? 0))
       .flatMap((d) => {
-        const w = d.c.keyword.words.length * 5.6 + 12
+        const w = d.c.keyword.words.length * 6.2 + 14
+        const from = nameLeft(d.x) ? d.x - w : d.x
         if (
-          d.x + w > box.width - 4 ||
-          taken.some((t) => Math.abs(t.y - d.y) < 14 && d.x < t.x + t.w && t.x < d.x + w)
+          from < box.left ||
+          from + w > box.width ||
+          taken.some((t) => Math.abs(t.y - d.y) < 14 && from < t.x + t.w && t.x < from + w) ||
+          dots.value.some((o) => o !== d && Math.abs(o.y - d.y) < 11 && o.x > from - 6 && o.x < from + w + 6)
         )
           return []
-        taken.push({ x: d.x, y: d.y, w })
+        taken.push({ x: from, y: d.y, w })
         return [d.c.keyword.id]
       }),
   )
@@ -115,7 +120,7 @@ const keyed = keysOn<keyof (typeof plotKeys)['lines'], [number]>(plotKeys, {
           {{ figures.format(v) }}
         </text>
         <text :x="box.width - box.right" :y="box.height - 6" text-anchor="end">competing results →</text>
-        <text :x="box.left - 38" :y="box.top - 2">↑ searches a month</text>
+        <text :x="box.left - 38" :y="12">↑ searches a month</text>
       </g>
       <g
         v-for="(d, i) in dots"
@@ -126,7 +131,7 @@ const keyed = keysOn<keyof (typeof plotKeys)['lines'], [number]>(plotKeys, {
         data-dot
         role="button"
         :tabindex="d.c.keyword.id === here || (!current && i === 0) ? 0 : -1"
-        :aria-label="`${d.c.keyword.words}: ${figures.format(d.c.keyword.searches ?? 0)} searches, ${figures.format(d.c.keyword.competing ?? 0)} results, opportunity ${Math.round(d.c.opportunity ?? 0)}, ${d.c.is}`"
+        :aria-label="`${d.c.keyword.words}: ${figures.format(d.c.keyword.searches ?? 0)} searches, ${figures.format(d.c.keyword.competing ?? 0)} results, ${d.c.opportunity ? sayOpportunity(d.c.opportunity) : ''}, ${d.c.is}`"
         @mouseenter="emit('here', d.c.keyword.id)"
         @focus="emit('here', d.c.keyword.id)"
         @click="emit('choose', d.c.keyword.id)"
@@ -136,9 +141,9 @@ const keyed = keysOn<keyof (typeof plotKeys)['lines'], [number]>(plotKeys, {
         <path :d="path(d.c.is)" />
         <text
           v-if="named.has(d.c.keyword.id) || d.c.keyword.id === here"
-          :x="d.x > box.width - 130 ? -10 : 10"
+          :x="nameLeft(d.x) ? -10 : 10"
           y="4"
-          :text-anchor="d.x > box.width - 130 ? 'end' : 'start'"
+          :text-anchor="nameLeft(d.x) ? 'end' : 'start'"
         >
           {{ d.c.keyword.words }}
         </text>
@@ -154,8 +159,8 @@ const keyed = keysOn<keyof (typeof plotKeys)['lines'], [number]>(plotKeys, {
         >{{ is }}</span
       ><span v-if="current" class="w-full text-ink"
         >{{ current.c.keyword.words }}: {{ figures.format(current.c.keyword.searches ?? 0) }} searches,
-        {{ figures.format(current.c.keyword.competing ?? 0) }} results, opportunity
-        {{ Math.round(current.c.opportunity ?? 0)
+        {{ figures.format(current.c.keyword.competing ?? 0) }} results,
+        {{ current.c.opportunity ? sayOpportunity(current.c.opportunity) : ''
         }}<template v-if="current.c.old">, an old figure</template></span
       >
     </figcaption>

@@ -70,9 +70,12 @@ async function idea() {
       />
     </td>
     <td class="w-[88px] text-right">
-      <span v-if="of.opportunity !== undefined" class="num text-ink">{{
-        Math.round(of.opportunity)
-      }}</span><span
+      <template v-if="of.opportunity"
+        ><span class="num text-ink">{{ Math.round(of.opportunity.value) }}</span
+        ><span class="block sub text-11 leading-3">{{
+          of.opportunity.times === undefined ? 'roughly' : `${of.opportunity.times.toFixed(1)} × its like`
+        }}</span></template
+      ><span
         v-if="of.old"
         class="block sub text-11 leading-3"
         :title="

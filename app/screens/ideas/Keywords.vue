@@ -23,7 +23,7 @@ const here = ref<string>()
 const table = ref<HTMLElement>()
 const all = computed(() =>
   coverOf(
-    [...library.records.keywords.values()].filter((k) => k.show === showId.value),
+    new Map([...library.records.keywords].filter(([, k]) => k.show === showId.value)),
     library.records.episodes.values(),
     moment.today,
   ),
@@ -37,7 +37,7 @@ const { headings, rows } = useSortable<Cover>(
     { id: 'words', label: 'Keyword', of: (c) => c.keyword.words },
     { id: 'searches', label: 'Searches a month', of: (c) => c.keyword.searches, down: true },
     { id: 'competing', label: 'Results', of: (c) => c.keyword.competing, down: true },
-    { id: 'opportunity', label: 'Opportunity', of: (c) => c.opportunity, down: true },
+    { id: 'opportunity', label: 'Opportunity', of: (c) => c.opportunity?.value, down: true },
     { id: 'made', label: 'Episodes', of: (c) => c.made.length + c.planned.length, down: true },
   ],
   'opportunity',
