@@ -9,7 +9,7 @@ test('an idea’s knowledge is read and written in the script and in the edit, a
   await begin(page)
   await jot(page, 'A mast from a fallen larch')
   await page.goto('/ideas')
-  await page.getByText('A mast from a fallen larch').first().click()
+  await page.locator('[aria-label="Ideas"]').getByText('A mast from a fallen larch').first().click()
   await page.getByRole('button', { name: 'Its page' }).click()
   const note = page.getByRole('textbox', { name: 'Note' })
   await note.click()
@@ -58,6 +58,36 @@ test('an idea’s knowledge is read and written in the script and in the edit, a
   await expect(page.getByRole('option', { name: /A mast from a fallen larch/ }).first()).toBeVisible()
 })
 
+/** What is typed is written where it was typed, however fast one goes on. */
+test('a note that is still being typed stays with its idea when another one is opened', async ({ page }) => {
+  await begin(page)
+  await jot(page, 'A mast from a fallen larch', 'Rowing home at night')
+  await page.goto('/ideas')
+  const codes: string[] = []
+  for (const title of ['A mast from a fallen larch', 'Rowing home at night']) {
+    await page.locator('[aria-label="Ideas"]').getByText(title).first().click()
+    await page.getByRole('button', { name: 'Its page' }).click()
+    await expect(page.getByRole('heading', { level: 1, name: title })).toBeAttached()
+    codes.push(new URL(page.url()).pathname)
+    await page.getByRole('link', { name: 'Ideas' }).last().click()
+  }
+  const [mast = '', night = ''] = codes
+  await page.goto(mast)
+  await page.getByRole('textbox', { name: 'Note' }).click()
+  await page.keyboard.type('The tree fell in March.')
+  await page.evaluate((to) => {
+    history.pushState({}, '', to)
+    dispatchEvent(new PopStateEvent('popstate', { state: {} }))
+  }, night)
+  await expect(page.getByRole('heading', { level: 1, name: 'Rowing home at night' })).toBeAttached()
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveText('')
+  await stored(page)
+  await page.goto(mast)
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveText('The tree fell in March.')
+  await page.goto(night)
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveText('')
+})
+
 /** What is private stays private. */
 test('a footage folder and a photograph are one press from Film, and not in the kit', async ({ page }) => {
   await demo(page, '/episode/ULP6/film')
@@ -96,7 +126,7 @@ test('seven titles stand by their score, and two ideas for the picture arrive at
   await begin(page)
   await jot(page, 'A mast from a fallen larch')
   await page.goto('/ideas')
-  await page.getByText('A mast from a fallen larch').first().click()
+  await page.locator('[aria-label="Ideas"]').getByText('A mast from a fallen larch').first().click()
   await page.getByRole('button', { name: /^Start/ }).click()
   await page.getByRole('link', { name: /^Brief/ }).click()
   const scores = [41, 77, 12, 90, 63, 55, 30]

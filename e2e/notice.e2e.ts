@@ -7,7 +7,7 @@ test('an idea put on the nearest slot has its due dates pressed together, and sa
   await begin(page)
   await jot(page, 'A letter answered')
   await page.goto('/ideas')
-  await page.getByText('A letter answered').first().click()
+  await page.locator('[aria-label="Ideas"]').getByText('A letter answered').first().click()
   await page.getByRole('button', { name: /^Put on a slot/ }).click()
   await page
     .getByRole('dialog')

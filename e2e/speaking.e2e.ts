@@ -7,7 +7,7 @@ test('an episode with no script at all becomes ready: points here, freely there,
   await begin(page)
   await jot(page, 'An hour at the slip')
   await page.goto('/ideas')
-  await page.getByText('An hour at the slip').first().click()
+  await page.locator('[aria-label="Ideas"]').getByText('An hour at the slip').first().click()
   await page.getByRole('button', { name: /^Start/ }).click()
   await page.getByRole('link', { name: /^Script/ }).click()
 

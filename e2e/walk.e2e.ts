@@ -101,10 +101,10 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await expect(time).toHaveText('0:00')
     const beat = (section: string, n = 1) =>
       page.getByRole('textbox', { name: `Beat ${n} of ${section}`, exact: true })
-    await beat('Hook').pressSequentially('This rib was straight an hour ago. ')
+    await beat('Opening').pressSequentially('This rib was straight an hour ago. ')
     await expect(time).not.toHaveText('0:00')
-    await beat('Hook').press('Enter')
-    await expect(beat('Hook', 2)).toBeFocused()
+    await beat('Opening').press('Enter')
+    await expect(beat('Opening', 2)).toBeFocused()
     await page.keyboard.type('Now look at it.')
     await page.keyboard.press('Alt+v')
     await expect(page.getByRole('button', { name: 'Voice-over; change to camera' })).toHaveCount(1)
@@ -115,28 +115,24 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await page.keyboard.press('Enter')
     await page.keyboard.press('Enter')
     const before = await time.textContent()
-    await beat('What you will need').focus()
+    await beat('First part').focus()
     await page.evaluate(async () => {
       await navigator.clipboard.writeText(
         'You need green oak and a sleeve.\n\nYou need patience, and a kettle that never stops.',
       )
     })
     await page.keyboard.press('Control+v')
-    await expect(beat('What you will need', 2)).toHaveValue(
-      'You need patience, and a kettle that never stops.',
-    )
+    await expect(beat('First part', 2)).toHaveValue('You need patience, and a kettle that never stops.')
     await expect(time).not.toHaveText(before ?? '')
     await expect(page.getByRole('link', { name: /^Script: working|^Script: open/ })).toBeVisible()
-    await beat('How it is done').fill(
+    await beat('Second part').fill(
       Array.from(
         { length: 38 },
         () => 'Slide the sleeve over the rib and let the steam do the work for a quarter of an hour.',
       ).join(' '),
     )
-    await beat('What I got wrong').fill('I hurried the second one, and it broke where the grain ran out.')
-    await beat('Ask and sign-off').fill(
-      'Tell me how you would have done it. Next Thursday there is a worse one.',
-    )
+    await beat('Third part').fill('I hurried the second one, and it broke where the grain ran out.')
+    await beat('Close').fill('Tell me how you would have done it. Next Thursday there is a worse one.')
     await expect(page.getByRole('link', { name: 'Script: lit' })).toBeVisible()
     await expect(page.getByText(/short of the aim of 8 to 12 min/)).toBeVisible()
   })
@@ -156,11 +152,11 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await page.getByLabel('Length of the edit').fill('2:05')
     await page.getByLabel('Length of the edit').press('Tab')
     for (const [section, at] of [
-      ['Hook', '0:00'],
-      ['What you will need', '0:12'],
-      ['How it is done', '0:25'],
-      ['What I got wrong', '1:35'],
-      ['Ask and sign-off', '1:50'],
+      ['Opening', '0:00'],
+      ['First part', '0:12'],
+      ['Second part', '0:25'],
+      ['Third part', '1:35'],
+      ['Close', '1:50'],
     ]) {
       await page.getByLabel(`Start of ${section}`).fill(at ?? '')
       await page.getByLabel(`Start of ${section}`).press('Tab')
@@ -213,7 +209,7 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
 
   await test.step('Release gathers and checks the parts; all screens agree that it is ready', async () => {
     await page.getByRole('link', { name: /^Release/ }).click()
-    await expect(page.getByRole('region', { name: 'Chapters' })).toContainText('1:35 What I got wrong')
+    await expect(page.getByRole('region', { name: 'Chapters' })).toContainText('1:35 Third part')
     await expect(page.getByRole('region', { name: 'Description', exact: true })).toContainText(
       'Green oak, a plastic sleeve and a kettle.',
     )
@@ -258,7 +254,7 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     ])
     const text = (name: string) => new TextDecoder().decode(kit[name])
     expect(text('chapters.txt')).toBe(
-      '0:00 Hook\n0:12 What you will need\n0:25 How it is done\n1:35 What I got wrong\n1:50 Ask and sign-off\n',
+      '0:00 Opening\n0:12 First part\n0:25 Second part\n1:35 Third part\n1:50 Close\n',
     )
     expect(text('tags.txt')).toBe('oak, steam bending, wooden boats\n')
     expect(text('description.txt')).toContain('Drawings: https://tern.example/ribs')

@@ -63,7 +63,7 @@ function titled(event: Event) {
             aria-label="Working title"
             @input="titled"
           />
-          <IdeaKnowledge :episode="episode" />
+          <IdeaKnowledge :key="episode.id" :episode="episode" />
         </section>
         <StartPanel v-if="show && recipe" :key="episode.id" :episode="episode" />
       </div>

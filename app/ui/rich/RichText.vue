@@ -88,9 +88,9 @@ useEventListener(window, 'pagehide', give)
 useEventListener(document, 'visibilitychange', give)
 onBeforeUnmount(give)
 watch(text, (now) => {
-  if (now === given) return
+  // What is being typed here is not taken away by what another tab wrote; it is given when typing rests.
+  if (now === given || isPending) return
   given = now
-  isPending = false
   editor.value?.commands.setContent(now, { contentType: 'markdown', emitUpdate: false })
 })
 

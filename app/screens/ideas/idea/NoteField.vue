@@ -7,7 +7,10 @@ import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import { readPicture } from '../../episode/pictures'
 
-/** The note of an idea or episode, as rich as it grew. */
+/**
+ * The note of an idea or episode, as rich as it grew. Whoever shows it keys it by the episode: what is still being
+ * typed is given when it goes, and must be written where it was typed.
+ */
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
 const pictures = usePictures()
@@ -41,7 +44,6 @@ defineExpose({ append: (markdown: string) => text.value?.append(markdown) })
 <template>
   <RichText
     ref="text"
-    :key="episode.id"
     :model-value="episode.note"
     label="Note"
     placeholder="What you know so far. Paste or type; # makes a heading, - a list, [ ] something to tick."
