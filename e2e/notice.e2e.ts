@@ -15,6 +15,7 @@ test('an idea put on the nearest slot has its due dates pressed together, and sa
     .first()
     .click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.getByText(/^Put “A letter answered” on/)).toBeVisible()
   await stored(page)
 
   await page.goto('/schedule')
