@@ -204,7 +204,9 @@ export const useCards = defineStore('cards', () => {
     // Of the releases of years most are told apart by their date alone, whatever the zone.
     const near = addDays(from, -1)
     return everyRelease.value.flatMap((e) =>
-      e.phase.kind === 'released' && e.phase.at >= near && dayIn(e.phase.at, moment.zone) >= from ? (cardOf(e) ?? []) : [],
+      e.phase.kind === 'released' && e.phase.at >= near && dayIn(e.phase.at, moment.zone) >= from
+        ? (cardOf(e) ?? [])
+        : [],
     )
   }
   /** Out, with work left that follows the release. */
