@@ -142,7 +142,10 @@ export class Maker {
     const ahead = Math.max(0, Math.round(17 * Math.sin((age - 20) / 60)))
     this.add(show, subject, id, { ...whole, pictures: painted ? 1 : 0 }, addDays(day, -ahead), words, true)
     const { episode } = this.last
-    episode.phase = { kind: 'released', at }
+    episode.phase = { kind: 'released', at, planned: at }
+    const [outlet = ''] = show.outlets
+    const site = show.kind === 'video' ? 'https://video.example/watch' : 'https://feed.example/episode'
+    episode.addresses = { [outlet]: `${site}/${episode.code.toLowerCase()}` }
     episode.place = { kind: 'slot', day }
     episode.number = number
     const keyword = covered[subject.title]

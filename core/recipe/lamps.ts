@@ -1,13 +1,12 @@
 import { sum } from 'd3-array'
-import type { Day, Id, Lead, Part, Recipe, Stage, Step } from '../records'
+import type { Day, Id, Part, Step } from '../records'
 import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
-import { dayAt } from '../rhythm/zone'
 import { isScheduled } from '../release/scheduled'
-import { partState, requiredParts, type PartState } from '../release/parts'
-import { dueDates, isShort, noticeOf, type Notice } from './due'
-import { inOrder, needsByStages, type Needing } from './needs'
-import { partStep } from './part-steps'
+import { requiredParts, type PartState } from '../release/parts'
+import { bringing, partOrTick } from './bringing'
+import { dated, earliestBefore, noticeFor } from './dated'
+import { dueDates, isShort } from './due'
 import {
   type StandingOf,
   type EpisodeProgress,
@@ -158,114 +157,6 @@ function inKnownStages(of: StandingOf): StandingOf {
   const last = of.recipe.stages.filter((s) => s.kind !== 'after')
   const stage = last.find((s) => s.kind === 'release')?.id ?? last.at(-1)?.id ?? ''
   return { ...of, steps: of.steps.map((s) => (known.has(s.stage) ? s : { ...s, stage })) }
-}
-
-/** Parts that a person may leave out, or say by a tick that they are there, also where an outlet requires them. */
-const tickable: ReadonlySet<Part> = new Set(['script', 'shots', 'length'])
-
-/**
- * How a part stands. One whose step was ticked by hand counts as there, but where an outlet requires it: what must go
- * out with the release is missing until it is there.
- */
-function partOrTick(part: Part, of: StandingOf, required: readonly Part[]): PartState {
-  const state = partState(part, of)
-  return state.state !== 'there' &&
-    (tickable.has(part) || !required.includes(part)) &&
-    of.steps.some((s) => s.part === part && s.doneAt !== undefined)
-    ? { ...state, state: 'there', sentence: 'ticked by hand' }
-    : state
-}
-
-/**
- * The work of bringing parts that are asked for and that no open step brings; none for what is not in work.
- */
-function bringing(of: StandingOf, required: readonly Part[], part: (p: Part) => PartState): Step[] {
-  const { episode, recipe, steps } = of
-  if (episode.phase.kind !== 'work' || isScheduled(episode, of.show)) return []
-  const before = recipe.stages.filter((s) => s.kind !== 'after')
-  const asked = new Set([...required, ...before.flatMap((s) => [...s.parts, ...(s.settled ?? [])])])
-  return [...asked].flatMap((p) => {
-    const { state } = part(p)
-    if (state === 'there') return []
-    if (steps.some((s) => s.part === p && s.required && s.doneAt === undefined)) return []
-    const made = partStep(p, {
-      episode,
-      kind: of.show.kind,
-      recipe,
-      steps,
-      at: episode.createdAt,
-      failing: state === 'failing',
-      minutes: of.partMinutes?.[p],
-    })
-    return steps.some((s) => s.id === made.id) ? [] : [made]
-  })
-}
-
-interface Dated extends Needing {
-  lead: Lead
-  step: Step
-}
-
-/**
- * Steps in an order that their needs allow: their own, those of stages, and parts that must be settled
- * before a stage begins.
- */
-function dated(steps: readonly Step[], recipe: Recipe): Dated[] {
-  const byStages = needsByStages(steps, recipe.stages)
-  const settled = new Map(recipe.stages.map((s) => [s.id, s.settled ?? []]))
-  const full = steps.map((step): Dated => {
-    const asked = settled.get(step.stage) ?? []
-    const bring =
-      asked.length === 0
-        ? []
-        : steps.filter((s) => s.id !== step.id && s.part !== undefined && asked.includes(s.part))
-    const needs = [...new Set([...(byStages.get(step.id) ?? []), ...bring.map((s) => s.id)])]
-    return { id: step.id, name: step.name, needs, lead: step.lead, step }
-  })
-  const ordered = inOrder(full)
-  if (ordered.ok) return ordered.value
-  const plain = full.map((d) => ({ ...d, needs: d.step.needs }))
-  const own = inOrder(plain)
-  return own.ok ? own.value : plain
-}
-
-/**
- * For each stage that cannot be begun at any time: the days before release at the earliest, its own or
- * those of what it builds on, whichever is later in time.
- */
-function earliestBefore(stages: readonly Stage[], early: number | undefined): Map<Id, number> {
-  const days = new Map<Id, number>()
-  const byId = new Map(stages.map((s) => [s.id, s]))
-  const of = (stage: Stage, path: readonly Id[]): number | undefined => {
-    const all = [
-      early,
-      stage.earliest,
-      ...stage.after.flatMap((id) => {
-        const before = byId.get(id)
-        return before && !path.includes(id) ? of(before, [...path, id]) : undefined
-      }),
-    ].filter((n) => n !== undefined)
-    return all.length === 0 ? undefined : Math.min(...all)
-  }
-  for (const s of stages) {
-    const n = of(s, [s.id])
-    if (n !== undefined) days.set(s.id, n)
-  }
-  return days
-}
-
-/** The notice on which an episode stands on its slot, where it is known since when; what was done by then counts not. */
-function noticeFor(row: readonly Dated[], { episode, show }: StandingOf, release: Day): Notice | undefined {
-  const { placedOn } = episode
-  if (placedOn === undefined) return undefined
-  const open = new Set(
-    row
-      .filter(
-        ({ step: { doneAt } }) => doneAt === undefined || dayAt(Date.parse(doneAt), show.zone) > placedOn,
-      )
-      .map((d) => d.id),
-  )
-  return noticeOf(row, open, placedOn, release)
 }
 
 /** Required items of a stage's checklists that are not ticked. */

@@ -98,7 +98,7 @@ const widths: Record<string, string> = {
   title: 'flex-1 min-w-0',
   length: 'w-[64px] max-sm:hidden',
   views: 'text-right w-[132px] max-sm:hidden',
-  day: 'text-right w-[104px]',
+  day: 'text-right w-[136px] whitespace-nowrap',
 }
 </script>
 
@@ -197,13 +197,10 @@ const widths: Record<string, string> = {
             >
             <span role="cell" :class="widths['day']"
               ><span class="block">{{ sayDay(r.day, moment.today) }}</span
-              ><span class="sub">{{
-                r.late === undefined
-                  ? sayAway(r.day, moment.today)
-                  : r.late === 0
-                    ? 'on time'
-                    : `${r.late} d late`
-              }}</span></span
+              ><span class="sub"
+                >{{ sayAway(r.day, moment.today)
+                }}{{ r.late === undefined ? '' : r.late === 0 ? ', on time' : `, ${r.late} d late` }}</span
+              ></span
             >
           </div>
         </div>

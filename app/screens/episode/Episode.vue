@@ -15,10 +15,10 @@ import { useLibrary } from '@app/stores/library'
 import { useKeymap } from '@app/ui/keymap'
 import { episodeKeys } from './keymap'
 import { useTabMark } from '@app/ui/tab-mark'
-import Flag from '@app/ui/Flag.vue'
 import ImportanceMark from '@app/ui/ImportanceMark.vue'
 import { useImportance } from '@app/stores/importance'
 import LampMark from '@app/ui/LampMark.vue'
+import NextDue from './parts/NextDue.vue'
 import EpisodeTerms from './EpisodeTerms.vue'
 
 const { code, stage = '' } = defineProps<{ code: string; stage?: string }>()
@@ -148,19 +148,7 @@ const joined = (i: number) =>
           <template v-if="card.standing.notice && card.episode.phase.kind === 'work'"
             >· {{ sayNotice(card.standing.notice) }}</template
           >
-          <template v-if="due?.due">
-            · {{ due.step.name.toLowerCase() }}
-            <template v-if="due.late"
-              ><Flag /><span class="late">late {{ due.late }} d</span></template
-            ><template v-else
-              >due
-              {{
-                ['today', 'tomorrow'].includes(sayAway(due.due, moment.today))
-                  ? sayAway(due.due, moment.today)
-                  : `${sayDay(due.due)}, ${sayAway(due.due, moment.today)}`
-              }}</template
-            ></template
-          >
+          <NextDue v-if="due" :step="due" />
         </p>
       </div>
       <nav aria-label="Stages of the episode" class="flex flex-wrap items-center">

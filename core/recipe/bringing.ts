@@ -1,0 +1,46 @@
+import type { Part, Step } from '../records'
+import { partState, type PartState } from '../release/parts'
+import { isScheduled } from '../release/scheduled'
+import { partStep } from './part-steps'
+import type { StandingOf } from './progress'
+
+/** Parts that a person may leave out, or say by a tick that they are there, also where an outlet requires them. */
+const tickable: ReadonlySet<Part> = new Set(['script', 'shots', 'length'])
+
+/**
+ * How a part stands. One whose step was ticked by hand counts as there, but where an outlet requires it: what must go
+ * out with the release is missing until it is there.
+ */
+export function partOrTick(part: Part, of: StandingOf, required: readonly Part[]): PartState {
+  const state = partState(part, of)
+  return state.state !== 'there' &&
+    (tickable.has(part) || !required.includes(part)) &&
+    of.steps.some((s) => s.part === part && s.doneAt !== undefined)
+    ? { ...state, state: 'there', sentence: 'ticked by hand' }
+    : state
+}
+
+/**
+ * The work of bringing parts that are asked for and that no open step brings; none for what is not in work.
+ */
+export function bringing(of: StandingOf, required: readonly Part[], part: (p: Part) => PartState): Step[] {
+  const { episode, recipe, steps } = of
+  if (episode.phase.kind !== 'work' || isScheduled(episode, of.show)) return []
+  const before = recipe.stages.filter((s) => s.kind !== 'after')
+  const asked = new Set([...required, ...before.flatMap((s) => [...s.parts, ...(s.settled ?? [])])])
+  return [...asked].flatMap((p) => {
+    const { state } = part(p)
+    if (state === 'there') return []
+    if (steps.some((s) => s.part === p && s.required && s.doneAt === undefined)) return []
+    const made = partStep(p, {
+      episode,
+      kind: of.show.kind,
+      recipe,
+      steps,
+      at: episode.createdAt,
+      failing: state === 'failing',
+      minutes: of.partMinutes?.[p],
+    })
+    return steps.some((s) => s.id === made.id) ? [] : [made]
+  })
+}
