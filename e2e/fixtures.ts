@@ -25,6 +25,7 @@ export async function begin(page: Page, title = 'Tern & Tiller'): Promise<void> 
   await page.getByLabel('Name of the show').fill(title)
   await page.getByRole('button', { name: 'Begin' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'Tuesday 24 November' })).toBeVisible()
+  await stored(page)
 }
 
 /** Opens the demo, laid out for the fixed moment. */

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import ical from 'node-ical'
-import { expect, moment, png, test } from './fixtures'
+import { expect, moment, png, stored, test } from './fixtures'
 
 /** A server of its own, with a mailbox of its own, that a test may kill at any moment. */
 class OwnServer {
@@ -79,6 +79,7 @@ async function began(page: Page, server: OwnServer): Promise<void> {
   await page.getByLabel('Name of the show').fill('Tern & Tiller')
   await page.getByRole('button', { name: 'Begin' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'Tuesday 24 November' })).toBeVisible()
+  await stored(page)
 }
 const look = async (page: Page) => {
   await page.evaluate(() => window.dispatchEvent(new Event('focus')))

@@ -56,13 +56,16 @@ test('Countdown: a spare is carried from its dock onto an open slot; Month says 
     page.getByText(/Put “Leathering a pair of oars” on Thu 24 Dec, 17:00, with the read for Kelpline Rope/),
   ).toBeVisible()
   await page.goto('/schedule/month')
-  const card = page.getByRole('button', { name: /^#42 Steaming oak ribs.*Alt/ })
-  await card.hover()
-  await page.mouse.down()
-  await page.mouse.move(600, 560, { steps: 4 })
   const monday = page
     .getByRole('region', { name: 'November 2026' })
     .getByRole('listitem', { name: 'Mon 30 Nov' })
+  const card = page.getByRole('button', { name: /^#42 Steaming oak ribs.*Alt/ })
+  await expect(card).toBeVisible()
+  // Away from the edges, near which what is carried scrolls the months.
+  await monday.evaluate((e) => { e.scrollIntoView({ block: 'center' }); })
+  await card.hover()
+  await page.mouse.down()
+  await page.mouse.move(600, 560, { steps: 4 })
   await monday.hover()
   await monday.hover()
   await expect(page.getByRole('status').filter({ hasText: 'To Mon 30 Nov' })).toContainText(

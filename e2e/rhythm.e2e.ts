@@ -1,4 +1,4 @@
-import { begin, demo, expect, jot, test } from './fixtures'
+import { begin, demo, expect, jot, stored, test } from './fixtures'
 
 test('a rhythm by the month, with a pause and a season, shows its next twelve dates before it is taken', async ({
   page,
@@ -91,6 +91,7 @@ test('an idea whose guest is away is not offered for that time, and says why; tw
     .first()
     .click()
   await expect(page.getByRole('button', { name: /^#2 Ribs, goes out Thu 3 Dec/ })).toBeVisible()
+  await stored(page)
   await page.goto('/schedule')
   await page.getByRole('button', { name: 'More for Ribs' }).click()
   await page.getByRole('menuitem', { name: 'Park it…' }).click()
@@ -99,6 +100,7 @@ test('an idea whose guest is away is not offered for that time, and says why; tw
   await page.getByLabel('Why').fill('No oak before spring')
   await page.getByRole('button', { name: 'Park it', exact: true }).click()
   await expect(page.getByText('Parked “Ribs”')).toBeVisible()
+  await stored(page)
   await page.goto('/ideas')
   await page.getByLabel('View', { exact: true }).selectOption('Parked')
   await expect(list).toContainText('Ribs')
