@@ -1,7 +1,10 @@
-import { exampleNow } from '@core/examples'
+import { exampleNow, exampleRecords } from '@core/examples'
 import { tables as registry, tableNames } from '@core/records'
 import { workingDays } from '@core/recipe/due'
 import { progressOf } from '@core/recipe/lamps'
+import { Planner } from '@core/plan/planner'
+import { planFor } from '@core/plan/load'
+import { stateOf } from '@core/plan/state'
 import { numbersOf } from '@core/rhythm/numbering'
 import { releaseOf } from '@core/rhythm/slots'
 import { datesOf } from '@core/rhythm/rule'
@@ -140,4 +143,29 @@ test('the large world has as many released episodes as wanted, with scripts of a
     dayAt(Date.parse(released[0]?.phase.kind === 'released' ? released[0].phase.at : ''), 'Europe/Lisbon') <
       '2026-11-24',
   ).toBe(true)
+})
+
+test('a plan for it turns to other work at most five times on its long Wednesday', () => {
+  const records = exampleRecords()
+  for (const name of tableNames)
+    Object.assign(records, { [name]: new Map(tables[name].map((row) => [row.id, row])) })
+  const { open, hours, today } = stateOf(records, exampleNow)
+  const of = planFor(
+    open.tasks,
+    open.laid.filter((b) => b.pinned),
+    hours,
+    today,
+  )
+  const planner = new Planner(of)
+  planner.improve(2000)
+  const { blocks, missed } = planner.plan
+  expect(missed).toEqual([])
+  const sorts = new Set(
+    blocks
+      .filter((b) => b.day === '2026-11-25')
+      .map((b) => of.tasks.find((t) => t.id === b.id))
+      .map((t) => `${t?.kind} ${t?.episode}`),
+  )
+  expect(sorts.size).toBeGreaterThan(1)
+  expect(sorts.size - 1).toBeLessThanOrEqual(5)
 })

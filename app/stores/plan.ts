@@ -7,7 +7,7 @@ import type { ForecastFor, Outlook } from '@core/plan/forecast'
 import { layWork, planFor } from '@core/plan/load'
 import { isBetter, Planner, type WorkBlock, type Plan, type PlanFor } from '@core/plan/planner'
 import { forecastOf, stateOf } from '@core/plan/state'
-import { explain, readyDays, usualWait, workUntil, worseOff, type Shift } from '@core/plan/work'
+import { explain, readyDays, usualWait, workUntil, type Shift } from '@core/plan/work'
 import type { Day, Id } from '@core/records'
 import { daysBetween } from '@core/rhythm/days'
 import type { PlanWork } from '@app/workers/plan.worker'
@@ -34,8 +34,8 @@ export interface WhatIf {
 }
 
 /**
- * A plan that is proposed: what it was asked for, how the one that stands scores, and which releases it
- * would leave worse.
+ * A plan that is proposed: what it was asked for, how the one that stands scores, and how each release
+ * would stand with it.
  */
 export interface Proposal {
   plan: Plan
@@ -45,7 +45,8 @@ export interface Proposal {
   done: boolean
   /** Better than what stands. */
   better: boolean
-  worse: readonly Shift[]
+  /** Every release before and after it, once it is done. */
+  shifts: readonly Shift[]
 }
 
 /**
@@ -171,7 +172,7 @@ export const usePlan = defineStore('plan', () => {
   /**
    * Plans the open work for a few seconds; what it finds stands in `proposal` at once and gets better until
    * it is done or stopped. Pinned blocks stay, and of work that is not planned here all that lies in the
-   * week. At the end it says which releases it would leave worse.
+   * week. At the end it says how each release would stand.
    */
   async function propose(until: Day | undefined, ms = 2500): Promise<void> {
     const { tasks: all, laid } = workload.open
@@ -195,7 +196,7 @@ export const usePlan = defineStore('plan', () => {
       share,
       done,
       better: isBetter(plan.score, before),
-      worse: proposal.value?.of === of ? proposal.value.worse : [],
+      shifts: proposal.value?.of === of ? proposal.value.shifts : [],
     })
     proposal.value = shown(new Planner(of).plan, 0, false)
     const told = proxy((plan: Plan, share: number) => {
@@ -205,8 +206,8 @@ export const usePlan = defineStore('plan', () => {
     // Another plan may have been asked for meanwhile, or this one let go of.
     const isWanted = () => proposal.value?.of === of
     if (!isWanted()) return
-    const worse = worseOff(await shiftsOf(plan, of))
-    if (isWanted()) proposal.value = { ...shown(plan, 1, true), worse }
+    const shifts = await shiftsOf(plan, of)
+    if (isWanted()) proposal.value = { ...shown(plan, 1, true), shifts }
   }
   /** What a proposed plan changes for each release, by the same draws. */
   async function shiftsOf(plan: Plan, of: PlanFor): Promise<Shift[]> {
@@ -226,7 +227,7 @@ export const usePlan = defineStore('plan', () => {
         ? [
             {
               episode: o.episode,
-              chance: [old.chance, o.chance],
+              outlook: [old, o],
               inHand: [inHand(was.get(o.episode), o.release), inHand(is.get(o.episode), o.release)],
             },
           ]

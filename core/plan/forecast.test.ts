@@ -142,6 +142,17 @@ describe('the forecast', () => {
     expect(other(360)[1]?.p50).toBe(dayNumber(first) + 7)
   })
 
+  test('work that is laid keeps its order and pushes what lies behind it, as far as it took longer', () => {
+    // Ten days laid full: each piece takes a quarter longer, so that the n-th ends a quarter of n later.
+    const tasks = Array.from({ length: 10 }, (_, n) =>
+      task(`t${n}`, { episode: `e${n}`, release: addDays(first, 29) }),
+    )
+    const laid = tasks.map((t, n) => ({ id: t.id, day: addDays(first, n), minutes: 60 }))
+    const longer = new Map([['edit' as const, { median: 1.25, sigma: 0, seen: 9 }]])
+    const ends = forecast(of({ tasks, laid, paces: longer, draws: 50 })).map((o) => o.p50 - dayNumber(first))
+    expect(ends).toEqual(tasks.map((_, n) => Math.ceil((n + 1) * 1.25) - 1))
+  })
+
   test('a release beyond what is looked at is said to be so, with no chance', () => {
     const far = [task('a', { release: addDays(first, 30) })]
     expect(forecast(of({ tasks: far, minutes: Array.from({ length: 30 }, () => 0) }))[0]).toMatchObject({

@@ -61,10 +61,10 @@ const nothing = 1e-6
 /**
  * Forecasts releases by seeded draws (Monte Carlo, `engine` 5): each draw stretches every task by a
  * log-normal ratio of its kind and loses some days; the work is pushed through the days' minutes in the
- * plan's order. What is laid on a day is done on it: its room is kept for it, the rest flows round it, and
- * what a lost day, a slow draw or a late need leaves of it flows on behind it. A task's numbers depend on
- * the seed and its id alone, a day's on the seed and its date, so that the same draws serve every "what if"
- * and differences are real. `tell` hears the share done and may stop it.
+ * plan's order. What is laid on a day is not done before it, and what is not laid flows round its room;
+ * what a lost day, a slow draw or a late need leaves of it comes next, and pushes what lies behind it. A
+ * task's numbers depend on the seed and its id alone, a day's on the seed and its date, so that the same
+ * draws serve every "what if" and differences are real. `tell` hears the share done and may stop it.
  */
 export function forecast(of: ForecastFor, tell: (share: number) => boolean = () => true): Outlook[] {
   const run = new Run(of)
@@ -219,7 +219,7 @@ class Run {
       end = Math.max(end, b.n)
     }
     for (n = from; left > nothing && n < days; n++) {
-      const piece = this.worked(task, n, Math.min(left, this.free(task, n) - (kept[n] ?? 0)))
+      const piece = this.worked(task, n, Math.min(left, this.free(task, n)))
       if (piece <= 0) continue
       left -= piece
       end = Math.max(end, n)

@@ -1,7 +1,7 @@
-import { capacityOf, chunk, pieceOf, sight } from './pieces'
+import { capacityOf, chunk, pieceOf, shortest, sight } from './pieces'
 import type { Day, Id, StepKind } from '../records'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
-import { type Pinned, type PlanFor, type Way, type Laid, type PlanCost } from './task'
+import { changesOf, isNarrow, type Pinned, type PlanFor, type Way, type Laid, type PlanCost } from './task'
 
 /**
  * Days on which work is laid, with what each kind costs to set up. Blocks that stay are kept where they can
@@ -24,6 +24,8 @@ export class Ground {
   /** The tasks that have such a day, in an order in which all of them make it. */
   private pressed: number[] = []
   private readonly others: { n: number; minutes: number; kind: StepKind | undefined }[]
+  /** Which sort of work a task is: its kind and its episode, numbered. */
+  readonly sort: readonly number[]
   private readonly capacity: (kind: StepKind, from: number, to: number) => number
 
   constructor(readonly of: PlanFor) {
@@ -42,6 +44,13 @@ export class Ground {
     this.due = tasks.map((t) => at(t.due, Infinity))
     this.earliest = tasks.map((t) => Math.max(0, at(t.earliest, 0), t.hold ?? 0))
     this.capacity = capacityOf(of)
+    const sorts = new Map<string, number>()
+    this.sort = tasks.map(({ kind, episode }) => {
+      const key = `${kind} ${episode}`
+      const known = sorts.get(key) ?? sorts.size
+      sorts.set(key, known)
+      return known
+    })
     this.others = []
     this.pins = tasks.map(() => [])
     for (const pin of of.pinned) {
@@ -212,6 +221,12 @@ export class Ground {
         continue
       }
       const free = (n: number) => (room[n] ?? 0) - costAt(task.kind, n)
+      // A last few minutes join what lies there already.
+      const mine = rest < shortest ? this.pins[i]?.find((p) => p.n >= start && free(p.n) >= rest) : undefined
+      if (mine) {
+        put(i, mine.n, rest)
+        continue
+      }
       const liked = plain[i] ? undefined : preferred[task.kind]
       const on = liked && liked.length > 0 ? this.onLiked(i, liked, start, rest, free) : undefined
       if (on !== undefined) {
@@ -227,7 +242,7 @@ export class Ground {
       }
       for (const p of pieces) put(i, p.n, p.minutes)
     }
-    return { blocks, ends, ...this.scored(ends, cost, off), unplaced, setups }
+    return { blocks, ends, ...this.scored(blocks, ends, cost, off), unplaced, setups }
   }
 
   /** The first preferred weekday on which all of it fits, up to its due date. */
@@ -246,8 +261,8 @@ export class Ground {
   /**
    * Where the minutes of one task go, as early as can be; nothing where they find no room. A sitting goes
    * whole onto a day, unless no day in sight (four weeks, or up to its release) could take it even when
-   * empty. Pieces are of half an hour at least, less only where the days leave no other way, and never so
-   * that what is left could not be laid any more.
+   * empty. Pieces are of half an hour at least, of a quarter where the days leave no other way, shorter only
+   * where no day has a quarter of an hour, and never so that what is left could not be laid any more.
    */
   private piecesOf(
     i: number,
@@ -267,7 +282,8 @@ export class Ground {
       for (let n = start; n < this.days; n++) if (free(n) >= rest) return [{ n, minutes: rest }]
       return undefined
     }
-    const least = Math.min(chunk, Math.floor(rest / Math.ceil(rest / largest)))
+    const even = Math.floor(rest / Math.ceil(rest / largest))
+    const least = largest < shortest ? even : Math.min(chunk, Math.max(shortest, even))
     const pieces: { n: number; minutes: number }[] = []
     let left = rest
     for (let n = start; n < this.days && left > 0; n++) {
@@ -279,19 +295,47 @@ export class Ground {
     return left > 0 ? undefined : pieces
   }
 
-  private scored(ends: readonly number[], setup: number, off: number): { score: PlanCost; missed: Id[] } {
+  /** How many sorts of work each day has that has any. */
+  private sortsByDay(blocks: Laid['blocks']): Iterable<number> {
+    const seen = new Set<number>()
+    const days = new Map<number, number>()
+    for (const { task, n } of blocks) {
+      const key = (this.sort[task] ?? 0) * this.days + n
+      if (seen.has(key)) continue
+      seen.add(key)
+      days.set(n, (days.get(n) ?? 0) + 1)
+    }
+    return days.values()
+  }
+
+  private scored(
+    blocks: Laid['blocks'],
+    ends: readonly number[],
+    setup: number,
+    off: number,
+  ): { score: PlanCost; missed: Id[] } {
     const missed = new Map<Id, number>()
+    const narrow = new Map<Id, number>()
     let late = 0
     let sum = 0
     this.of.tasks.forEach((task, i) => {
       const end = Math.min(ends[i] ?? 0, this.days)
-      if (end > (this.release[i] ?? Infinity))
-        missed.set(task.episode, Math.max(task.weight, missed.get(task.episode) ?? 0))
+      const release = this.release[i] ?? Infinity
+      const close = end > release ? missed : isNarrow(end, release) ? narrow : undefined
+      close?.set(task.episode, Math.max(task.weight, close.get(task.episode) ?? 0))
       late += Math.max(0, end - Math.max(0, this.due[i] ?? Infinity))
       sum += end * Math.max(1, task.minutes)
     })
     return {
-      score: { missed: [...missed.values()].reduce((s, w) => s + w, 0), late, off, setup, ends: sum },
+      score: {
+        missed: [...missed.values()].reduce((s, w) => s + w, 0),
+        narrow: [...narrow].reduce((s, [e, w]) => s + (missed.has(e) ? 0 : w), 0),
+        late,
+        off,
+        setup,
+        ...changesOf(this.sortsByDay(blocks)),
+        ends: sum,
+      },
       missed: [...missed.keys()],
     }
   }

@@ -4,6 +4,9 @@ import type { PlanFor } from './task'
 /** Least minutes of a block that is part of a longer piece of work. */
 export const chunk = 30
 
+/** Below this nothing is cut off: no block so short stands beside another of the same work. */
+export const shortest = 15
+
 /** Days within which, or up to its release, work looks for a day that could take it whole. */
 export const sight = 28
 

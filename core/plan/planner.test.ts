@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { addDays } from '../rhythm/days'
 import { drawsOf } from './chance'
+import { layWork } from './load'
 import { isBetter, Planner, type WorkBlock, type PlanFor, type PlanCost, type Task } from './planner'
+import { calm } from './task'
 import { bestByTrying } from './reference'
 import { smallCase } from './small-cases'
 
@@ -68,6 +70,44 @@ describe('planning the hours', () => {
     expect(dayOfBlock(blocks, 'a')).toEqual(['2026-11-27'])
     expect(dayOfBlock(blocks, 'b')).toEqual(['2026-11-26'])
     expect(dayOfBlock(blocks, 'c')).toEqual(['2026-11-25'])
+  })
+
+  test('keeps a day to few sorts of work where nothing is late for it', () => {
+    const tasks = ['a', 'b', 'c', 'd'].flatMap((e) => [
+      task(`${e}-write`, { minutes: 30, due: '2026-12-04' }),
+      task(`${e}-cut`, { minutes: 30, kind: 'edit', due: '2026-12-04' }),
+      task(`${e}-more`, { minutes: 30, due: '2026-12-04' }),
+    ])
+    const of = { tasks, first, minutes: [180, 180, 180, 180], pinned: [], setup: {}, preferred: {} }
+    const stands = layWork(of).score
+    const { score } = plan(of, 3000)
+    expect(stands.changes).toBe(6)
+    expect(score).toMatchObject({ missed: 0, late: 0 })
+    expect(score.changes).toBeLessThanOrEqual(5)
+    // Not by putting things off: nothing stands on a day that could be empty.
+    expect(score.ends).toBeLessThanOrEqual(stands.ends + 180)
+  })
+
+  test('a last few minutes join what was pinned; work is cut into no piece under a quarter of an hour', () => {
+    const tasks = [task('a', { minutes: 100 }), task('b', { minutes: 40, due: '2026-11-23' })]
+    const pinned = [{ id: 'a', day: '2026-11-25', minutes: 90 }]
+    const { blocks } = plan({ tasks, pinned })
+    expect(dayOfBlock(blocks, 'a')).toEqual(['2026-11-25', '2026-11-25'])
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 21, max: 90 }),
+        fc.array(fc.constantFrom(15, 20, 25, 31, 44)),
+        (n, days) => {
+          const of = {
+            tasks: [task('a', { minutes: n, split: true })],
+            minutes: [...days, 20, 45, 20, 45, 45],
+          }
+          const laid = plan(of).blocks
+          expect(laid.reduce((s, b) => s + b.minutes, 0)).toBe(n)
+          for (const b of laid) expect(b.minutes).toBeGreaterThanOrEqual(15)
+        },
+      ),
+    )
   })
 
   test('says what found no room, and what needs it', () => {
@@ -184,7 +224,8 @@ test('against brute force on small cases: the fewest missed releases always, the
     for (const p of of.pinned)
       if (p.id !== 'other')
         expect(planner.plan.blocks.filter((b) => b.id === p.id)).toEqual([{ ...p, fixed: true }])
-    const worth = (s: PlanCost) => 10_000 * s.missed + 500 * s.late + s.setup + s.ends / 100
+    const worth = (s: PlanCost) =>
+      10_000 * s.missed + 2000 * s.narrow + 500 * s.late + s.setup + (s.ends + calm * s.unrest) / 100
     ratios.push((1 + worth(score)) / (1 + worth(best)))
   }
   expect(Math.min(...ratios)).toBeGreaterThanOrEqual(0.999)

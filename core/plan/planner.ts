@@ -1,7 +1,15 @@
 import type { Id } from '../records'
 import { drawsOf } from './chance'
 import { Ground } from './ground'
-import { isBetter, type WorkBlock, type Laid, type Pinned, type PlanFor, type PlanCost } from './task'
+import {
+  isBetter,
+  type Laid,
+  type PlanCost,
+  type PlanFor,
+  type Pinned,
+  type Task,
+  type WorkBlock,
+} from './task'
 
 export { isBetter, type WorkBlock, type Pinned, type PlanFor, type PlanCost, type Task } from './task'
 
@@ -28,12 +36,15 @@ interface State {
 
 /** Tries without a better plan after which the search begins anew from another order. */
 const patience = 120
+/** Tries after which the search turns between looking for other orders and calming days. */
+const turn = 400
 
 /**
  * A planner: a first full plan at once, then better ones for as long as it is asked. Seeded local search
  * over orders (moves of one task, of a whole episode, swaps), over which releases are given up so that the
- * others have their room, and over holding batched work back to a day that has its set-up already. It
- * begins anew from another order where it finds nothing better (restarts); the best plan of all is kept.
+ * others have their room, and over holding work back to a day that has its set-up or its like already. It
+ * begins anew from another order where it finds nothing better (restarts); the best plan of all is kept, and
+ * every other stretch of tries goes on from it to make its restless days calmer.
  */
 export class Planner {
   private readonly ground: Ground
@@ -42,6 +53,8 @@ export class Planner {
   private state: State
   private kept: Laid
   private best: Laid
+  /** The state from which the best plan was laid. */
+  private bestState: State
   private idle = 0
   /** Orders tried so far. */
   tried = 0
@@ -60,6 +73,7 @@ export class Planner {
       given: new Set(),
     }
     this.best = this.kept = this.lay(this.state)
+    this.bestState = this.state
     this.giveUp()
   }
 
@@ -90,7 +104,10 @@ export class Planner {
     const better = isBetter(laid.score, this.best.score)
     this.state = state
     this.kept = laid
-    if (better) this.best = laid
+    if (better) {
+      this.best = laid
+      this.bestState = state
+    }
     return better
   }
 
@@ -132,7 +149,7 @@ export class Planner {
     if (this.of.tasks.length < 2) return false
     let better = false
     for (let i = 0; i < tries; i++) {
-      this.tried++
+      if (this.tried++ % turn === 0 && this.calming) this.backToBest()
       const next = this.varied()
       const laid = this.lay(next)
       if (isBetter(laid.score, this.kept.score)) this.idle = 0
@@ -145,8 +162,22 @@ export class Planner {
     return better
   }
 
+  /** Whether days are calmed now, from the best plan on, or other orders looked for; in turn. */
+  private get calming(): boolean {
+    return Math.floor(this.tried / turn) % 2 === 1
+  }
+
+  private backToBest(): void {
+    this.state = this.bestState
+    this.kept = this.best
+  }
+
   private restart(): void {
     this.idle = 0
+    if (this.calming || this.draw() < 0.5) {
+      this.backToBest()
+      return
+    }
     const { order } = this.state
     // From what is urgent, shaken; now and then from any order at all.
     const keys = new Map(
@@ -170,8 +201,50 @@ export class Planner {
     return Math.floor(this.draw() * n)
   }
 
+  /**
+   * A day to hold a task back to: one on which its set-up stands already or the same episode has the same
+   * kind of work, or any from a week before to two weeks after the one it ends on.
+   */
+  private anotherDay(i: number, task: Task): number {
+    const batched = (this.of.setup[task.kind] ?? 0) > 0
+    const alike = this.kept.blocks.filter((b) => {
+      const other = this.of.tasks[b.task]
+      return b.task !== i && other?.kind === task.kind && (batched || other.episode === task.episode)
+    })
+    const one = alike[this.pick(alike.length)]
+    if (one && (batched || this.draw() < 0.5)) return one.n
+    const end = this.kept.ends[i] ?? 0
+    if (end === Infinity) return 0
+    return Math.max(0, Math.min(this.ground.days - 1, end + this.pick(22) - 7))
+  }
+
+  /**
+   * One task of a restless day on another day, while all others stay where they lie: the rest of the plan
+   * is not laid anew for it.
+   */
+  private calmed(): State {
+    const { blocks, ends } = this.kept
+    const sorts = new Map<number, Set<number>>()
+    const begins: number[] = ends.map((end) => (end === Infinity ? 0 : Math.max(0, end)))
+    for (const b of blocks) {
+      ;(sorts.get(b.n) ?? sorts.set(b.n, new Set()).get(b.n))?.add(this.ground.sort[b.task] ?? 0)
+      begins[b.task] = Math.min(begins[b.task] ?? 0, b.n)
+    }
+    const [one, other] = [blocks[this.pick(blocks.length)], blocks[this.pick(blocks.length)]]
+    if (!one || !other) return this.state
+    const size = (b: { n: number }) => sorts.get(b.n)?.size ?? 0
+    const i = (size(one) < size(other) ? other : one).task
+    const task = this.of.tasks[i]
+    if (!task) return this.state
+    begins[i] = this.anotherDay(i, task)
+    const rank = (x: number) => (begins[x] ?? 0) - (x === i ? 0.5 : 0)
+    const order = [...this.state.order].sort((a, b) => rank(a) - rank(b))
+    return { ...this.state, order: this.ground.inOrder(order), wait: begins }
+  }
+
   private varied(): State {
     const { state } = this
+    if (this.draw() < (this.calming ? 0.85 : 0.25)) return this.calmed()
     const order = [...state.order]
     const wait = [...state.wait]
     let { plain, given } = state
@@ -188,18 +261,16 @@ export class Planner {
       if (!given.delete(episode)) given.add(episode)
       const [back] = given
       if (back !== undefined && back !== episode && this.draw() < 0.5) given.delete(back)
-    } else if (kind < 0.35 && (this.of.setup[task.kind] ?? 0) > 0) {
-      // To a day on which this set-up stands already, or back to as early as can be.
-      const others = this.kept.blocks.filter((b) => b.task !== i && this.of.tasks[b.task]?.kind === task.kind)
-      wait[i] = this.draw() < 0.3 ? 0 : (others[this.pick(others.length)]?.n ?? 0)
-    } else if (kind < 0.55) {
+    } else if (kind < 0.4) {
+      wait[i] = this.draw() < 0.3 ? 0 : this.anotherDay(i, task)
+    } else if (kind < 0.6) {
       // An episode's whole work further forward or back.
       const mine = order.filter((x) => this.of.tasks[x]?.episode === task.episode)
       const rest = order.filter((x) => this.of.tasks[x]?.episode !== task.episode)
       rest.splice(this.pick(rest.length + 1), 0, ...mine)
       order.splice(0, order.length, ...rest)
       if (this.draw() < 0.5) for (const x of mine) wait[x] = 0
-    } else if (kind < 0.7) {
+    } else if (kind < 0.75) {
       const other = this.pick(order.length)
       order[at] = order[other] ?? i
       order[other] = i

@@ -1,6 +1,6 @@
 import { sum } from 'd3-array'
 import { dayNumber } from '../rhythm/days'
-import { isBetter, type PlanFor, type PlanCost } from './task'
+import { changesOf, isBetter, isNarrow, type PlanFor, type PlanCost } from './task'
 
 /**
  * The best score of every assignment of whole tasks to days, or to none, tried one by one: what the planner
@@ -26,20 +26,32 @@ export function bestByTrying(of: PlanFor): PlanCost {
   const chosen: number[] = []
   const score = (): PlanCost | undefined => {
     const missed = new Map<string, number>()
+    const narrow = new Map<string, number>()
     let [late, ends, cost] = [0, 0, 0]
     tasks.forEach((t, k) => {
       const end = chosen[k] ?? days
       if (end > at(t.release)) missed.set(t.episode, Math.max(t.weight, missed.get(t.episode) ?? 0))
+      if (isNarrow(end, at(t.release))) narrow.set(t.episode, Math.max(t.weight, narrow.get(t.episode) ?? 0))
       late += Math.max(0, end - Math.max(0, at(t.due)))
       ends += end * Math.max(1, t.minutes)
     })
+    const sorts: number[] = []
     for (let n = 0; n < days; n++) {
       const mine = tasks.filter((_, k) => chosen[k] === n)
       const up = [...new Set(mine.map((t) => t.kind))].reduce((s, k) => s + (setup[k] ?? 0), 0)
       if (sum(mine, (t) => t.minutes) + up > (room[n] ?? 0)) return undefined
       cost += up
+      sorts.push(new Set(mine.map((t) => `${t.kind} ${t.episode}`)).size)
     }
-    return { missed: sum([...missed.values()], (w) => w), late, off: 0, setup: cost, ends }
+    return {
+      missed: sum([...missed.values()], (w) => w),
+      narrow: sum([...narrow], ([e, w]) => (missed.has(e) ? 0 : w)),
+      late,
+      off: 0,
+      setup: cost,
+      ...changesOf(sorts),
+      ends,
+    }
   }
   const go = (i: number): void => {
     const task = tasks[i]

@@ -56,24 +56,58 @@ export interface PlanFor {
 }
 
 /**
- * How good a plan is, in order of importance (`engine` 4): weight of missed releases, late days, work off
- * its preferred day, set-up minutes, and how late work ends (minute-days).
+ * How good a plan is, in order of importance (`engine` 4): weight of missed releases and of those that are
+ * made narrowly, late days, work off its preferred day, set-up minutes, and then together how often a day turns to other work and how late
+ * work ends.
  */
 export interface PlanCost {
   missed: number
+  /** Weight of releases that are made, and would not be if all work took two fifths longer. */
+  narrow: number
   late: number
   off: number
   setup: number
+  /** How often days turn to another kind of work or another episode. */
+  changes: number
+  /** The same, each further change of a day counting one more: 1, 3, 6, 10. */
+  unrest: number
+  /** Minutes times the days until they are done. */
   ends: number
+}
+
+/**
+ * What one of `unrest` may put off, in minute-days: an hour by a day. Compared by itself before `ends`, it
+ * would put small work off for weeks only to have days with one thing in them.
+ */
+export const calm = 60
+
+/** How much longer than planned work may take before a release counts as narrow; so that four in five make it. */
+const stretch = 1.4
+
+/** Whether a release that is made by work ending on a day, both counted from the first, is made narrowly. */
+export function isNarrow(end: number, release: number): boolean {
+  return end <= release && (end + 1) * stretch - 1 > release
+}
+
+/** Changes of a plan, from how many sorts of work (kind and episode) each day has. */
+export function changesOf(sorts: Iterable<number>): Pick<PlanCost, 'changes' | 'unrest'> {
+  let [changes, unrest] = [0, 0]
+  for (const n of sorts) {
+    const turns = Math.max(0, n - 1)
+    changes += turns
+    unrest += (turns * (turns + 1)) / 2
+  }
+  return { changes, unrest }
 }
 
 /** Whether one score is better than another, by the first part in which they differ. */
 export function isBetter(a: PlanCost, b: PlanCost): boolean {
   if (a.missed !== b.missed) return a.missed < b.missed
+  if (a.narrow !== b.narrow) return a.narrow < b.narrow
   if (a.late !== b.late) return a.late < b.late
   if (a.off !== b.off) return a.off < b.off
   if (a.setup !== b.setup) return a.setup < b.setup
-  return a.ends < b.ends
+  return a.ends + calm * a.unrest < b.ends + calm * b.unrest
 }
 
 /** Work laid on days, tasks by their place in `PlanFor.tasks`. */

@@ -102,11 +102,14 @@ test('each block says why', () => {
 })
 
 test('what a plan gains', () => {
-  const score = { missed: 1, late: 5, off: 0, setup: 90, ends: 10 }
-  expect(gains(score, { missed: 0, late: 3, off: 0, setup: 45, ends: 20 })).toEqual([
+  const score = { missed: 1, narrow: 1, late: 5, off: 0, setup: 90, changes: 12, unrest: 30, ends: 10 }
+  expect(
+    gains(score, { missed: 0, narrow: 1, late: 3, off: 0, setup: 45, changes: 7, unrest: 9, ends: 20 }),
+  ).toEqual([
     'Saves a release that would be missed',
     '2 late days fewer',
     'Saves 45 min of set-up',
+    'Turns to other work 7 times instead of 12',
   ])
   expect(gains(score, score)).toEqual([])
 })

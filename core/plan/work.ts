@@ -5,6 +5,7 @@ import { addDays, sayDay, weekday, weekdayName } from '../rhythm/days'
 import { sayMinutes } from '../script/timecode'
 import type { WorkBlock, Pinned, PlanFor, PlanCost, Task } from './task'
 import { importanceOf } from './importance'
+import type { Outlook } from './forecast'
 import type { Load } from './load'
 
 /** An episode with work in it, before its release or after, as planning sees it. */
@@ -156,10 +157,14 @@ export function gains(before: PlanCost, after: PlanCost): string[] {
     after.missed < before.missed
       ? `Saves ${before.missed - after.missed === 1 ? 'a release' : 'releases'} that would be missed`
       : '',
+    after.narrow < before.narrow ? 'Fewer releases are made narrowly' : '',
     after.late < before.late
       ? `${before.late - after.late} late ${before.late - after.late === 1 ? 'day' : 'days'} fewer`
       : '',
     after.setup < before.setup ? `Saves ${sayMinutes(before.setup - after.setup)} of set-up` : '',
+    after.changes < before.changes
+      ? `Turns to other work ${after.changes} times instead of ${before.changes}`
+      : '',
   ].filter(Boolean)
 }
 
@@ -220,22 +225,22 @@ export function explain(block: WorkBlock, of: PlanFor, blocks: readonly WorkBloc
 }
 
 /**
- * What changes for one release when a plan is taken: its chance and the days between being ready and going
+ * What changes for one release when a plan is taken: its outlook and the days between being ready and going
  * out.
  */
 export interface Shift {
   episode: Id
-  chance: [number, number]
+  outlook: [Outlook, Outlook]
   /** Days in hand; nothing where its work finds no room. */
   inHand: [number | undefined, number | undefined]
 }
 
-/** The releases that a plan leaves worse than they stand, by two in a hundred or by a day in hand. */
-export function worseOff(shifts: readonly Shift[]): Shift[] {
-  return shifts.filter(
-    ({ chance: [was, is], inHand: [had, has] }) =>
-      is < was - 0.02 || (had !== undefined && (has === undefined || has < had)),
-  )
+/** Whether a plan leaves a release worse or better than it stands, by two in a hundred or by a day in hand. */
+export function turnOf({ outlook: [was, is], inHand: [had, has] }: Shift): 'worse' | 'better' | 'same' {
+  const more = is.chance - was.chance
+  const days = (has ?? -Infinity) - (had ?? -Infinity)
+  if (more < -0.02 || days < 0) return 'worse'
+  return more > 0.02 || days > 0 ? 'better' : 'same'
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { StepKind } from '../records'
 import { dayFigures, inDayOrder, joinedBlocks } from './day'
 
 const day = '2026-11-25'
@@ -20,15 +21,38 @@ describe('the figures of a day', () => {
 })
 
 describe('the order in a day', () => {
-  const block = (step: string, more: { needs?: string[]; at?: string; place?: number } = {}) => ({
+  const block = (
+    step: string,
+    more: { needs?: string[]; at?: string; place?: number; work?: StepKind; episode?: string } = {},
+  ) => ({
     step,
     needs: [],
+    work: 'write' as const,
+    episode: 'a',
     ...more,
   })
 
   test('is by clock time, then as laid by hand, then as planned', () => {
     const row = [block('plan'), block('hand', { place: 1 }), block('guest', { at: '15:00' })]
     expect(inDayOrder(row).map((b) => b.step)).toEqual(['guest', 'hand', 'plan'])
+  })
+
+  test('is by kind where nothing was laid by hand, and within a kind by episode', () => {
+    const row = [
+      block('a write'),
+      block('a cut', { work: 'edit' }),
+      block('b write', { episode: 'b' }),
+      block('b cut', { work: 'edit', episode: 'b' }),
+      block('a title'),
+    ]
+    expect(inDayOrder(row).map((b) => b.step)).toEqual(['a write', 'a title', 'b write', 'a cut', 'b cut'])
+    // What is needed is not passed for the sake of the kind.
+    const needed = [
+      block('script'),
+      block('film', { work: 'film', needs: ['script'] }),
+      block('after', { needs: ['film'] }),
+    ]
+    expect(inDayOrder(needed).map((b) => b.step)).toEqual(['script', 'film', 'after'])
   })
 
   test('what is needed comes first all the same', () => {

@@ -1,4 +1,4 @@
-import type { ClockTime, Day, Id } from '../records'
+import type { ClockTime, Day, Id, StepKind } from '../records'
 import type { WorkBlock } from '../plan/task'
 import { hoursOn, type HoursOf } from '../plan/load'
 
@@ -43,21 +43,46 @@ export function dayFigures(hours: HoursOf, planned: ReadonlyMap<Day, number>, da
 /** A piece of work as it stands in a day's row. */
 export interface InDay {
   step: Id
+  work: StepKind | undefined
+  episode: Id | undefined
   /** What it needs; none of it stands behind it in the row. */
   needs: readonly Id[]
   at?: ClockTime | undefined
   place?: number | undefined
 }
 
+/** Planned work of a day by its kind, and within a kind by episode, as far as what is needed allows. */
+function alike<B extends InDay>(planned: readonly B[]): B[] {
+  const left = [...planned]
+  const row: B[] = []
+  while (left.length > 0) {
+    const waits = new Set(left.map((b) => b.step))
+    const free = left.filter((b) => !b.needs.some((n) => n !== b.step && waits.has(n)))
+    const last = row.at(-1)
+    const next =
+      free.find((b) => b.work === last?.work && b.episode === last?.episode) ??
+      free.find((b) => b.work === last?.work) ??
+      free[0] ??
+      left[0]
+    if (!next) break
+    left.splice(left.indexOf(next), 1)
+    row.push(next)
+  }
+  return row
+}
+
 /**
  * Work of a day in the order in which it is shown and done: by clock time, then as laid by hand, then as
- * planned; what is needed first all the same.
+ * planned, by kind; what is needed first all the same.
  */
 export function inDayOrder<B extends InDay>(blocks: readonly B[]): B[] {
-  const sorted = blocks
-    .map((b, i) => ({ b, time: b.at ?? '~', place: b.place ?? 1000 + i }))
-    .sort((x, y) => (x.time < y.time ? -1 : x.time > y.time ? 1 : x.place - y.place))
-    .map((x) => x.b)
+  const byHand = blocks
+    .filter((b) => b.at !== undefined || b.place !== undefined)
+    .sort((x, y) => {
+      const [a, b] = [x.at ?? '~', y.at ?? '~']
+      return a < b ? -1 : a > b ? 1 : (x.place ?? Infinity) - (y.place ?? Infinity)
+    })
+  const sorted = [...byHand, ...alike(blocks.filter((b) => b.at === undefined && b.place === undefined))]
   const byStep = new Map(sorted.map((b) => [b.step, b]))
   const placed = new Set<Id>()
   const row: B[] = []

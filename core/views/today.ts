@@ -79,6 +79,8 @@ function blocksOf({ today, blocks, stepIn }: TodayOf): TodayStep[] {
           ...found,
           step: b.id,
           needs: found.state.needs,
+          work: found.state.step.kind,
+          episode: found.card.episode.id,
           minutes: b.minutes,
           whole: b.minutes === found.state.minutesLeft,
           at: own?.at,

@@ -111,6 +111,8 @@ function laidBlock(b: WorkBlock & { fixed: boolean }, { steps, running }: WeekOf
     finished: false,
     running: b.id === running,
     needs: found?.needs ?? [],
+    work: found?.step.kind,
+    episode: found?.step.episode,
     at: own?.at,
     place: own?.place,
   }
@@ -137,6 +139,8 @@ function workedBlocks({ steps, days, zone, running }: WeekOf): DayBlock[] {
               finished: ended === day,
               running: step.id === running,
               needs,
+              work: step.kind,
+              episode: step.episode,
             },
           ],
     )

@@ -12,6 +12,8 @@ import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
 import NumberField from '@app/ui/fields/NumberField.vue'
+import { useChance } from './forecast/chance'
+import OutlookShift from './forecast/OutlookShift.vue'
 
 /**
  * Days chosen together: lost, or with other hours; what it does to the releases, and what would mend that,
@@ -23,6 +25,7 @@ const library = useLibrary()
 const cards = useCards()
 const schedule = useSchedule()
 const plan = usePlan()
+const chance = useChance()
 const hours = ref(4)
 const looking = ref<'lost' | 'hours'>('lost')
 interface Mend {
@@ -107,8 +110,6 @@ async function set(minutes: number | undefined, mend?: Mend) {
   if (done.ok) emit('done')
 }
 const minutes = computed(() => (looking.value === 'lost' ? 0 : Math.round(hours.value * 60)))
-const percent = (o: Outlook | undefined) =>
-  o && o.is !== 'too far ahead' ? `${Math.round(o.chance * 100)} %` : ''
 </script>
 
 <template>
@@ -149,9 +150,8 @@ const percent = (o: Outlook | undefined) =>
     <ul v-if="breaks" class="grid gap-1 text-12" aria-label="What it does to the releases">
       <li v-for="b in breaks" :key="b.card.episode.id" class="flex flex-wrap items-center gap-x-2 gap-y-1">
         <span
-          ><span class="num">{{ b.card.number }}</span> {{ b.card.title }}: {{ b.before.is }}
-          <span class="num">{{ percent(b.before) }}</span> → <strong>{{ b.after.is }}</strong>{{ ' ' }}
-          <span class="num">{{ percent(b.after) }}</span></span
+          ><span class="num">{{ b.card.number }}</span> {{ b.card.title }}:
+          <OutlookShift :before="b.before" :after="b.after" /></span
         ><button
           v-for="m in b.mends"
           :key="m.name"
@@ -160,7 +160,7 @@ const percent = (o: Outlook | undefined) =>
         >
           and {{ m.name
           }}<template v-if="m.after"
-            >: {{ m.after.is }} <span class="num">{{ percent(m.after) }}</span></template
+            >: {{ m.after.is }} <span class="num">{{ chance.say(m.after) }}</span></template
           >
         </button>
       </li>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { sum } from 'd3-array'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { dayOf, sayDay } from '@core/rhythm/days'
@@ -14,7 +13,7 @@ import Sheet from '@app/ui/Sheet.vue'
 import { stepGoal } from '../episode/steps'
 import { shellKeys } from '../shell/keymap'
 import { useNextLate } from '../shell/late'
-import { sayChance } from './forecast/chance'
+import { inFigures, useChance } from './forecast/chance'
 import OtherRemedies from './forecast/OtherRemedies.vue'
 import Spread from './forecast/Spread.vue'
 import { useRemedies, type Choice } from './forecast/useRemedies'
@@ -32,8 +31,7 @@ const router = useRouter()
 const card = computed(() => cards.card(id))
 const outlook = computed(() => plan.outlooks.get(id))
 const step = computed(() => cards.stepIn.get(outlook.value?.last ?? '')?.state.step)
-/** The percentage comes forward once eight finished steps with logged time have taught the pace. */
-const learnt = computed(() => sum(plan.paces.values(), (p) => p.seen))
+const chance = useChance()
 const pace = computed(() => (step.value ? plan.paces.get(step.value.kind) : undefined))
 const why = computed(() => (card.value ? whyLate(card.value, workload.load.ends, moment.today) : []))
 const remedies = useRemedies(id, card, outlook, step)
@@ -60,7 +58,7 @@ const nextLate = useNextLate()
       <p class="text-16">
         <strong class="inline-block first-letter:uppercase">{{ outlook.is }}</strong> for
         {{ sayDay(outlook.release, moment.today)
-        }}<template v-if="learnt >= 8">, {{ sayChance(outlook) }}</template
+        }}<template v-if="chance.say(outlook)">, {{ chance.say(outlook) }}</template
         >.
         <template v-if="outlook.chance < 0.995 && step"
           >{{
@@ -78,8 +76,9 @@ const nextLate = useNextLate()
         ><template v-if="pace && step && pace.seen >= 4">
           You plan {{ step.minutes }} min for it; work of this kind takes about
           {{ Math.round(step.minutes * pace.median) }}.</template
-        ><template v-if="learnt < 8">
-          {{ sayChance(outlook) }} of draws make it; the figure is young.</template
+        ><template v-if="!chance.known.value && inFigures(outlook)">
+          {{ inFigures(outlook) }} of draws make it; the figure is young until eight releases are
+          out.</template
         >
       </p>
       <Spread :outlook="outlook" />

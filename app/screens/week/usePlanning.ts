@@ -1,12 +1,14 @@
 import { computed, ref, type Ref } from 'vue'
 import { takePlan } from '@core/commands/week'
-import { gains } from '@core/plan/work'
+import { gains, turnOf } from '@core/plan/work'
 import type { Day } from '@core/records'
 import { addDays } from '@core/rhythm/days'
 import type { DayBlock } from '@core/views/week'
 import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
+
+const rank = { worse: 0, better: 1, same: 2 }
 
 /** A plan that is proposed: how far it looks, why it has what where, and which blocks of it are taken. */
 export function usePlanning(monday: Ref<Day>) {
@@ -28,7 +30,13 @@ export function usePlanning(monday: Ref<Day>) {
         ? `${found.state.step.name}, ${found.card.number}: ${plan.reason({ id: b.step, day: b.day, minutes: b.minutes })}`
         : ''
   }
-  const won = computed(() => (plan.proposal ? gains(plan.proposal.before, plan.proposal.plan.score) : []))
+  const won = computed(() =>
+    plan.proposal
+      ? gains(plan.proposal.before, plan.proposal.plan.score)
+          .map((x, i) => (i === 0 ? x : x.charAt(0).toLowerCase() + x.slice(1)))
+          .join(', ')
+      : '',
+  )
   async function take(only: boolean) {
     const p = plan.proposal
     if (!p) return
@@ -43,18 +51,16 @@ export function usePlanning(monday: Ref<Day>) {
     chosen.value = next
   }
 
-  /** What a plan leaves worse, by name. */
-  const worse = computed(() =>
-    (plan.proposal?.worse ?? []).map(({ episode, chance: [was, is], inHand: [had, has] }) => {
-      const chance = is < was - 0.02 ? `${Math.round(was * 100)} → ${Math.round(is * 100)} %` : ''
-      const days = had !== undefined && has !== had ? `${had} → ${has ?? 'no'} days in hand` : ''
-      return `${cards.card(episode)?.number ?? ''} ${[chance, days].filter(Boolean).join(', ')}`
-    }),
+  /** How each release would stand with it, what gets worse first; the soonest first among them. */
+  const releases = computed(() =>
+    (plan.proposal?.shifts ?? [])
+      .map((shift) => ({ ...shift, turn: turnOf(shift), number: cards.card(shift.episode)?.number ?? '' }))
+      .sort((a, b) => rank[a.turn] - rank[b.turn]),
   )
   function planFor(far: 'week' | 'all') {
     scope.value = far
   }
-  return { scope, planFor, chosen, propose, reason, explain, won, worse, take, choose }
+  return { scope, planFor, chosen, propose, reason, explain, won, releases, take, choose }
 }
 
 export type Planning = ReturnType<typeof usePlanning>

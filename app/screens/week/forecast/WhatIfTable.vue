@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import type { Outlook } from '@core/plan/forecast'
-import { sayChance } from './chance'
+import { useChance } from './chance'
+import OutlookShift from './OutlookShift.vue'
 import type { Choice, Remedies } from './useRemedies'
 
 /** Each way out, with this release and the others before and after. */
 const { remedies, outlook } = defineProps<{ remedies: Remedies; outlook: Outlook }>()
 const emit = defineEmits<{ take: [choice: Choice] }>()
+const chance = useChance()
 </script>
 
 <template>
@@ -32,11 +34,11 @@ const emit = defineEmits<{ take: [choice: Choice] }>()
           </th>
           <td>
             <template v-if="remedies.own(c.name)"
-              ><template v-if="remedies.own(c.name)?.next"
-                >{{ outlook.is }} <span class="num">{{ sayChance(outlook) }}</span> →
-                <strong class="whitespace-nowrap">{{ remedies.own(c.name)?.next?.is }}</strong>{{ ' '
-                }}<span class="num">{{ sayChance(remedies.own(c.name)?.next) }}</span></template
-              ><template v-else>off the schedule</template></template
+              ><OutlookShift
+                v-if="remedies.own(c.name)?.next"
+                :before="outlook"
+                :after="remedies.own(c.name)?.next ?? outlook"
+              /><template v-else>off the schedule</template></template
             ><span v-else class="text-ink-2">…</span>
           </td>
           <td class="text-ink-2">
@@ -66,11 +68,11 @@ const emit = defineEmits<{ take: [choice: Choice] }>()
                     <span class="num">{{ m.card.number }}</span> {{ m.card.title }}
                   </td>
                   <td class="w-[110px]">
-                    {{ m.before.is }} <span class="num">{{ sayChance(m.before) }}</span>
+                    {{ m.before.is }} <span class="num">{{ chance.say(m.before) }}</span>
                   </td>
                   <td class="w-[130px]">
                     <template v-if="m.after"
-                      >{{ m.after.is }} <span class="num">{{ sayChance(m.after) }}</span></template
+                      >{{ m.after.is }} <span class="num">{{ chance.say(m.after) }}</span></template
                     ><template v-else>off the schedule</template>
                   </td>
                 </tr>

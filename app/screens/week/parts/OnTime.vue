@@ -10,7 +10,7 @@ import { useWorkload } from '@app/stores/workload'
 import { useDialogs } from '@app/stores/dialogs'
 import { usePlan } from '@app/stores/plan'
 import { vCarries } from '@app/ui/drag/carry'
-import { sayChance } from '../forecast/chance'
+import { useChance } from '../forecast/chance'
 import { carriedEpisode } from '../../schedule/carried'
 
 /** Which releases go out on time, and what decides it. */
@@ -20,6 +20,7 @@ const moment = useMoment()
 const workload = useWorkload()
 const dialogs = useDialogs()
 const plan = usePlan()
+const chance = useChance()
 const out = computed(() =>
   cards.coming.slice(0, 9).map((card) => ({ card, outlook: plan.outlooks.get(card.episode.id) })),
 )
@@ -43,7 +44,7 @@ function why({ card, outlook }: { card: Card; outlook: Outlook | undefined }): s
           <span class="num">{{ o.card.number }}</span><strong class="font-semibold">{{
             o.outlook?.is ?? (o.card.standing.ready ? 'ready' : '…')
           }}</strong
-          ><span class="num text-11">{{ sayChance(o.outlook) }}</span
+          ><span class="num text-11">{{ chance.say(o.outlook) }}</span
           ><span class="sub col-start-2 col-span-2 truncate">{{ why(o) }}</span></button
         ><button
           class="lay"

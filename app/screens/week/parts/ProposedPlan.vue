@@ -3,12 +3,15 @@ import type { Proposal } from '@app/stores/plan'
 import { useCards } from '@app/stores/cards'
 import { usePlan } from '@app/stores/plan'
 import Flag from '@app/ui/Flag.vue'
+import OutlookShift from '../forecast/OutlookShift.vue'
 import type { Planning } from '../usePlanning'
 
 /** What a proposed plan would win and lose; it is taken whole, in part, or not. */
 const { proposal, planning } = defineProps<{ proposal: Proposal; planning: Planning }>()
 const cards = useCards()
 const plan = usePlan()
+const sayInHand = ([had, has]: readonly [number | undefined, number | undefined]) =>
+  `${had ?? 'no'} → ${has ?? 'no'} d in hand`
 </script>
 
 <template>
@@ -19,14 +22,12 @@ const plan = usePlan()
     <p class="flex-1 min-w-[240px]" role="status">
       <strong>{{ proposal.done ? 'Planned.' : 'Planning…' }}</strong>
       {{
-        planning.won.value.length > 0
-          ? `${planning.won.value.join(', ')}.`
+        planning.won.value !== ''
+          ? `${planning.won.value}.`
           : proposal.better
             ? 'Work ends earlier.'
             : 'As good as the plan that stands.'
-      }}<template v-if="planning.worse.value.length > 0">
-        <Flag />For that, {{ planning.worse.value.join('; ') }}.</template
-      ><template v-if="proposal.plan.missed.length > 0">
+      }}<template v-if="proposal.plan.missed.length > 0">
         <Flag />{{ proposal.plan.missed.map((id) => cards.card(id)?.number).join(', ') }} cannot be made with
         these hours.</template
       >
@@ -44,6 +45,27 @@ const plan = usePlan()
         'Point at a dashed block, or go to it with the keys, and it says why it stands there. Click those you want to take.'
       }}
     </p>
+    <ul
+      v-if="planning.releases.value.length > 0"
+      class="w-full order-last flex flex-wrap gap-x-5 gap-y-1 text-12"
+      aria-label="The releases before and after it"
+    >
+      <li
+        v-for="r in planning.releases.value"
+        :key="r.episode"
+        class="whitespace-nowrap"
+        :class="{ 'text-ink-2': r.turn === 'same' }"
+      >
+        <Flag v-if="r.turn === 'worse'" /><span class="num">{{ r.number }}</span
+        >{{ ' ' }}<template v-if="r.turn === 'same'">{{ r.outlook[1].is }}, as it is</template
+        ><template v-else
+          ><OutlookShift :before="r.outlook[0]" :after="r.outlook[1]" /><template
+            v-if="r.inHand[0] !== r.inHand[1]"
+            >, {{ sayInHand(r.inHand) }}</template
+          ></template
+        >
+      </li>
+    </ul>
     <button v-if="planning.chosen.value.size > 0" class="btn btn-small" @click="planning.take(true)">
       Take the {{ planning.chosen.value.size }} chosen
     </button>
