@@ -1,5 +1,5 @@
 import { demoPromises } from './promises'
-import { demoShows, zone } from './shows'
+import { demoShows, formOfTitle, zone } from './shows'
 import type { WholeStore } from '@core/formats/backup'
 import {
   rowsFrom,
@@ -212,7 +212,10 @@ export class Maker {
   private blank(show: Show, id: string, title: string): Episode {
     const code = codeFor(id, this.codes)
     this.codes.add(code)
-    return blankEpisode({ id, show: show.id, code, title, at: this.at })
+    return {
+      ...blankEpisode({ id, show: show.id, code, title, at: this.at }),
+      form: formOfTitle(show.kind, title),
+    }
   }
 
   private add(

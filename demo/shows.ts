@@ -1,4 +1,4 @@
-import { type Day, type Outlet, type Recipe, type Show } from '@core/records'
+import { type Day, type Form, type Outlet, type Recipe, type Show } from '@core/records'
 import { firstOutlet } from '@core/commands/shows/first-outlet'
 import { fullRecipe } from '@core/recipe/starters'
 import { addDays } from '@core/rhythm/days'
@@ -7,6 +7,29 @@ import { shorter, workshop, ownOutline } from './recipes'
 
 /** The zone of the demo world. */
 export const zone = 'Europe/Lisbon'
+
+/** The kinds of episode of both shows. */
+const forms: Readonly<Record<Show['kind'], Form[]>> = {
+  video: [
+    { id: 'tutorial', name: 'tutorial' },
+    { id: 'story', name: 'story' },
+    { id: 'letter', name: 'letter', recipe: 'recipe-short' },
+  ],
+  audio: [
+    { id: 'talk', name: 'talk' },
+    { id: 'walk', name: 'walk' },
+  ],
+}
+
+/** What is told rather than taught, and what is walked through without a guest. */
+const told = /^(I |My |What |Why my|The centreboard|Launching|The first|384|The boat tent)/
+const walked = /^(Night tides|What a harbour|The net loft|Low water)/
+
+/** Which kind an episode of a title is. */
+export function formOfTitle(kind: Show['kind'], title: string): string {
+  if (kind === 'audio') return walked.test(title) ? 'walk' : 'talk'
+  return told.test(title) ? 'story' : 'tutorial'
+}
 
 /** The shows of the demo world, their recipes and outlets. `thursday` is the next release of the boats. */
 export function demoShows(
@@ -44,6 +67,7 @@ export function demoShows(
     moved: {},
     recipe: kind === 'video' ? 'recipe-boats' : 'recipe-talks',
     ...(kind === 'video' ? { recipes: ['recipe-short'] } : {}),
+    forms: forms[kind],
     outlets: [kind === 'video' ? 'outlet-video' : 'outlet-feed'],
     pace: { camera: 150, voice: 160 },
     fields: [],

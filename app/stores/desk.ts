@@ -5,6 +5,9 @@ import type { Ranked } from '@core/ideas/rank'
 import type { Outlook } from '@core/plan/forecast'
 import { remembered } from '@app/stores/remembered'
 
+/** What the views of the schedule look at: everything, one show, or one kind of episode. */
+export type Only = { kind: 'all' } | { kind: 'show'; id: Id } | { kind: 'form'; name: string }
+
 /** What stands on the desk beside the screen: what has been looked ahead, and where capture sends ideas. */
 export const useDesk = defineStore('desk', () => {
   /**
@@ -26,6 +29,7 @@ export const useDesk = defineStore('desk', () => {
   const notebook = remembered('lamp-reel.notebook', false, (kept) =>
     typeof kept === 'boolean' ? kept : undefined,
   )
+  const only = ref<Only>({ kind: 'all' })
   /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */
   const toNow = ref(0)
   const toCapture = ref(0)
@@ -36,6 +40,7 @@ export const useDesk = defineStore('desk', () => {
     mayRemind,
     captureShow,
     notebook,
+    only,
     toNow,
     toCapture,
   }

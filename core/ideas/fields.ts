@@ -1,3 +1,4 @@
+import { asForm, formNamed, formNames, formOf } from '../form'
 import { importanceNames, importanceOf } from '../plan/importance'
 import { Day, IdeaStanding, Month, type Episode, type Id } from '../records'
 import { standingNames } from '../commands/ideas/standing-names'
@@ -212,6 +213,26 @@ export function fieldsOf(of: FieldsOf): Map<string, Field> {
       of: (e) => {
         const all = e.idea.keywords.flatMap((id) => opportunitiesIn(of.keywords).get(id)?.value ?? [])
         return all.length === 0 ? undefined : Math.round(Math.max(...all))
+      },
+    },
+    {
+      name: 'form',
+      label: 'Kind',
+      kind: 'choice',
+      choices: formNames(of.shows.values()),
+      of: (e) => formOf(of.shows, e)?.name ?? '',
+      put: (e, t) => {
+        const s = show(e)
+        const form = s && formNamed(s, t)
+        if (t.trim() !== '' && !form)
+          return refused(
+            `“${t}” is no kind of episode of this show. ${
+              s?.forms?.length
+                ? `Write ${s.forms.map((f) => f.name).join(', ')}.`
+                : 'Add it in Shows, then try again.'
+            }`,
+          )
+        return ok(s ? asForm(e, s, form) : e)
       },
     },
     {

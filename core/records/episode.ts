@@ -128,6 +128,8 @@ export const Episode = z.object({
   chosenPicture: z.optional(Id),
   cut: Cut,
   /** Views (or listens) at an age in days since release. */
+  /** Which of its show's kinds of episode it is. */
+  form: z.optional(Id),
   /** The recipe it is made by, where it isn't its show's first. */
   recipe: z.optional(Id),
   /** No work on it earlier than so many days before its release: news, live. */

@@ -49,9 +49,11 @@ const defined = {
     since: 1,
     index: 'id',
     refers: (s) => [
-      ...[s.recipe, ...(s.recipes ?? []), ...(s.rhythm.also ?? []).flatMap((b) => b.recipe ?? [])].map(
-        (id) => ({ table: 'recipes', id, as: 'its recipe' }),
-      ),
+      ...[
+        s.recipe,
+        ...(s.recipes ?? []),
+        ...[...(s.rhythm.also ?? []), ...(s.forms ?? [])].flatMap((b) => b.recipe ?? []),
+      ].map((id) => ({ table: 'recipes', id, as: 'its recipe' })),
       ...s.outlets.map((id) => ({ table: 'outlets', id, as: 'its outlet' })),
     ],
   }),

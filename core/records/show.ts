@@ -52,6 +52,20 @@ export const Outlet = z.object({
 })
 export type Outlet = z.infer<typeof Outlet>
 
+/** A kind of episode that a show makes (tutorial, talk, news, short), with the recipe of its own, if any. */
+export const Form = z.object({
+  id: Id,
+  name: z
+    .string()
+    .check(
+      z.trim(),
+      z.minLength(1, 'A kind of episode needs a name, for example “talk”.'),
+      z.maxLength(24, 'The name of a kind has at most 24 characters.'),
+    ),
+  recipe: z.optional(Id),
+})
+export type Form = z.infer<typeof Form>
+
 /** A series with one rhythm and one recipe. */
 export const Show = z.object({
   id: Id,
@@ -76,6 +90,17 @@ export const Show = z.object({
   recipe: Id,
   /** Recipes beside the first: interview, tutorial, live. */
   recipes: z.optional(z.array(Id)),
+  /** Kinds of episode, in the order in which they are offered. */
+  forms: z.optional(
+    z
+      .array(Form)
+      .check(
+        z.refine(
+          (all) => new Set(all.map((f) => f.name.trim().toLowerCase())).size === all.length,
+          'Two kinds have the same name. Give one of them another.',
+        ),
+      ),
+  ),
   outlets: z.array(Id),
   /** Aimed running time in minutes. */
   aim: z

@@ -77,9 +77,25 @@ test('a month is counted in words: out and planned, by show, open slots, hours o
     episode: { ...a.episode, phase: { kind: 'released' as const, at: a.episode.createdAt } },
   }
   const other = { ...b, show: { ...b.show, id: 'talks', title: 'Talks' } }
-  expect(sayCounts(monthCounts([out, a, other], 1), 90, 600)).toBe(
-    `1 out, 2 planned (${a.show.title} 2, Talks 1) · 1 slot open · 1 h 30 of work in 10 h`,
-  )
-  expect(sayCounts(monthCounts([a], 0), 0, 0)).toBe('1 planned')
-  expect(sayCounts(monthCounts([], 0), 0, 0)).toBe('')
+  expect(
+    sayCounts(
+      monthCounts([out, a, other], 1, (c) => (c === a ? 'talk' : undefined)),
+      90,
+      600,
+    ),
+  ).toBe(`1 out, 2 planned (${a.show.title} 2, Talks 1; talk 1) · 1 slot open · 1 h 30 of work in 10 h`)
+  expect(
+    sayCounts(
+      monthCounts([a], 0, () => undefined),
+      0,
+      0,
+    ),
+  ).toBe('1 planned')
+  expect(
+    sayCounts(
+      monthCounts([], 0, () => undefined),
+      0,
+      0,
+    ),
+  ).toBe('')
 })

@@ -104,24 +104,40 @@ export interface MonthCounts {
   /** Open slots. */
   open: number
   byShow: { title: string; count: number }[]
+  byForm: { title: string; count: number }[]
 }
 
-/** The releases of a month counted, planned and out, by show. */
-export function monthCounts(releases: readonly Card[], open: number): MonthCounts {
+function counted(names: readonly string[]): { title: string; count: number }[] {
   const by = new Map<string, number>()
-  for (const c of releases) by.set(c.show.title, (by.get(c.show.title) ?? 0) + 1)
+  for (const n of names) by.set(n, (by.get(n) ?? 0) + 1)
+  return [...by].map(([title, count]) => ({ title, count })).sort((a, b) => b.count - a.count)
+}
+
+/** The releases of a month counted, planned and out, by show and by kind of episode. */
+export function monthCounts(
+  releases: readonly Card[],
+  open: number,
+  formOf: (card: Card) => string | undefined,
+): MonthCounts {
   const out = releases.filter((c) => c.episode.phase.kind === 'released').length
   return {
     out,
     planned: releases.length - out,
     open,
-    byShow: [...by].map(([title, count]) => ({ title, count })).sort((a, b) => b.count - a.count),
+    byShow: counted(releases.map((c) => c.show.title)),
+    byForm: counted(releases.flatMap((c) => formOf(c) ?? [])),
   }
 }
 
 /** A month's counts in words, with the minutes planned of those given from today on; nothing of what is none. */
-export function sayCounts({ planned, out, open, byShow }: MonthCounts, work: number, given: number): string {
-  const shows = byShow.length > 1 ? ` (${byShow.map((s) => `${s.title} ${s.count}`).join(', ')})` : ''
+export function sayCounts(
+  { planned, out, open, byShow, byForm }: MonthCounts,
+  work: number,
+  given: number,
+): string {
+  const say = (row: MonthCounts['byShow']) => row.map((s) => `${s.title} ${s.count}`).join(', ')
+  const parts = [byShow.length > 1 ? say(byShow) : '', say(byForm)].filter(Boolean)
+  const shows = parts.length > 0 ? ` (${parts.join('; ')})` : ''
   const releases = [out > 0 ? `${out} out` : '', planned > 0 ? `${planned} planned` : '']
     .filter(Boolean)
     .join(', ')

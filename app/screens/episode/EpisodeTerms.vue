@@ -10,6 +10,7 @@ import { outOfWindow } from '@core/ideas/usable'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { download } from '@app/ui/download'
+import FormChoice from './parts/FormChoice.vue'
 import Drop from '@app/ui/Drop.vue'
 import Flag from '@app/ui/Flag.vue'
 import { useWriting } from './writing'
@@ -76,6 +77,7 @@ async function folders() {
 <template>
   <Drop v-slot="{ close }" label="Kind and dates" right small :on="stale !== undefined">
     <div class="grid gap-3">
+      <FormChoice :episode="card.episode" />
       <label v-if="recipes.length > 1"
         ><span class="label">Made by the recipe</span
         ><select class="field" :value="card.recipe.id" @change="made">

@@ -16,6 +16,7 @@ import { addDays } from '@core/rhythm/days'
 import { useMoment } from '@app/stores/moment'
 import { useSchedule } from '@app/stores/schedule'
 import { useIdeas } from '@app/stores/ideas'
+import { useForms } from '@app/stores/forms'
 import { useLibrary } from '@app/stores/library'
 import { useRanking } from '@app/stores/ranking'
 import Drop from '@app/ui/Drop.vue'
@@ -34,6 +35,7 @@ const ranking = useRanking()
 const topic = ref('')
 const month = ref('')
 const series = ref('')
+const forms = useForms()
 const ids = computed(() => ideas.picked.map((e) => e.id))
 const onlyIdeas = computed(() => ideas.picked.every((e) => e.phase.kind === 'idea'))
 const oneShow = computed(() => new Set(ideas.picked.map((e) => e.show)).size === 1)
@@ -79,6 +81,15 @@ async function merge() {
       >
     </Drop>
     <select
+      v-if="forms.names.value.length > 0"
+      class="field w-auto min-h-[28px] py-0.5"
+      aria-label="Kind of the chosen"
+      value=""
+      @change="forms.choose(ideas.picked, typedIn($event))"
+    >
+      <option value="" disabled>Kind…</option>
+      <option v-for="n in forms.names.value" :key="n" :value="n">{{ n }}</option></select
+    ><select
       v-if="onlyIdeas"
       class="field w-auto min-h-[28px] py-0.5"
       aria-label="Sort the chosen as"

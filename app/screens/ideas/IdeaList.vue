@@ -8,6 +8,8 @@ import type { Episode } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { useMoment } from '@app/stores/moment'
 import { useIdeas } from '@app/stores/ideas'
+import FormSign from '@app/ui/FormSign.vue'
+import { useForms } from '@app/stores/forms'
 import ImportanceMark from '@app/ui/ImportanceMark.vue'
 import { useImportance } from '@app/stores/importance'
 import Marked from '@app/ui/Marked.vue'
@@ -27,6 +29,7 @@ const emit = defineEmits<{
 const moment = useMoment()
 const ideas = useIdeas()
 const importance = useImportance()
+const forms = useForms()
 const scroller = ref<HTMLElement>()
 const rows = computed(() => ideas.shown.rows)
 const columns = computed(() => ideas.view.columns.flatMap((c) => ideas.fields.get(c) ?? []))
@@ -187,7 +190,8 @@ function sortBy(name: string) {
                   ><GripVertical :size="14" class="text-ink-3 flex-none" aria-hidden="true" /><span
                     class="min-w-0"
                     ><span class="block truncate font-medium leading-[19px]"
-                      ><Marked :text="r.episode.title" :words="wordsOf(r.episode)" /></span
+                      ><Marked :text="r.episode.title" :words="wordsOf(r.episode)" />{{ ' '
+                      }}<FormSign :name="forms.of(r.episode)" /></span
                     ><span v-if="below(r.episode)" class="sub block truncate leading-[16px]"
                       ><Marked :text="below(r.episode)" :words="wordsOf(r.episode)" /></span></span
                 ></span>

@@ -5,6 +5,7 @@ import { sayDay } from '@core/rhythm/days'
 import { useMoment } from '@app/stores/moment'
 import { vTakes } from '@app/ui/drag/carry'
 import MonthDay from './parts/MonthDay.vue'
+import WhichEpisodes from './parts/WhichEpisodes.vue'
 import NoDate from './parts/NoDate.vue'
 import ScheduleTabs from './ScheduleTabs.vue'
 import { useMonth } from './useMonth'
@@ -16,7 +17,7 @@ import { useMonthMoves } from './useMonthMoves'
  */
 const moment = useMoment()
 const seen = useMonth()
-const { offset, shows, months, names, only } = seen
+const { offset, shows, months, names } = seen
 onMounted(() => {
   document.querySelector('.month .cell.today')?.scrollIntoView({ block: 'nearest' })
 })
@@ -35,16 +36,8 @@ const moves = useMonthMoves(seen)
         ><button class="btn btn-bare btn-small px-1" aria-label="A month later" @click="offset++">
           <ChevronRight :size="17" /></button
       ></span>
-      <select
-        v-if="moment.shows.length > 1"
-        v-model="only"
-        class="field w-auto ml-auto"
-        aria-label="Which show"
-      >
-        <option value="">Every show</option>
-        <option v-for="s in moment.shows" :key="s.id" :value="s.id">{{ s.title }}</option>
-      </select>
-      <label class="flex items-center gap-2" :class="moment.shows.length > 1 ? '' : 'ml-auto'"
+      <span class="flex-1" /><WhichEpisodes />
+      <label class="flex items-center gap-2"
         ><input v-model="shows.due" type="checkbox" class="tick" /> due dates</label
       ><label class="flex items-center gap-2"
         ><input v-model="shows.work" type="checkbox" class="tick" /> work</label

@@ -5,6 +5,7 @@ import { sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import type { Card, SlotRow } from '@core/views/card'
 import { fits, goalOf, type Narrowing } from '@core/views/slots'
+import { useForms } from '@app/stores/forms'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { useSchedule } from '@app/stores/schedule'
@@ -28,7 +29,7 @@ const library = useLibrary()
 const cards = useCards()
 const moment = useMoment()
 const schedule = useSchedule()
-const only = ref('')
+const forms = useForms()
 const narrow = ref<Narrowing>({ kind: 'all' })
 /** A daily show has well over a hundred rows: what is in sight is drawn first, the rest a moment later. */
 const drawn = ref(14)
@@ -40,9 +41,11 @@ onMounted(() => {
   setTimeout(more, 60)
 })
 const rows = computed(() =>
-  schedule.rows.filter((r) => (only.value === '' || r.show.id === only.value) && fits(r, narrow.value)),
+  schedule.rows.filter(
+    (r) => (r.card ? forms.isShown(r.card.episode) : forms.isShownOf(r.show)) && fits(r, narrow.value),
+  ),
 )
-const shown = computed(() => moment.shows.filter((s) => only.value === '' || s.id === only.value).slice(0, 3))
+const shown = computed(() => moment.shows.filter(forms.isShownOf).slice(0, 3))
 const nextId = computed(() => cards.coming[0]?.episode.id)
 /** What stands on a later slot of the same show. */
 const behind = (row: SlotRow) =>
@@ -78,7 +81,7 @@ async function shift(card: Card, by: 1 | -1) {
 
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
-    <SlotsHead v-model:only="only" v-model:narrow="narrow" />
+    <SlotsHead v-model:narrow="narrow" />
     <div class="grid gap-1.5 mb-3"><ReadyAhead v-for="s in shown" :key="s.id" :show="s" /></div>
     <div v-if="rows.length > 0" class="panel overflow-x-auto relative">
       <table class="w-full border-collapse slots">

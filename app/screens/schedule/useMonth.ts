@@ -12,6 +12,7 @@ import {
   workByDay,
   type MonthCells,
 } from '@core/views/month'
+import { useForms } from '@app/stores/forms'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { useWorkload } from '@app/stores/workload'
@@ -29,17 +30,15 @@ export function useMonth() {
   const workload = useWorkload()
   const offset = ref(0)
   const shows = ref({ due: false, work: false })
-  /** The show that is looked at alone. */
-  const only = ref('')
-  const isShown = (show: string) => only.value === '' || only.value === show
+  const forms = useForms()
   const first = firstWeekday()
   const months = computed(() => [0, 1].map((i) => monthCells(moment.today, offset.value + i, first)))
   const names = Array.from({ length: 7 }, (_, i) => weekdayName((first + i) % 7).slice(0, 3))
   const releases = computed(() =>
     releasesByDay(
-      cards.placed.filter((c) => isShown(c.show.id)),
+      cards.placed.filter((c) => forms.isShown(c.episode)),
       cards.released.slice(0, most).flatMap((e) => {
-        const card = isShown(e.show) ? cards.cardOf(e) : undefined
+        const card = forms.isShown(e) ? cards.cardOf(e) : undefined
         if (!card || e.phase.kind !== 'released') return []
         return [{ card, day: card.standing.release?.day ?? moment.dayOn(e.phase.at) }]
       }),
@@ -66,7 +65,7 @@ export function useMonth() {
   )
   const openOn = (day: string) =>
     moment.shows.flatMap((s) => {
-      if (!isShown(s.id)) return []
+      if (!forms.isShownOf(s)) return []
       const slot = open.value.get(`${day} ${s.id}`)
       return slot ? [{ show: s, slot }] : []
     })
@@ -81,12 +80,13 @@ export function useMonth() {
       monthCounts(
         days.flatMap((d) => releases.value.get(d) ?? []),
         days.reduce((n, d) => n + openOn(d).length, 0),
+        (c) => forms.of(c.episode),
       ),
       sum(ahead, (f) => f.planned + f.worked),
       sum(ahead, (f) => f.whole - f.taken),
     )
   }
-  return { only, counts, offset, shows, months, names, releases, open, openOn, due, work, launches }
+  return { counts, offset, shows, months, names, releases, open, openOn, due, work, launches }
 }
 
 export type MonthSeen = ReturnType<typeof useMonth>

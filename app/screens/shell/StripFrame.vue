@@ -8,8 +8,10 @@ import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { usePromises } from '@app/stores/promises'
 import { useWorkload } from '@app/stores/workload'
+import { useForms } from '@app/stores/forms'
 import { useDesk } from '@app/stores/desk'
 import { usePictures } from '@app/stores/pictures'
+import FormSign from '@app/ui/FormSign.vue'
 import Flag from '@app/ui/Flag.vue'
 import { saysOpen, saysRelease } from './frame-words'
 import Glyph from '@app/ui/Glyph.vue'
@@ -36,6 +38,12 @@ const desk = useDesk()
 const pictures = usePictures()
 const card = computed(() => (frame.episode ? cards.cardOf(frame.episode) : undefined))
 const lamps = computed(() => (card.value ? sixLamps(card.value.standing).flatMap((l) => l ?? []) : []))
+const forms = useForms()
+const form = computed(() => (frame.episode ? forms.of(frame.episode) : undefined))
+/** What is left for the sign of its kind between its lamps and what stands at the right. */
+const signRoom = computed(
+  () => width - 100 - (late.value ? 92 : isScheduled.value ? 110 : outlook.value ? 118 : 64),
+)
 const late = computed(() => (frame.kind === 'filled' ? card.value?.standing.late : undefined))
 const number = computed(
   () =>
@@ -73,7 +81,7 @@ const label = computed(() => {
   if (frame.kind === 'open') return saysOpen(number.value, out, kept.value?.name, suggested.value)
   return frame.kind === 'skipped'
     ? `Skipped, ${out}. Take the skip back`
-    : saysRelease(`${number.value} ${card.value?.title ?? ''}`, frame.kind, out, trouble.value)
+    : saysRelease(`${number.value} ${card.value?.title ?? ''}`, frame.kind, out, trouble.value, form.value)
 })
 /** What stands in the way of the release, or that nothing does any more. */
 const trouble = computed(() => {
@@ -137,7 +145,12 @@ const trouble = computed(() => {
               class="flex items-center gap-[2px] h-[15px]"
               :class="isScheduled ? 'invisible' : ''"
               aria-hidden="true"
-              ><LampMark v-for="(l, i) in lamps" :key="i" :lamp="l" :size="10" hidden
+              ><LampMark v-for="(l, i) in lamps" :key="i" :lamp="l" :size="10" hidden />
+              <FormSign
+                v-if="signRoom >= 36"
+                class="ml-1"
+                :name="form"
+                :style="{ maxWidth: `${signRoom}px` }"
             /></span>
           </template>
           <Glyph v-else-if="frame.kind === 'filled' && !narrow" :lamps="lamps" :size="15" class="flex-none" />

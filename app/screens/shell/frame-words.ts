@@ -12,13 +12,14 @@ export function saysOpen(
   return `${number} open, ${out}${kept}. Choose an idea${named === '' ? '' : `, for example ${named}`}`
 }
 
-/** A release in words: which, when, and what stands in its way. */
+/** A release in words: which, when, what stands in its way, and of which kind it is. */
 export function saysRelease(
   name: string,
   kind: Frame['kind'],
   out: string,
   trouble: string | undefined,
+  form: string | undefined,
 ): string {
   const goes = kind === 'exposed' ? 'released' : 'goes out'
-  return [name, `${goes} ${out}`, ...(trouble === undefined ? [] : [trouble])].join(', ')
+  return [name, `${goes} ${out}`, ...[trouble, form].filter((x) => x !== undefined)].join(', ')
 }

@@ -3,6 +3,7 @@ import { editShow } from '@core/commands/shows'
 import type { Show } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 import { usualPoint } from '@core/script/spoken'
+import FormFields from './FormFields.vue'
 import NumberField from '@app/ui/fields/NumberField.vue'
 import TextField from '@app/ui/fields/TextField.vue'
 import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
@@ -99,6 +100,7 @@ function most(which: 'evergreen' | 'topical', count: number | undefined) {
         @update:model-value="most('topical', $event)"
       />
     </fieldset>
+    <FormFields :show="show" />
     <TextField
       :model-value="show.notes"
       field="field min-h-[70px]"

@@ -1,3 +1,4 @@
+export * from './choose-form'
 export * from './copy-episode'
 export * from './drop-tags'
 export * from './picture-ideas'

@@ -5,6 +5,7 @@ import { startStep, stopStep } from '../work/timer'
 import { choosePictureIdea } from '../episode/picture-ideas'
 import { addPicture, choosePicture, removePicture } from '../episode/pictures'
 import { addTitle, chooseTitle } from '../episode/titles'
+import { chooseForm } from '../episode/choose-form'
 import { dropTags } from '../episode/drop-tags'
 import { writeEpisode } from '../episode/write-episode'
 
@@ -35,6 +36,12 @@ export const episodeDeeds = {
         : { episode: episode(x), typed: { note: word(x) }, what: 'the note' },
       x.c,
     ),
+  chooseForm: (x) => {
+    const e = x.r.episodes.get(episode(x))
+    const show = x.r.shows.get(e?.show ?? '')
+    const kinds = (show?.forms ?? []).map((f) => f.name)
+    return chooseForm(x.r, { episodes: [e?.id ?? ''], form: one([...kinds, undefined], x) }, x.c)
+  },
   addTitle: (x) => addTitle(x.r, { episode: episode(x), text: word(x) }, x.c),
   chooseTitle: (x) => {
     const e = x.r.episodes.get(episode(x))

@@ -12,7 +12,8 @@ import { putLaunch, removeLaunch } from '../schedule/launch'
 import { supportLaunch } from '../schedule/support-launch'
 
 import type { Deed } from './chance'
-import { idIn, today, near, episode, inPhase, show, slotDay } from './chance'
+import { idIn, one, today, near, episode, inPhase, show, slotDay } from './chance'
+import { slotsOf } from '../../rhythm/slots'
 
 /** Random deeds: schedule. */
 export const scheduleDeeds = {
@@ -20,7 +21,14 @@ export const scheduleDeeds = {
   skipMissed: (x) => skipMissed(x.r, { episode: inPhase(x, 'work') }, x.c),
   markAllReleased: (x) => markAllReleased(x.r, { episodes: [inPhase(x, 'work')] }, x.c),
   pushEpisode: (x) => pushEpisode(x.r, { episode: inPhase(x, 'work') }, x.c),
-  pullEpisodes: (x) => pullEpisodes(x.r, { show: show(x), day: slotDay(x) }, x.c),
+  pullEpisodes: (x) => {
+    const e = x.r.episodes.get(inPhase(x, 'work'))
+    const s = x.r.shows.get(e?.show ?? '')
+    // A slot before the one it stands on, where there is one.
+    const before =
+      s && e?.place.kind === 'slot' ? slotsOf(s, addDays(today(x), 1), addDays(e.place.day, -1)) : []
+    return pullEpisodes(x.r, { show: s?.id ?? show(x), day: one(before, x)?.original ?? slotDay(x) }, x.c)
+  },
   swapEpisodes: (x) => swapEpisodes(x.r, { episode: inPhase(x, 'work'), other: inPhase(x, 'work') }, x.c),
   swapInSpare: (x) => swapInSpare(x.r, { episode: inPhase(x, 'work'), spare: episode(x) }, x.c),
   moveToSlot: (x) => moveToSlot(x.r, { episode: inPhase(x, 'work'), day: slotDay(x) }, x.c),

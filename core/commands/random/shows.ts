@@ -85,7 +85,23 @@ export const showsDeeds = {
   editShow: (x) =>
     editShow(
       x.r,
-      { show: show(x), fields: x.n(2) ? { prefix: x.n(2) ? 'T ' : '#' } : { readyAhead: x.n(5) } },
+      {
+        show: show(x),
+        fields:
+          one(
+            [
+              { prefix: x.n(2) ? 'T ' : '#' },
+              { readyAhead: x.n(5) },
+              {
+                forms: [
+                  { id: 'talk', name: 'talk', recipe: one([...x.r.recipes.keys()], x) },
+                  { id: 'short', name: 'short' },
+                ],
+              },
+            ],
+            x,
+          ) ?? {},
+      },
       x.c,
     ),
   changeRhythm: (x) =>

@@ -65,6 +65,9 @@ export const removeRecipe: Command<{ show: Id; recipe: Id }> = (records, { show:
       putRecord(records, 'shows', {
         ...show,
         recipes: (show.recipes ?? []).filter((r) => r !== recipe),
+        ...(show.forms
+          ? { forms: show.forms.map((f) => (f.recipe === recipe ? { id: f.id, name: f.name } : f)) }
+          : {}),
         updatedAt: momentOf(context),
       }),
     ],

@@ -24,6 +24,7 @@ export const editShow: Command<{
       | 'notes'
       | 'topics'
       | 'fields'
+      | 'forms'
     >
   >
 }> = (records, { show: id, fields }, context) => {

@@ -9,6 +9,7 @@ import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { importanceNames } from '@core/plan/importance'
 import { useImportance } from '@app/stores/importance'
+import FormChoice from '../../episode/parts/FormChoice.vue'
 import Stars from '@app/ui/Stars.vue'
 
 /** What becomes of an idea: its rating, how it is sorted, a slot, or nothing. */
@@ -45,6 +46,7 @@ const standings = IdeaStanding.options
         {{ level }}
       </button>
     </p>
+    <FormChoice :episode="episode" />
     <div
       v-if="episode.phase.kind === 'idea'"
       class="flex flex-wrap gap-1.5"

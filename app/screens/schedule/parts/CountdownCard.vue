@@ -6,7 +6,9 @@ import { sayDay } from '@core/rhythm/days'
 import type { Put } from '@core/views/countdown'
 import { useCards } from '@app/stores/cards'
 import { useWorkload } from '@app/stores/workload'
+import { useForms } from '@app/stores/forms'
 import { useDesk } from '@app/stores/desk'
+import FormSign from '@app/ui/FormSign.vue'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import type { CountdownSeen } from '../useCountdown'
@@ -22,6 +24,8 @@ const cards = useCards()
 const workload = useWorkload()
 const desk = useDesk()
 const card = computed(() => put.card)
+const forms = useForms()
+const form = computed(() => forms.of(put.card.episode))
 const depth = computed(() => seen.depth(put.row))
 const lamp = computed(() => sixLamps(put.card.standing)[put.row])
 /** Said on a card only where it is not on track. */
@@ -34,7 +38,7 @@ const says = computed(() => {
   const { number, title, standing } = put.card
   const late = put.late ? `, late ${put.late} d` : ''
   const why = outlook.value ? `, ${outlook.value}: ${reason.value}` : ''
-  return `${number} ${title}, out ${sayDay(standing.release?.day ?? '')}, ${put.days} d, at ${standing.where?.stage.name ?? 'ready'}${late}${why}. Arrows move it, Enter says why`
+  return `${number} ${title}${form.value ? `, ${form.value}` : ''}, out ${sayDay(standing.release?.day ?? '')}, ${put.days} d, at ${standing.where?.stage.name ?? 'ready'}${late}${why}. Arrows move it, Enter says why`
 })
 </script>
 
@@ -60,7 +64,8 @@ const says = computed(() => {
     <template v-if="put.lane !== undefined"
       ><span class="block truncate font-semibold leading-[18px]">{{ card.title }}</span
       ><span v-if="depth < 3" class="text-11 text-ink-2 block truncate leading-[15px]"
-        >{{ card.number }} {{ sayDay(card.standing.release?.day ?? '') }}, {{ put.days }} d</span
+        >{{ card.number }} {{ sayDay(card.standing.release?.day ?? '') }}, {{ put.days }} d{{ ' '
+        }}<FormSign v-if="form" :name="form" /></span
       ><span v-if="depth === 1" class="flex items-center gap-1.5 text-12 truncate"
         ><LampMark v-if="lamp" :lamp="lamp" :size="13" hidden /><template v-if="put.late"
           ><Flag :size="9" /><span class="late">late {{ put.late }} d</span></template

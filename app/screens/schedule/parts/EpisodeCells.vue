@@ -17,7 +17,9 @@ import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
+import FormSign from '@app/ui/FormSign.vue'
 import ImportanceMark from '@app/ui/ImportanceMark.vue'
+import { useForms } from '@app/stores/forms'
 import { useImportance } from '@app/stores/importance'
 import { keysOn } from '@app/ui/keymap'
 import LampMark from '@app/ui/LampMark.vue'
@@ -34,6 +36,7 @@ const workload = useWorkload()
 const desk = useDesk()
 const dialogs = useDialogs()
 const importance = useImportance()
+const forms = useForms()
 const pictures = usePictures()
 const router = useRouter()
 const kept = computed(() => {
@@ -85,7 +88,8 @@ const keyed = keysOn(slotsKeys, {
         @keydown="keyed($event)"
         ><span class="block font-semibold leading-[18px] line-clamp-2">{{ card.title }}</span
         ><span class="sub"
-          ><span class="num">{{ card.number }}</span> {{ card.show.title }}</span
+          ><span class="num">{{ card.number }}</span> {{ card.show.title }}{{ ' '
+          }}<FormSign :name="forms.of(card.episode)" /></span
         ><span v-if="ownStages.length > 0" class="flex flex-wrap gap-x-2 text-11 text-ink-2"
           ><span v-for="s in ownStages" :key="s.stage.id" class="inline-flex items-center gap-1"
             ><LampMark :lamp="s.lamp" :size="12" :name="s.stage.name" />{{ s.stage.name }}</span

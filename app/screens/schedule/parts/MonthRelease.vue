@@ -5,9 +5,11 @@ import { sixLamps } from '@core/recipe/progress'
 import { sayState } from '@core/views/state-words'
 import type { Card } from '@core/views/card'
 import { useAddresses } from '@app/stores/addresses'
+import { useForms } from '@app/stores/forms'
 import { usePictures } from '@app/stores/pictures'
 import { vCarries } from '@app/ui/drag/carry'
 import AddressLinks from '@app/ui/AddressLinks.vue'
+import FormSign from '@app/ui/FormSign.vue'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
 import { carriedEpisode } from '../carried'
@@ -17,6 +19,8 @@ const { card } = defineProps<{ card: Card }>()
 const emit = defineEmits<{ keyed: [event: KeyboardEvent] }>()
 const pictures = usePictures()
 const addresses = useAddresses()
+const forms = useForms()
+const form = computed(() => forms.of(card.episode))
 const router = useRouter()
 const out = computed(() => card.episode.phase.kind === 'released')
 const late = computed(() => (out.value ? undefined : card.standing.late))
@@ -34,7 +38,7 @@ const state = computed(() => {
       class="rel"
       :class="[card.show.kind, { gone: out, late: late !== undefined }]"
       :data-month-card="card.episode.id"
-      :aria-label="`${card.number} ${card.title}, ${state}${out ? '' : ', Alt and arrows move it'}`"
+      :aria-label="`${card.number} ${card.title}${form ? `, ${form}` : ''}, ${state}${out ? '' : ', Alt and arrows move it'}`"
       @keydown="emit('keyed', $event)"
       @click="router.push({ name: 'episode', params: { code: card.episode.code } })"
     >
@@ -53,7 +57,8 @@ const state = computed(() => {
         /><span class="num text-11 ml-auto truncate">{{ card.number }}</span></span
       ><span class="line-clamp-2 font-medium leading-[15px] w-full">{{ card.title }}</span
       ><span class="text-11 leading-[14px] text-ink-2"
-        ><template v-if="late !== undefined"
+        ><FormSign v-if="form" :name="form" />{{ form ? ' ' : ''
+        }}<template v-if="late !== undefined"
           ><Flag :size="9" /><span class="late">{{ state }}</span></template
         ><template v-else>{{ state }}</template></span
       >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { sixLamps } from '@core/recipe/progress'
+import { useForms } from '@app/stores/forms'
 import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
 import { vCarries } from '@app/ui/drag/carry'
@@ -10,7 +11,8 @@ import { carriedEpisode } from '../carried'
 /** What has no date, to be dragged onto one. */
 const cards = useCards()
 const dialogs = useDialogs()
-const tray = computed(() => [...cards.unplaced, ...cards.spares])
+const forms = useForms()
+const tray = computed(() => [...cards.unplaced, ...cards.spares].filter((c) => forms.isShown(c.episode)))
 </script>
 
 <template>
@@ -30,7 +32,7 @@ const tray = computed(() => [...cards.unplaced, ...cards.spares])
         </button>
       </li>
     </ul>
-    <p v-if="tray.length === 0" class="sub">Everything in work has a date.</p>
+    <p v-if="tray.length === 0" class="sub">Nothing here is without a date.</p>
     <p class="sub">Drag one onto a day. On a day without a slot it goes out as a one-off.</p>
   </aside>
 </template>

@@ -4,6 +4,8 @@ import { sixLamps } from '@core/recipe/progress'
 import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
 import { useImportance } from '@app/stores/importance'
+import FormSign from '@app/ui/FormSign.vue'
+import { useForms } from '@app/stores/forms'
 import ImportanceMark from '@app/ui/ImportanceMark.vue'
 import Glyph from '@app/ui/Glyph.vue'
 
@@ -11,14 +13,17 @@ import Glyph from '@app/ui/Glyph.vue'
 const cards = useCards()
 const dialogs = useDialogs()
 const importance = useImportance()
+const forms = useForms()
 /** The most important first. */
 const unplaced = computed(() =>
-  [...cards.unplaced].sort((a, b) => importance.of(b.episode).weight - importance.of(a.episode).weight),
+  cards.unplaced
+    .filter((c) => forms.isShown(c.episode))
+    .sort((a, b) => importance.of(b.episode).weight - importance.of(a.episode).weight),
 )
 </script>
 
 <template>
-  <section class="mt-6">
+  <section v-if="unplaced.length > 0" class="mt-6">
     <h2 class="mb-2">Started, no slot yet</h2>
     <ul class="panel divide-y divide-faint">
       <li v-for="c in unplaced" :key="c.episode.id" class="flex items-center gap-4 px-4 py-2">
@@ -26,7 +31,8 @@ const unplaced = computed(() =>
           :to="{ name: 'episode', params: { code: c.episode.code } }"
           class="flex-1 no-underline"
           ><strong class="font-semibold">{{ c.title }}</strong
-          >{{ ' ' }} <span class="sub">{{ c.show.title }}</span></RouterLink
+          >{{ ' ' }} <span class="sub">{{ c.show.title }}</span>{{ ' '
+          }}<FormSign :name="forms.of(c.episode)" /></RouterLink
         ><ImportanceMark
           :of="importance.of(c.episode)"
           :name="c.title"

@@ -2,15 +2,13 @@
 import { computed } from 'vue'
 import { peopleOf, type Narrowing } from '@core/views/slots'
 import { useCards } from '@app/stores/cards'
-import { useMoment } from '@app/stores/moment'
 import ScheduleTabs from '../ScheduleTabs.vue'
+import WhichEpisodes from './WhichEpisodes.vue'
 import CalendarDrop from './CalendarDrop.vue'
 
-/** Which show's slots, and what they are narrowed to. */
-const only = defineModel<string>('only', { required: true })
+/** Which slots are looked at, and what they are narrowed to. */
 const narrow = defineModel<Narrowing>('narrow', { required: true })
 const cards = useCards()
-const moment = useMoment()
 const people = computed(() => peopleOf(cards.working))
 const plain: readonly (readonly [
   Narrowing & { kind: 'all' | 'ready' | 'work' | 'late' | 'open' },
@@ -42,10 +40,7 @@ const narrowed = computed({
   <header class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
     <h1>Schedule</h1>
     <ScheduleTabs />
-    <select v-if="moment.shows.length > 1" v-model="only" class="field w-auto" aria-label="Which show">
-      <option value="">Every show</option>
-      <option v-for="s in moment.shows" :key="s.id" :value="s.id">{{ s.title }}</option>
-    </select>
+    <WhichEpisodes />
     <select v-model="narrowed" class="field w-auto" aria-label="Narrow it to">
       <option v-for="[key, says] in choices" :key="key" :value="key">{{ says }}</option>
     </select>
