@@ -62,7 +62,9 @@ test('Countdown: a spare is carried from its dock onto an open slot; Month says 
   const card = page.getByRole('button', { name: /^#42 Steaming oak ribs.*Alt/ })
   await expect(card).toBeVisible()
   // Away from the edges, near which what is carried scrolls the months.
-  await monday.evaluate((e) => { e.scrollIntoView({ block: 'center' }); })
+  await monday.evaluate((e) => {
+    e.scrollIntoView({ block: 'center' })
+  })
   await card.hover()
   await page.mouse.down()
   await page.mouse.move(600, 560, { steps: 4 })

@@ -1,7 +1,7 @@
 import type { Keymap } from '@app/ui/keymap'
 import { episodeKeys, scriptKeys } from './episode/keymap'
 import { ideasKeys, monthsKeys, plotKeys, sortKeys } from './ideas/keymap'
-import { countdownKeys, monthKeys, openSlotsKeys, slotsKeys } from './schedule/keymap'
+import { countdownKeys, monthKeys, openSlotsKeys, slotsKeys, workKeys } from './schedule/keymap'
 import { captureKeys, finderKeys, shellKeys, stripKeys } from './shell/keymap'
 import { scoreKeys } from './shows/recipe/keymap'
 import { todayKeys } from './today/keymap'
@@ -20,6 +20,7 @@ export const keymaps: readonly Keymap[] = [
   finderKeys,
   slotsKeys,
   countdownKeys,
+  workKeys,
   monthKeys,
   openSlotsKeys,
   weekKeys,

@@ -1,12 +1,9 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import type { Id, Step } from '@core/records'
+import type { Id, Step, WorkView } from '@core/records'
 import type { Ranked } from '@core/ideas/rank'
 import type { Outlook } from '@core/plan/forecast'
 import { remembered } from '@app/stores/remembered'
-
-/** What the views of the schedule look at: everything, one show, or one kind of episode. */
-export type Only = { kind: 'all' } | { kind: 'show'; id: Id } | { kind: 'form'; name: string }
 
 /** What stands on the desk beside the screen: what has been looked ahead, and where capture sends ideas. */
 export const useDesk = defineStore('desk', () => {
@@ -29,7 +26,8 @@ export const useDesk = defineStore('desk', () => {
   const notebook = remembered('lamp-reel.notebook', false, (kept) =>
     typeof kept === 'boolean' ? kept : undefined,
   )
-  const only = ref<Only>({ kind: 'all' })
+  /** What the views of the schedule look at: everything, one show, or one kind of episode. */
+  const only = ref<WorkView['only']>({ kind: 'all' })
   /** Counts up to ask the strip to come back to now, and the capture field to take the focus. */
   const toNow = ref(0)
   const toCapture = ref(0)

@@ -1,6 +1,6 @@
 import { z } from 'zod/mini'
 import { Day, Id, Moment, StepKind, stamps } from './basics'
-import { View } from './view'
+import { View, WorkView } from './view'
 
 const dayMinutes = z
   .int()
@@ -50,6 +50,8 @@ export const Settings = z.object({
   nudgeAfter: z.optional(z.int().check(z.gte(1), z.lte(90))),
   weights: Weights,
   views: z.array(View),
+  /** Ways of looking at the work, kept under the creator's own names. */
+  workViews: z.optional(z.array(WorkView)),
   /** When guests are not free, by name. */
   away: z.record(
     z.string(),

@@ -47,3 +47,27 @@ export const View = z.object({
   words: z.string(),
 })
 export type View = z.infer<typeof View>
+
+/** By what the work is grouped in rows. */
+export const WorkGroup = z.enum(['stage', 'show', 'form', 'topic', 'month', 'move'])
+export type WorkGroup = z.infer<typeof WorkGroup>
+
+/** A way of looking at everything in work: its groups, its order, and which episodes. */
+export const WorkView = z.object({
+  id: Id,
+  name: z
+    .string()
+    .check(
+      z.trim(),
+      z.minLength(1, 'A view needs a name.'),
+      z.maxLength(60, 'The name of a view has at most 60 characters.'),
+    ),
+  group: WorkGroup,
+  byHand: z.boolean(),
+  only: z.discriminatedUnion('kind', [
+    z.object({ kind: z.literal('all') }),
+    z.object({ kind: z.literal('show'), id: Id }),
+    z.object({ kind: z.literal('form'), name: z.string() }),
+  ]),
+})
+export type WorkView = z.infer<typeof WorkView>

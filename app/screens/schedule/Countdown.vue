@@ -2,30 +2,42 @@
 import { dayNumber, dayOf, sayDay } from '@core/rhythm/days'
 import { lampKinds } from '@core/views/slots'
 import { useMoment } from '@app/stores/moment'
+import { remembered } from '@app/stores/remembered'
 import CountdownCard from './parts/CountdownCard.vue'
 import CountdownHead from './parts/CountdownHead.vue'
 import FinishUpTo from './parts/FinishUpTo.vue'
 import OpenSlotCard from './parts/OpenSlotCard.vue'
 import RampPicture from './parts/RampPicture.vue'
 import SparesDock from './parts/SparesDock.vue'
+import WorkRows from './parts/WorkRows.vue'
+import WorkRowsHead from './parts/WorkRowsHead.vue'
 import { rowHeight, useCountdown } from './useCountdown'
 import { useCountdownMoves } from './useCountdownMoves'
+import { useWorkRows } from './useWorkRows'
 
 /**
- * Stage against days to release: a card's right edge is its release; what stands left of the ramp is behind
- * it.
+ * Everything in work by its stage: against days to release, where a card's right edge is its release and
+ * what stands left of the ramp is behind it, or in rows. What has no date stands in both.
  */
 const moment = useMoment()
 const seen = useCountdown()
 const { show, recipe, rampAt, puts, open, ticks, x } = seen
 const moves = useCountdownMoves(seen)
 const { asking } = moves
+const work = useWorkRows()
+/** The same work as a picture against days, or in rows. */
+const shape = remembered<'picture' | 'rows'>('lamp-reel.work-shape', 'picture', (kept) =>
+  kept === 'rows' || kept === 'picture' ? kept : undefined,
+)
 </script>
 
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
-    <CountdownHead :seen="seen" />
-    <div class="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_180px] items-start">
+    <CountdownHead v-model:shape="shape" :seen="seen">
+      <template #rows><WorkRowsHead :seen="work" /></template>
+    </CountdownHead>
+    <WorkRows v-if="shape === 'rows'" :seen="work" />
+    <div v-else class="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_180px] items-start">
       <div
         ref="frame"
         class="panel relative overflow-hidden select-none"

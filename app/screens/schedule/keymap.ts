@@ -12,6 +12,11 @@ export const countdownKeys = keymap('Countdown', {
   forecast: ['Enter', 'why, and what if'],
 })
 
+/** On the title of an episode among all work in rows. */
+export const workKeys = keymap('All work in rows', {
+  order: ['Alt+ArrowUp Alt+ArrowDown', 'before, behind its neighbour'],
+})
+
 /** On a card of the Month. */
 export const monthKeys = keymap('Month', {
   move: ['Alt+ArrowLeft Alt+ArrowRight Alt+ArrowUp Alt+ArrowDown', 'to the slot before, the slot after'],

@@ -6,6 +6,7 @@ import { keepMail } from '../ideas/keep-mail'
 import { markTold } from '../ideas/mark-told'
 import { intendForMonth } from '../ideas/intend-for-month'
 import { mergeIdeas } from '../ideas/merge-ideas'
+import { orderByHand } from '../ideas/order-by-hand'
 import { reorderIdea } from '../ideas/reorder-idea'
 import { restIdeas } from '../ideas/rest-ideas'
 import { sortIdeas } from '../ideas/sort-ideas'
@@ -73,6 +74,7 @@ export const ideasDeeds = {
   writeIdea: (x) =>
     writeIdea(x.r, { episode: episode(x), typed: { premise: word(x) }, what: 'the premise' }, x.c),
   mergeIdeas: (x) => mergeIdeas(x.r, { into: episode(x), from: inPhase(x, 'idea') }, x.c),
+  orderByHand: (x) => orderByHand(x.r, { episodes: [inPhase(x, 'work'), episode(x)] }, x.c),
   reorderIdea: (x) =>
     reorderIdea(x.r, { episode: inPhase(x, 'idea'), before: inPhase(x, 'idea'), after: undefined }, x.c),
   markTold: (x) => {

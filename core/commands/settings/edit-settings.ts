@@ -16,6 +16,7 @@ export const editSettings: Command<
       | 'theme'
       | 'weights'
       | 'views'
+      | 'workViews'
       | 'away'
       | 'nudgeAfter'
     >
@@ -36,7 +37,7 @@ export const editSettings: Command<
               ? 'when a nudge is due'
               : fields.weights !== undefined
                 ? 'what weighs in choosing ideas'
-                : fields.views !== undefined
+                : fields.views !== undefined || fields.workViews !== undefined
                   ? 'the views'
                   : fields.away !== undefined
                     ? 'when guests are not free'

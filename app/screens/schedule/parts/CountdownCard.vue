@@ -64,8 +64,7 @@ const says = computed(() => {
     <template v-if="put.lane !== undefined"
       ><span class="block truncate font-semibold leading-[18px]">{{ card.title }}</span
       ><span v-if="depth < 3" class="text-11 text-ink-2 block truncate leading-[15px]"
-        >{{ card.number }} {{ sayDay(card.standing.release?.day ?? '') }}, {{ put.days }} d{{ ' '
-        }}<FormSign v-if="form" :name="form" /></span
+        >{{ card.number }} · {{ put.days }} d{{ ' ' }}<FormSign v-if="form" :name="form" /></span
       ><span v-if="depth === 1" class="flex items-center gap-1.5 text-12 truncate"
         ><LampMark v-if="lamp" :lamp="lamp" :size="13" hidden /><template v-if="put.late"
           ><Flag :size="9" /><span class="late">late {{ put.late }} d</span></template

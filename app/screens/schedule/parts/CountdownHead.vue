@@ -4,8 +4,13 @@ import { typedIn } from '@app/ui/fields/event'
 import ScheduleTabs from '../ScheduleTabs.vue'
 import type { CountdownSeen } from '../useCountdown'
 
-/** Whose ramp is drawn, how many weeks are in sight, and how to read it. */
+/** As a picture or in rows; whose ramp is drawn, how many weeks are in sight, and how to read it. */
 const { seen } = defineProps<{ seen: CountdownSeen }>()
+const shape = defineModel<'picture' | 'rows'>('shape', { required: true })
+const shapes = [
+  ['picture', 'Against days'],
+  ['rows', 'In rows'],
+] as const
 const moment = useMoment()
 </script>
 
@@ -14,7 +19,24 @@ const moment = useMoment()
     <h1>Schedule</h1>
     <ScheduleTabs />
     <div
-      v-if="moment.shows.length > 1"
+      class="flex border border-line rounded-control overflow-hidden"
+      role="group"
+      aria-label="As a picture or in rows"
+    >
+      <button
+        v-for="[key, says] in shapes"
+        :key="key"
+        class="px-3 py-1"
+        :class="key === shape ? 'bg-raised font-medium' : 'text-ink-2'"
+        :aria-pressed="key === shape"
+        @click="shape = key"
+      >
+        {{ says }}
+      </button>
+    </div>
+    <slot v-if="shape === 'rows'" name="rows" />
+    <div
+      v-if="shape === 'picture' && moment.shows.length > 1"
       class="flex border border-line rounded-control overflow-hidden"
       role="group"
       aria-label="Whose ramp"
@@ -30,7 +52,7 @@ const moment = useMoment()
         {{ s.title }}
       </button>
     </div>
-    <label class="sub flex items-center gap-2 ml-auto"
+    <label v-if="shape === 'picture'" class="sub flex items-center gap-2 ml-auto"
       >2 weeks
       <input
         type="range"
@@ -43,7 +65,7 @@ const moment = useMoment()
       />
       {{ seen.weeks.value }} weeks in sight</label
     >
-    <p class="sub flex gap-3">
+    <p v-if="shape === 'picture'" class="sub flex gap-3">
       <span class="inline-flex items-center gap-1.5"
         ><i class="inline-block w-[16px] h-[12px] border border-line border-r-[3px] border-r-ink" />right
         edge: release</span

@@ -1,0 +1,93 @@
+import { demo, expect, stored, test } from './fixtures'
+
+/** All work by stage, what has no date among it. */
+test('the script in hand is found at one glance; two without a date are there; an order by hand and a view are kept', async ({
+  page,
+}) => {
+  await demo(page, '/schedule/countdown')
+  const dock = page.getByRole('complementary', { name: 'Without a date, and spares' })
+  await expect(dock).toContainText('Lofting a stem on the kitchen floor')
+  await expect(dock).toContainText('The net loft in February')
+  await page.getByRole('button', { name: 'In rows' }).click()
+  const scripts = page.getByRole('rowgroup', { name: 'Script', exact: true })
+  await expect(scripts.getByRole('rowheader').first()).toContainText(/Script 3.*left/)
+  const titles = scripts.locator('a')
+  await expect(titles).toHaveText([
+    'Cutting a spar from a storm pine',
+    'Night tides',
+    'Lofting a stem on the kitchen floor',
+  ])
+  await expect(scripts.getByRole('row').filter({ hasText: 'Lofting a stem' })).toContainText('no date')
+  await expect(scripts.getByRole('row').filter({ hasText: 'Cutting a spar' })).toContainText(
+    'Write the script',
+  )
+
+  // By hand, within its stage; it stays so.
+  await titles.last().focus()
+  await page.keyboard.press('Alt+ArrowUp')
+  await expect(titles.nth(1)).toHaveText('Lofting a stem on the kitchen floor')
+  await expect(titles.nth(1)).toBeFocused()
+  await page.keyboard.press('Alt+ArrowUp')
+  await expect(titles.first()).toHaveText('Lofting a stem on the kitchen floor')
+  await stored(page)
+  await page.reload()
+  await expect(titles.first()).toHaveText('Lofting a stem on the kitchen floor')
+
+  // Whose move it is, of one kind, under a name of one's own.
+  await page.getByLabel('Grouped').selectOption('by whose move')
+  await page.getByLabel('Which show or kind').selectOption('talk')
+  await expect(page.getByRole('rowgroup', { name: 'My move' })).toContainText('The ferry pilot')
+  await expect(page.getByRole('table').getByText('Cutting a spar from a storm pine')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Kept views' }).click()
+  await page.getByLabel('Keep what is shown as').fill('Talks by move')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await stored(page)
+  await page.reload()
+  await page.getByLabel('Grouped').selectOption('by stage')
+  await page.getByRole('button', { name: 'Kept views' }).click()
+  await page.getByRole('button', { name: 'Talks by move', exact: true }).click()
+  await expect(page.getByLabel('Grouped')).toHaveValue('move')
+  await expect(page.getByLabel('Which show or kind')).toHaveValue('form talk')
+})
+
+/** Only talks in Month, read without pointing at anything. */
+test('a month is read as it stands, and narrowed to one kind', async ({ page }) => {
+  await demo(page, '/schedule/month')
+  const november = page.getByRole('region', { name: 'November 2026' })
+  await expect(november).toContainText(/out.*planned.*\(Tern & Tiller \d+, Harbour Hours \d+; .*talk \d+/)
+  await expect(november.getByRole('button', { name: /^#42/ })).toContainText(/tutorial \d+ missing/)
+  await page.getByLabel('Which show or kind').selectOption('talk')
+  await expect(
+    november.getByRole('button', { name: /^HH 18 The lock at low water, talk, out/ }),
+  ).toBeVisible()
+  await expect(november.getByRole('button', { name: /Steaming oak ribs/ })).toHaveCount(0)
+  // The same in Slots and in the rows.
+  await page.getByRole('link', { name: 'Slots' }).click()
+  await expect(page.getByRole('row').filter({ hasText: 'The ferry pilot' })).toContainText('talk')
+  await expect(page.getByRole('table').getByText('Cutting a spar from a storm pine')).toHaveCount(0)
+})
+
+/** A show's own kinds, each with its recipe. */
+test('a kind of episode is added to a show, and one with its own recipe brings its steps', async ({
+  page,
+}) => {
+  await demo(page, '/shows')
+  await page.getByLabel('Another kind of episode').fill('news')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.getByLabel('Name of the kind news')).toBeVisible()
+  await stored(page)
+  await page.goto('/ideas')
+  await page.locator('[aria-label="Ideas"]').getByText('A folding thwart').first().click()
+  await page.keyboard.press('e')
+  const kind = page.getByRole('combobox', { name: 'Kind of episode' })
+  await kind.selectOption('news')
+  await expect(kind).toHaveValue('news')
+  await kind.selectOption('letter')
+  await stored(page)
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'A folding thwart' })).toBeVisible()
+  await page.getByRole('button', { name: 'Kind and dates' }).click()
+  await expect(page.getByLabel('Made by the recipe')).toHaveValue('recipe-short')
+  await page.getByRole('link', { name: /^Edit/ }).click()
+  await expect(page.getByRole('region', { name: 'Steps of Edit' }).getByRole('checkbox')).toHaveCount(1)
+})
