@@ -14,6 +14,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', redirect: '/today' },
+    { path: '/ideas/months', redirect: '/schedule/months' },
     ...screens.map(({ path, name, title, component, bare = false, props = false }) => ({
       path,
       name,

@@ -2,7 +2,6 @@ import type { WholeStore } from '@core/formats/backup'
 import { type Show } from '@core/records'
 import { addDays } from '@core/rhythm/days'
 import { dayAt } from '@core/rhythm/zone'
-import { chanceFrom } from './chance'
 
 import { ideaBoats, ideaTalks, readIdeas, releasedBoats, releasedTalks } from './titles'
 import { Maker } from './maker'
@@ -20,7 +19,7 @@ export function largeWorld(
   count = 5000,
 ): { whole: WholeStore; pictures: PictureOrder[] } {
   const { whole: usual, pictures } = demoWorld(now)
-  const maker = new Maker(now, chanceFrom(7), new Set(usual.tables.episodes.map((e) => e.code)))
+  const maker = new Maker(now, 7, new Set(usual.tables.episodes.map((e) => e.code)))
   const subjects = [...releasedBoats, ...releasedTalks]
   const today = dayAt(now, zone)
   const days = Math.ceil(count / 2)

@@ -22,13 +22,15 @@ import { blankEpisode } from '@core/records/blank-episode'
 import { codeFor } from '@core/rhythm/numbering'
 import { dayAt, momentAt } from '@core/rhythm/zone'
 import { scriptFigures } from '@core/script/timing'
-import { type Chance } from './chance'
+import { seedOf } from '@core/plan/chance'
+import { chanceFrom, type Chance } from './chance'
+import { fillerScript } from './filler'
 import { demoKeywords, knownOf, sketches } from './ideas'
 import { scriptFor } from './scripts'
 import { type Subject } from './titles'
 
 import { whole, type PictureOrder, type Progress } from './progress'
-import { briefOf, tagsOf } from './recipes'
+import { briefOf, otherTitle, tagsOf } from './recipes'
 
 /** Keywords that released episodes are on. */
 const covered: Readonly<Record<string, string>> = {
@@ -37,6 +39,19 @@ const covered: Readonly<Record<string, string>> = {
   'Spiling with a biscuit tin': 'k19',
   'Oiling or varnish on a working boat': 'k4',
   'I bought the worst boat on the quay': 'k5',
+}
+
+/** What was made, or is, with a sponsor. */
+const sponsored: Readonly<Record<string, string>> = {
+  'Eight coats in nine days': 'Brightwork Varnish',
+  'Splicing what you can reach': 'Kelpline Rope',
+  'Rope fenders in an evening': 'Kelpline Rope',
+  'Mending a hole the size of a fist': 'Brightwork Varnish',
+  'Eels, and who still eats them': 'Kelpline Rope',
+  'The harbour office, one window': 'Brightwork Varnish',
+  'Steaming oak ribs without a steam box': 'Brightwork Varnish',
+  'Caulking, the quiet skill': 'Brightwork Varnish',
+  'Lofting a stem on the kitchen floor': 'Kelpline Rope',
 }
 
 /** Makes records of the demo world, each the same for the same moment and chance. */
@@ -58,7 +73,7 @@ export class Maker {
 
   constructor(
     private readonly now: number,
-    private readonly chance: Chance,
+    private readonly seed: number,
     private readonly codes = new Set<string>(),
   ) {
     this.today = dayAt(now, zone)
@@ -133,7 +148,7 @@ export class Maker {
   ): void {
     const id = `${show.id}-${number}`
     const video = show.kind === 'video'
-    const { chance } = this
+    const chance = this.chanceOf(`${id} figures`)
     const usual = (video ? 4200 : 900) + index * (video ? 130 : 40)
     const views = Math.round(usual * chance.about(0.38))
     const age = dayNumber(this.today) - dayNumber(day)
@@ -209,6 +224,11 @@ export class Maker {
     })
   }
 
+  /** Chance of an episode's own: what is added to the world changes nothing of the others. */
+  private chanceOf(id: string): Chance {
+    return chanceFrom(seedOf(`${this.seed} ${id}`))
+  }
+
   private blank(show: Show, id: string, title: string): Episode {
     const code = codeFor(id, this.codes)
     this.codes.add(code)
@@ -227,33 +247,28 @@ export class Maker {
     words?: number,
     past = false,
   ): void {
-    const { chance } = this
+    const chance = this.chanceOf(id)
     const audio = show.kind === 'audio'
     const recipe = this.recipe(show)
     const episode = this.blank(show, id, subject.title)
-    const script = scriptFor(
-      id,
-      subject,
-      recipe,
-      show.kind,
-      chance,
-      words ?? (audio ? chance.between(700, 1000) : chance.between(1150, 1450)),
-      progress.written,
-      progress.got,
-      this.moment(addDays(ended, -10)),
-    )
+    const at = this.moment(addDays(ended, -10))
+    const script =
+      words === undefined
+        ? scriptFor(id, subject, recipe, show.kind, progress.written, progress.got, at)
+        : fillerScript(id, subject, recipe, show.kind, chance, words, at)
     episode.topics = [subject.topic]
     episode.brief = briefOf(subject, progress)
     episode.titles = [
       { id: `${id}/t1`, text: subject.title },
-      { id: `${id}/t2`, text: `What ${subject.thing} taught me about ${subject.material}` },
+      { id: `${id}/t2`, text: otherTitle(subject) },
     ]
     if (progress.title === 'chosen') episode.chosenTitle = `${id}/t1`
     episode.tags = tagsOf(subject, show, progress.tags)
     if (progress.description)
       episode.links = [{ id: `${id}/l1`, label: 'Drawings', url: 'https://tern-and-tiller.example/drawings' }]
     if (subject.title.includes('Varga')) episode.guests = ['Ines Varga']
-    if (chance.next() < 0.2) episode.sponsor = chance.pick(['Kelpline Rope', 'Brightwork Varnish'])
+    const sponsor = sponsored[subject.title]
+    if (sponsor !== undefined) episode.sponsor = sponsor
     if (progress.length) {
       const figures = scriptFigures(script, show.pace)
       const stretch = 0.94 + chance.next() * 0.12

@@ -1,5 +1,6 @@
 import type { Progress } from './progress'
 import { type Brief, type Recipe, type Show } from '@core/records'
+import { handBriefs } from './texts/briefs'
 import { type Subject } from './titles'
 
 /** The boats' recipe with what the creator has added to it over the year. */
@@ -59,26 +60,33 @@ export function shorter(recipe: Recipe): Recipe {
   }
 }
 
+/** What is settled of a subject, as far as it has come: by hand where it was written, else composed. */
 export function briefOf(s: Subject, progress: Progress): Brief {
-  const points = [
-    `${upper(s.thing)} shows where to begin`,
-    `${upper(s.material)} has its own pace`,
-    `Trust ${s.tool}, then your thumb`,
+  const hand = handBriefs[s.title]
+  const points = hand?.points ?? [
+    `Where ${s.thing} gave trouble before ${s.tool} came out`,
+    `How ${s.material} behaved with ${s.tool} at hand`,
+    `What I would ask of ${s.tool} next time for ${s.thing}`,
   ]
+  const described =
+    hand?.description ??
+    `How ${s.thing} came right with ${s.tool}: where it began, what went wrong, and what I would do again.`
   return {
-    takeaway: progress.brief === 'none' ? '' : `You can do ${s.thing} yourself, with ${s.tool} and patience.`,
-    points:
-      progress.brief === 'whole'
-        ? points
-        : progress.brief === 'part'
-          ? [points[0] ?? '', '', '']
-          : ['', '', ''],
-    description: progress.description
-      ? `${s.title}: how ${s.thing} comes right with ${s.material}, ${s.tool} and an afternoon. What to look for first, where it goes wrong, and what I would do again.`
-      : '',
-    pictureIdea: progress.brief === 'whole' ? `The eye should land on ${s.thing}` : '',
+    takeaway:
+      progress.brief === 'none' ? '' : (hand?.takeaway ?? `${upper(s.thing)}, with no more than ${s.tool}.`),
+    points: [0, 1, 2].map((i) =>
+      progress.brief === 'whole' || (progress.brief === 'part' && i === 0) ? (points[i] ?? '') : '',
+    ),
+    description: progress.description ? described : '',
+    pictureIdea:
+      progress.brief === 'whole' ? (hand?.pictureIdea ?? `${upper(s.thing)} large, ${s.tool} beside`) : '',
     pictureWords: progress.brief === 'whole' ? s.words : '',
   }
+}
+
+/** What it might be called instead. */
+export function otherTitle(s: Subject): string {
+  return handBriefs[s.title]?.other ?? `What ${s.thing} and ${s.tool} taught me`
 }
 
 export function tagsOf(s: Subject, show: Show, how: Progress['tags']): string[] {

@@ -10,6 +10,7 @@ import { releaseOf } from '@core/rhythm/slots'
 import { datesOf } from '@core/rhythm/rule'
 import { dayAt } from '@core/rhythm/zone'
 import { largeWorld } from './large'
+import { sentencesOf } from './texts/read'
 import { demoWorld } from './world'
 
 const { whole, pictures } = demoWorld(exampleNow)
@@ -49,6 +50,30 @@ describe('the demo world', () => {
     )
     distinct(pictures.map((p) => p.id))
     distinct(pictures.map((p) => `${p.subject.words} ${p.subject.motif} ${p.variant}`))
+  })
+
+  test('no sentence is said twice in it', () => {
+    const said = new Map<string, string>()
+    const twice: string[] = []
+    const say = (where: string, text: string) => {
+      for (const sentence of sentencesOf(text)) {
+        const before = said.get(sentence)
+        if (before !== undefined) twice.push(`${sentence} (${before}, ${where})`)
+        said.set(sentence, where)
+      }
+    }
+    for (const e of tables.episodes) {
+      const { takeaway, points, description, pictureIdea } = e.brief
+      for (const text of [e.note, takeaway, ...points, description, pictureIdea]) say(e.title, text)
+      for (const t of e.titles.slice(1)) say(e.title, t.text)
+    }
+    for (const s of tables.scripts)
+      for (const b of s.sections.flatMap((x) => x.beats)) {
+        say(s.id, b.text)
+        for (const c of b.cues) say(s.id, c.text)
+      }
+    expect(said.size).toBeGreaterThan(1500)
+    expect(twice).toEqual([])
   })
 
   test('numbers go on at #42 and HH 19 on the right dates', () => {

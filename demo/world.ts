@@ -1,7 +1,6 @@
 import type { WholeStore } from '@core/formats/backup'
 import { type Day, type Place } from '@core/records'
 import { addDays } from '@core/rhythm/days'
-import { chanceFrom } from './chance'
 import {
   ideaBoats,
   ideaTalks,
@@ -21,7 +20,7 @@ import { everything, whole, type PictureOrder } from './progress'
  * moment gives the same world.
  */
 export function demoWorld(now: number): { whole: WholeStore; pictures: PictureOrder[] } {
-  const maker = new Maker(now, chanceFrom(42))
+  const maker = new Maker(now, 42)
   const { boats, talks } = maker
   const thursday = maker.next(3, '17:00')
   const tuesday = addDays(thursday, 5)

@@ -349,7 +349,7 @@ test('an idea’s own page: folded until wanted, own fields, a guest who is away
 test('months: an idea is meant for one by drag and by keys; balance leads from a starved topic to its ideas', async ({
   page,
 }) => {
-  await demo(page, '/ideas/months')
+  await demo(page, '/schedule/months')
   const month = (name: string) => page.getByRole('list', { name: `Meant for ${name}` })
   await page
     .getByRole('button', { name: /^Ten knots I actually use, meant/ })
@@ -360,7 +360,7 @@ test('months: an idea is meant for one by drag and by keys; balance leads from a
     .getByRole('button', { name: /^Ten knots/ })
     .press('ArrowUp')
   await expect(month('January 2027')).toContainText('Ten knots I actually use')
-  await page.getByRole('link', { name: 'Balance' }).click()
+  await page.goto('/ideas/balance')
   const starved = page
     .getByRole('list', { name: 'What stands out' })
     .getByRole('button', { name: /starved/ })

@@ -28,7 +28,7 @@ const screens = [
   '/today',
   '/ideas',
   '/ideas/sort',
-  '/ideas/months',
+  '/schedule/months',
   '/ideas/keywords',
   '/ideas/balance',
   '/ideas/mailbox',
@@ -63,9 +63,14 @@ for (const theme of ['booth', 'daylight'] as const) {
     await page.getByRole('button', { name: 'Conditions 1' }).click()
     await look('conditions')
     await page.keyboard.press('Escape')
-    await page.getByRole('button', { name: 'As a wall of notes' }).click()
+    const wall = page.getByLabel('As a wall of notes')
+    await page.getByRole('button', { name: 'Order', exact: true }).click()
+    await wall.check()
+    await page.keyboard.press('Escape')
     await look('wall')
-    await page.getByRole('button', { name: 'As a list' }).click()
+    await page.getByRole('button', { name: 'Order', exact: true }).click()
+    await wall.uncheck()
+    await page.keyboard.press('Escape')
     await page
       .getByRole('button', { name: /Building a steam box/ })
       .last()
@@ -154,12 +159,12 @@ test('every screen and stage has an address, a title in the tab, and fits 1280 w
   for (const [path, title] of [
     ['/ideas', 'Ideas'],
     ['/ideas/sort', 'Sort ideas'],
-    ['/ideas/months', 'Months'],
     ['/ideas/keywords', 'Keywords'],
     ['/ideas/balance', 'Balance'],
     ['/ideas/mailbox', 'Mailbox'],
     ['/schedule/countdown', 'Countdown'],
     ['/schedule/month', 'Month'],
+    ['/schedule/months', 'Ideas by month'],
     ['/week', 'Week'],
     ['/catalogue', 'Catalogue'],
     ['/shows', 'Shows'],
@@ -203,7 +208,9 @@ test('the demo: Today, the strip, Slots and the episode say the same', async ({ 
   await page.keyboard.press('3')
   await expect(row.getByRole('button', { name: '#43 Film: lit' })).toBeVisible()
   await expect(
-    page.getByRole('button', { name: /^#43 Why my keel bolts wept rust, goes out Thu 3 Dec, in 9 d$/ }),
+    page.getByRole('button', {
+      name: /^#43 Why my keel bolts wept rust, goes out Thu 3 Dec, in 9 d, story$/,
+    }),
   ).toBeVisible()
 })
 

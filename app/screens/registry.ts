@@ -55,12 +55,6 @@ export const screens: readonly Screen[] = [
     component: () => import('./ideas/SortIdeas.vue'),
   },
   {
-    path: '/ideas/months',
-    name: 'months',
-    title: 'Months',
-    component: () => import('./ideas/Months.vue'),
-  },
-  {
     path: '/ideas/keywords',
     name: 'keywords',
     title: 'Keywords',
@@ -103,6 +97,12 @@ export const screens: readonly Screen[] = [
     name: 'month',
     title: 'Month',
     component: () => import('./schedule/Month.vue'),
+  },
+  {
+    path: '/schedule/months',
+    name: 'months',
+    title: 'Ideas by month',
+    component: () => import('./schedule/MonthIdeas.vue'),
   },
   {
     path: '/week',

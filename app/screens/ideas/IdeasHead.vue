@@ -11,7 +11,6 @@ const ranking = useRanking()
 const parts = computed(() => [
   { name: 'ideas', label: 'All' },
   { name: 'sort', label: ideas.unsorted.length > 0 ? `Sort ${ideas.unsorted.length}` : 'Sort' },
-  { name: 'months', label: 'Months' },
   { name: 'keywords', label: 'Keywords' },
   { name: 'balance', label: 'Balance' },
   { name: 'mailbox', label: 'Mailbox' },

@@ -148,8 +148,8 @@ function tag(text: string) {
             </li>
           </ul>
         </div>
-        <div>
-          <h3 class="text-14 mb-2">Hashtags</h3>
+        <details>
+          <summary class="py-1">Hashtags</summary>
           <p class="flex flex-wrap gap-2">
             <button
               v-for="h in start.hashtags"
@@ -161,7 +161,7 @@ function tag(text: string) {
               {{ h }}
             </button>
           </p>
-        </div>
+        </details>
       </div>
     </div>
   </section>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { LayoutGrid, List } from '@lucide/vue'
 import { useMoment } from '@app/stores/moment'
 import { useIdeas } from '@app/stores/ideas'
 import Drop from '@app/ui/Drop.vue'
@@ -184,6 +183,14 @@ const newId = () => crypto.randomUUID()
             @change="ideas.change({ sort: { ...ideas.view.sort, down: !ideas.view.sort.down } })"
           />Largest or latest first</label
         >
+        <label class="flex items-center gap-2"
+          ><input
+            type="checkbox"
+            class="tick"
+            :checked="ideas.view.layout === 'wall'"
+            @change="ideas.change({ layout: ideas.view.layout === 'wall' ? 'list' : 'wall' })"
+          />As a wall of notes</label
+        >
         <label
           ><span class="label">In groups by</span
           ><select class="field" :value="ideas.view.group" @change="ideas.change({ group: typedIn($event) })">
@@ -193,25 +200,7 @@ const newId = () => crypto.randomUUID()
         >
       </div>
     </Drop>
-    <div class="flex ml-auto" role="group" aria-label="Layout">
-      <button
-        class="btn btn-small rounded-r-none"
-        :class="ideas.view.layout === 'list' ? 'bg-raised border-ring' : ''"
-        :aria-pressed="ideas.view.layout === 'list'"
-        aria-label="As a list"
-        @click="ideas.change({ layout: 'list' })"
-      >
-        <List :size="16" /></button
-      ><button
-        class="btn btn-small rounded-l-none -ml-px"
-        :class="ideas.view.layout === 'wall' ? 'bg-raised border-ring' : ''"
-        :aria-pressed="ideas.view.layout === 'wall'"
-        aria-label="As a wall of notes"
-        @click="ideas.change({ layout: 'wall' })"
-      >
-        <LayoutGrid :size="16" />
-      </button>
-    </div>
+    <span class="flex-1" />
     <InAndOut />
   </div>
 </template>

@@ -29,12 +29,6 @@ export const sortKeys = keymap('Sort', {
   back: ['Z Backspace', 'take back'],
 })
 
-/** On an idea of Months. */
-export const monthsKeys = keymap('Months', {
-  move: ['ArrowUp ArrowDown', 'to the month before, the month after'],
-  place: ['P', 'put it on a slot'],
-})
-
 /** On a keyword of the plot. */
 export const plotKeys = keymap('Keywords', {
   back: ['ArrowLeft ArrowUp', 'the keyword before'],

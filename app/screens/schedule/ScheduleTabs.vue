@@ -1,9 +1,10 @@
 <script setup lang="ts">
-/** The three views of the same slots. */
+/** The views of the same slots. */
 const views = [
   { name: 'schedule', label: 'Slots' },
   { name: 'countdown', label: 'Countdown' },
   { name: 'month', label: 'Month' },
+  { name: 'months', label: 'Ideas by month' },
 ]
 </script>
 

@@ -26,3 +26,9 @@ export const monthKeys = keymap('Month', {
 export const openSlotsKeys = keymap('Choosing a slot', {
   go: ['ArrowUp ArrowDown', 'from slot to slot'],
 })
+
+/** On an idea among those by month. */
+export const monthsKeys = keymap('Ideas by month', {
+  move: ['ArrowUp ArrowDown', 'to the month before, the month after'],
+  place: ['P', 'put it on a slot'],
+})

@@ -128,12 +128,14 @@ async function keep() {
       <p v-if="fault" role="alert" class="late mt-2">{{ fault }}</p>
     </section>
     <section class="panel p-5" aria-labelledby="batching">
-      <h2 id="batching" class="mb-1">How work is batched</h2>
-      <p class="sub mb-3">
-        Setting up is counted once a day; planning puts work of one kind together, on days you like it, where
-        that costs no release.
-      </p>
-      <Batching />
+      <details>
+        <summary><h2 id="batching" class="inline">How work is batched</h2></summary>
+        <p class="sub mt-1 mb-3">
+          Setting up is counted once a day; planning puts work of one kind together, on days you like it,
+          where that costs no release.
+        </p>
+        <Batching />
+      </details>
     </section>
     <section class="panel p-5" aria-labelledby="reminders">
       <h2 id="reminders" class="mb-1">Reminders</h2>

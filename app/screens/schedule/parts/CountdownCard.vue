@@ -38,7 +38,7 @@ const says = computed(() => {
   const { number, title, standing } = put.card
   const late = put.late ? `, late ${put.late} d` : ''
   const why = outlook.value ? `, ${outlook.value}: ${reason.value}` : ''
-  return `${number} ${title}${form.value ? `, ${form.value}` : ''}, out ${sayDay(standing.release?.day ?? '')}, ${put.days} d, at ${standing.where?.stage.name ?? 'ready'}${late}${why}. Arrows move it, Enter says why`
+  return `${number} ${title}, out ${sayDay(standing.release?.day ?? '')}, ${put.days} d, at ${standing.where?.stage.name ?? 'ready'}${form.value ? `, ${form.value}` : ''}${late}${why}. Arrows move it, Enter says why`
 })
 </script>
 

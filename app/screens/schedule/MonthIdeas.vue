@@ -9,8 +9,8 @@ import { useMoment } from '@app/stores/moment'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useRouter } from 'vue-router'
-import { carriedIdea } from './carried'
-import IdeasHead from './IdeasHead.vue'
+import { carriedIdea } from '../ideas/carried'
+import ScheduleTabs from './ScheduleTabs.vue'
 import { keysOn } from '@app/ui/keymap'
 import KeySign from '@app/ui/KeySign.vue'
 import { monthsKeys } from './keymap'
@@ -85,7 +85,10 @@ const open = (e: Episode) => {
 
 <template>
   <div class="mx-auto max-w-[1360px] px-5 py-4 max-sm:px-3">
-    <IdeasHead />
+    <header class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
+      <h1>Schedule</h1>
+      <ScheduleTabs />
+    </header>
     <div class="grid grid-cols-1 gap-5 lg:grid-cols-[minmax(0,1fr)_280px] items-start">
       <ol class="grid gap-3" aria-label="The coming months">
         <li
