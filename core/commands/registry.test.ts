@@ -8,6 +8,7 @@ import { withChanges, checked, inverse, type Context, type Outcome } from './cha
 import { withFollowOns } from './follow'
 import { commandNames, doDeed } from './random-deeds'
 import { editRecipe } from './recipes/edit-recipe'
+import { putLaunch } from './schedule/launch'
 import { placeOnSlot } from './schedule/place-on-slot'
 import { startWork } from './schedule/start-work'
 import { putStanding } from './standing/put-standing'
@@ -31,8 +32,8 @@ function withFollowed(records: Records, result: Result<Outcome>, context: Contex
 }
 
 /**
- * Two episodes in work with a step done, a follow-on set off, work laid, and a checklist; busy time; three
- * ideas.
+ * Two episodes in work with a step done, a follow-on set off, work laid, and a checklist; busy time; a launch;
+ * three ideas.
  */
 function world(): Records {
   const records = exampleRecords(
@@ -55,6 +56,8 @@ function world(): Records {
   r = withFollowed(r, tickStep(r, { step: 'e0/script', done: true }, context), context)
   const mail = { name: 'Mailing list', kind: 'admin', minutes: 30 } as const
   r = after(r, putStanding(r, { ...mail, when: { kind: 'once', day: '2026-11-30' } }, context))
+  const regatta = { name: 'Regatta', from: '2026-12-20', to: '2026-12-24', runUp: 14, wanted: 2, note: '' }
+  r = after(r, putLaunch(r, regatta, { ...context, id: () => 'regatta' }))
   for (const day of ['2026-11-25', '2026-11-26'])
     r = after(r, layOnDay(r, { step: 'e0/film', day, minutes: 60 }, context))
   return r
