@@ -3,7 +3,8 @@ import type { Step } from '../records'
 import { progressOf } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
 import { minutesAhead, planFor } from './load'
-import { explain, gains, inPlanOrder, openWork } from './work'
+import { outlookOf, type Outlook } from './forecast'
+import { explain, gains, inPlanOrder, openWork, turnOf, type Shift } from './work'
 
 const records = exampleRecords()
 const [show, recipe, settings] = [
@@ -112,4 +113,34 @@ test('what a plan gains', () => {
     'Turns to other work 7 times instead of 12',
   ])
   expect(gains(score, score)).toEqual([])
+})
+
+describe('what a plan does to a release', () => {
+  const outlook = (chance: number): Outlook => ({
+    episode: 'e',
+    release: '2026-12-03',
+    chance,
+    is: outlookOf(chance),
+    p50: 0,
+    p90: 0,
+    last: undefined,
+    spread: new Map(),
+  })
+  const shift = (was: number, is: number, inHand: Shift['inHand'] = [3, 3]): Shift => ({
+    episode: 'e',
+    outlook: [outlook(was), outlook(is)],
+    inHand,
+  })
+  test.each([
+    ['a chance that falls', shift(0.9, 0.8), 'worse'],
+    ['a chance that rises', shift(0.5, 0.7), 'better'],
+    ['no more than chance itself', shift(0.9, 0.89), 'same'],
+    ['a day less in hand', shift(0.9, 0.9, [3, 2]), 'worse'],
+    ['a day more in hand', shift(0.9, 0.9, [3, 4]), 'better'],
+    ['no room any more', shift(0.9, 0.9, [3, undefined]), 'worse'],
+    ['room at last', shift(0.1, 0.1, [undefined, 0]), 'better'],
+    ['no room before and after', shift(0.1, 0.1, [undefined, undefined]), 'same'],
+  ] as const)('%s', (_what, of, is) => {
+    expect(turnOf(of)).toBe(is)
+  })
 })

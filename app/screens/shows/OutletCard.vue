@@ -51,7 +51,7 @@ const write = (fields: Fields) => {
       />
       <NumberField
         :model-value="outlet.fold"
-        label="Seen unfolded"
+        label="Shown before it folds"
         :min="0"
         @update:model-value="write({ fold: $event })"
       />

@@ -44,29 +44,29 @@ function most(which: 'evergreen' | 'topical', count: number | undefined) {
     <div class="grid gap-3 grid-cols-2 sm:grid-cols-4">
       <NumberField
         :model-value="show.aim.from"
-        label="Aim from, min"
+        label="Shortest, minutes"
         :min="0"
         @update:model-value="write({ aim: { ...show.aim, from: $event } })"
       />
       <NumberField
         :model-value="show.aim.to"
-        label="Aim to, min"
+        label="Longest, minutes"
         :min="0"
         @update:model-value="write({ aim: { ...show.aim, to: $event } })"
       />
       <NumberField
         :model-value="show.pace.camera"
-        label="To camera, words/min"
+        label="To camera, words a minute"
         @update:model-value="write({ pace: { ...show.pace, camera: $event } })"
       />
       <NumberField
         :model-value="show.pace.voice"
-        label="Voice-over, words/min"
+        label="Voice-over, words a minute"
         @update:model-value="write({ pace: { ...show.pace, voice: $event } })"
       />
       <NumberField
         :model-value="show.pace.point ?? usualPoint"
-        label="From points, s each"
+        label="From points, seconds each"
         :min="5"
         :max="900"
         @update:model-value="write({ pace: { ...show.pace, point: $event } })"

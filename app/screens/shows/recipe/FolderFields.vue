@@ -44,7 +44,7 @@ function folders(event: Event) {
           :model-value="recipe.folderName ?? folderPattern"
           lazy
           class="font-mono text-12"
-          label="Name of the outer one"
+          label="Name of the folder round it"
           @update:model-value="emit('write', { folderName: $event.trim() || undefined })"
         /><label
           ><span class="label">One a line; a slash puts one within another</span
