@@ -11,6 +11,7 @@ test('an idea’s knowledge is read and written in the script and in the edit, a
   await page.goto('/ideas')
   await page.locator('[aria-label="Ideas"]').getByText('A mast from a fallen larch').first().click()
   await page.getByRole('button', { name: 'Its page' }).click()
+  await expect(page.getByRole('toolbar', { name: 'Formatting' })).toBeVisible()
   const note = page.getByRole('textbox', { name: 'Note' })
   await note.click()
   await page.keyboard.type('## Before filming\n- [ ] borrow the long clamps\nask for the saw\n\n')

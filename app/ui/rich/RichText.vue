@@ -9,6 +9,7 @@ import { Markdown } from '@tiptap/markdown'
 import RichBar from './RichBar.vue'
 import { keptPicture, keptScheme, type ShowPicture } from './kept-picture'
 import { ticksInLists } from './ticks-in-lists'
+import { Echoes } from './echoes'
 import { looksLikeMarkdown, plainBreaks } from './markdown'
 import './rich.css'
 
@@ -24,8 +25,8 @@ const { label, placeholder, showPicture, keepPicture } = defineProps<{
   /** Keeps a picture that was pasted, dropped or chosen; gives its id and name, or nothing when refused. */
   keepPicture: (file: File) => Promise<{ id: string; name: string } | undefined>
 }>()
-/** The text as it was last given: what comes back of it changes nothing here. */
-let given = text.value
+/** What was given comes back a moment later and changes nothing here. */
+const echoes = new Echoes(text.value)
 
 const editor = useEditor({
   injectCSS: false,
@@ -80,7 +81,8 @@ let isPending = false
 function give() {
   if (!isPending || !editor.value) return
   isPending = false
-  given = plainBreaks(editor.value.getMarkdown())
+  const given = plainBreaks(editor.value.getMarkdown())
+  echoes.gave(given)
   text.value = given
 }
 const rested = useDebounceFn(give, 250, { maxWait: 1500 })
@@ -89,8 +91,8 @@ useEventListener(document, 'visibilitychange', give)
 onBeforeUnmount(give)
 watch(text, (now) => {
   // What is being typed here is not taken away by what another tab wrote; it is given when typing rests.
-  if (now === given || isPending) return
-  given = now
+  if (echoes.isEcho(now) || isPending) return
+  echoes.took(now)
   editor.value?.commands.setContent(now, { contentType: 'markdown', emitUpdate: false })
 })
 
