@@ -40,10 +40,11 @@ const card = computed(() => (frame.episode ? cards.cardOf(frame.episode) : undef
 const lamps = computed(() => (card.value ? sixLamps(card.value.standing).flatMap((l) => l ?? []) : []))
 const forms = useForms()
 const form = computed(() => (frame.episode ? forms.of(frame.episode) : undefined))
-/** What is left for the sign of its kind between its lamps and what stands at the right. */
-const signRoom = computed(
-  () => width - 100 - (late.value ? 92 : isScheduled.value ? 110 : outlook.value ? 118 : 64),
-)
+/** Whether the sign of its kind has room beside its lamps; else its first letter stands by the number. */
+const signFits = computed(() => {
+  const said = late.value ? 56 : isScheduled.value ? 72 : outlook.value ? 8 * outlook.value.length : 0
+  return width - 96 - said - when.length * 6.8 >= 12 + (form.value?.length ?? 0) * 5.2
+})
 const late = computed(() => (frame.kind === 'filled' ? card.value?.standing.late : undefined))
 const number = computed(
   () =>
@@ -138,7 +139,10 @@ const trouble = computed(() => {
         <template v-else>
           <span class="flex gap-1.5 items-baseline min-w-0"
             ><span class="num text-11 text-ink-2">{{ narrow ? bare : number }}</span
-            ><strong v-if="!narrow" class="text-12 font-semibold truncate">{{ card?.title }}</strong></span
+            ><FormSign
+              v-if="frame.kind === 'filled' && !narrow && (slim || !signFits)"
+              :name="form?.slice(0, 1)"
+            /><strong v-if="!narrow" class="text-12 font-semibold truncate">{{ card?.title }}</strong></span
           >
           <template v-if="frame.kind === 'filled' && !slim && !narrow">
             <span
@@ -146,11 +150,7 @@ const trouble = computed(() => {
               :class="isScheduled ? 'invisible' : ''"
               aria-hidden="true"
               ><LampMark v-for="(l, i) in lamps" :key="i" :lamp="l" :size="10" hidden />
-              <FormSign
-                v-if="signRoom >= 36"
-                class="ml-1"
-                :name="form"
-                :style="{ maxWidth: `${signRoom}px` }"
+              <FormSign v-if="signFits" class="ml-1" :name="form"
             /></span>
           </template>
           <Glyph v-else-if="frame.kind === 'filled' && !narrow" :lamps="lamps" :size="15" class="flex-none" />

@@ -41,7 +41,7 @@ function most(which: 'evergreen' | 'topical', count: number | undefined) {
         @update:model-value="write({ nextNumber: $event })"
       />
     </div>
-    <div class="grid gap-3 grid-cols-2 sm:grid-cols-4">
+    <div class="grid gap-3 grid-cols-2 sm:grid-cols-3 items-end">
       <NumberField
         :model-value="show.aim.from"
         label="Shortest, minutes"
