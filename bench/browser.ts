@@ -93,7 +93,11 @@ await opening('Today opens', 'a[href="/today"]', '#nextout')
 await opening('Slots open', 'a[href="/schedule"]', 'table.slots tbody tr')
 await opening('an episode opens', '.frame.filled', 'nav[aria-label="Stages of the episode"]')
 await opening('the list of 10,000 ideas opens', 'a[href="/ideas"]', '[aria-label="Ideas"] li')
-await opening('the Catalogue of 5,000 opens', 'a[href="/catalogue"]', '[aria-label="Released episodes"] li')
+await opening(
+  'the Catalogue of 5,000 opens',
+  'a[href="/catalogue"]',
+  '[aria-label="Released episodes"] [role="presentation"] [role="row"]',
+)
 
 /** From a key in a field to the frame that shows its letter. */
 async function typing(what: string, selector: string): Promise<void> {
@@ -130,7 +134,7 @@ await page.locator('textarea[id^="beat-"]').first().waitFor()
 await typing('script of 1,000 words', 'textarea[id^="beat-"]')
 await page.goto(`${base}${address ?? ''}/edit`)
 await page.getByRole('heading', { level: 1 }).waitFor()
-await page.keyboard.press('n')
+await page.getByRole('button', { name: 'Notebook' }).click()
 const note = page.getByRole('textbox', { name: 'Note' })
 await note.click()
 await page.evaluate(async () => {

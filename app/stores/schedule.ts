@@ -87,8 +87,7 @@ export const useSchedule = defineStore('schedule', () => {
     return first - 10
   })
 
-  /** How a show stands against its wish, with what is on its next slots. */
-  function readyRun(show: Show): Ahead & { next: (Card | undefined)[] } {
+  function runOf(show: Show): Ahead & { next: (Card | undefined)[] } {
     const within = (days: number) =>
       rowsOf(show, days)
         .filter((r) => !r.slot?.skipped && r.at > moment.now)
@@ -113,6 +112,12 @@ export const useSchedule = defineStore('schedule', () => {
       ...aheadOf(slots, kept, moment.today, show.readyMost),
       next: next.slice(0, Math.max(show.readyAhead, 1)).map((r) => r.card),
     }
+  }
+
+  const runs = computed(() => new Map(moment.shows.map((s) => [s.id, runOf(s)])))
+  /** How a show stands against its wish, with what is on its next slots; kept from screen to screen. */
+  function readyRun(show: Show): Ahead & { next: (Card | undefined)[] } {
+    return runs.value.get(show.id) ?? runOf(show)
   }
 
   return { rows, openOf, frames, firstDay, onSlot, readyRun }

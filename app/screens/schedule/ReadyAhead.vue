@@ -56,14 +56,15 @@ const readyAt = (steps: readonly Step[]): number | undefined => {
 const weeks = 20
 /** Learnt from the steps of what was released; empty until those are read. */
 const curve = computed(() => {
-  const past: PastRelease[] = cards.released
-    .filter((e) => e.show === show.id)
-    .slice(0, 40)
-    .flatMap((e) => {
-      const ready = readyAt(desk.past.get(e.id) ?? [])
-      const release = releaseOf(e, show)
-      return ready === undefined || !release ? [] : [{ out: release.at, ready: Math.min(ready, release.at) }]
-    })
+  const past: PastRelease[] = []
+  let seen = 0
+  for (const e of cards.released) {
+    if (e.show !== show.id) continue
+    if (++seen > 40) break
+    const ready = readyAt(desk.past.get(e.id) ?? [])
+    const release = ready === undefined ? undefined : releaseOf(e, show)
+    if (ready !== undefined && release) past.push({ out: release.at, ready: Math.min(ready, release.at) })
+  }
   if (past.length < 3) return []
   const coming: PastRelease[] = cards.coming
     .filter((c) => c.show.id === show.id)
