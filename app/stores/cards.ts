@@ -6,12 +6,12 @@ import { workedOn } from '@core/plan/worked'
 import { smallRecipe } from '@core/recipe/starters'
 import { progressOf } from '@core/recipe/lamps'
 import { followDays, hasWork } from '@core/recipe/progress'
-import type { Episode, Id, Part, Step } from '@core/records'
+import type { Episode, Id, Part, Show, Step } from '@core/records'
 import { titleOf } from '@core/release/parts'
 import { timesUsual } from '@core/results/usual'
 import { dayIn } from '@core/rhythm/creator'
 import { addDays } from '@core/rhythm/days'
-import { numbersOf, sayNumber, type Numbers } from '@core/rhythm/numbering'
+import { isNumberedAlike, numbersOf, sayNumber, type Numbers } from '@core/rhythm/numbering'
 import type { Card, StepIn } from '@core/views/card'
 import { useDesk } from './desk'
 import { useLibrary } from './library'
@@ -69,12 +69,26 @@ export const useCards = defineStore('cards', () => {
   const everyIdea = computed(() => sorted.value.ideas)
   const everyRelease = computed(() => sorted.value.released)
 
-  const numbers = computed(
-    () =>
-      new Map<Id, Numbers>(
-        moment.shows.map((s) => [s.id, numbersOf(s, sorted.value.byShow.get(s.id) ?? [], moment.minute)]),
-      ),
-  )
+  let counted: { shows: readonly Show[]; minute: number; of: Episode[][]; numbers: Map<Id, Numbers> } = {
+    shows: [],
+    minute: 0,
+    of: [],
+    numbers: new Map(),
+  }
+  /** Numbers by show; the same ones while what is typed into an episode moves nothing. */
+  const numbers = computed(() => {
+    const { shows, minute } = moment
+    const of = shows.map((s) => sorted.value.byShow.get(s.id) ?? [])
+    const isSame =
+      minute === counted.minute &&
+      shows.length === counted.shows.length &&
+      shows.every((s, i) => s === counted.shows[i] && isNumberedAlike(of[i] ?? [], counted.of[i] ?? []))
+    const found = isSame
+      ? counted.numbers
+      : new Map(shows.map((s, i) => [s.id, numbersOf(s, of[i] ?? [], minute)]))
+    counted = { shows, minute, of, numbers: found }
+    return found
+  })
   const stepsBy = computed(() => {
     const by = new Map<Id, Step[]>()
     for (const step of library.records.steps.values()) {
@@ -90,7 +104,12 @@ export const useCards = defineStore('cards', () => {
    * says the same.
    */
   let learnt = new Map<Id, Partial<Record<Part, number>>>()
+  let learntFrom: readonly unknown[] = []
   const partMinutes = computed(() => {
+    // What has steps stays with its show, so that these alone can change what was learnt.
+    const from = [desk.past, everyStep.value]
+    if (from.every((x, i) => x === learntFrom[i])) return learnt
+    learntFrom = from
     const by = new Map<Id, Step[]>()
     const add = (s: Step) => {
       const show = library.records.episodes.get(s.episode)?.show ?? ''

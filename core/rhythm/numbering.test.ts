@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { exampleEpisode, exampleNow, exampleShow } from '../examples'
 import type { Episode } from '../records'
 import { addDays } from './days'
-import { codeFor, numbersOf, sayNumber } from './numbering'
+import { codeFor, isNumberedAlike, numbersOf, sayNumber } from './numbering'
 
 const work = { kind: 'work' as const, since: '2026-11-01T09:00:00.000Z' }
 const on = (id: string, day: string, fields: Partial<Episode> = {}) =>
@@ -83,6 +83,31 @@ describe('numbers', () => {
         },
       ),
     )
+  })
+})
+
+describe('rows that are numbered alike', () => {
+  const row = ['2026-12-03', '2026-12-10', '2026-12-17'].map((day, i) =>
+    exampleEpisode({
+      id: `e${i}`,
+      phase: { kind: 'work', since: '2026-11-01T00:00:00.000Z' },
+      place: { kind: 'slot', day },
+    }),
+  )
+  test('are so whatever is typed into them, and get the same numbers', () => {
+    const typed = row.map((e, i) => (i === 1 ? { ...e, title: 'Another', tags: ['oak'] } : e))
+    expect(isNumberedAlike(typed, row)).toBe(true)
+    expect(numbersOf(exampleShow(), typed, exampleNow)).toEqual(numbersOf(exampleShow(), row, exampleNow))
+  })
+
+  test.each<[string, (row: Episode[]) => Episode[]]>([
+    ['one is placed elsewhere', ([a, ...rest]) => (a ? [{ ...a, place: { kind: 'nothing' } }, ...rest] : [])],
+    ['one goes out', ([a, ...rest]) => (a ? [{ ...a, phase: { kind: 'idea' } }, ...rest] : [])],
+    ['one has its number fixed', ([a, ...rest]) => (a ? [{ ...a, number: 9 }, ...rest] : [])],
+    ['one is gone', ([, ...rest]) => rest],
+    ['one is another', ([a, ...rest]) => (a ? [{ ...a, id: 'x' }, ...rest] : [])],
+  ])('are not where %s', (_what, change) => {
+    expect(isNumberedAlike(change(row), row)).toBe(false)
   })
 })
 

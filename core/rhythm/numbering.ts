@@ -46,6 +46,29 @@ export function numbersOf(show: Show, all: Iterable<Episode>, now: number, ahead
   return { episodes, open }
 }
 
+/** Whether two small records say the same; mostly they are the very same. */
+function isSaid(a: object, b: object): boolean {
+  return a === b || JSON.stringify(a) === JSON.stringify(b)
+}
+
+/** Whether two rows of episodes get the same numbers: each has the same place, phase and number as the other. */
+export function isNumberedAlike(a: readonly Episode[], b: readonly Episode[]): boolean {
+  return (
+    a.length === b.length &&
+    a.every((e, i) => {
+      const o = b[i]
+      return (
+        e === o ||
+        (o !== undefined &&
+          e.id === o.id &&
+          isSaid(e.phase, o.phase) &&
+          isSaid(e.place, o.place) &&
+          e.number === o.number)
+      )
+    })
+  )
+}
+
 /**
  * An episode's number as it is shown: the show's prefix and the number, or its permanent code while it has
  * none.
