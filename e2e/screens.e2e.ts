@@ -59,6 +59,10 @@ for (const theme of ['booth', 'daylight'] as const) {
       await expect(page.locator('#screen h1')).toBeVisible()
       await look(screen)
     }
+    await goTo(page, '/schedule/countdown')
+    await page.getByRole('button', { name: 'In rows' }).click()
+    await expect(page.getByRole('table', { name: 'Everything in work' })).toBeVisible()
+    await look('all work in rows')
     await goTo(page, '/ideas')
     await page.getByRole('button', { name: 'Conditions 1' }).click()
     await look('conditions')

@@ -163,7 +163,7 @@ const widths: Record<string, string> = {
                   v-if="pictures.url(r.e.chosenPicture)"
                   :src="pictures.url(r.e.chosenPicture)"
                   alt=""
-                  class="w-full h-full object-cover" /><Chalk v-else :seed="r.e.code" /></span
+                  class="w-full h-full object-cover" /><Chalk v-else :title="r.e.title" /></span
             ></span>
             <span role="cell" class="num" :class="widths['number']">{{ r.number }}</span>
             <span role="cell" :class="widths['title']"

@@ -135,7 +135,7 @@ async function kit() {
             v-if="pictures.url(card.episode.chosenPicture)"
             :src="pictures.url(card.episode.chosenPicture)"
             alt="The chosen picture"
-            class="w-full h-full object-cover" /><Chalk v-else :seed="card.episode.code"
+            class="w-full h-full object-cover" /><Chalk v-else :title="card.title"
         /></RouterLink>
         <p class="flex justify-between mb-1">
           <strong id="ready" class="font-title font-semibold text-16">{{

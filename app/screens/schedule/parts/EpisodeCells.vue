@@ -76,7 +76,7 @@ const keyed = keysOn(slotsKeys, {
         v-if="pictures.url(card.episode.chosenPicture ?? card.episode.pictures[0]?.id)"
         :src="pictures.url(card.episode.chosenPicture ?? card.episode.pictures[0]?.id)"
         alt=""
-      /><Chalk v-else :seed="card.episode.code" />
+      /><Chalk v-else :title="card.title" />
     </button>
   </td>
   <td>

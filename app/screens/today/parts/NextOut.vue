@@ -52,7 +52,7 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
         ><img v-if="pictures.url(p.id)" :src="pictures.url(p.id)" alt="" class="w-full h-full object-cover"
       /></span>
       <span v-if="shown.length === 0" class="frame-edge flex-1 aspect-[16/7]"
-        ><Chalk :seed="card.episode.code"
+        ><Chalk :title="card.title"
       /></span>
       <span v-if="shown.length > 1" class="flex-1 flex flex-col gap-2"
         ><span v-for="p in shown.slice(1)" :key="p.id" class="frame-edge flex-1 min-h-0"
