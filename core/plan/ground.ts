@@ -1,7 +1,8 @@
 import { capacityOf, chunk, pieceOf, shortest, sight } from './pieces'
 import type { Day, Id, StepKind } from '../records'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
-import { changesOf, isNarrow, type Pinned, type PlanFor, type Way, type Laid, type PlanCost } from './task'
+import { scored } from './scored'
+import type { Laid, Pinned, PlanFor, Way } from './task'
 
 /**
  * Days on which work is laid, with what each kind costs to set up. Blocks that stay are kept where they can
@@ -15,8 +16,8 @@ export class Ground {
   /** Blocks that could not stay: they lie before what they need, or before their earliest date. */
   readonly broken: Pinned[] = []
   private readonly dependents: number[][]
-  private readonly release: number[]
-  private readonly due: number[]
+  readonly release: readonly number[]
+  readonly due: readonly number[]
   private readonly earliest: number[]
   private readonly pins: { n: number; minutes: number }[][]
   /** The last day by which a task must end, because of a block of what needs it. */
@@ -242,7 +243,7 @@ export class Ground {
       }
       for (const p of pieces) put(i, p.n, p.minutes)
     }
-    return { blocks, ends, ...this.scored(blocks, ends, cost, off), unplaced, setups }
+    return { blocks, ends, ...scored(this, blocks, ends, cost, off), unplaced, setups }
   }
 
   /** The first preferred weekday on which all of it fits, up to its due date. */
@@ -293,50 +294,5 @@ export class Ground {
       left -= piece
     }
     return left > 0 ? undefined : pieces
-  }
-
-  /** How many sorts of work each day has that has any. */
-  private sortsByDay(blocks: Laid['blocks']): Iterable<number> {
-    const seen = new Set<number>()
-    const days = new Map<number, number>()
-    for (const { task, n } of blocks) {
-      const key = (this.sort[task] ?? 0) * this.days + n
-      if (seen.has(key)) continue
-      seen.add(key)
-      days.set(n, (days.get(n) ?? 0) + 1)
-    }
-    return days.values()
-  }
-
-  private scored(
-    blocks: Laid['blocks'],
-    ends: readonly number[],
-    setup: number,
-    off: number,
-  ): { score: PlanCost; missed: Id[] } {
-    const missed = new Map<Id, number>()
-    const narrow = new Map<Id, number>()
-    let late = 0
-    let sum = 0
-    this.of.tasks.forEach((task, i) => {
-      const end = Math.min(ends[i] ?? 0, this.days)
-      const release = this.release[i] ?? Infinity
-      const close = end > release ? missed : isNarrow(end, release) ? narrow : undefined
-      close?.set(task.episode, Math.max(task.weight, close.get(task.episode) ?? 0))
-      late += Math.max(0, end - Math.max(0, this.due[i] ?? Infinity))
-      sum += end * Math.max(1, task.minutes)
-    })
-    return {
-      score: {
-        missed: [...missed.values()].reduce((s, w) => s + w, 0),
-        narrow: [...narrow].reduce((s, [e, w]) => s + (missed.has(e) ? 0 : w), 0),
-        late,
-        off,
-        setup,
-        ...changesOf(this.sortsByDay(blocks)),
-        ends: sum,
-      },
-      missed: [...missed.keys()],
-    }
   }
 }

@@ -15,7 +15,7 @@ const moment = useMoment()
 </script>
 
 <template>
-  <header class="flex flex-wrap items-center gap-x-4 gap-y-2 mb-3">
+  <header class="flex flex-wrap items-center gap-x-3 gap-y-2 mb-3">
     <h1>Schedule</h1>
     <ScheduleTabs />
     <div

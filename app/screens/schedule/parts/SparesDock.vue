@@ -1,18 +1,16 @@
 <script setup lang="ts">
-import { useRouter } from 'vue-router'
-import { sixLamps } from '@core/recipe/progress'
 import type { Show } from '@core/records'
+import type { Card } from '@core/views/card'
 import { useCards } from '@app/stores/cards'
 import { useSchedule } from '@app/stores/schedule'
-import { vCarries } from '@app/ui/drag/carry'
-import Glyph from '@app/ui/Glyph.vue'
-import { carriedEpisode } from '../carried'
+import DockEntry from './DockEntry.vue'
 
 /** What has no date yet, and ready episodes kept for a bad week, to be carried onto an open slot. */
 const { show } = defineProps<{ show: Show | undefined }>()
 const cards = useCards()
 const schedule = useSchedule()
-const router = useRouter()
+const stageOf = (c: Card) => c.standing.where?.stage.name ?? 'ready'
+const wayOf = (c: Card) => (c.standing.ready ? 'ready' : 'on its way')
 </script>
 
 <template>
@@ -23,16 +21,7 @@ const router = useRouter()
       </h2>
       <ul class="grid gap-2 border-b border-faint pb-3">
         <li v-for="c in cards.unplaced" :key="c.episode.id">
-          <button
-            v-carries="carriedEpisode(c)"
-            class="flex gap-2 items-center text-left w-full"
-            :aria-label="`${c.title}, no date, at ${c.standing.where?.stage.name ?? 'ready'}. Drag it onto an open slot`"
-            @click="router.push({ name: 'episode', params: { code: c.episode.code } })"
-          >
-            <Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><span class="text-12"
-              >{{ c.title }}<span class="sub block">{{ c.standing.where?.stage.name ?? 'ready' }}</span></span
-            >
-          </button>
+          <DockEntry :card="c" :says="stageOf(c)" :label="`no date, at ${stageOf(c)}`" />
         </li>
       </ul>
     </template>
@@ -41,16 +30,7 @@ const router = useRouter()
     </h2>
     <ul class="grid gap-2">
       <li v-for="c in cards.spares" :key="c.episode.id">
-        <button
-          v-carries="carriedEpisode(c)"
-          class="flex gap-2 items-center text-left w-full"
-          :aria-label="`${c.title}, spare, ${c.standing.ready ? 'ready' : 'on its way'}. Drag it onto an open slot`"
-          @click="router.push({ name: 'episode', params: { code: c.episode.code } })"
-        >
-          <Glyph :size="24" :lamps="sixLamps(c.standing)" :name="c.title" /><span class="text-12"
-            >{{ c.title }}<span class="sub block">{{ c.standing.ready ? 'ready' : 'on its way' }}</span></span
-          >
-        </button>
+        <DockEntry :card="c" :says="wayOf(c)" :label="`spare, ${wayOf(c)}`" />
       </li>
     </ul>
     <p v-if="cards.spares.length === 0" class="sub">

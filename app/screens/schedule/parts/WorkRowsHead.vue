@@ -26,7 +26,7 @@ async function keep() {
     <option :value="false">soonest first</option>
     <option :value="true">as put by hand</option>
   </select>
-  <Drop label="Kept views">
+  <Drop label="Views" right>
     <ul v-if="seen.kept.value.length > 0" class="grid gap-1 mb-3" aria-label="Kept views">
       <li v-for="v in seen.kept.value" :key="v.id" class="flex items-center gap-1">
         <button class="btn btn-bare btn-small flex-1 justify-start" @click="seen.take(v)">
