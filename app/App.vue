@@ -63,7 +63,8 @@ watch(
 watch(
   () => route.fullPath,
   async (to, from) => {
-    if (route.name !== 'episode') document.title = `${route.meta.title} · Lamp Reel`
+    if (route.name !== 'episode' && route.name !== 'reader')
+      document.title = `${route.meta.title} · Lamp Reel`
     if (from === undefined || to.split(/[?#]/)[0] === from.split(/[?#]/)[0]) return
     await nextTick()
     setTimeout(() => {
@@ -107,7 +108,7 @@ useKeymap(shellKeys, {
   <template v-else>
     <Trouble v-if="library.trouble" />
     <template v-if="library.state === 'open'">
-      <TopBar v-if="!welcoming && !library.isNew" />
+      <TopBar v-if="!welcoming && !library.isNew && !route.meta.alone" />
       <SetAside v-if="library.aside.length > 0" />
       <Guarded what="The strip"><Strip v-if="!route.meta.bare && moment.shows.length > 0" /></Guarded>
       <main id="screen" tabindex="-1" class="outline-none">

@@ -7,6 +7,8 @@ declare module 'vue-router' {
     title: string
     /** The strip is not shown here. */
     bare?: boolean
+    /** Nothing else is shown beside it. */
+    alone?: boolean
   }
 }
 
@@ -15,12 +17,12 @@ export const router = createRouter({
   routes: [
     { path: '/', redirect: '/today' },
     { path: '/ideas/months', redirect: '/schedule/months' },
-    ...screens.map(({ path, name, title, component, bare = false, props = false }) => ({
+    ...screens.map(({ path, name, title, component, bare = false, alone = false, props = false }) => ({
       path,
       name,
       component,
       props,
-      meta: { title, bare },
+      meta: { title, bare, alone },
     })),
   ],
   // eslint-disable-next-line @typescript-eslint/no-deprecated -- what is to follow it is still experimental

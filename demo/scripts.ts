@@ -1,6 +1,6 @@
-import type { Beat, Recipe, Script } from '@core/records'
+import type { Beat, CueKind, Recipe, Script } from '@core/records'
 import { composed } from './texts/composed'
-import { readScript, type HandBeat } from './texts/read'
+import { readScript, type HandBeat, type HandSection } from './texts/read'
 import { releasedTexts } from './texts/released'
 import { talkTexts } from './texts/talks'
 import { workTexts } from './texts/work'
@@ -17,7 +17,7 @@ const byHand: Readonly<Record<string, string>> = { ...workTexts, ...releasedText
 /** Seconds without words: the work is filmed for longer than it is spoken of, and who is asked answers. */
 function seen(kind: 'video' | 'audio', line: HandBeat): number {
   if (kind === 'audio') return Math.max(line.hold, 12)
-  return Math.max(line.hold * 3, line.shot === undefined ? 0 : 8)
+  return Math.max(line.hold * 3, line.cues.length === 0 ? 0 : 8)
 }
 
 /**
@@ -29,40 +29,47 @@ export function scriptFor(
   subject: Subject,
   recipe: Recipe,
   kind: 'video' | 'audio',
-  written: Written,
+  stands: Written,
   got: 'all' | 'none' | number,
   at: string,
 ): Script {
   const hand = readScript(byHand[subject.title] ?? '')
   let cue = 0
+  // What is told to others is done when the rest is; shots are got in their order.
+  const isGot = (of: CueKind, n: number) =>
+    got === 'all' || (typeof got === 'number' && n < got && of !== 'upload' && of !== 'edit')
   const section = (name: string, title: string, blank: boolean) => {
-    const lines = blank ? [] : (hand.get(name) ?? composed(kind, name, subject))
+    const written = hand.get(name)
+    const lines = blank ? [] : (written?.beats ?? composed(kind, name, subject))
     const beats = lines.map((line, i): Beat => {
-      const isGot = got === 'all' || (typeof got === 'number' && cue < got)
       return {
         id: `${id}/${name}/${i + 1}`,
         delivery: line.delivery,
         text: line.text,
         hold: seen(kind, line),
-        cues:
-          line.shot === undefined
-            ? []
-            : [{ id: `${id}/cue${cue++}`, kind: 'shot', text: line.shot, got: isGot }],
+        cues: line.cues.map((c) => ({ ...c, id: `${id}/cue${cue}`, got: isGot(c.kind, cue++) })),
       }
     })
     const none: Beat = { id: `${id}/${name}/1`, delivery: 'camera', text: '', hold: 0, cues: [] }
-    return { id: `${id}/${name}`, title, beats: beats.length > 0 ? beats : [none] }
+    const serves = written?.serves ?? []
+    return {
+      id: `${id}/${name}`,
+      title,
+      beats: beats.length > 0 ? beats : [none],
+      ...(serves.length > 0 ? { serves } : {}),
+    }
   }
   const { outline } = recipe
   const sections = outline.map((o, i) =>
     section(
       o.id,
       o.title,
-      written.sections === 'none' || (written.sections === 'but' && i >= outline.length - written.last),
+      stands.sections === 'none' || (stands.sections === 'but' && i >= outline.length - stands.last),
     ),
   )
-  const costs: readonly HandBeat[] | undefined = hand.get('cost')
-  if (written.sections === 'all' && kind === 'video' && (hand.size > 0 ? costs : costly.has(subject.topic)))
+  const costs: HandSection | undefined = hand.get('cost')
+  if (stands.sections === 'all' && kind === 'video' && (hand.size > 0 ? costs : costly.has(subject.topic)))
     sections.splice(-1, 0, section('cost', 'What it costs', false))
-  return { id, sections, createdAt: at, updatedAt: at }
+  const stand = stands.sections === 'all' ? { stand: 'ready' as const } : {}
+  return { id, sections, ...stand, createdAt: at, updatedAt: at }
 }

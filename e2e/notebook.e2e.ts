@@ -28,7 +28,7 @@ test('an idea’s knowledge is read and written in the script and in the edit, a
   await expect(notebook.getByLabel('Why now')).toHaveValue('The storm is a year ago')
   await notebook.getByRole('checkbox', { name: 'Done: borrow the long clamps' }).check()
   // From within the script one chord opens and closes it.
-  await page.locator('textarea[id^="beat-"]').first().click()
+  await page.locator('.beat .words').first().click()
   await page.keyboard.press('Alt+n')
   await expect(notebook).toHaveCount(0)
   await page.keyboard.press('Alt+n')

@@ -8,6 +8,16 @@ const undoable = 200
 const together = 60_000
 
 /**
+ * The last lines, newest first: as many as say whether any was undone. What was undone stands behind all that is done
+ * and has changes, so that one line is enough where it is such a one; lines of typing hold whole texts.
+ */
+async function latelyIn(journal: Table<JournalLine, number>): Promise<JournalLine[]> {
+  const last = await journal.orderBy('seq').last()
+  if (!last || (last.state === 'done' && last.changes.length > 0)) return last ? [last] : []
+  return journal.orderBy('seq').reverse().limit(20).toArray()
+}
+
+/**
  * Adds a line to the journal inside the write's own transaction, or lengthens the last one where both have
  * the same merge key. What was undone can no longer be done again.
  */
@@ -15,7 +25,7 @@ export async function writeLine(
   journal: Table<JournalLine, number>,
   line: Omit<JournalLine, 'seq' | 'state' | 'from'>,
 ): Promise<number> {
-  const lately = await journal.orderBy('seq').reverse().limit(20).toArray()
+  const lately = await latelyIn(journal)
   const last = lately[0]
   if (
     last &&

@@ -117,10 +117,10 @@ describe('pages that hear nothing of each other', () => {
       refusalOf(
         await b.library.perform(writeScript, {
           episode: out,
-          wish: { kind: 'replace', sections: exampleScript({ Other: ['Pasted.'] }).sections },
+          wish: { kind: 'edit', base: [], sections: exampleScript({ Other: ['Pasted.'] }).sections },
         }),
       ),
-    ).toMatch(/more here than this page had read/)
+    ).toMatch(/another tab/)
     expect((await library.store.rows('scripts').get(out))?.sections[0]?.title).toBe('Hook')
   })
 })

@@ -2,6 +2,7 @@ import type { Keymap } from '@app/ui/keymap'
 import { episodeKeys, scriptKeys } from './episode/keymap'
 import { ideasKeys, plotKeys, sortKeys } from './ideas/keymap'
 import { countdownKeys, monthKeys, monthsKeys, openSlotsKeys, slotsKeys, workKeys } from './schedule/keymap'
+import { readerKeys } from './reader/keymap'
 import { captureKeys, finderKeys, shellKeys, stripKeys } from './shell/keymap'
 import { scoreKeys } from './shows/recipe/keymap'
 import { todayKeys } from './today/keymap'
@@ -26,5 +27,6 @@ export const keymaps: readonly Keymap[] = [
   weekKeys,
   episodeKeys,
   scriptKeys,
+  readerKeys,
   scoreKeys,
 ]

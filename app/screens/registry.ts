@@ -21,6 +21,8 @@ export interface Screen {
   component: RouteRecordSingleView['component']
   /** The strip is not shown here. */
   bare?: true
+  /** Nothing else is shown beside it, not even the bar. */
+  alone?: true
   /** Parts of its address are its props. */
   props?: true
   place?: Place
@@ -117,6 +119,15 @@ export const screens: readonly Screen[] = [
     title: 'Episode',
     component: () => import('./episode/Episode.vue'),
     bare: true,
+    props: true,
+  },
+  {
+    path: '/read/:code',
+    name: 'reader',
+    title: 'Reader',
+    component: () => import('./reader/Reader.vue'),
+    bare: true,
+    alone: true,
     props: true,
   },
   {

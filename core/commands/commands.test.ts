@@ -493,7 +493,7 @@ const deeds: ((records: Records) => Result<Outcome>)[] = [
     ),
   (r) => addStep(r, { episode: 'episode', stage: 'edit', name: 'More', minutes: 5 }, context),
   (r) => removeStep(r, { step: 'episode/script' }, context),
-  (r) => writeScript(r, { episode: 'episode', wish: { kind: 'add section', title: 'More' } }, context),
+  (r) => writeScript(r, { episode: 'episode', wish: { kind: 'speak', spoken: 'points' } }, context),
   (r) => markReleased(r, { episode: 'episode' }, context),
   (r) => fixNumber(r, { episode: 'episode' }, context),
   (r) =>

@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import type { Episode } from '../records'
+import { guarded, unguarded } from './formula'
 import { textOf, type Field } from '../ideas/field'
 import { refused, ok, type Result } from '../result'
 
@@ -13,20 +14,6 @@ export interface TableRow {
 export interface Table {
   columns: string[]
   rows: TableRow[]
-}
-
-/**
- * Spreadsheets take a text that begins so for a formula; a quote in front keeps it a text, and is taken off
- * again on reading.
- */
-const formula = /^'*[=+\-@\t\r]/
-
-function guarded(text: string): string {
-  return formula.test(text) ? `'${text}` : text
-}
-
-function unguarded(text: string): string {
-  return text.startsWith("'") && formula.test(text) ? text.slice(1) : text
 }
 
 /** Episodes as CSV (RFC 4180): a header with the fields' labels, a row each. */

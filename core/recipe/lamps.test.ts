@@ -138,6 +138,25 @@ describe('ready', () => {
     expect(s.ready).toBe(true)
   })
 
+  test('a thing of another’s without a licence keeps it from being ready, until the licence is noted', () => {
+    const wind = { id: 'wind', kind: 'sound' as const, text: 'Wind', got: true }
+    const withCue = (licence?: string) => ({
+      ...written,
+      sections: written.sections.map((s, i) =>
+        i > 0
+          ? s
+          : {
+              ...s,
+              beats: s.beats.map((b) => ({ ...b, cues: [{ ...wind, ...(licence ? { licence } : {}) }] })),
+            },
+      ),
+    })
+    const s = standing(whole, withCue(), ticked)
+    expect(s.ready).toBe(false)
+    expect(s.missing).toMatchObject([{ kind: 'licence', cue: 'wind', name: 'Licence of “Wind”' }])
+    expect(standing(whole, withCue('CC BY'), ticked).ready).toBe(true)
+  })
+
   test('the list of what is missing names a mend for each', () => {
     const s = standing(
       { ...whole, tags: Array.from({ length: 60 }, (_, i) => `a long tag ${i}`), chosenPicture: undefined },

@@ -4,6 +4,7 @@ import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
 import { isScheduled } from '../release/scheduled'
 import { requiredParts, type PartState } from '../release/parts'
+import { lacksLicence, numberedCues } from '../script/cues'
 import { bringing, partOrTick } from './bringing'
 import { dated, earliestBefore, noticeFor } from './dated'
 import { dueDates, isShort } from './due'
@@ -92,7 +93,7 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     const asked = stage.kind === 'release' ? [...new Set([...stage.parts, ...required])] : stage.parts
     const parts = asked.map(part)
     const open = unsettled.get(stage.id) ?? []
-    const items = openItems(of, stage.id)
+    const items = [...openItems(of, stage.id), ...(stage.kind === 'release' ? openLicences(of) : [])]
     const begun = stage.after.every((id) => lit.get(id) ?? true) && open.length === 0
     const lamp =
       gone && stage.kind !== 'after'
@@ -166,8 +167,17 @@ function openItems({ episode, recipe }: StandingOf, stage: Id): StageState['item
     .flatMap((list) =>
       list.items
         .filter((i) => i.required === true && !(episode.ticked ?? []).includes(i.id))
-        .map(({ id, text }) => ({ id, text, list: list.name })),
+        .map(({ id, text }) => ({ kind: 'item' as const, id, text, list: list.name })),
     )
+}
+
+/** Things of others' that the script uses without a licence being noted: nothing goes out with them. */
+function openLicences({ script }: StandingOf): StageState['items'] {
+  return numberedCues(script).flatMap(({ cue }) =>
+    lacksLicence(cue)
+      ? [{ kind: 'licence' as const, id: cue.id, text: `Licence of “${cue.text}”`, list: 'not noted' }]
+      : [],
+  )
 }
 
 /**
@@ -228,8 +238,12 @@ function missingOf(before: readonly StageState[], required: readonly PartState[]
           stage: stage.id,
         })
   for (const { stage, items } of before)
-    for (const { id, text, list: name } of items)
-      list.push({ kind: 'item', item: id, name: text, sentence: name, stage: stage.id })
+    for (const { kind, id, text, list: name } of items)
+      list.push(
+        kind === 'licence'
+          ? { kind, cue: id, name: text, sentence: name, stage: stage.id }
+          : { kind, item: id, name: text, sentence: name, stage: stage.id },
+      )
   for (const p of parts.values())
     list.push({ kind: 'part', part: p.part, name: p.name, sentence: p.sentence, mend: p.mend })
   return list

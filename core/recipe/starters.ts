@@ -19,7 +19,7 @@ function line(
 
 const before = (days: number): Lead => ({ kind: 'before', days })
 
-const pattern = '{description}\n\n{chapters}\n\n{links}\n\n{sponsor}\n\n{call}'
+const pattern = '{description}\n\n{chapters}\n\n{links}\n\n{credits}\n\n{sponsor}\n\n{call}'
 
 function stages(kind: Show['kind'], full: boolean): Stage[] {
   const audio = kind === 'audio'

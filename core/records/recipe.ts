@@ -67,6 +67,8 @@ export const Checklist = z.object({
       required: z.optional(z.boolean()),
     }),
   ),
+  /** It is gone through at the copy-edit of the script. */
+  copyEdit: z.optional(z.boolean()),
 })
 export type Checklist = z.infer<typeof Checklist>
 

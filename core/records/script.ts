@@ -1,17 +1,40 @@
 import { z } from 'zod/mini'
-import { Id, stamps } from './basics'
+import { Id, Moment, stamps } from './basics'
 
-/** Something attached to a beat: a shot to get, or a note for another hand. */
+/** What a cue asks for: a shot, a thing to find, a screen recording, a graphic, a sound; or whom it tells. */
+export const CueKind = z.enum(['shot', 'find', 'screen', 'graphic', 'sound', 'edit', 'upload'])
+export type CueKind = z.infer<typeof CueKind>
+
+/** Where a cue for the upload goes. */
+export const UploadPlace = z.enum(['card', 'end screen', 'link', 'comment'])
+export type UploadPlace = z.infer<typeof UploadPlace>
+
+const offset = z.number().check(z.int(), z.gte(0))
+
+/**
+ * Something asked for beside a beat. `from` and `to` are the words of the beat's text that it belongs to, as offsets;
+ * without them it belongs to the whole beat. `got`: it was filmed, found, made or done.
+ */
 export const Cue = z.object({
   id: Id,
-  kind: z.enum(['shot', 'graphic', 'edit', 'upload']),
+  kind: CueKind,
   text: z.string(),
   got: z.boolean(),
+  from: z.optional(offset),
+  to: z.optional(offset),
+  /** Where something that was found or heard comes from, and under which licence it may be used. */
+  source: z.optional(z.string()),
+  licence: z.optional(z.string()),
+  place: z.optional(UploadPlace),
 })
 export type Cue = z.infer<typeof Cue>
 
 export const Delivery = z.enum(['camera', 'voice'])
 export type Delivery = z.infer<typeof Delivery>
+
+/** Words of a beat that are said with weight, as offsets into its text. */
+export const Emphasis = z.object({ kind: z.enum(['bold', 'italic']), from: offset, to: offset })
+export type Emphasis = z.infer<typeof Emphasis>
 
 /** One passage of a script. `hold` is silence or music in seconds after it. */
 export const Beat = z.object({
@@ -20,6 +43,7 @@ export const Beat = z.object({
   text: z.string(),
   hold: z.number().check(z.gte(0)),
   cues: z.array(Cue),
+  emphasis: z.optional(z.array(Emphasis)),
 })
 export type Beat = z.infer<typeof Beat>
 
@@ -33,10 +57,52 @@ const speech = {
   lasts: z.optional(z.number().check(z.gte(0), z.lte(86_400))),
 }
 
-/** One section; where it doesn't say how it is spoken, its script does. */
-export const Section = z.object({ id: Id, title: z.string(), beats: z.array(Beat), ...speech })
+/** One time that a section was spoken before the camera or microphone: how long, and why not kept where it isn't. */
+export const Take = z.object({
+  id: Id,
+  at: Moment,
+  seconds: z.number().check(z.gte(0), z.lte(86_400)),
+  kept: z.boolean(),
+  reason: z.string(),
+})
+export type Take = z.infer<typeof Take>
+
+/**
+ * One section; where it doesn't say how it is spoken, its script does. `serves`: which of the brief's points it makes,
+ * 0 for the first.
+ */
+export const Section = z.object({
+  id: Id,
+  title: z.string(),
+  beats: z.array(Beat),
+  serves: z.optional(z.array(offset)),
+  takes: z.optional(z.array(Take)),
+  ...speech,
+})
 export type Section = z.infer<typeof Section>
 
+/** How far a script is. */
+export const ScriptStand = z.enum(['writing', 'copy-edit', 'ready'])
+export type ScriptStand = z.infer<typeof ScriptStand>
+
+/** A script as it stood at a moment, a text a section, to see by section what changed since. */
+export const ScriptThen = z.object({
+  at: Moment,
+  sections: z.array(z.object({ id: Id, title: z.string(), text: z.string() })),
+})
+export type ScriptThen = z.infer<typeof ScriptThen>
+
 /** An episode's script; its id is the episode's. Where nothing is said it is spoken in full words. */
-export const Script = z.object({ id: Id, sections: z.array(Section), ...speech, ...stamps })
+export const Script = z.object({
+  id: Id,
+  sections: z.array(Section),
+  ...speech,
+  /** Where nothing is said it is being written. */
+  stand: z.optional(ScriptStand),
+  /** As it stood when it went to copy-edit. */
+  then: z.optional(ScriptThen),
+  /** Remarks of the copy-edit that were dismissed for good, by their keys. */
+  dismissed: z.optional(z.array(z.string())),
+  ...stamps,
+})
 export type Script = z.infer<typeof Script>

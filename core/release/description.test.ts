@@ -50,3 +50,10 @@ describe('the description', () => {
     expect(descriptionOf({ pattern: '{chpaters}', call: '' }, exampleEpisode(), 'T', [])).toBe('{chpaters}')
   })
 })
+
+test('credits stand where the pattern has a place for them, else at the end', () => {
+  const made = (pattern: string) =>
+    descriptionOf({ pattern, call: '' }, exampleEpisode(), 'T', [], ['Wind, A. Reed, CC BY'])
+  expect(made('{credits}\n\n{title}')).toBe('Wind, A. Reed, CC BY\n\nT')
+  expect(made('{title}')).toBe('T\n\nWind, A. Reed, CC BY')
+})

@@ -9,6 +9,7 @@ export const patternWords = {
   description: 'the words of the brief',
   chapters: 'the chapters, a line each',
   links: 'the links, a line each',
+  credits: 'sources with their licences, a line each',
   guests: 'who took part',
   sponsor: 'the sponsor’s line',
   call: 'the recipe’s closing lines',
@@ -33,13 +34,15 @@ export function publicLinks(episode: Pick<Episode, 'links'>): Episode['links'] {
 
 /**
  * The description made from a pattern: words in braces filled in, lines whose words are all empty dropped,
- * and never more than one blank line in a row. Unknown words stay as they are, so that the fault can be seen.
+ * and never more than one blank line in a row. Unknown words stay as they are, so that the fault can be seen. Credits
+ * that are owed stand at the end where the pattern has no place for them.
  */
 export function descriptionOf(
   recipe: Pick<Recipe, 'pattern' | 'call'>,
   episode: Episode,
   title: string,
   chapters: readonly Chapter[],
+  credits: readonly string[] = [],
 ): string {
   const values: Record<string, string> = {
     title,
@@ -48,11 +51,14 @@ export function descriptionOf(
     links: describedLinks(episode)
       .map((l) => [l.label.trim(), l.url.trim()].filter(Boolean).join(': '))
       .join('\n'),
+    credits: credits.join('\n'),
     guests: episode.guests.join(', '),
     sponsor: episode.sponsor ? `This episode is supported by ${episode.sponsor}.` : '',
     call: recipe.call.trim(),
   }
-  const lines = recipe.pattern.split('\n').flatMap((line) => {
+  const isOwed = credits.length > 0 && !recipe.pattern.includes('{credits}')
+  const pattern = isOwed ? `${recipe.pattern}\n\n{credits}` : recipe.pattern
+  const lines = pattern.split('\n').flatMap((line) => {
     const words = [...line.matchAll(/\{(\w+)\}/g)].map((m) => heldBy(values, m[1] ?? ''))
     const filled = line.replace(/\{(\w+)\}/g, (whole, word: string) => heldBy(values, word) ?? whole)
     return words.length > 0 && words.every((w) => w === '') ? [] : [filled]

@@ -1,4 +1,5 @@
 import type { Episode, Outlet, Part, Recipe, Script, Show } from '../records'
+import { creditsOf } from '../script/cues'
 import { chapterFaults, chaptersOf, type Chapters } from '../script/chapters'
 import { sayTime } from '../script/timecode'
 import { isInFullWords, scriptFigures, scriptWritten, sectionWritten } from '../script/timing'
@@ -51,7 +52,13 @@ export function episodeChapters({
 
 /** The description that goes out. */
 export function episodeDescription(of: PartSources): string {
-  return descriptionOf(of.recipe, of.episode, titleOf(of.episode), episodeChapters(of).list)
+  return descriptionOf(
+    of.recipe,
+    of.episode,
+    titleOf(of.episode),
+    episodeChapters(of).list,
+    creditsOf(of.script),
+  )
 }
 
 /**

@@ -1,4 +1,4 @@
-import { exampleContext, exampleRecords, exampleEpisode, exampleScript, after, refusalOf } from '../examples'
+import { exampleContext, exampleRecords, exampleEpisode, exampleScript, after } from '../examples'
 import { writeScript } from '../commands/episode/write-script'
 import type { Script } from '../records'
 import { freeSeconds, pointsIn, spokenIn } from './spoken'
@@ -6,7 +6,7 @@ import { isInFullWords, scriptFigures, scriptWritten } from './timing'
 
 const pace = { camera: 150, voice: 160, point: 30 }
 const three: Script = exampleScript({ Intro: ['One. Two.'], Talk: ['• steam\n• bend\n\n- hold'], End: [''] })
-const at = (n: number) => three.sections[n]?.id ?? ''
+
 const said = (change: Partial<Script>, ...spoken: (Script['spoken'] | undefined)[]): Script => ({
   ...three,
   ...change,
@@ -55,17 +55,12 @@ test('an episode without any section is written when its length is typed, and by
   const records = exampleRecords([exampleEpisode({ id: 'e0', code: 'AB22', title: 'Ribs' })])
   const wish = (w: Parameters<typeof writeScript>[1]['wish']) =>
     writeScript(records, { episode: 'e0', wish: w }, exampleContext())
-  const free = after(records, wish({ kind: 'speak', section: undefined, spoken: 'free' }))
+  const free = after(records, wish({ kind: 'speak', spoken: 'free' }))
   expect(scriptWritten(free.scripts.get('e0'))).toBe(false)
   const long = after(
     free,
-    writeScript(
-      free,
-      { episode: 'e0', wish: { kind: 'last', section: undefined, seconds: 900 } },
-      exampleContext(),
-    ),
+    writeScript(free, { episode: 'e0', wish: { kind: 'last', seconds: 900 } }, exampleContext()),
   )
   expect(scriptWritten(long.scripts.get('e0'))).toBe(true)
   expect(scriptFigures(long.scripts.get('e0'), pace).seconds).toBe(900)
-  expect(refusalOf(wish({ kind: 'speak', section: at(9), spoken: 'free' }))).toMatch(/no script yet/)
 })

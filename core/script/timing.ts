@@ -1,5 +1,6 @@
 import { sum } from 'd3-array'
 import type { Beat, Delivery, Script, Section, Spoken } from '../records'
+import { isPictured } from './cues'
 import { freeSeconds, pointsIn, spokenIn, usualPoint } from './spoken'
 
 /** Words a minute by delivery, and the seconds that ends cost (`engine` 9). */
@@ -129,6 +130,8 @@ export interface ScriptFigures {
   sections: { id: string; title: string; seconds: number; start: number }[]
   delivery: Record<Delivery, number>
   words: number
+  /** Seconds of silence or music that were asked for. */
+  holds: number
   beats: number
   blank: number
   covered: number
@@ -142,6 +145,7 @@ export function scriptFigures(script: Script | undefined, pace: SpeechPace): Scr
     sections: [],
     delivery: { camera: 0, voice: 0 },
     words: 0,
+    holds: 0,
     beats: 0,
     blank: 0,
     covered: 0,
@@ -157,11 +161,12 @@ export function scriptFigures(script: Script | undefined, pace: SpeechPace): Scr
       const seconds = beatSeconds(beat, pace, spoken)
       figures.seconds += seconds
       figures.delivery[beat.delivery] += seconds
+      figures.holds += spoken === 'free' ? 0 : beat.hold
       figures.beats++
       const { words } = countsOf(beat)
       if (spoken === 'words') figures.words += words
       if (words === 0 && spoken !== 'free') figures.blank++
-      if (beat.cues.some((c) => c.kind === 'shot' || c.kind === 'graphic')) figures.covered++
+      if (isPictured(beat)) figures.covered++
       for (const cue of beat.cues)
         if (cue.kind === 'shot') {
           figures.shots.needed++

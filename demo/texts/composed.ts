@@ -84,6 +84,9 @@ export function composed(kind: 'video' | 'audio', section: string, subject: Subj
     text: say(subject),
     delivery: video && i % 2 === 1 ? 'voice' : 'camera',
     hold: section === 'making' ? 25 : video ? 3 : 18,
-    shot: video && section === 'making' ? shots[i]?.(subject) : undefined,
+    cues:
+      video && section === 'making'
+        ? shots.slice(i, i + 1).map((shot) => ({ kind: 'shot', text: shot(subject) }))
+        : [],
   }))
 }

@@ -10,16 +10,27 @@ describe('scripts as they are written by hand', () => {
       # hook
       Look here.
       [The rib]
-      v| It bends.
+      v| {It} bends {twice}.
+      [A finger]
+      [sound| Wood creaking; the shed; own]
       +20
-      # need
+      # need 1 3
       Gloves.
     `)
     expect([...read.keys()]).toEqual(['hook', 'need'])
-    expect(read.get('hook')).toEqual([
-      { text: 'Look here.', delivery: 'camera', hold: 0, shot: 'The rib' },
-      { text: 'It bends.', delivery: 'voice', hold: 20, shot: undefined },
+    expect(read.get('hook')?.beats).toEqual([
+      { text: 'Look here.', delivery: 'camera', hold: 0, cues: [{ kind: 'shot', text: 'The rib' }] },
+      {
+        text: 'It bends twice.',
+        delivery: 'voice',
+        hold: 20,
+        cues: [
+          { kind: 'shot', text: 'A finger', from: 0, to: 2 },
+          { kind: 'sound', text: 'Wood creaking', source: 'the shed', licence: 'own', from: 9, to: 14 },
+        ],
+      },
     ])
+    expect([read.get('hook')?.serves, read.get('need')?.serves]).toEqual([[], [0, 2]])
     expect(readScript('').size).toBe(0)
   })
 
@@ -44,7 +55,7 @@ describe('scripts as they are written by hand', () => {
     for (const [title, text] of Object.entries({ ...workTexts, ...releasedTexts, ...talkTexts })) {
       const sections = readScript(text)
       expect([title, sections.size]).not.toEqual([title, 0])
-      for (const [name, beats] of sections) {
+      for (const [name, { beats }] of sections) {
         expect([title, name, known.has(name)]).toEqual([title, name, true])
         for (const b of beats) {
           expect(b.text).toMatch(/^[A-Z“].*[.?!]$/)
@@ -52,7 +63,7 @@ describe('scripts as they are written by hand', () => {
         }
       }
     }
-    const asked = Object.values(talkTexts).map((t) => readScript(t).get('questions')?.length)
+    const asked = Object.values(talkTexts).map((t) => readScript(t).get('questions')?.beats.length)
     expect(asked).toEqual([5, 5, 5, 5, 5])
   })
 

@@ -8,6 +8,7 @@ import { readTime, sayTime } from '@core/script/timecode'
 import { scriptFigures } from '@core/script/timing'
 import type { Card } from '@core/views/card'
 import Flag from '@app/ui/Flag.vue'
+import CueLists from './parts/CueLists.vue'
 import StepList from './StepList.vue'
 import { useWriting } from './writing'
 import { typedIn } from '@app/ui/fields/event'
@@ -146,6 +147,7 @@ onMounted(() => {
           >
         </p>
       </section>
+      <CueLists :card="card" :kinds="['edit', 'graphic', 'sound']" class="mt-6" />
     </div>
     <aside><StepList :card="card" :here="here" /></aside>
   </div>

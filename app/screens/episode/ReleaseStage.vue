@@ -22,6 +22,7 @@ import { download } from '@app/ui/download'
 import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
 import { mend, mendLabel } from './mend'
+import CueLists from './parts/CueLists.vue'
 import CopyButton from './release/CopyButton.vue'
 import WhereItLives from './release/WhereItLives.vue'
 import ReleaseLinks from './release/ReleaseLinks.vue'
@@ -122,6 +123,7 @@ async function kit() {
           <p class="text-12">{{ card.episode.tags.join(', ') || 'none yet' }}</p>
         </section>
       </div>
+      <CueLists :card="card" :kinds="['upload']" />
       <ReleaseLinks :card="card" />
     </div>
     <aside class="grid grid-cols-1 gap-5 content-start">

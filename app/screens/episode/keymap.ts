@@ -6,12 +6,15 @@ export const episodeKeys = keymap('Episode', {
   history: ['H', 'its history'],
 })
 
-/** In a beat of the script. */
+/** In the script; all of them also while typing. */
 export const scriptKeys = keymap('Script', {
-  split: ['Enter', 'a new beat'],
-  join: ['Backspace', 'at the start: join it to the beat before'],
+  cue: ['Alt+C', 'a cue at the words selected'],
   deliver: ['Alt+V', 'to camera or voice-over'],
-  shot: ['Alt+S', 'note a shot'],
-  move: ['Alt+ArrowUp Alt+ArrowDown', 'move the beat'],
-  go: ['ArrowUp ArrowDown', 'at its end: to the beat before, the beat after'],
+  move: ['Alt+ArrowUp Alt+ArrowDown', 'move the beat; in a title, its section'],
+  title: ['Alt+T', 'make the beat a section’s title, and back'],
+  next: ['Alt+U', 'the next beat without words'],
+  find: ['Ctrl+F', 'find and replace'],
+  dismiss: ['Alt+X', 'dismiss the remark at the cursor for good'],
+  full: ['Alt+F', 'full screen, and back'],
+  read: ['R Alt+R', 'the reader; Alt also while typing'],
 })

@@ -6,6 +6,8 @@ import { scrollAtEdges } from './scroll'
 export type Carried = { label: string } & (
   | { kind: 'idea'; id: string; show: string }
   | { kind: 'episode'; id: string; show: string }
+  /** A section of a script. */
+  | { kind: 'section'; id: string }
   /** Work, from the day on which it is laid, if it is. */
   | { kind: 'work'; step: string; day: string | undefined; minutes: number }
 )

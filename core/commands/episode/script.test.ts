@@ -7,10 +7,10 @@ import {
   refusalOf,
   valueOf,
 } from '../../examples'
-import type { Records } from '../../records'
+import type { Cue, Records, Section } from '../../records'
 import { scriptWritten } from '../../script/timing'
 import { takeSection } from './take-section'
-import { writeScript, type ScriptWish } from './write-script'
+import { cuesIn, writeScript, type ScriptWish } from './write-script'
 
 const base: Records = {
   ...exampleRecords([exampleEpisode()]),
@@ -19,114 +19,99 @@ const base: Records = {
 const context = exampleContext()
 const act = (wish: ScriptWish, records = base) =>
   after(records, writeScript(records, { episode: 'episode', wish }, context))
-const texts = (r: Records) => r.scripts.get('episode')?.sections.map((s) => s.beats.map((b) => b.text))
+const sectionsOf = (r: Records) => r.scripts.get('episode')?.sections ?? []
+const texts = (r: Records) => sectionsOf(r).map((s) => s.beats.map((b) => b.text))
+const began = sectionsOf(base)
+/** The sections with one beat’s words changed. */
+const withText = (sections: readonly Section[], beat: string, text: string): Section[] =>
+  sections.map((s) => ({ ...s, beats: s.beats.map((b) => (b.id === beat ? { ...b, text } : b)) }))
+const cue = (id: string, fields: Partial<Cue> = {}): Cue => ({
+  id,
+  kind: 'shot',
+  text: 'Low',
+  got: false,
+  ...fields,
+})
 
 describe('the script', () => {
-  test('is written beat by beat; one beat’s typing is one step of undo', () => {
-    expect(texts(act({ kind: 'write beat', beat: 'Hook/0', text: 'New.' }))).toEqual([
-      ['New.', 'Three.'],
-      ['Four.'],
-    ])
-    expect(
-      valueOf(
-        writeScript(
-          base,
-          { episode: 'episode', wish: { kind: 'write beat', beat: 'Hook/0', text: 'x' } },
-          context,
-        ),
-      ),
-    ).toMatchObject({ merge: 'beat Hook/0', sentence: 'Wrote in “Hook”' })
-  })
-
-  test('a beat splits at the caret and joins the one before', () => {
-    const split = act({ kind: 'split beat', beat: 'Hook/0', at: 3 })
-    expect(texts(split)).toEqual([['One', 'two.', 'Three.'], ['Four.']])
-    const second = split.scripts.get('episode')?.sections[0]?.beats[1]?.id ?? ''
-    expect(texts(act({ kind: 'join beat', beat: second }, split))).toEqual([
-      ['One two.', 'Three.'],
-      ['Four.'],
-    ])
-    expect(texts(act({ kind: 'join beat', beat: 'Hook/0' }))).toEqual(texts(base))
-  })
-
-  test('joining keeps the shots of both', () => {
-    const shot = act({ kind: 'add cue', beat: 'Hook/1', text: ' Low ', cue: 'shot' })
-    const joined = act({ kind: 'join beat', beat: 'Hook/1' }, shot)
-    expect(joined.scripts.get('episode')?.sections[0]?.beats[0]?.cues.map((c) => c.text)).toEqual(['Low'])
-  })
-
-  test('pasted beats stand behind written ones and in place of blank ones', () => {
-    const beats = [{ id: 'n', delivery: 'voice' as const, text: 'Pasted.', hold: 0, cues: [] }]
-    expect(texts(act({ kind: 'paste', beat: 'Hook/0', beats }))).toEqual([
-      ['One two.', 'Pasted.', 'Three.'],
-      ['Four.'],
-    ])
-    const blank = act({ kind: 'write beat', beat: 'Hook/0', text: '' })
-    expect(texts(act({ kind: 'paste', beat: 'Hook/0', beats }, blank))?.[0]).toEqual(['Pasted.', 'Three.'])
-  })
-
-  test('beats change delivery and place; at the edge nothing moves', () => {
-    expect(
-      act({ kind: 'deliver', beat: 'Body/0', delivery: 'voice' }).scripts.get('episode')?.sections[1]
-        ?.beats[0]?.delivery,
-    ).toBe('voice')
-    expect(texts(act({ kind: 'move beat', beat: 'Hook/1', by: -1 }))?.[0]).toEqual(['Three.', 'One two.'])
-    expect(texts(act({ kind: 'move beat', beat: 'Hook/1', by: 1 }))).toEqual(texts(base))
-  })
-
-  test('shots are noted, changed, got and removed', () => {
-    const noted = act({ kind: 'add cue', beat: 'Hook/0', text: 'Low', cue: 'shot' })
-    const cue = noted.scripts.get('episode')?.sections[0]?.beats[0]?.cues[0]?.id ?? ''
-    expect(
-      act({ kind: 'get cue', cue, got: true }, noted).scripts.get('episode')?.sections[0]?.beats[0]?.cues[0]
-        ?.got,
-    ).toBe(true)
-    expect(
-      act({ kind: 'write cue', cue, text: 'High' }, noted).scripts.get('episode')?.sections[0]?.beats[0]
-        ?.cues[0]?.text,
-    ).toBe('High')
-    expect(
-      act({ kind: 'remove cue', cue }, noted).scripts.get('episode')?.sections[0]?.beats[0]?.cues,
-    ).toEqual([])
-  })
-
-  test('sections are added, named, removed and replaced whole', () => {
-    expect(act({ kind: 'add section', title: 'End' }).scripts.get('episode')?.sections[2]).toMatchObject({
-      title: 'End',
-      beats: [{ text: '' }],
+  test('is written as it stands in the editor; typing in one section is one step of undo', () => {
+    const wish: ScriptWish = { kind: 'edit', base: began, sections: withText(began, 'Hook/0', 'New.') }
+    expect(texts(act(wish))).toEqual([['New.', 'Three.'], ['Four.']])
+    expect(valueOf(writeScript(base, { episode: 'episode', wish }, context))).toMatchObject({
+      merge: 'script episode Hook',
+      sentence: 'Wrote in “Hook”',
     })
-    expect(
-      act({ kind: 'name section', section: 'Hook', title: 'Cold open' }).scripts.get('episode')?.sections[0]
-        ?.title,
-    ).toBe('Cold open')
-    expect(texts(act({ kind: 'remove section', section: 'Hook' }))).toEqual([['Four.']])
-    expect(texts(act({ kind: 'add beat', section: 'Body' }))).toEqual([
-      ['One two.', 'Three.'],
-      ['Four.', ''],
-    ])
-    expect(act({ kind: 'replace', sections: [] }).scripts.get('episode')?.sections).toEqual([])
   })
 
-  test('what is no longer there is refused; an episode without a script can begin one', () => {
+  test('what another tab wrote meanwhile in another beat stays, and so does what it added', () => {
+    const theirs = act({ kind: 'edit', base: began, sections: withText(began, 'Body/0', 'Theirs.') })
+    const mine: ScriptWish = { kind: 'edit', base: began, sections: withText(began, 'Hook/1', 'Mine.') }
+    expect(texts(act(mine, theirs))).toEqual([['One two.', 'Mine.'], ['Theirs.']])
+    const longer = act({
+      kind: 'edit',
+      base: began,
+      sections: [...began, ...exampleScript({ End: ['Five.'] }).sections],
+    })
+    expect(texts(act(mine, longer))).toEqual([['One two.', 'Mine.'], ['Four.'], ['Five.']])
+  })
+
+  test('a beat that two tabs moved to different places stands once', () => {
+    const [hook, body] = began
+    const moved = hook?.beats[1]
+    if (!hook || !body || !moved) throw new Error('no example')
+    const end = { id: 'End', title: 'End', beats: [] }
+    const from = [{ ...hook, beats: hook.beats.slice(0, 1) }]
+    const three = act({ kind: 'edit', base: began, sections: [...began, end] })
+    const stands = sectionsOf(three)
+    const theirs = act(
+      { kind: 'edit', base: stands, sections: [...from, body, { ...end, beats: [moved] }] },
+      three,
+    )
+    const both = act(
+      { kind: 'edit', base: stands, sections: [...from, { ...body, beats: [...body.beats, moved] }, end] },
+      theirs,
+    )
+    expect(texts(both)).toEqual([['One two.'], ['Four.', 'Three.'], []])
+  })
+
+  test('a cue is ticked where it stands; one that is gone is refused', () => {
+    const noted = act({
+      kind: 'edit',
+      base: began,
+      sections: began.map((s) => ({
+        ...s,
+        beats: s.beats.map((b) => (b.id === 'Hook/0' ? { ...b, cues: [cue('c', { from: 0, to: 3 })] } : b)),
+      })),
+    })
+    const got = act({ kind: 'get cue', cue: 'c', got: true }, noted)
+    expect(cuesIn(sectionsOf(got))).toEqual([cue('c', { from: 0, to: 3, got: true })])
     expect(
       refusalOf(
-        writeScript(
-          base,
-          { episode: 'episode', wish: { kind: 'write beat', beat: 'gone', text: '' } },
-          context,
-        ),
+        writeScript(base, { episode: 'episode', wish: { kind: 'get cue', cue: 'gone', got: true } }, context),
       ),
     ).toMatch(/no longer there/)
-    expect(
-      refusalOf(writeScript(base, { episode: 'nobody', wish: { kind: 'add section', title: 'x' } }, context)),
-    ).toMatch(/no script yet/)
+  })
+
+  test('sections that are taken away or moved are named for the history', () => {
+    const said = (sections: Section[]) =>
+      valueOf(
+        writeScript(base, { episode: 'episode', wish: { kind: 'edit', base: began, sections } }, context),
+      ).sentence
+    expect(said(began.slice(1))).toBe('Removed the section “Hook”')
+    expect(said(began.toReversed())).toBe('Moved sections of the script')
+  })
+
+  test('an episode without a script can begin one; one that is gone is refused', () => {
+    const wish: ScriptWish = { kind: 'edit', base: [], sections: exampleScript({ Hook: ['One.'] }).sections }
+    expect(refusalOf(writeScript(base, { episode: 'nobody', wish }, context))).toMatch(/no longer there/)
     const bare = exampleRecords([exampleEpisode()])
-    expect(
-      after(
-        bare,
-        writeScript(bare, { episode: 'episode', wish: { kind: 'add section', title: 'Hook' } }, context),
-      ).scripts.get('episode')?.sections,
-    ).toHaveLength(1)
+    expect(sectionsOf(act(wish, bare))).toHaveLength(1)
+  })
+
+  test('a remark is dismissed once and stays so', () => {
+    const wish: ScriptWish = { kind: 'dismiss', remark: 'long One' }
+    const twice = act(wish, act(wish))
+    expect(twice.scripts.get('episode')?.dismissed).toEqual(['long One'])
   })
 })
 

@@ -1,241 +1,145 @@
-import type { Beat, Cue, Id, Records, Script, Section, Spoken } from '../../records'
+import { z } from 'zod/mini'
+import { Section, type Cue, type Id, type Records, type Script, type Spoken } from '../../records'
+import { same } from '../../records/same'
 import { type Result, ok, refused } from '../../result'
 import { type Command, type Context, type Outcome, momentOf, putRecord } from '../change'
+import { merge3 } from '../rebase'
 
-/** What people do to a script. Beats and cues are named by id. */
+/** What people do to a script. */
 export type ScriptWish =
-  | { kind: 'write beat'; beat: Id; text: string }
-  | { kind: 'split beat'; beat: Id; at: number }
-  | { kind: 'join beat'; beat: Id }
-  | { kind: 'add beat'; section: Id }
-  | { kind: 'deliver'; beat: Id; delivery: Beat['delivery'] }
-  | { kind: 'paste'; beat: Id; beats: Beat[] }
-  | { kind: 'move beat'; beat: Id; by: -1 | 1 }
-  | { kind: 'add cue'; beat: Id; text: string; cue: Cue['kind'] }
-  | { kind: 'write cue'; cue: Id; text: string }
-  | { kind: 'remove cue'; cue: Id }
+  /**
+   * Writes the document as it stands in the editor: what was altered against `base`, the sections from which the editor
+   * began, upon what stands by now.
+   */
+  | { kind: 'edit'; base: readonly Section[]; sections: Section[] }
+  /** Ticks a cue where what it asks for was got, or takes the tick back. */
   | { kind: 'get cue'; cue: Id; got: boolean }
-  | { kind: 'add section'; title: string }
-  | { kind: 'name section'; section: Id; title: string }
-  | { kind: 'remove section'; section: Id }
-  | { kind: 'replace'; sections: Section[] }
-  /** How a section is spoken, or the whole; undefined for as the whole is. */
-  | { kind: 'speak'; section: Id | undefined; spoken: Spoken | undefined }
-  /** How long a section, or the whole, lasts that is spoken freely, seconds. */
-  | { kind: 'last'; section: Id | undefined; seconds: number | undefined }
+  /** How the whole is spoken. */
+  | { kind: 'speak'; spoken: Spoken }
+  /** How long the whole lasts where it is spoken freely, seconds. */
+  | { kind: 'last'; seconds: number | undefined }
+  /** Dismisses a remark of the copy-edit for good, by its key. */
+  | { kind: 'dismiss'; remark: string }
 
 /**
- * Changes an episode's script by one wish. Refused when what it names is no longer there.
+ * Changes an episode's script by one wish; an episode without a script gets one.
  *
  * Refused:
- * - “This passage is no longer there; another change has taken it away.”
- * - “This episode has no script yet. Start it, and it gets the sections of its recipe.”
+ * - “This episode is no longer there.”
+ * - “This cue is no longer there; another change has taken it away.”
  */
 export const writeScript: Command<{ episode: Id; wish: ScriptWish }> = (
   records,
   { episode, wish },
   context,
 ) => {
-  const script = records.scripts.get(episode)
-  if (!script) return begin(records, episode, wish, context)
-  if ((wish.kind === 'speak' || wish.kind === 'last') && wish.section === undefined)
-    return written(records, spoken(script, wish), script.sections, wish, context)
-  const sections = changed(script.sections, wish, context)
-  if (!sections)
-    return refused('This passage is no longer there; another change has taken it away.', 'scripts.sections')
-  return written(records, script, sections, wish, context)
-}
-
-function begin(records: Records, episode: Id, wish: ScriptWish, context: Context): Result<Outcome> {
+  if (!records.episodes.has(episode)) return refused('This episode is no longer there.', 'scripts')
   const at = momentOf(context)
-  const blank: Script = { id: episode, sections: [], createdAt: at, updatedAt: at }
-  if (
-    (wish.kind === 'speak' || wish.kind === 'last') &&
-    wish.section === undefined &&
-    records.episodes.has(episode)
-  )
-    return written(records, spoken(blank, wish), [], wish, context)
-  const sections = changed([], wish, context)
-  if (!sections || !records.episodes.has(episode))
-    return refused(
-      'This episode has no script yet. Start it, and it gets the sections of its recipe.',
-      'scripts',
-    )
-  return written(records, blank, sections, wish, context)
+  const script = records.scripts.get(episode) ?? { id: episode, sections: [], createdAt: at, updatedAt: at }
+  const after = changed(script, wish)
+  if (!after)
+    return refused('This cue is no longer there; another change has taken it away.', 'scripts.sections')
+  return written(records, script, after, wish, context)
 }
 
-/** A script or section with another way of being spoken, or another length. */
-function spoken<S extends Pick<Section, 'spoken' | 'lasts'>>(
-  of: S,
-  wish: Extract<ScriptWish, { kind: 'speak' | 'last' }>,
-): S {
-  return wish.kind === 'speak' ? { ...of, spoken: wish.spoken } : { ...of, lasts: wish.seconds }
+function changed(script: Script, wish: ScriptWish): Script | undefined {
+  switch (wish.kind) {
+    case 'edit':
+      return { ...script, sections: rewritten(wish, script.sections) }
+    case 'get cue':
+      return ticked(script, wish.cue, wish.got)
+    case 'speak':
+      return { ...script, spoken: wish.spoken }
+    case 'last':
+      return { ...script, lasts: wish.seconds }
+    case 'dismiss':
+      return { ...script, dismissed: [...new Set([...(script.dismissed ?? []), wish.remark])] }
+  }
+}
+
+function rewritten(
+  { base, sections }: Extract<ScriptWish, { kind: 'edit' }>,
+  stands: readonly Section[],
+): Section[] {
+  if (same(base, stands)) return sections
+  const both = z.array(Section).safeParse(merge3(base, sections, stands))
+  return both.success ? eachOnce(both.data) : sections
+}
+
+/** What two tabs moved to different places stands at the first of them. */
+function eachOnce(sections: readonly Section[]): Section[] {
+  const seen = new Set<Id>()
+  const isFirst = ({ id }: { id: Id }) => !seen.has(id) && seen.add(id).has(id)
+  return sections.filter(isFirst).map((s) => ({ ...s, beats: s.beats.filter(isFirst) }))
+}
+
+/** Every cue of a script with what it stands beside, in order. */
+export function cuesIn(sections: readonly Section[]): Cue[] {
+  return sections.flatMap((s) => s.beats.flatMap((b) => b.cues))
+}
+
+function ticked(script: Script, id: Id, got: boolean): Script | undefined {
+  if (!cuesIn(script.sections).some((c) => c.id === id)) return undefined
+  const sections = script.sections.map((section) =>
+    section.beats.some((b) => b.cues.some((c) => c.id === id))
+      ? {
+          ...section,
+          beats: section.beats.map((b) => ({
+            ...b,
+            cues: b.cues.map((c) => (c.id === id ? { ...c, got } : c)),
+          })),
+        }
+      : section,
+  )
+  return { ...script, sections }
 }
 
 function written(
   records: Records,
-  script: Script,
-  sections: Section[],
+  before: Script,
+  after: Script,
   wish: ScriptWish,
   context: Context,
 ): Result<Outcome> {
-  const said = sentence(sections, script.sections, wish)
-  return ok({
-    changes: [putRecord(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })],
-    sentence: said,
-    about: [script.id],
-    ...(wish.kind === 'write beat'
-      ? { merge: `beat ${wish.beat}` }
-      : wish.kind === 'write cue'
-        ? { merge: `cue ${wish.cue}` }
-        : wish.kind === 'name section'
-          ? { merge: `section ${wish.section}` }
-          : wish.kind === 'last'
-            ? { merge: `lasts ${script.id} ${wish.section ?? ''}` }
-            : {}),
-  })
-}
-
-function beatAt(
-  sections: readonly Section[],
-  id: Id,
-): { section: Section; index: number; beat: Beat } | undefined {
-  for (const section of sections) {
-    const index = section.beats.findIndex((b) => b.id === id)
-    const beat = section.beats[index]
-    if (beat) return { section, index, beat }
-  }
-  return undefined
-}
-
-function withBeats(sections: readonly Section[], section: Section, beats: Beat[]): Section[] {
-  return sections.map((s) => (s.id === section.id ? { ...s, beats } : s))
-}
-
-function overCues(sections: readonly Section[], id: Id, to: (cue: Cue) => Cue[]): Section[] | undefined {
-  if (!sections.some((s) => s.beats.some((b) => b.cues.some((c) => c.id === id)))) return undefined
-  return sections.map((s) => ({
-    ...s,
-    beats: s.beats.map((b) =>
-      b.cues.some((c) => c.id === id)
-        ? { ...b, cues: b.cues.flatMap((c) => (c.id === id ? to(c) : [c])) }
-        : b,
-    ),
-  }))
-}
-
-function changed(sections: readonly Section[], wish: ScriptWish, context: Context): Section[] | undefined {
-  const blank = (delivery: Beat['delivery'], text = ''): Beat => ({
-    id: context.id(),
-    delivery,
-    text,
-    hold: 0,
-    cues: [],
-  })
-  switch (wish.kind) {
-    case 'replace':
-      return wish.sections
-    case 'add section':
-      return [...sections, { id: context.id(), title: wish.title, beats: [blank('camera')] }]
-    case 'name section':
-      return sections.some((s) => s.id === wish.section)
-        ? sections.map((s) => (s.id === wish.section ? { ...s, title: wish.title } : s))
+  const touched =
+    wish.kind === 'edit'
+      ? after.sections.filter((s) => !before.sections.includes(s) && isOther(s, before))
+      : []
+  const merge =
+    wish.kind === 'edit'
+      ? `script ${after.id} ${touched.length === 1 ? (touched[0]?.id ?? '') : ''}`
+      : wish.kind === 'last'
+        ? `lasts ${after.id}`
         : undefined
-    case 'remove section':
-      return sections.filter((s) => s.id !== wish.section)
+  return ok({
+    changes: [putRecord(records, 'scripts', { ...after, updatedAt: momentOf(context) })],
+    sentence: sentence(wish, before, after, touched),
+    about: [after.id],
+    ...(merge === undefined ? {} : { merge }),
+  })
+}
+
+const isOther = (section: Section, { sections }: Script) =>
+  !same(
+    section,
+    sections.find((s) => s.id === section.id),
+  )
+
+function sentence(wish: ScriptWish, before: Script, after: Script, touched: readonly Section[]): string {
+  switch (wish.kind) {
+    case 'edit': {
+      const gone = before.sections.filter((s) => !after.sections.some((x) => x.id === s.id))
+      const [first] = touched
+      if (gone.length === 1 && touched.length === 0) return `Removed the section “${gone[0]?.title ?? ''}”`
+      if (touched.length === 1 && first && gone.length === 0) return `Wrote in “${first.title}”`
+      return touched.length + gone.length === 0 ? 'Moved sections of the script' : 'Wrote in the script'
+    }
+    case 'get cue':
+      return wish.got ? 'Ticked a cue' : 'Took back the tick of a cue'
+    case 'dismiss':
+      return 'Dismissed a remark on the script'
     case 'speak':
     case 'last':
-      return sections.some((s) => s.id === wish.section)
-        ? sections.map((s) => (s.id === wish.section ? spoken(s, wish) : s))
-        : undefined
-    case 'add beat': {
-      const section = sections.find((s) => s.id === wish.section)
-      return (
-        section &&
-        withBeats(sections, section, [...section.beats, blank(section.beats.at(-1)?.delivery ?? 'camera')])
-      )
-    }
-    case 'write cue':
-      return overCues(sections, wish.cue, (c) => [{ ...c, text: wish.text }])
-    case 'remove cue':
-      return overCues(sections, wish.cue, () => [])
-    case 'get cue':
-      return overCues(sections, wish.cue, (c) => [{ ...c, got: wish.got }])
-    default:
-      return overBeat(sections, wish, context, blank)
-  }
-}
-
-function overBeat(
-  sections: readonly Section[],
-  wish: Extract<ScriptWish, { beat: Id }>,
-  context: Context,
-  blank: (delivery: Beat['delivery'], text?: string) => Beat,
-): Section[] | undefined {
-  const at = beatAt(sections, wish.beat)
-  if (!at) return undefined
-  const { section, index, beat } = at
-  const instead = (...beats: Beat[]) =>
-    withBeats(sections, section, section.beats.toSpliced(index, 1, ...beats))
-  switch (wish.kind) {
-    case 'write beat':
-      return instead({ ...beat, text: wish.text })
-    case 'deliver':
-      return instead({ ...beat, delivery: wish.delivery })
-    case 'paste':
-      return instead(...(beat.text.trim() === '' ? [] : [beat]), ...wish.beats)
-    case 'add cue':
-      return instead({
-        ...beat,
-        cues: [...beat.cues, { id: context.id(), kind: wish.cue, text: wish.text.trim(), got: false }],
-      })
-    case 'split beat':
-      return instead(
-        { ...beat, text: beat.text.slice(0, wish.at).trimEnd() },
-        blank(beat.delivery, beat.text.slice(wish.at).trimStart()),
-      )
-    case 'join beat': {
-      const before = section.beats[index - 1]
-      if (!before)
-        return beat.text === '' && beat.cues.length === 0 && section.beats.length > 1
-          ? withBeats(sections, section, section.beats.toSpliced(index, 1))
-          : [...sections]
-      const joined = {
-        ...before,
-        text: [before.text, beat.text].filter((t) => t !== '').join(' '),
-        cues: [...before.cues, ...beat.cues],
-      }
-      return withBeats(sections, section, section.beats.toSpliced(index - 1, 2, joined))
-    }
-    case 'move beat': {
-      const other = section.beats[index + wish.by]
-      if (!other) return [...sections]
-      return withBeats(
-        sections,
-        section,
-        section.beats.map((b, i) => (i === index ? other : i === index + wish.by ? beat : b)),
-      )
-    }
-  }
-}
-
-function sentence(after: readonly Section[], before: readonly Section[], wish: ScriptWish): string {
-  switch (wish.kind) {
-    case 'write beat':
-      return `Wrote in “${beatAt(after, wish.beat)?.section.title ?? 'the script'}”`
-    case 'paste':
-      return `Pasted ${wish.beats.length} ${wish.beats.length === 1 ? 'beat' : 'beats'} into the script`
-    case 'replace':
-      return `Pasted a script of ${wish.sections.length} ${wish.sections.length === 1 ? 'section' : 'sections'}`
-    case 'get cue':
-      return wish.got ? 'Ticked a shot' : 'Took back the tick of a shot'
-    case 'add cue':
-      return `Noted the ${wish.cue === 'shot' ? 'shot' : wish.cue} “${wish.text.trim()}”`
-    case 'add section':
-      return `Added the section “${wish.title}”`
-    case 'remove section':
-      return `Removed the section “${before.find((s) => s.id === wish.section)?.title ?? ''}”`
-    default:
-      return 'Changed the script'
+      return 'Changed how the script is spoken'
   }
 }

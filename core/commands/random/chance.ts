@@ -1,10 +1,10 @@
 import { stateOf } from '../../plan/state'
-import type { Day, Episode, Id, Picture, Records, Step } from '../../records'
+import type { Beat, Day, Episode, Id, Picture, Records, Section, Step } from '../../records'
 import type { Result } from '../../result'
 import { addDays } from '../../rhythm/days'
 import type { Context, Outcome } from '../change'
 import { todayOf } from '../step-of'
-import { type ScriptWish } from '../episode/write-script'
+import { cuesIn, type ScriptWish } from '../episode/write-script'
 
 /**
  * What a random wish is made from: the records, the moment, and a source of numbers from 0 to below `most`.
@@ -68,35 +68,26 @@ export const chosenStage = (chance: Chance): Id =>
 export function scriptWish(chance: Chance, id: Id): ScriptWish {
   const { r, c, n } = chance
   const sections = r.scripts.get(id)?.sections ?? []
-  const beats = sections.flatMap((s) => s.beats)
-  const beat = one(beats, chance)?.id ?? 'none'
-  const section = one(sections, chance)?.id ?? 'none'
-  const cue = one(
-    beats.flatMap((b) => b.cues),
-    chance,
-  )?.id
+  const section = one(sections, chance)
+  const cue = one(cuesIn(sections), chance)?.id
+  const beat: Beat = {
+    id: c.id(),
+    delivery: n(2) ? 'camera' : 'voice',
+    text: `${word(chance)} bend when they are warm. They hold.`,
+    hold: 0,
+    cues: [{ id: c.id(), kind: 'shot', text: 'the plane', got: false, from: 0, to: 3 }],
+  }
+  const edit = (after: Section[]): ScriptWish => ({ kind: 'edit', base: sections, sections: after })
   const wishes: ScriptWish[] = [
-    { kind: 'write beat', beat, text: `${word(chance)} bend when they are warm. They hold.` },
-    { kind: 'split beat', beat, at: n(20) },
-    { kind: 'join beat', beat },
-    { kind: 'add beat', section },
-    { kind: 'deliver', beat, delivery: n(2) ? 'camera' : 'voice' },
-    {
-      kind: 'paste',
-      beat,
-      beats: [{ id: c.id(), delivery: 'voice', text: 'Pasted words.', hold: 0, cues: [] }],
-    },
-    { kind: 'move beat', beat, by: n(2) ? 1 : -1 },
-    { kind: 'add cue', beat, text: 'the plane', cue: 'shot' },
-    { kind: 'write cue', cue: cue ?? 'none', text: 'the adze' },
-    { kind: 'remove cue', cue: cue ?? 'none' },
+    edit([...sections, { id: c.id(), title: word(chance), beats: [beat] }]),
+    edit(sections.map((s) => (s === section ? { ...s, beats: [...s.beats, beat] } : s))),
+    edit(sections.map((s) => (s === section ? { ...s, title: word(chance), beats: s.beats.slice(1) } : s))),
+    edit(sections.filter((s) => s !== section)),
+    edit([...sections].reverse()),
     { kind: 'get cue', cue: cue ?? 'none', got: n(2) > 0 },
-    { kind: 'add section', title: word(chance) },
-    { kind: 'name section', section, title: word(chance) },
-    { kind: 'remove section', section },
-    { kind: 'replace', sections: sections.slice(0, 1) },
-    { kind: 'speak', section: n(2) ? section : undefined, spoken: n(2) ? 'points' : 'free' },
-    { kind: 'last', section: n(2) ? section : undefined, seconds: n(900) },
+    { kind: 'dismiss', remark: `long ${n(3)}` },
+    { kind: 'speak', spoken: n(2) ? 'points' : 'free' },
+    { kind: 'last', seconds: n(900) },
   ]
-  return wishes[n(wishes.length)] ?? { kind: 'add section', title: 'More' }
+  return wishes[n(wishes.length)] ?? edit([])
 }

@@ -1,26 +1,46 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { spokenIn } from '@core/script/spoken'
+import { computed, toRef } from 'vue'
+import { refThrottled } from '@vueuse/core'
+import type { Script, Show } from '@core/records'
 import { sayTime } from '@core/script/timecode'
-import { beatSeconds, scriptFigures } from '@core/script/timing'
-import type { Card } from '@core/views/card'
+import { scriptFigures } from '@core/script/timing'
+import { spineOf } from '@core/views/spine'
 import Flag from '@app/ui/Flag.vue'
+import ScriptSpine from './ScriptSpine.vue'
 
-/** How long the script runs, by section and as a whole, and what is covered. */
-const { card } = defineProps<{ card: Card }>()
-const emit = defineEmits<{ go: [string] }>()
-const script = computed(() => card.script)
-const pace = computed(() => card.show.pace)
-const spoken = (id: string) => spokenIn(script.value, script.value?.sections.find((x) => x.id === id) ?? {})
-const figures = computed(() => scriptFigures(script.value, pace.value))
-const aim = computed(() => card.show.aim)
-const againstAim = computed(() =>
-  figures.value.seconds < aim.value.from * 60
-    ? `${sayTime(aim.value.from * 60 - figures.value.seconds)} short of`
-    : figures.value.seconds > aim.value.to * 60
-      ? `${sayTime(figures.value.seconds - aim.value.to * 60)} over`
-      : 'within',
+/** How long the script runs, as a whole and by section, drawn and in figures. */
+const { script, show, here } = defineProps<{
+  script: Script
+  show: Pick<Show, 'pace' | 'aim' | 'kind'>
+  /** The section in which the caret stands. */
+  here: string | undefined
+}>()
+const emit = defineEmits<{ go: [section: string]; beat: [beat: string]; move: [from: number, to: number] }>()
+const figures = computed(() => scriptFigures(script, show.pace))
+// Figures follow every letter; the drawing, of hundreds of bars, follows a moment later.
+const drawn = refThrottled(
+  toRef(() => script),
+  250,
 )
+const spine = computed(() => spineOf(drawn.value, show.pace, 360))
+const aim = computed(() => show.aim)
+const over = computed(() => figures.value.seconds - aim.value.to * 60)
+const short = computed(() => aim.value.from * 60 - figures.value.seconds)
+const said = computed(() =>
+  short.value > 0
+    ? `${sayTime(short.value)} short`
+    : over.value > 0
+      ? `${sayTime(over.value)} over`
+      : 'inside it',
+)
+/** Words a minute of what is spoken, within so many seconds. */
+const paceIn = (seconds: number) => {
+  const spoken = seconds - figures.value.holds
+  return spoken > 0 && figures.value.words > 0 ? Math.round((figures.value.words * 60) / spoken) : undefined
+}
+const pace = computed(() => paceIn(figures.value.seconds))
+/** The words a minute at which it would still end inside the aim. */
+const needed = computed(() => (over.value > 0 ? paceIn(aim.value.to * 60) : undefined))
 </script>
 
 <template>
@@ -29,43 +49,36 @@ const againstAim = computed(() =>
       <h2 class="font-sans font-normal text-14 text-ink-2">Running time</h2>
       <strong class="num text-20 text-ink" data-testid="running-time">{{ sayTime(figures.seconds) }}</strong>
     </div>
-    <p class="sub mb-4">
-      <Flag v-if="figures.seconds > aim.to * 60" />{{ againstAim }} the aim of {{ aim.from }} to
-      {{ aim.to }} min
+    <p class="sub flex justify-between mb-3">
+      <span>aim {{ aim.from }} to {{ aim.to }} min</span><span><Flag v-if="over > 0" />{{ said }}</span>
     </p>
-    <ol class="grid gap-px mb-4">
-      <li v-for="s in figures.sections" :key="s.id">
-        <button
-          class="flex w-full gap-2.5 text-left py-0.5 rounded-control hover:bg-raised"
-          @click="emit('go', s.id)"
-        >
-          <span class="w-[9px] flex-none flex flex-col gap-px" aria-hidden="true"
-            ><span
-              v-for="b in script?.sections.find((x) => x.id === s.id)?.beats"
-              :key="b.id"
-              class="block w-full rounded-[1px]"
-              :class="
-                b.text === ''
-                  ? 'border border-dashed border-ring'
-                  : b.delivery === 'camera'
-                    ? 'bg-ink-3'
-                    : 'bar-voice'
-              "
-              :style="{ height: `${Math.max(4, beatSeconds(b, pace, spoken(s.id)) / 4)}px` }" /></span
-          ><span class="flex-1 min-w-0 text-12 truncate" :class="s.seconds === 0 ? 'text-ink-2' : ''">{{
-            s.title
-          }}</span
-          ><span class="num">{{ sayTime(s.seconds) }}</span>
-        </button>
-      </li>
-    </ol>
+    <ScriptSpine
+      :spine="spine"
+      :here="here"
+      :pictured="show.kind === 'video'"
+      @go="emit('go', $event)"
+      @beat="emit('beat', $event)"
+      @move="(from, to) => emit('move', from, to)"
+    />
     <dl class="figures grid grid-cols-[1fr_auto] gap-y-1 text-12 text-ink-2 border-t border-faint pt-3 mb-4">
+      <template v-if="spine.bare && show.kind === 'video'">
+        <dt>Nothing to look at for</dt>
+        <dd class="num">{{ sayTime(spine.bare.seconds) }}</dd></template
+      >
       <dt>To camera</dt>
       <dd class="num">{{ sayTime(figures.delivery.camera) }}</dd>
       <dt>Voice-over</dt>
       <dd class="num">{{ sayTime(figures.delivery.voice) }}</dd>
       <dt>Words</dt>
       <dd class="num">{{ figures.words }}</dd>
+      <template v-if="pace !== undefined">
+        <dt>Words a minute</dt>
+        <dd class="num"><Flag v-if="over > 0" />{{ pace }}</dd>
+        <template v-if="needed !== undefined">
+          <dt>To end inside the aim</dt>
+          <dd class="num">{{ needed }}</dd></template
+        ></template
+      >
       <dt>Beats with a picture</dt>
       <dd class="num">{{ figures.covered }} of {{ figures.beats }}</dd>
       <dt>Shots got</dt>
@@ -77,8 +90,5 @@ const againstAim = computed(() =>
 <style scoped>
 .figures dd {
   text-align: right;
-}
-.bar-voice {
-  background: repeating-linear-gradient(to bottom, var(--ink-3) 0 3px, transparent 3px 5px);
 }
 </style>

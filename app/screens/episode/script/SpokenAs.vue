@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { ScriptWish } from '@core/commands/episode'
-import { Spoken, type Script, type Section } from '@core/records'
+import { Spoken } from '@core/records'
 import { readTime, sayTime } from '@core/script/timecode'
 import { typedIn } from '@app/ui/fields/event'
 
 /** How a script or one of its sections is spoken: in full words, from points, or freely for so long. */
-const { script, section } = defineProps<{ script: Script | undefined; section?: Section }>()
-const emit = defineEmits<{ act: [wish: ScriptWish] }>()
-const of = computed(() => (section ?? script)?.spoken)
-const name = computed(() => (section ? `“${section.title}”` : 'the script'))
+const { spoken, lasts, name, whole } = defineProps<{
+  spoken: Spoken | undefined
+  lasts: number | undefined
+  name: string
+  /** The script as a whole: there is nothing above it that it could follow. */
+  whole?: boolean
+}>()
+const emit = defineEmits<{ speak: [spoken: Spoken | undefined]; last: [seconds: number | undefined] }>()
 const names: Record<Spoken, string> = { words: 'full words', points: 'points', free: 'freely' }
-const lasts = computed(() => (section ?? script)?.lasts)
-const isFree = computed(() => (of.value ?? (section ? undefined : 'words')) === 'free')
-const shown = computed(() => (lasts.value === undefined ? '' : sayTime(lasts.value)))
+const shown = computed(() => (lasts === undefined ? '' : sayTime(lasts)))
 const text = ref(shown.value)
 const fault = ref('')
 watch(shown, (now) => {
@@ -21,18 +22,18 @@ watch(shown, (now) => {
 })
 function speak(event: Event) {
   const read = Spoken.safeParse(typedIn(event))
-  emit('act', { kind: 'speak', section: section?.id, spoken: read.success ? read.data : undefined })
+  emit('speak', read.success ? read.data : undefined)
 }
 function last(event: Event) {
   text.value = typedIn(event)
   if (text.value.trim() === '') {
     fault.value = ''
-    emit('act', { kind: 'last', section: section?.id, seconds: undefined })
+    emit('last', undefined)
     return
   }
   const read = readTime(text.value)
   fault.value = read.ok ? '' : read.problem.sentence
-  if (read.ok) emit('act', { kind: 'last', section: section?.id, seconds: read.value })
+  if (read.ok) emit('last', read.value)
 }
 </script>
 
@@ -40,15 +41,15 @@ function last(event: Event) {
   <span class="inline-flex items-center gap-1.5 text-12 text-ink-2">
     <select
       class="bg-transparent"
-      :value="of ?? (section ? '' : 'words')"
+      :value="spoken ?? (whole ? 'words' : '')"
       :aria-label="`How ${name} is spoken`"
       @change="speak"
     >
-      <option v-if="section" value="">as the script</option>
+      <option v-if="!whole" value="">as the script</option>
       <option v-for="(said, kind) in names" :key="kind" :value="kind">{{ said }}</option>
     </select>
     <input
-      v-if="isFree"
+      v-if="spoken === 'free'"
       class="field num w-[72px]"
       :value="text"
       placeholder="m:ss"

@@ -5,10 +5,12 @@ import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { tickedIn } from '@app/ui/fields/event'
 
-/** What is gone through in a stage, ticked for this episode. */
-const { card, stage } = defineProps<{ card: Card; stage: string }>()
+/** What is gone through in a stage, or at its copy-edit, ticked for this episode. */
+const { card, stage, copyEdit = false } = defineProps<{ card: Card; stage: string; copyEdit?: boolean }>()
 const library = useLibrary()
-const lists = computed(() => (card.recipe.checklists ?? []).filter((c) => c.stage === stage))
+const lists = computed(() =>
+  (card.recipe.checklists ?? []).filter((c) => c.stage === stage && (c.copyEdit ?? false) === copyEdit),
+)
 function item(id: string, event: Event) {
   void library.perform(tickItem, { episode: card.episode.id, item: id, on: tickedIn(event) }, 'quietly')
 }

@@ -1,0 +1,47 @@
+import Papa from 'papaparse'
+import type { CueKind, Script } from '../records'
+import { cueKinds, numberedCues, uploadPlaces, type CueThere } from '../script/cues'
+import { guarded } from './formula'
+
+/** Cues of some kinds, in the order of the script. */
+export function cuesOfKinds(
+  script: Pick<Script, 'sections'> | undefined,
+  kinds: readonly CueKind[],
+): CueThere[] {
+  return numberedCues(script).filter((c) => kinds.includes(c.cue.kind))
+}
+
+const columns = ['Number', 'Kind', 'What', 'Section', 'Words', 'Done', 'Source', 'Licence', 'Place']
+
+/** Cues as CSV (RFC 4180), a row each. */
+export function cueCsv(cues: readonly CueThere[]): string {
+  const data = cues.map(({ number, cue, section, words }) =>
+    [
+      String(number),
+      cueKinds[cue.kind].name,
+      cue.text,
+      section.title,
+      words,
+      cue.got ? 'yes' : 'no',
+      cue.source ?? '',
+      cue.licence ?? '',
+      cue.place ? uploadPlaces[cue.place] : '',
+    ].map(guarded),
+  )
+  return `${Papa.unparse({ fields: columns, data })}\r\n`
+}
+
+/** Cues as Markdown: a list to tick for each kind, in the order of the kinds given. */
+export function cueMarkdown(title: string, cues: readonly CueThere[], kinds: readonly CueKind[]): string {
+  const lists = kinds.flatMap((kind) => {
+    const mine = cues.filter((c) => c.cue.kind === kind)
+    if (mine.length === 0) return []
+    const lines = mine.map(({ number, cue, section }) => {
+      const more = [section.title, cue.source, cue.licence, cue.place && uploadPlaces[cue.place]]
+      const said = more.filter((m) => m !== undefined && m.trim() !== '').join(', ')
+      return `- [${cue.got ? 'x' : ' '}] ${number}. ${cue.text}${said === '' ? '' : ` (${said})`}`
+    })
+    return [`## ${cueKinds[kind].list}`, lines.join('\n')]
+  })
+  return `${[`# ${title}`, ...lists].join('\n\n')}\n`
+}
