@@ -19,6 +19,7 @@ import { freshSettings } from '@core/commands/settings/fresh-settings'
 import { stepsToAdd } from '@core/recipe/apply'
 import { addDays, dayNumber, weekday } from '@core/rhythm/days'
 import { blankEpisode } from '@core/records/blank-episode'
+import { materialsOf } from './materials'
 import { codeFor } from '@core/rhythm/numbering'
 import { dayAt, momentAt } from '@core/rhythm/zone'
 import { scriptFigures } from '@core/script/timing'
@@ -269,6 +270,8 @@ export class Maker {
     if (subject.title.includes('Varga')) episode.guests = ['Ines Varga']
     const sponsor = sponsored[subject.title]
     if (sponsor !== undefined) episode.sponsor = sponsor
+    const materials = past ? undefined : materialsOf(subject.title, id, this.today)
+    if (materials) episode.materials = materials
     if (progress.length) {
       const figures = scriptFigures(script, show.pace)
       const stretch = 0.94 + chance.next() * 0.12

@@ -59,6 +59,9 @@ for (const theme of ['booth', 'daylight'] as const) {
       await expect(page.locator('#screen h1')).toBeVisible()
       await look(screen)
     }
+    await goTo(page, '/read/ULP6')
+    await expect(page.getByRole('list', { name: 'Words', exact: true })).toBeVisible()
+    await look('the reader')
     await goTo(page, '/schedule/countdown')
     await page.getByRole('button', { name: 'In rows' }).click()
     await expect(page.getByRole('table', { name: 'Everything in work' })).toBeVisible()

@@ -4,7 +4,7 @@ import type { Outlook } from '@core/plan/forecast'
 import { horizon, minutesByDay } from '@core/plan/load'
 import { hoursIn, planOf } from '@core/plan/state'
 import { readyDays } from '@core/plan/work'
-import type { Day } from '@core/records'
+import type { Day, Id } from '@core/records'
 import { daysBetween } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
 import { dayFigures, type DayFigures } from '@core/views/day'
@@ -61,6 +61,13 @@ export const useWorkload = defineStore('workload', () => {
         .map((state) => ({ card, state })),
     ),
   )
+  const firstDays = computed(() => {
+    const first = new Map<Id, Day>()
+    for (const { id, day } of load.value.blocks) if (day < (first.get(id) ?? '9')) first.set(id, day)
+    return first
+  })
+  /** The first day on which work on a step lies. */
+  const firstDayOf = (step: Id): Day | undefined => firstDays.value.get(step)
   const readyOn = computed(() => readyDays(open.value.tasks, load.value))
   /**
    * The day an episode's work before release ends as it is laid now, and the days in hand between that and
@@ -81,5 +88,5 @@ export const useWorkload = defineStore('workload', () => {
     return step === undefined ? '' : step.waiting ? `waits on ${step.waiting.who}` : step.name
   }
 
-  return { hours, load, open, planned, figuresOf, leftOver, inHandOf, reasonOf }
+  return { hours, load, open, planned, figuresOf, firstDayOf, leftOver, inHandOf, reasonOf }
 })

@@ -6,6 +6,7 @@ import { episodeDeeds } from './random/episode'
 import { ideasDeeds } from './random/ideas'
 import { scheduleDeeds } from './random/schedule'
 import { recipesDeeds } from './random/recipes'
+import { scriptDeeds } from './random/scripts'
 import { showsDeeds } from './random/shows'
 import { workDeeds } from './random/work'
 
@@ -18,6 +19,7 @@ export const randomDeeds = {
   ...ideasDeeds,
   ...scheduleDeeds,
   ...recipesDeeds,
+  ...scriptDeeds,
   ...showsDeeds,
   ...workDeeds,
 } satisfies Record<string, Deed>

@@ -5,6 +5,7 @@ import { releaseOf } from '../rhythm/slots'
 import { isScheduled } from '../release/scheduled'
 import { requiredParts, type PartState } from '../release/parts'
 import { lacksLicence, numberedCues } from '../script/cues'
+import { sayMaterial } from './materials'
 import { bringing, partOrTick } from './bringing'
 import { dated, earliestBefore, noticeFor } from './dated'
 import { dueDates, isShort } from './due'
@@ -53,6 +54,11 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     recipe.stages.map((s) => [s.id, (s.settled ?? []).map(part).filter((p) => p.state !== 'there')]),
   )
   const own = new Set(of.steps.map((s) => s.id))
+  const heldItems = openMaterials(of)
+  // Filming is not begun without what it can't do without.
+  const held = new Set(
+    heldItems.length > 0 ? recipe.stages.flatMap((s) => (s.kind === 'film' ? [s.id] : [])) : [],
+  )
   // What was not done before it went out is let be; what follows a release is asked for some months.
   const follows = new Set(recipe.stages.filter((s) => s.kind === 'after').map((s) => s.id))
   const patience = episode.phase.kind === 'released' && episode.phase.planned ? followDays : followDaysOnce
@@ -80,7 +86,8 @@ export function progressOf(given: StandingOf): EpisodeProgress {
       ...(own.has(step.id) ? {} : { derived: true }),
       free:
         needs.every((n) => moot.has(n) || (done.get(n) ?? true)) &&
-        (unsettled.get(step.stage) ?? []).length === 0,
+        (unsettled.get(step.stage) ?? []).length === 0 &&
+        !held.has(step.stage),
       minutesLeft: !left ? 0 : Math.max(0, step.minutes - step.logged),
       ...(day === undefined ? {} : { due: day }),
       ...(late > 0 ? { late } : {}),
@@ -93,7 +100,10 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     const asked = stage.kind === 'release' ? [...new Set([...stage.parts, ...required])] : stage.parts
     const parts = asked.map(part)
     const open = unsettled.get(stage.id) ?? []
-    const items = [...openItems(of, stage.id), ...(stage.kind === 'release' ? openLicences(of) : [])]
+    const items = [
+      ...openItems(of, stage.id),
+      ...(stage.kind === 'film' ? heldItems : stage.kind === 'release' ? openLicences(of) : []),
+    ]
     const begun = stage.after.every((id) => lit.get(id) ?? true) && open.length === 0
     const lamp =
       gone && stage.kind !== 'after'
@@ -171,6 +181,15 @@ function openItems({ episode, recipe }: StandingOf, stage: Id): StageState['item
     )
 }
 
+/** Materials that filming can't do without and that are not here. */
+function openMaterials({ episode, today }: StandingOf): StageState['items'] {
+  return (episode.materials ?? []).flatMap((m) =>
+    m.required && m.stand !== 'here'
+      ? [{ kind: 'material' as const, id: m.id, text: m.what, list: sayMaterial(m, today) }]
+      : [],
+  )
+}
+
 /** Things of others' that the script uses without a licence being noted: nothing goes out with them. */
 function openLicences({ script }: StandingOf): StageState['items'] {
   return numberedCues(script).flatMap(({ cue }) =>
@@ -240,9 +259,11 @@ function missingOf(before: readonly StageState[], required: readonly PartState[]
   for (const { stage, items } of before)
     for (const { kind, id, text, list: name } of items)
       list.push(
-        kind === 'licence'
-          ? { kind, cue: id, name: text, sentence: name, stage: stage.id }
-          : { kind, item: id, name: text, sentence: name, stage: stage.id },
+        kind === 'item'
+          ? { kind, item: id, name: text, sentence: name, stage: stage.id }
+          : kind === 'licence'
+            ? { kind, cue: id, name: text, sentence: name, stage: stage.id }
+            : { kind, material: id, name: text, sentence: name, stage: stage.id },
       )
   for (const p of parts.values())
     list.push({ kind: 'part', part: p.part, name: p.name, sentence: p.sentence, mend: p.mend })

@@ -47,8 +47,11 @@ export interface StageState {
   /** Its steps that are records. */
   steps: StepState[]
   parts: PartState[]
-  /** Required items of its checklists that are open; before a release also licences that are not noted. */
-  items: readonly { kind: 'item' | 'licence'; id: Id; text: string; list: string }[]
+  /**
+   * Required items of its checklists that are open; before filming also materials that are not here, before a release
+   * licences that are not noted.
+   */
+  items: readonly { kind: 'item' | 'licence' | 'material'; id: Id; text: string; list: string }[]
   /** Parts that must be there before it may begin, and aren't. */
   unsettled: PartState[]
 }
@@ -58,7 +61,8 @@ export type Missing =
   | { kind: 'part'; part: Part; name: string; sentence: string; mend: PartState['mend'] }
   | { kind: 'step'; step: Step; name: string; sentence: string; stage: Id }
   | { kind: 'item'; item: Id; name: string; sentence: string; stage: Id }
-  /** A licence that is not noted, of something of another's that the script uses. */
+  /** Something that filming can't do without, and that is not here; a licence that is not noted, of something of another's that the script uses. */
+  | { kind: 'material'; material: Id; name: string; sentence: string; stage: Id }
   | { kind: 'licence'; cue: Id; name: string; sentence: string; stage: Id }
 
 /** Where an episode stands. */

@@ -1,6 +1,7 @@
 import { z } from 'zod/mini'
 import { ClockTime, Day, Id, Moment, stamps } from './basics'
 import { Idea, Picture } from './idea'
+import { Material } from './material'
 
 /** Where an episode stands in its life. An idea is an episode on which no work has started. */
 export const Phase = z.discriminatedUnion('kind', [
@@ -136,6 +137,9 @@ export const Episode = z.object({
   early: z.optional(z.int().check(z.gte(0), z.lte(365))),
   /** Items of its recipe's checklists that are ticked. */
   ticked: z.optional(z.array(Id)),
+  /** What it needs bought, lent or fetched, and how much that may come to. */
+  materials: z.optional(z.array(Material)),
+  budget: z.optional(z.number().check(z.gte(0), z.lte(10_000_000))),
   /** Lines of a changed recipe that it goes without, and steps that it keeps though the line is gone. */
   left: z.optional(z.array(Id)),
   /** What followed by itself, each follow-on once; a note or a folder stays on Today until it is put away. */

@@ -46,6 +46,8 @@ export const Settings = z.object({
   preferred: z.partialRecord(StepKind, z.array(z.int().check(z.gte(0), z.lte(6)))),
   /** The step that is being worked on, since when. */
   running: z.optional(z.object({ step: Id, since: Moment })),
+  /** What prices are in, as it is written beside them. */
+  currency: z.optional(z.string().check(z.maxLength(6, 'A currency has at most six letters.'))),
   /** Days someone waited for may take before a nudge is due. */
   nudgeAfter: z.optional(z.int().check(z.gte(1), z.lte(90))),
   weights: Weights,

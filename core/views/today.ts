@@ -3,6 +3,7 @@ import { ranFor } from '../commands/work/logged'
 import type { WorkBlock } from '../plan/task'
 import type { Day, Episode, Id } from '../records'
 import { daysBetween } from '../rhythm/days'
+import { filmingDay, lateMaterials, type LateMaterial } from '../recipe/materials'
 import { scriptFigures, type ScriptFigures } from '../script/timing'
 import type { Card, StepIn } from './card'
 import { inDayOrder, joinedBlocks } from './day'
@@ -45,6 +46,8 @@ export interface Today {
   /** What is next of what is out, where it is named nowhere else, the first due first. */
   following: StepIn[]
   waiting: (StepIn & { waiting: NonNullable<StepIn['state']['step']['waiting']> })[]
+  /** What is needed for filming and comes too late, the latest first. */
+  lacking: { card: Card; late: LateMaterial }[]
   scripts: { card: Card; figures: ScriptFigures; due: Day | undefined }[]
   /** What follow-ons put here. */
   notes: { card: Card; followed: NonNullable<Episode['followed']>[number] }[]
@@ -91,6 +94,25 @@ function blocksOf({ today, blocks, stepIn }: TodayOf): TodayStep[] {
   )
 }
 
+/** What comes too late for the day on which it is needed, by how the work lies. */
+function lackingOf({ working, blocks, today }: TodayOf): Today['lacking'] {
+  const first = new Map<Id, Day>()
+  for (const { id, day } of blocks) if (day < (first.get(id) ?? '9')) first.set(id, day)
+  return working
+    .filter((c) => c.episode.phase.kind === 'work')
+    .flatMap((card) =>
+      lateMaterials(
+        card.episode,
+        filmingDay(card.standing, (s) => first.get(s)),
+        today,
+      ).map((late) => ({
+        card,
+        late,
+      })),
+    )
+    .sort((a, b) => b.late.days - a.late.days)
+}
+
 /** Everything that Today shows, from what is in work and how it lies on days. */
 export function todayOf(of: TodayOf): Today {
   const found = of.running && of.stepIn.get(of.running.step)
@@ -129,6 +151,7 @@ export function todayOf(of: TodayOf): Today {
         state.step.waiting && state.left ? [{ card, state, waiting: state.step.waiting }] : [],
       ),
     ),
+    lacking: lackingOf(of),
     scripts: of.working
       .filter(
         (c) =>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { StageState } from '@core/recipe/progress'
 import type { Card } from '@core/views/card'
+import Materials from './materials/Materials.vue'
 import CueLists from './parts/CueLists.vue'
 import StepList from './StepList.vue'
 
@@ -11,6 +12,7 @@ const { card, here } = defineProps<{ card: Card; here: StageState }>()
 <template>
   <div class="mx-auto max-w-[1080px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_280px]">
     <div class="min-w-0">
+      <Materials v-if="card.episode.phase.kind !== 'released'" :card="card" />
       <CueLists :card="card" :kinds="['shot', 'screen', 'find']">
         {{ card.show.kind === 'audio' ? 'No sounds or shots are noted.' : 'No shots are noted.' }}
         Note them at the words of the script, and they stand here to be ticked.

@@ -12,6 +12,7 @@ export function mendLabel(missing: Missing): string {
   if (missing.kind === 'part') return missing.mend.label
   if (missing.kind === 'item') return 'Tick it'
   if (missing.kind === 'licence') return 'Note it'
+  if (missing.kind === 'material') return 'See it'
   return missing.step.waiting
     ? 'See it'
     : stepTicks(missing.step) && missing.step.kind === 'admin'
@@ -46,7 +47,8 @@ export function mend(
         card.recipe.stages.find((s) => s.kind === missing.mend.stage)?.id ?? missing.mend.stage,
         missing.mend.focus,
       )
-  } else if (missing.kind === 'licence') go(stageWith(card, 'script'), missing.cue)
+  } else if (missing.kind === 'material') go(stageWith(card, 'film'), missing.material)
+  else if (missing.kind === 'licence') go(stageWith(card, 'script'), missing.cue)
   else if (missing.kind === 'item')
     void library.perform(tickItem, { episode: card.episode.id, item: missing.item, on: true })
   else if (mendLabel(missing) === 'Tick it')

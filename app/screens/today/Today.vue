@@ -28,6 +28,7 @@ import NoSlotYet from './parts/NoSlotYet.vue'
 import NothingYet from './parts/NothingYet.vue'
 import RunningStep from './parts/RunningStep.vue'
 import ScriptsOnDesk from './parts/ScriptsOnDesk.vue'
+import StillLacking from './parts/StillLacking.vue'
 import StandingToday from './parts/StandingToday.vue'
 import TakenUp from './parts/TakenUp.vue'
 import ThenToday from './parts/ThenToday.vue'
@@ -128,6 +129,7 @@ useKeymap(todayKeys, {
       <div class="grid grid-cols-1 gap-5 md:grid-cols-2">
         <AfterRelease v-if="today.following.length > 0" :steps="today.following" />
         <NoSlotYet v-if="today.undated.length > 0" :steps="today.undated" />
+        <StillLacking v-if="today.lacking.length > 0" :lacking="today.lacking" />
         <WaitingOn v-if="today.waiting.length > 0" :waiting="today.waiting" />
         <ScriptsOnDesk v-if="today.scripts.length > 0" :scripts="today.scripts" />
       </div>

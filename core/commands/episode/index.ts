@@ -1,6 +1,7 @@
 export * from './choose-form'
 export * from './copy-episode'
 export * from './drop-tags'
+export * from './edit-materials'
 export * from './note-take'
 export * from './pass-script'
 export * from './picture-ideas'

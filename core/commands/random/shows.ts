@@ -10,11 +10,6 @@ import { placeSeveral } from '../schedule/place-several'
 import { skipSlot } from '../schedule/skip-slot'
 import { startWork } from '../schedule/start-work'
 import { takeOff } from '../schedule/take-off'
-import { takeSection } from '../episode/take-section'
-import { ScriptStand } from '../../records'
-import { changeTake, noteRemark, noteTake } from '../episode/note-take'
-import { passScript } from '../episode/pass-script'
-import { writeScript } from '../episode/write-script'
 import { editSettings } from '../settings/edit-settings'
 import { addShow } from '../shows/add-show'
 import { changeRhythm } from '../shows/change-rhythm'
@@ -25,7 +20,7 @@ import { markStanding } from '../standing/mark-standing'
 import { putStanding, removeStanding } from '../standing/put-standing'
 
 import type { Deed } from './chance'
-import { one, idIn, today, near, word, episode, inPhase, show, slotDay, scriptWish } from './chance'
+import { one, idIn, today, near, word, episode, inPhase, show, slotDay } from './chance'
 
 /** Random deeds: shows. */
 export const showsDeeds = {
@@ -59,34 +54,6 @@ export const showsDeeds = {
   takeOff: (x) => takeOff(x.r, { episode: inPhase(x, 'work') }, x.c),
   skipSlot: (x) => skipSlot(x.r, { show: show(x), day: slotDay(x), skip: x.n(2) > 0 }, x.c),
   moveToNextOpen: (x) => moveToNextOpen(x.r, { episode: inPhase(x, 'work') }, x.c),
-  writeScript: (x) => {
-    const id = one([...x.r.scripts.keys()], x) ?? episode(x)
-    return writeScript(x.r, { episode: id, wish: scriptWish(x, id) }, x.c)
-  },
-  passScript: (x) => {
-    const id = one([...x.r.scripts.keys()], x) ?? episode(x)
-    return passScript(x.r, { episode: id, stand: one(ScriptStand.options, x) ?? 'writing' }, x.c)
-  },
-  noteTake: (x) => {
-    const id = one([...x.r.scripts.keys()], x) ?? episode(x)
-    const section = one(x.r.scripts.get(id)?.sections ?? [], x)?.id ?? 'none'
-    const take = { seconds: x.n(90), kept: x.n(2) > 0, reason: '' }
-    return noteTake(x.r, { episode: id, section, take }, x.c)
-  },
-  changeTake: (x) => {
-    const taken = [...x.r.scripts.values()].flatMap((s) =>
-      s.sections.flatMap((y) => (y.takes ?? []).map((t) => ({ episode: s.id, take: t.id }))),
-    )
-    const found = one(taken, x) ?? { episode: episode(x), take: 'none' }
-    return changeTake(x.r, { ...found, to: x.n(2) ? { kept: x.n(2) > 0 } : { reason: 'focus' } }, x.c)
-  },
-  noteRemark: (x) => {
-    const id = one([...x.r.scripts.keys()], x) ?? episode(x)
-    const beats = (x.r.scripts.get(id)?.sections ?? []).flatMap((s) => s.beats)
-    return noteRemark(x.r, { episode: id, beat: one(beats, x)?.id ?? 'none', text: 'hold it' }, x.c)
-  },
-  takeSection: (x) =>
-    takeSection(x.r, { episode: episode(x), title: word(x), points: ['steam', 'bend'] }, x.c),
   editSettings: (x) =>
     editSettings(
       x.r,

@@ -19,6 +19,7 @@ export const editSettings: Command<
       | 'workViews'
       | 'away'
       | 'nudgeAfter'
+      | 'currency'
     >
   >
 > = (records, fields, context) => {
@@ -33,15 +34,17 @@ export const editSettings: Command<
           ? 'the hours of a day'
           : fields.setup !== undefined || fields.preferred !== undefined
             ? 'how work is batched'
-            : fields.nudgeAfter !== undefined
-              ? 'when a nudge is due'
-              : fields.weights !== undefined
-                ? 'what weighs in choosing ideas'
-                : fields.views !== undefined || fields.workViews !== undefined
-                  ? 'the views'
-                  : fields.away !== undefined
-                    ? 'when guests are not free'
-                    : 'the hours of the week'
+            : fields.currency !== undefined
+              ? 'the currency'
+              : fields.nudgeAfter !== undefined
+                ? 'when a nudge is due'
+                : fields.weights !== undefined
+                  ? 'what weighs in choosing ideas'
+                  : fields.views !== undefined || fields.workViews !== undefined
+                    ? 'the views'
+                    : fields.away !== undefined
+                      ? 'when guests are not free'
+                      : 'the hours of the week'
   return ok({
     changes: [putRecord(records, 'settings', { ...settings, ...fields, updatedAt: at })],
     sentence: `Changed ${what}`,

@@ -1,0 +1,58 @@
+import { readFile } from 'node:fs/promises'
+import { demo, expect, stored, test } from './fixtures'
+
+test('what is needed holds filming back until it is here; it comes from a table and is late on Today', async ({
+  page,
+}) => {
+  await demo(page, '/schedule')
+  await page.locator('tbody a', { hasText: 'Cutting a spar' }).first().click()
+  await page.getByRole('link', { name: /^Film/ }).click()
+  const list = page.getByRole('region', { name: 'Materials' })
+  await expect(list.getByText('81.2 €')).toBeVisible()
+
+  await test.step('a line is typed with its price; filming waits for it', async () => {
+    await list.getByLabel('Something that is needed').fill('A longer rope 22')
+    await page.keyboard.press('Enter')
+    await expect(list.getByText('103.2 €')).toBeVisible()
+    await list.getByRole('button', { name: /^A longer rope/ }).click()
+    await list.getByLabel('Filming waits for it').check()
+    await list.getByLabel('Expected').fill('+4w')
+    await list.getByLabel('Expected').press('Enter')
+    await expect(list.getByText(/d too late for/).first()).toBeVisible()
+    await stored(page)
+  })
+
+  await test.step('Today says so, with what it does to the release; the steps of Film can’t be begun', async () => {
+    await page.getByRole('link', { name: 'Today', exact: true }).click()
+    const lacking = page.getByRole('region', { name: 'Still lacking' }).getByRole('listitem')
+    await expect(lacking.filter({ hasText: 'A longer rope' })).toContainText('filming waits')
+    await lacking.filter({ hasText: 'A longer rope' }).getByRole('link').click()
+    await page.getByRole('link', { name: /^Release/ }).click()
+    const missing = page.getByRole('listitem').filter({ hasText: 'A longer rope' })
+    await expect(missing).toContainText('wanted, expected')
+  })
+
+  await test.step('it is here: nothing holds filming any more', async () => {
+    await page.getByRole('link', { name: /^Film/ }).click()
+    await list.getByLabel('State of A longer rope').selectOption('here')
+    await page.getByRole('link', { name: /^Release/ }).click()
+    await expect(page.getByRole('listitem').filter({ hasText: 'A longer rope' })).toHaveCount(0)
+  })
+
+  await test.step('a table comes in with its wrong rows said, and all of it goes out', async () => {
+    await page.getByRole('link', { name: /^Film/ }).click()
+    await list.getByRole('button', { name: 'More' }).click()
+    await list.getByLabel('Read materials from a table').setInputFiles({
+      name: 'shop.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('Item;Cost;ETA\nTar;12,50;3 dec\nOakum;cheap;\n'),
+    })
+    await expect(list.getByRole('alert')).toContainText('Line 3')
+    await expect(list.getByRole('button', { name: /^Tar/ })).toBeVisible()
+    const saving = page.waitForEvent('download')
+    await list.getByRole('button', { name: 'Save as a table (CSV)' }).click()
+    const text = await readFile(await (await saving).path(), 'utf8')
+    expect(text).toContain('Tar,12.5')
+    expect(text.trim().split('\r\n')).toHaveLength(7)
+  })
+})
