@@ -56,3 +56,37 @@ test('what is needed holds filming back until it is here; it comes from a table 
     expect(text.trim().split('\r\n')).toHaveLength(7)
   })
 })
+
+test('shots stand by set-up with what that saves; one is put elsewhere by hand and stays; the light runs out', async ({
+  page,
+}) => {
+  await demo(page, '/schedule')
+  await page.locator('tbody a', { hasText: 'Cutting a spar' }).first().click()
+  await page.getByRole('link', { name: /^Film/ }).click()
+  const list = page.getByRole('region', { name: 'To film' })
+  await expect(
+    list.getByText(/3 changes of set-up, 5 in the order of the script; saves 56 min/),
+  ).toBeVisible()
+  const texts = () =>
+    list
+      .getByRole('button', { name: /^How .* is filmed$/ })
+      .evaluateAll((all) => all.map((x) => x.getAttribute('aria-label')))
+  const before = await texts()
+
+  // What is filmed elsewhere joins the others there.
+  await list.getByRole('button', { name: /^How Fallen pines/ }).click()
+  await list.getByRole('combobox', { name: 'Place' }).fill('Yard')
+  await page.keyboard.press('Tab')
+  await expect(list.getByText(/2 changes of set-up/)).toBeVisible()
+
+  await list.getByRole('button', { name: 'Later' }).click()
+  await expect(list.getByRole('button', { name: /^Put by hand/ })).toBeVisible()
+  await expect.poll(texts).not.toEqual(before)
+  await list.getByLabel('Light ends').fill('10:20')
+  await page.keyboard.press('Tab')
+  await expect(list.getByText(/after the light/).first()).toBeVisible()
+  await stored(page)
+  const now = await texts()
+  await page.reload()
+  await expect.poll(texts).toEqual(now)
+})

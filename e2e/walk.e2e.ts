@@ -147,7 +147,9 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await page.getByRole('link', { name: /^Film/ }).click()
     await page.getByRole('checkbox', { name: /The rib, from the side/ }).check()
     await page.getByRole('checkbox', { name: /The kettle/ }).check()
-    await expect(page.getByText('2 of 2')).toBeVisible()
+    await expect(
+      page.getByRole('region', { name: 'To film' }).getByText('2 of 2', { exact: true }),
+    ).toBeVisible()
     await page.getByRole('checkbox', { name: 'Film is done' }).check()
     await expect(page.getByRole('link', { name: 'Film: lit' })).toBeVisible()
     await page.keyboard.press(']')

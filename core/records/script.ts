@@ -11,6 +11,23 @@ export type UploadPlace = z.infer<typeof UploadPlace>
 
 const offset = z.number().check(z.int(), z.gte(0))
 
+/** How a shot is filmed: where and with what, how long it takes, and what it must follow. What is not said is ''. */
+export const ShotPlan = z.object({
+  place: z.optional(z.string()),
+  framing: z.optional(z.string()),
+  light: z.optional(z.string()),
+  clothes: z.optional(z.string()),
+  minutes: z.optional(z.number().check(z.gte(0), z.lte(600))),
+  /** It could be left, where the day is too short. */
+  could: z.optional(z.boolean()),
+  daylight: z.optional(z.boolean()),
+  /** A cue that is filmed before it. */
+  after: z.optional(Id),
+  /** The cue right behind which the hand has put it; empty for the first place. */
+  behind: z.optional(z.string()),
+})
+export type ShotPlan = z.infer<typeof ShotPlan>
+
 /**
  * Something asked for beside a beat. `from` and `to` are the words of the beat's text that it belongs to, as offsets;
  * without them it belongs to the whole beat. `got`: it was filmed, found, made or done.
@@ -26,6 +43,7 @@ export const Cue = z.object({
   source: z.optional(z.string()),
   licence: z.optional(z.string()),
   place: z.optional(UploadPlace),
+  shot: z.optional(ShotPlan),
 })
 export type Cue = z.infer<typeof Cue>
 

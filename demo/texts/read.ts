@@ -1,4 +1,4 @@
-import type { CueKind, UploadPlace } from '@core/records'
+import type { CueKind, ShotPlan, UploadPlace } from '@core/records'
 
 /** A cue as it is written by hand: what it asks for, and the words it belongs to. */
 export interface HandCue {
@@ -9,6 +9,7 @@ export interface HandCue {
   source?: string
   licence?: string
   place?: UploadPlace
+  shot?: ShotPlan
 }
 
 /** One stretch of a script as it is written by hand. */
@@ -36,12 +37,20 @@ const kinds: Readonly<Record<string, Pick<HandCue, 'kind' | 'place'>>> = {
   card: { kind: 'upload', place: 'card' },
 }
 
+/** Where and how a shot is filmed: “Yard, wide, sun, 12”; in the sun it needs daylight. */
+function planFrom(how: string): ShotPlan {
+  const [place = '', framing = '', light = '', minutes = '8'] = how.split(', ')
+  return { place, framing, light, minutes: Number(minutes), ...(light === 'sun' ? { daylight: true } : {}) }
+}
+
 function cueFrom(line: string): HandCue {
   const [, name = '', rest = ''] = /^\[(?:(\w+)\| )?(.*)\]$/.exec(line) ?? []
-  const [text = '', source, licence] = rest.split('; ')
+  const [said = '', source, licence] = rest.split('; ')
+  const [text = '', how] = said.split(' @ ')
   return {
     ...(kinds[name] ?? { kind: 'shot' }),
     text,
+    ...(how === undefined ? {} : { shot: planFrom(how) }),
     ...(source === undefined ? {} : { source }),
     ...(licence === undefined ? {} : { licence }),
   }
@@ -63,7 +72,7 @@ function withoutBraces(line: string): { text: string; words: { from: number; to:
 /**
  * Reads a script: `# opening` begins the section of that id, `# need 1 3` one that makes the first and third point;
  * each line is a beat, spoken to camera, or as voice-over behind `v|`; `+20` holds the last beat for so many seconds;
- * `[…]` is a shot of it, `[sound| …; source; licence]` another cue; words in braces are those that its cues belong to.
+ * `[…]` is a shot of it, `[… @ Yard, wide, sun, 12]` one with its place, framing, light and minutes, `[sound| …; source; licence]` another cue; words in braces are those that its cues belong to.
  */
 export function readScript(text: string): Map<string, HandSection> {
   const sections = new Map<string, HandSection>()

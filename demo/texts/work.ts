@@ -94,28 +94,28 @@ v| Next week a storm does half my work for me, and I cut a spar out of what it l
   'Cutting a spar from a storm pine': `
 # hook
 On the ninth of October the wind took {eleven pines} on the sand road. I asked for the straightest, and the forester asked me whether I was joking.
-[Fallen pines across a sand road]
+[Fallen pines across a sand road @ Sand road, wide, sun, 12]
 # need 1
 v| A tree that {grew in company}, because pines in a crowd go up and pines on their own go out. Count the {knots on one side}, and if you can count them you have the right one.
 [graphic| Two pines: one in a crowd, one alone]
-[Hand counting knots along the trunk]
+[Hand counting knots along the trunk @ Yard, close, sun, 8]
 Bark spade, {chalk line}, an axe that you have met before, and the drawknife. Also two trestles of different heights, so that what you cut off rolls away from your feet.
 [edit| Names of the tools as they are touched]
 v| {Peel it} the same week. Under the bark it is as slippery as soap, and by the {second week} it is as sticky as a promise.
-[Bark coming off in one long strip]
+[Bark coming off in one long strip @ Yard, wide, sun, 14]
 [sound| Bark tearing, close; recorded at the bench; own]
 # making 2 3
 Six metres of trunk make five metres of spar. The top metre is for the stove and for modesty.
 v| The {chalk line} tells you where the middle is, not where the tree thinks it is. Sight along it, {roll the trunk a quarter}, and snap the line again.
-[Chalk line snapping blue on white wood]
+[Chalk line snapping blue on white wood @ Bench, close, lamp, 10]
 [edit| Hold on the second snap]
 First it becomes square. I cut down to the line every two feet with a saw and split the pieces off with the axe, and for a morning the whole quay {smells of Christmas}.
 [sound| Church bells over water; Alder Quay choir]
 +25
 v| Then square becomes eight sides. There is a {gauge} for this: two nails and two pencils on a stick, and whatever the taper does, the marks stay true.
-[Spar gauge run along the taper]
+[Spar gauge run along the taper @ Yard, close, sun, 8]
 Eight becomes sixteen, and sixteen becomes something you hold in both arms and turn with your {eyes shut}. Flats are loud to the palm, much louder than they look.
-[Eyes shut, palms turning the spar]
+[Eyes shut, palms turning the spar @ Bench, close, lamp, 6]
 v| I stop at {each ring of knots} and come at it from both sides. A drawknife that meets a knot head on wins, and takes a spoonful of your spar as the prize.
 [link| Sharpening a drawknife, #31]`,
 

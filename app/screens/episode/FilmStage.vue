@@ -1,22 +1,30 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { StageState } from '@core/recipe/progress'
+import { cuesIn } from '@core/commands/episode'
 import type { Card } from '@core/views/card'
-import Materials from './materials/Materials.vue'
 import CueLists from './parts/CueLists.vue'
+import SaveCues from './parts/SaveCues.vue'
+import ShotOrder from './film/ShotOrder.vue'
+import Materials from './materials/Materials.vue'
 import StepList from './StepList.vue'
 
-/** What the script asks for of the day of filming, to be ticked as it is got. */
+/** What the script asks for of the day of filming: shots by set-up, what else to get, and what is needed for it. */
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
+const kinds = ['shot', 'screen', 'find'] as const
+const hasShots = computed(() => cuesIn(card.script?.sections ?? []).some((c) => c.kind === 'shot'))
 </script>
 
 <template>
   <div class="mx-auto max-w-[1080px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_280px]">
     <div class="min-w-0">
-      <Materials v-if="card.episode.phase.kind !== 'released'" :card="card" />
-      <CueLists :card="card" :kinds="['shot', 'screen', 'find']">
+      <ShotOrder v-if="hasShots" :card="card"><SaveCues :card="card" :kinds="kinds" /></ShotOrder>
+      <CueLists v-if="hasShots" :card="card" :kinds="['screen', 'find']" :kept="false" />
+      <CueLists v-else :card="card" :kinds="kinds">
         {{ card.show.kind === 'audio' ? 'No sounds or shots are noted.' : 'No shots are noted.' }}
         Note them at the words of the script, and they stand here to be ticked.
       </CueLists>
+      <Materials v-if="card.episode.phase.kind !== 'released'" :card="card" />
     </div>
     <aside><StepList :card="card" :here="here" /></aside>
   </div>

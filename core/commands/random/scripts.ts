@@ -3,7 +3,8 @@ import { editMaterials, type MaterialWish } from '../episode/edit-materials'
 import { changeTake, noteRemark, noteTake } from '../episode/note-take'
 import { passScript } from '../episode/pass-script'
 import { takeSection } from '../episode/take-section'
-import { writeScript } from '../episode/write-script'
+import { planShots } from '../episode/plan-shot'
+import { cuesIn, writeScript } from '../episode/write-script'
 import { episode, near, one, scriptWish, word, type Deed } from './chance'
 
 /** Random deeds about scripts, their takes, and what filming needs. */
@@ -36,6 +37,13 @@ export const scriptDeeds = {
   },
   takeSection: (x) =>
     takeSection(x.r, { episode: episode(x), title: word(x), points: ['steam', 'bend'] }, x.c),
+  planShots: (x) => {
+    const noted = [...x.r.scripts.values()].flatMap((s) =>
+      cuesIn(s.sections).map((c) => ({ episode: s.id, shots: [c.id] })),
+    )
+    const found = one(noted, x) ?? { episode: episode(x), shots: ['none'] }
+    return planShots(x.r, { ...found, to: { place: word(x), minutes: x.n(30), could: x.n(2) > 0 } }, x.c)
+  },
   editMaterials: (x) => {
     const id =
       one(

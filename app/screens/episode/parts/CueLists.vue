@@ -1,18 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { Download } from '@lucide/vue'
 import { writeScript } from '@core/commands/episode'
 import type { CueKind } from '@core/records'
 import { cueKinds, lacksLicence, numberedCues, uploadPlaces } from '@core/script/cues'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
-import { download } from '@app/ui/download'
-import Drop from '@app/ui/Drop.vue'
 import { tickedIn } from '@app/ui/fields/event'
 import { stageWith } from '../mend'
+import SaveCues from './SaveCues.vue'
 
 /** Cues of the script by their kinds, each a list for whoever needs it: ticked where it is done, saved as a file. */
-const { card, kinds } = defineProps<{ card: Card; kinds: readonly CueKind[] }>()
+const {
+  card,
+  kinds,
+  kept = true,
+} = defineProps<{
+  card: Card
+  kinds: readonly CueKind[]
+  /** Whether they are saved from here; else with others. */
+  kept?: boolean
+}>()
 const library = useLibrary()
 const lists = computed(() => {
   const all = numberedCues(card.script)
@@ -25,14 +32,6 @@ function tick(cue: string, event: Event) {
   const wish = { kind: 'get cue' as const, cue, got: tickedIn(event) }
   void library.perform(writeScript, { episode: card.episode.id, wish }, 'quietly')
 }
-async function save(as: 'csv' | 'md', close: () => void) {
-  close()
-  const { cueCsv, cueMarkdown, cuesOfKinds } = await import('@core/formats/cue-lists')
-  const cues = cuesOfKinds(card.script, kinds)
-  const text = as === 'csv' ? cueCsv(cues) : cueMarkdown(card.title, cues, kinds)
-  const name = `${card.episode.code.toLowerCase()}-${kinds[0] ?? 'cues'}.${as}`
-  download(name, text, as === 'csv' ? 'text/csv' : 'text/markdown')
-}
 const toScript = computed(() => ({
   name: 'episode',
   params: { code: card.episode.code, stage: stageWith(card, 'script') },
@@ -44,15 +43,7 @@ const toScript = computed(() => ({
     <div class="flex items-center gap-3 mb-2">
       <h2 :id="`list-${list.kind}`">{{ cueKinds[list.kind].list }}</h2>
       <p class="num">{{ list.got }} of {{ list.cues.length }}</p>
-      <span class="flex-1" /><Drop v-if="i === 0" label="Save the list" small right
-        ><template #label><Download :size="14" /> Save</template
-        ><template #default="{ close }"
-          ><button class="btn btn-bare w-full" @click="save('csv', close)">As a table (CSV)</button
-          ><button class="btn btn-bare w-full" @click="save('md', close)">
-            As a list to tick (Markdown)
-          </button></template
-        ></Drop
-      >
+      <span class="flex-1" /><SaveCues v-if="kept && i === 0" :card="card" :kinds="kinds" />
     </div>
     <ul class="panel divide-y divide-faint">
       <li v-for="{ cue, number, section, words } in list.cues" :key="cue.id">

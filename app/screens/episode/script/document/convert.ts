@@ -6,14 +6,26 @@ const said = (value: string | undefined) => value ?? ''
 
 /** A cue as the attributes of a mark. */
 export function attrsOf(cue: Cue): Record<string, unknown> {
-  const { id, kind, text, got, source, licence, place } = cue
-  return { id, kind, text, got, source: said(source), licence: said(licence), place: said(place) }
+  const { id, kind, text, got, source, licence, place, shot } = cue
+  const words = { source: said(source), licence: said(licence), place: said(place) }
+  return { id, kind, text, got, ...words, shot: shot ? JSON.stringify(shot) : '' }
+}
+
+/** How a shot is filmed, from a mark; nothing where it says nothing. */
+function shotIn(text: unknown): unknown {
+  if (typeof text !== 'string' || text === '') return undefined
+  try {
+    return JSON.parse(text)
+  } catch {
+    return undefined
+  }
 }
 
 /** A cue from the attributes of a mark; nothing where they are of no cue. */
 export function cueOf(attrs: Record<string, unknown>, range?: { from: number; to: number }): Cue | undefined {
   const given = Object.entries(attrs).filter(([, value]) => value !== '' && value !== undefined)
-  const read = Cue.safeParse({ text: '', ...Object.fromEntries(given), ...range })
+  const shot = shotIn(attrs['shot'])
+  const read = Cue.safeParse({ text: '', ...Object.fromEntries(given), shot, ...range })
   return read.success ? read.data : undefined
 }
 

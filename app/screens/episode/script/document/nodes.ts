@@ -67,6 +67,12 @@ export const CueMark = Mark.create({
     source: named('source'),
     licence: named('licence'),
     place: named('place'),
+    // How it is filmed goes along when its words are cut and put in elsewhere.
+    shot: {
+      default: '',
+      parseHTML: (element) => element.dataset['shot'] ?? '',
+      renderHTML: ({ shot }: { shot?: string }) => (shot ? { 'data-shot': shot } : {}),
+    },
     got: {
       default: false,
       parseHTML: (element) => element.dataset['got'] === 'true',

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { planShots, writeScript } from '@core/commands/episode'
+import { usualCosts } from '@core/plan/shots'
+import { sayMinutes } from '@core/script/timecode'
+import { shotList } from '@core/views/shot-list'
+import type { Card } from '@core/views/card'
+import { remembered } from '@app/stores/remembered'
+import { useLibrary } from '@app/stores/library'
+import Flag from '@app/ui/Flag.vue'
+import TimeField from '@app/ui/fields/TimeField.vue'
+import { knownPlans, minutesBetween } from './shot-plans'
+import ShotRow from './ShotRow.vue'
+
+/** The shots of an episode in the order in which least is changed between them, by set-up; ticked as they are got. */
+const { card } = defineProps<{ card: Card }>()
+const library = useLibrary()
+const clock = (key: string, usual: string) =>
+  remembered(`lamp-reel.filming-${key}`, usual, (kept) => (typeof kept === 'string' ? kept : undefined))
+const begins = clock('begins', '10:00')
+const lightEnds = clock('light', '')
+const light = computed(() =>
+  lightEnds.value === '' ? Infinity : minutesBetween(begins.value, lightEnds.value),
+)
+const list = computed(() => shotList(card.script, { costs: usualCosts, light: light.value }))
+const shots = computed(() => list.value.setUps.flatMap((s) => s.shots))
+const got = computed(() => shots.value.filter((s) => s.cue.got).length)
+const wantsLight = computed(() => shots.value.some((s) => s.cue.shot?.daylight))
+const saved = computed(() => list.value.before.minutes - list.value.now.minutes)
+/** What is known of places, framings, light and clothes, over the show's scripts. */
+const known = computed(() => knownPlans(library.records, card.show.id))
+const open = ref<string>()
+const episode = computed(() => card.episode.id)
+function tick(cue: string, on: boolean) {
+  void library.perform(
+    writeScript,
+    { episode: episode.value, wish: { kind: 'get cue', cue, got: on } },
+    'quietly',
+  )
+}
+/** Puts a shot over its neighbour; there it stays. */
+function move(cue: string, by: -1 | 1) {
+  const order = list.value.now.order
+  const at = order.indexOf(cue)
+  const rest = order.toSpliced(at, 1)
+  const to = at + by
+  if (to < 0 || to > rest.length) return
+  void library.perform(planShots, {
+    episode: episode.value,
+    shots: [cue],
+    to: { behind: rest[to - 1] ?? '' },
+  })
+}
+</script>
+
+<template>
+  <section class="mb-5" aria-labelledby="to-film">
+    <div class="flex flex-wrap items-center gap-x-3 gap-y-1 mb-1">
+      <h2 id="to-film">{{ card.show.kind === 'audio' ? 'To record' : 'To film' }}</h2>
+      <p class="num">{{ got }} of {{ shots.length }}</p>
+      <span class="flex-1" /><slot />
+    </div>
+    <p v-if="list.setUps.length > 1" class="sub mb-2">
+      {{ list.now.changes }} {{ list.now.changes === 1 ? 'change' : 'changes' }} of set-up<template
+        v-if="saved > 0"
+        >, {{ list.before.changes }} in the order of the script; saves {{ sayMinutes(saved) }}</template
+      ><template v-if="list.now.dark.length > 0"
+        >. <Flag /><span class="late">{{ list.now.dark.length }} after the light</span></template
+      >
+    </p>
+    <div v-if="wantsLight" class="flex gap-3 mb-2">
+      <TimeField v-model="begins" label="Filming begins" required /><TimeField
+        v-model="lightEnds"
+        label="Light ends"
+      />
+    </div>
+    <section v-for="(s, i) in list.setUps" :key="i" class="mb-3" :aria-label="s.name || 'Set-up not said'">
+      <h3 class="flex gap-3 text-14 mb-1">
+        <span class="flex-1" :class="s.name ? '' : 'text-ink-2 font-normal'">{{
+          s.name || 'Where and how is not said yet'
+        }}</span><span class="num font-normal"
+          >{{ s.got }} of {{ s.shots.length }} · {{ sayMinutes(s.minutes) }}</span
+        >
+      </h3>
+      <ul class="panel divide-y divide-faint">
+        <ShotRow
+          v-for="c in s.shots"
+          :key="c.cue.id"
+          :of="c"
+          :known="known"
+          :others="shots"
+          :dark="list.now.dark.includes(c.cue.id)"
+          :open="open === c.cue.id"
+          @tick="tick(c.cue.id, $event)"
+          @open="open = open === c.cue.id ? undefined : c.cue.id"
+          @move="move(c.cue.id, $event)"
+          @plan="library.perform(planShots, { episode, shots: [c.cue.id], to: $event }, 'quietly')"
+        />
+      </ul>
+    </section>
+  </section>
+</template>

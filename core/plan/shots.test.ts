@@ -1,0 +1,147 @@
+import fc from 'fast-check'
+import { orderShots } from './order-shots'
+import { bestOrder } from './shots-exact'
+import { searched } from './shots-search'
+import {
+  changeBetween,
+  costOfOrder,
+  counted,
+  isKept,
+  isLess,
+  usualCosts,
+  type OrderCost,
+  type Shot,
+  type ShotDay,
+} from './shots'
+
+const day = (light = Infinity): ShotDay => ({ costs: usualCosts, light })
+const shot = (id: string, fields: Partial<Shot> = {}): Shot => ({
+  id,
+  place: 'bench',
+  framing: 'wide',
+  light: 'key',
+  clothes: 'apron',
+  minutes: 10,
+  must: true,
+  after: [],
+  daylight: false,
+  ...fields,
+})
+
+/** Every order there is. */
+function* orders<T>(list: readonly T[]): Generator<T[]> {
+  if (list.length === 0) yield []
+  for (const [i, first] of list.entries())
+    for (const rest of orders(list.toSpliced(i, 1))) yield [first, ...rest]
+}
+/** The least cost of all orders that keep what must be kept, tried one by one. */
+function bruteForce(shots: readonly Shot[], of: ShotDay): OrderCost | undefined {
+  const given = new Map(shots.map((s, i) => [s.id, i]))
+  let least: OrderCost | undefined
+  for (const order of orders(shots)) {
+    if (!isKept(order)) continue
+    const cost = costOfOrder(order, of, given)
+    if (!least || isLess(cost, least)) least = cost
+  }
+  return least
+}
+
+const cases = fc
+  .record({
+    shots: fc.array(
+      fc.record({
+        place: fc.constantFrom('bench', 'yard', 'slip'),
+        framing: fc.constantFrom('wide', 'close'),
+        light: fc.constantFrom('key', 'sun'),
+        clothes: fc.constantFrom('apron', 'coat'),
+        minutes: fc.integer({ min: 1, max: 20 }),
+        must: fc.boolean(),
+        daylight: fc.boolean(),
+        after: fc.option(fc.nat(7), { nil: undefined }),
+        behind: fc.option(fc.nat(30), { nil: undefined }),
+      }),
+      { minLength: 1, maxLength: 8 },
+    ),
+    light: fc.integer({ min: 10, max: 120 }),
+  })
+  .map(({ shots, light }) => ({
+    light,
+    // Each follows at most an earlier one of the list, so that nothing goes round in a circle.
+    shots: shots.map((s, i): Shot => {
+      const behind = s.behind !== undefined && s.behind < i ? `s${s.behind}` : undefined
+      return { ...s, id: `s${i}`, after: s.after !== undefined && s.after < i ? [`s${s.after}`] : [], behind }
+    }),
+  }))
+
+describe('the order of shots', () => {
+  test('against brute force: fewest after the light, fewest minutes of change, must-haves early, never broken', () => {
+    let tried = 0
+    fc.assert(
+      fc.property(cases, ({ shots, light }) => {
+        const given = new Map(shots.map((s, i) => [s.id, i]))
+        const least = bruteForce(shots, day(light))
+        const best = bestOrder(shots, day(light))
+        if (!least) {
+          expect(best).toBeUndefined()
+          return
+        }
+        tried++
+        expect(best && isKept(best)).toBe(true)
+        expect(costOfOrder(best ?? [], day(light), given)).toEqual(least)
+      }),
+      { numRuns: 250 },
+    )
+    expect(tried).toBeGreaterThan(100)
+  })
+
+  test('the search for many breaks nothing, and is never worse than the given order', () => {
+    fc.assert(
+      fc.property(cases, ({ shots, light }) => {
+        const free = shots.map((s) => ({ ...s, behind: undefined }))
+        const given = new Map(free.map((s, i) => [s.id, i]))
+        const found = searched(free, day(light), 600)
+        expect(isKept(found)).toBe(true)
+        expect(new Set(found.map((s) => s.id)).size).toBe(free.length)
+        expect(isLess(costOfOrder(free, day(light), given), costOfOrder(found, day(light), given))).toBe(
+          false,
+        )
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  test('shots alike stand together: three set-ups are two changes, however they were given', () => {
+    const many = Array.from({ length: 18 }, (_, i) =>
+      shot(`s${i}`, { place: ['bench', 'yard', 'slip'][i % 3] ?? '' }),
+    )
+    expect(counted(many, day()).changes).toBe(17)
+    expect(orderShots(many, day()).changes).toBe(2)
+  })
+
+  test('what needs daylight comes before its end; what can’t is named', () => {
+    const shots = [
+      shot('in'),
+      shot('out', { place: 'yard', daylight: true }),
+      shot('far', { place: 'slip', daylight: true }),
+    ]
+    expect(orderShots(shots, day(40)).dark).toEqual([])
+    expect(orderShots(shots, day(40)).order.at(-1)).toBe('in')
+    expect(orderShots(shots, day(12)).dark).toHaveLength(1)
+  })
+
+  test('a change costs what it takes: place, framing, light and clothes each', () => {
+    const other = shot('b', { place: 'yard', framing: 'close', light: 'sun', clothes: 'coat' })
+    expect(changeBetween(shot('a'), other, usualCosts)).toBe(36)
+    expect(changeBetween(shot('a'), shot('b'), usualCosts)).toBe(0)
+  })
+
+  test('what the hand has put stays behind its neighbour, and is let go where it can’t', () => {
+    const shots = [shot('a'), shot('b', { place: 'yard' }), shot('c', { behind: 'b' })]
+    const { order } = orderShots(shots, day())
+    expect(order.indexOf('c')).toBe(order.indexOf('b') + 1)
+    const round = [shot('a', { after: ['b'] }), shot('b', { behind: 'a' })]
+    expect(orderShots(round, day()).order).toEqual(['b', 'a'])
+    const circle = [shot('a', { after: ['b'] }), shot('b', { after: ['a'] })]
+    expect(orderShots(circle, day()).order).toHaveLength(2)
+  })
+})
