@@ -36,6 +36,7 @@ const screens = [
   '/schedule/countdown',
   '/schedule/month',
   '/week',
+  '/scripts',
   '/catalogue',
   '/shows',
   '/shows/boats/recipe/recipe-boats',

@@ -13,11 +13,6 @@ test('one picture of each main view, from the demo', async ({ page }) => {
   await shot('welcome')
   await demo(page)
   await shot('today')
-  for (const part of ['sort', 'keywords']) {
-    await page.goto(`/ideas/${part}`)
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-    await shot(part)
-  }
   await page.goto('/ideas')
   await page
     .getByRole('button', { name: /Building a steam box/ })
@@ -53,6 +48,8 @@ test('one picture of each main view, from the demo', async ({ page }) => {
   for (const [name, path] of [
     ['brief', `${ribs}/brief`],
     ['script', `${spar}/script`],
+    ['film', `${spar}/film`],
+    ['reader', spar.replace('/episode/', '/read/')],
     ['thumbnail', `${ribs}/thumbnail`],
     ['release', `${ribs}/release`],
   ] as const) {

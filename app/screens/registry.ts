@@ -122,6 +122,12 @@ export const screens: readonly Screen[] = [
     props: true,
   },
   {
+    path: '/scripts',
+    name: 'scripts',
+    title: 'Scripts',
+    component: () => import('./scripts/Scripts.vue'),
+  },
+  {
     path: '/read/:code',
     name: 'reader',
     title: 'Reader',

@@ -11,7 +11,10 @@ const moment = useMoment()
 
 <template>
   <section aria-labelledby="desk">
-    <h2 id="desk" class="mb-2">Scripts on the desk</h2>
+    <div class="flex items-baseline mb-2">
+      <h2 id="desk" class="flex-1">Scripts on the desk</h2>
+      <RouterLink to="/scripts" class="sub">all scripts</RouterLink>
+    </div>
     <ul class="panel divide-y divide-faint">
       <li v-for="s in scripts" :key="s.card.episode.id">
         <RouterLink
