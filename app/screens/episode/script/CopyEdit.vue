@@ -19,6 +19,8 @@ const { card, script, remarks } = defineProps<{ card: Card; script: Script; rema
 const emit = defineEmits<{ go: [id: string]; left: [] }>()
 const library = useLibrary()
 const moment = useMoment()
+/** While one writes, the first remarks are enough. */
+const fewWhileWriting = 3
 const stand = computed(() => script.stand ?? 'writing')
 const keywords = computed(() =>
   card.episode.idea.keywords.flatMap((id) => {
@@ -70,8 +72,12 @@ function layList() {
         {{ remarks.length }} {{ remarks.length === 1 ? 'remark' : 'remarks' }}, dismissed at the cursor by
         <KeySign :line="scriptKeys.lines.dismiss" />
       </p>
-      <ul v-if="stand !== 'writing'" class="grid gap-1 text-12">
-        <li v-for="r in remarks" :key="r.key" class="flex items-start gap-1">
+      <ul class="grid gap-1 text-12">
+        <li
+          v-for="r in stand === 'writing' ? remarks.slice(0, fewWhileWriting) : remarks"
+          :key="r.key"
+          class="flex items-start gap-1"
+        >
           <button class="flex-1 text-left hover:underline" @click="emit('go', r.beat)">
             {{ r.says }}</button><button
             class="px-1 text-ink-2"

@@ -145,8 +145,10 @@ function sectionOf(title: Node, of: Beat[]): Section {
   const known = sections.get(title)
   if (known?.beats.length === of.length && known.beats.every((b, i) => b === of[i])) return known
   const given = Object.entries(title.attrs).filter(([, v]) => v !== undefined && v !== null)
-  const made = Section.parse({ ...Object.fromEntries(given), title: title.textContent, beats: [] })
-  const section = { ...made, beats: of }
+  const bare = { id: String(title.attrs['id']), title: title.textContent, beats: of }
+  // What was put in from elsewhere may say of itself what no section can.
+  const read = Section.safeParse({ ...Object.fromEntries(given), ...bare, beats: [] })
+  const section = read.success ? { ...read.data, beats: of } : bare
   sections.set(title, section)
   return section
 }

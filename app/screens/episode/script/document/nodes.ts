@@ -8,7 +8,22 @@ export const ScriptDocument = Node.create({
   content: 'title (beat | title)*',
 })
 
-const hidden = { default: undefined, rendered: false }
+/** Given by the program alone: what a page from elsewhere has under that name is not read. */
+const given = <T>(first: T) => ({ default: first, rendered: false, parseHTML: () => null })
+
+/** Goes along when it is cut and put in elsewhere. */
+const carried = (name: string) => ({
+  default: undefined,
+  parseHTML: (element: HTMLElement): unknown => {
+    try {
+      return JSON.parse(element.getAttribute(`data-${name}`) ?? 'null')
+    } catch {
+      return null
+    }
+  },
+  renderHTML: (of: Record<string, unknown>) =>
+    of[name] === undefined || of[name] === null ? {} : { [`data-${name}`]: JSON.stringify(of[name]) },
+})
 
 /** A section's title; what it is called and how it is spoken are its attributes. */
 export const Title = Node.create({
@@ -17,11 +32,11 @@ export const Title = Node.create({
   marks: '',
   defining: true,
   addAttributes: () => ({
-    id: { default: '', rendered: false },
-    spoken: hidden,
-    lasts: hidden,
-    serves: hidden,
-    takes: hidden,
+    id: given(''),
+    spoken: carried('spoken'),
+    lasts: carried('lasts'),
+    serves: carried('serves'),
+    takes: carried('takes'),
   }),
   parseHTML: () => [1, 2, 3, 4, 5, 6].map((n) => ({ tag: `h${n}` })),
   renderHTML: ({ HTMLAttributes }) => ['h2', mergeAttributes(HTMLAttributes), 0],
@@ -33,7 +48,7 @@ export const BeatNode = Node.create({
   content: '(text | hardBreak)*',
   draggable: true,
   addAttributes: () => ({
-    id: { default: '', rendered: false },
+    id: given(''),
     delivery: {
       default: 'camera',
       parseHTML: (element) => {
@@ -42,8 +57,8 @@ export const BeatNode = Node.create({
       },
       renderHTML: ({ delivery }: { delivery?: string }) => ({ 'data-delivery': delivery }),
     },
-    hold: { default: 0, rendered: false },
-    loose: { default: [], rendered: false },
+    hold: given(0),
+    loose: given([]),
   }),
   parseHTML: () => [{ tag: 'p' }, { tag: 'pre' }],
   renderHTML: ({ HTMLAttributes }) => ['p', mergeAttributes(HTMLAttributes), 0],
