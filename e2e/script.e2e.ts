@@ -168,3 +168,39 @@ test('undo in the script goes on into what was done before it was opened', async
   }).toPass()
   await expect(script(page)).not.toContainText('And')
 })
+
+test('by mouse: words are selected, a beat moves by its grip, a section on the spine', async ({ page }) => {
+  await demo(page, '/schedule')
+  await page.locator('tbody a', { hasText: 'Cutting a spar' }).first().click()
+  await page.getByRole('link', { name: /^Script/ }).click()
+  const beats = script(page).locator('.beat')
+  const placeOf = async (of: ReturnType<typeof page.locator>) => {
+    const box = await of.boundingBox()
+    if (!box) throw new Error('not drawn')
+    return box
+  }
+  const drag = async (from: { x: number; y: number }, to: { x: number; y: number }) => {
+    await page.mouse.move(from.x, from.y)
+    await page.mouse.down()
+    await page.mouse.move(from.x + 9, from.y + 9, { steps: 3 })
+    await page.mouse.move(to.x, to.y, { steps: 8 })
+    await page.mouse.up()
+  }
+  const words = await placeOf(beats.nth(2).locator('.words'))
+  await drag({ x: words.x + 2, y: words.y + 12 }, { x: words.x + 160, y: words.y + 12 })
+  expect(await page.evaluate(() => getSelection()?.toString())).toMatch(/^Bark spade/)
+
+  await beats.nth(2).hover()
+  const grip = await placeOf(beats.nth(2).locator('.grip'))
+  const goal = await placeOf(beats.nth(4).locator('.words'))
+  await drag({ x: grip.x + 5, y: grip.y + 8 }, { x: goal.x + 40, y: goal.y + goal.height + 4 })
+  await expect(beats.nth(4)).toContainText('Bark spade')
+
+  const sections = page
+    .getByRole('complementary', { name: 'Running time' })
+    .getByRole('listitem')
+    .getByRole('button')
+  const [hook, third] = [await placeOf(sections.nth(0)), await placeOf(sections.nth(2))]
+  await drag({ x: hook.x + 20, y: hook.y + 8 }, { x: third.x + 20, y: third.y + 8 })
+  await expect.poll(async () => (await titles(page)).indexOf('Hook')).toBe(2)
+})

@@ -46,7 +46,6 @@ export const Title = Node.create({
 export const BeatNode = Node.create({
   name: 'beat',
   content: '(text | hardBreak)*',
-  draggable: true,
   addAttributes: () => ({
     id: given(''),
     delivery: {

@@ -1,6 +1,6 @@
 import { Extension } from '@tiptap/core'
 import type { Node } from '@tiptap/pm/model'
-import { Plugin } from '@tiptap/pm/state'
+import { NodeSelection, Plugin } from '@tiptap/pm/state'
 import type { EditorView, NodeView } from '@tiptap/pm/view'
 
 /** What is shown beside the words of the document and asked of it, beyond its text. */
@@ -62,17 +62,30 @@ export class BeatView implements NodeView {
   readonly contentDOM: HTMLElement
   private readonly word: HTMLElement
   private readonly button: HTMLElement
+  private readonly grip: HTMLElement
 
   constructor(
     private node: Node,
+    view: EditorView,
     private readonly at: () => number | undefined,
     beside: Beside,
   ) {
     const gutter = part('div', 'gutter', this.dom)
     gutter.contentEditable = 'false'
     const grip = part('span', 'grip', gutter)
-    grip.dataset['dragHandle'] = ''
     grip.title = 'Drag the beat (Alt ↑ ↓)'
+    this.grip = grip
+    // By the grip alone: elsewhere dragging selects words.
+    grip.addEventListener('mousedown', () => {
+      const where = this.at()
+      if (where === undefined) return
+      view.dispatch(view.state.tr.setSelection(NodeSelection.create(view.state.doc, where)))
+      this.dom.draggable = true
+    })
+    for (const ended of ['dragend', 'drop', 'mouseup'])
+      this.dom.addEventListener(ended, () => {
+        this.dom.draggable = false
+      })
     this.button = part('button', 'delivery', gutter)
     this.button.tabIndex = -1
     part('span', 'time', this.button)
@@ -105,7 +118,7 @@ export class BeatView implements NodeView {
   }
 
   stopEvent(event: Event): boolean {
-    return pressed(event, this.button)
+    return pressed(event, this.button) || (event.type === 'mousedown' && pressed(event, this.grip))
   }
 
   ignoreMutation(mutation: { type: string; target: globalThis.Node }): boolean {
@@ -174,7 +187,7 @@ export const Views = Extension.create<{ beside: Beside }>({
       new Plugin({
         props: {
           nodeViews: {
-            beat: (node: Node, _view: EditorView, at) => new BeatView(node, at, beside),
+            beat: (node: Node, view: EditorView, at) => new BeatView(node, view, at, beside),
             title: (node: Node, _view: EditorView, at) => new TitleView(node, at, beside),
           },
         },
