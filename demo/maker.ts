@@ -20,6 +20,8 @@ import { stepsToAdd } from '@core/recipe/apply'
 import { addDays, dayNumber, weekday } from '@core/rhythm/days'
 import { blankEpisode } from '@core/records/blank-episode'
 import { materialsOf } from './materials'
+import { picturesOf, waitingSince } from './made'
+import { covered, sponsored } from './titles-with'
 import { codeFor } from '@core/rhythm/numbering'
 import { dayAt, momentAt } from '@core/rhythm/zone'
 import { scriptFigures } from '@core/script/timing'
@@ -32,28 +34,6 @@ import { type Subject } from './titles'
 
 import { whole, type PictureOrder, type Progress } from './progress'
 import { briefOf, otherTitle, tagsOf } from './recipes'
-
-/** Keywords that released episodes are on. */
-const covered: Readonly<Record<string, string>> = {
-  'My first steamed plank broke': 'k0',
-  'How to peen a rivet quietly': 'k1',
-  'Spiling with a biscuit tin': 'k19',
-  'Oiling or varnish on a working boat': 'k4',
-  'I bought the worst boat on the quay': 'k5',
-}
-
-/** What was made, or is, with a sponsor. */
-const sponsored: Readonly<Record<string, string>> = {
-  'Eight coats in nine days': 'Brightwork Varnish',
-  'Splicing what you can reach': 'Kelpline Rope',
-  'Rope fenders in an evening': 'Kelpline Rope',
-  'Mending a hole the size of a fist': 'Brightwork Varnish',
-  'Eels, and who still eats them': 'Kelpline Rope',
-  'The harbour office, one window': 'Brightwork Varnish',
-  'Steaming oak ribs without a steam box': 'Brightwork Varnish',
-  'Caulking, the quiet skill': 'Brightwork Varnish',
-  'Lofting a stem on the kitchen floor': 'Kelpline Rope',
-}
 
 /** Makes records of the demo world, each the same for the same moment and chance. */
 export class Maker {
@@ -280,18 +260,9 @@ export class Maker {
         starts: Object.fromEntries(figures.sections.map((s) => [s.id, Math.round(s.start * stretch)])),
       }
     }
-    for (let i = 0; i < progress.pictures; i++) {
-      const picture = `${id}/p${i}`
-      this.pictures.push({ id: picture, subject, audio, variant: i, half: past })
-      const part = past ? 0.5 : 1
-      episode.pictures.push({
-        id: picture,
-        name: `${audio ? 'cover' : 'thumbnail'}-${'abc'[i] ?? 'd'}.jpg`,
-        type: 'image/jpeg',
-        width: (audio ? 1000 : 1280) * part,
-        height: (audio ? 1000 : 720) * part,
-        size: 1,
-      })
+    for (const { order, picture } of picturesOf(id, subject, progress.pictures, { audio, half: past })) {
+      this.pictures.push(order)
+      episode.pictures.push(picture)
     }
     if (progress.chosen !== undefined) episode.chosenPicture = `${id}/p${progress.chosen}`
     const steps = stepsToAdd(recipe, id, [], this.moment(addDays(ended, -30))).map((step): Step => {
@@ -310,15 +281,7 @@ export class Maker {
         ...(done || answered
           ? { doneAt: this.moment(follows ?? addDays(ended, -Math.max(1, Math.min(lead, 20)))) }
           : {}),
-        ...(progress.waiting?.line === line
-          ? {
-              waiting: {
-                who: progress.waiting.who,
-                what: progress.waiting.what,
-                since: addDays(this.today, -progress.waiting.days),
-              },
-            }
-          : {}),
+        ...(progress.waiting?.line === line ? { waiting: waitingSince(progress.waiting, this.today) } : {}),
       }
     })
     this.episodes.push(episode)

@@ -1,0 +1,33 @@
+import type { Day, Picture, Step } from '@core/records'
+import { addDays } from '@core/rhythm/days'
+import type { PictureOrder, Progress } from './progress'
+import type { Subject } from './titles'
+
+/** The pictures of an episode with what is to be painted for them; released ones at half the size. */
+export function picturesOf(
+  id: string,
+  subject: Subject,
+  count: number,
+  { audio, half }: { audio: boolean; half: boolean },
+): { order: PictureOrder; picture: Picture }[] {
+  const part = half ? 0.5 : 1
+  return Array.from({ length: count }, (_, i) => ({
+    order: { id: `${id}/p${i}`, subject, audio, variant: i, half },
+    picture: {
+      id: `${id}/p${i}`,
+      name: `${audio ? 'cover' : 'thumbnail'}-${'abc'[i] ?? 'd'}.jpg`,
+      type: 'image/jpeg',
+      width: (audio ? 1000 : 1280) * part,
+      height: (audio ? 1000 : 720) * part,
+      size: 1,
+    },
+  }))
+}
+
+/** Who is waited for, since so many days before today. */
+export function waitingSince(
+  { who, what, days }: NonNullable<Progress['waiting']>,
+  today: Day,
+): NonNullable<Step['waiting']> {
+  return { who, what, since: addDays(today, -days) }
+}
