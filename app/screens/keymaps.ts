@@ -1,5 +1,5 @@
 import type { Keymap } from '@app/ui/keymap'
-import { episodeKeys, scriptKeys } from './episode/keymap'
+import { cueKeys, episodeKeys, findKeys, scriptKeys, shotKeys } from './episode/keymap'
 import { ideasKeys, plotKeys, sortKeys } from './ideas/keymap'
 import { countdownKeys, monthKeys, monthsKeys, openSlotsKeys, slotsKeys, workKeys } from './schedule/keymap'
 import { readerKeys } from './reader/keymap'
@@ -27,6 +27,9 @@ export const keymaps: readonly Keymap[] = [
   weekKeys,
   episodeKeys,
   scriptKeys,
+  cueKeys,
+  findKeys,
+  shotKeys,
   readerKeys,
   scoreKeys,
 ]

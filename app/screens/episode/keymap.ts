@@ -18,3 +18,20 @@ export const scriptKeys = keymap('Script', {
   full: ['Alt+F', 'full screen, and back'],
   read: ['R Alt+R', 'the reader; Alt also while typing'],
 })
+
+/** In the words of a cue. */
+export const cueKeys = keymap('Cue', {
+  kind: ['Alt+ArrowUp Alt+ArrowDown', 'another kind of cue'],
+  leave: ['Enter Escape', 'back to the script'],
+})
+
+/** In the field that finds words of the script. */
+export const findKeys = keymap('Find in the script', {
+  next: ['Enter', 'the next place'],
+  back: ['Shift+Enter', 'the place before'],
+})
+
+/** On a shot of the day of filming. */
+export const shotKeys = keymap('Shots', {
+  move: ['Alt+ArrowUp Alt+ArrowDown', 'film it earlier, later'],
+})

@@ -4,6 +4,8 @@ import { cueKinds, type CueThere } from '@core/script/cues'
 import { usualShot } from '@core/views/shot-list'
 import ComboField from '@app/ui/fields/ComboField.vue'
 import { tickedIn, typedIn } from '@app/ui/fields/event'
+import { keysOn } from '@app/ui/keymap'
+import { shotKeys } from '../keymap'
 import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
 import type { KnownPlans } from './shot-plans'
 
@@ -29,15 +31,15 @@ const asked = [
   ['clothes', 'Clothes'],
 ] as const
 const said = (text: string) => (text.trim() === '' ? undefined : text.trim())
-function key(event: KeyboardEvent, by: -1 | 1) {
-  if (!event.altKey) return
-  event.preventDefault()
-  emit('move', by)
-}
+const keyed = keysOn(shotKeys, {
+  move: ({ which }) => {
+    emit('move', which === 0 ? -1 : 1)
+  },
+})
 </script>
 
 <template>
-  <li class="px-4 py-2" @keydown.up="key($event, -1)" @keydown.down="key($event, 1)">
+  <li class="px-4 py-2" @keydown="keyed">
     <div class="flex items-start gap-3">
       <label class="flex items-start gap-3 flex-1 min-w-0 cursor-pointer"
         ><input

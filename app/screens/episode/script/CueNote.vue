@@ -2,6 +2,8 @@
 import { CueKind, UploadPlace, type Cue } from '@core/records'
 import { cueKinds, lacksLicence, uploadPlaces, wantsLicence } from '@core/script/cues'
 import { typedIn } from '@app/ui/fields/event'
+import { keysOn } from '@app/ui/keymap'
+import { cueKeys } from '../keymap'
 import CueIcon from './CueIcon.vue'
 
 /** One cue in the margin: its number, kind and words; open, also its kind to choose, its source and licence. */
@@ -21,14 +23,6 @@ function become(event: Event) {
   const read = CueKind.safeParse(typedIn(event))
   if (read.success) emit('change', (was) => ({ ...was, kind: read.data }))
 }
-function next(event: KeyboardEvent, by: 1 | -1) {
-  if (!event.altKey) return
-  event.preventDefault()
-  event.stopPropagation()
-  const at = kinds.indexOf(cue.kind) + by + kinds.length
-  const kind = kinds[at % kinds.length]
-  if (kind) emit('change', (was) => ({ ...was, kind }))
-}
 function goTo(event: Event) {
   const read = UploadPlace.safeParse(typedIn(event))
   emit('change', (was) => ({ ...was, place: read.success ? read.data : undefined }))
@@ -37,6 +31,18 @@ function leave() {
   if (cue.text.trim() === '') emit('change', () => undefined)
   emit('back')
 }
+const keyed = keysOn(cueKeys, {
+  kind: ({ event, which }) => {
+    event.stopPropagation()
+    const at = kinds.indexOf(cue.kind) + (which === 0 ? -1 : 1) + kinds.length
+    const kind = kinds[at % kinds.length]
+    if (kind) emit('change', (was) => ({ ...was, kind }))
+  },
+  leave: ({ event }) => {
+    event.stopPropagation()
+    leave()
+  },
+})
 </script>
 
 <template>
@@ -56,10 +62,7 @@ function leave() {
         :placeholder="cueKinds[cue.kind].name"
         :aria-label="`Cue ${number}, ${cueKinds[cue.kind].name}`"
         @input="write('text', $event)"
-        @keydown.enter.prevent="leave"
-        @keydown.esc.stop.prevent="leave"
-        @keydown.up="next($event, -1)"
-        @keydown.down="next($event, 1)"
+        @keydown="keyed"
       /><span v-if="cue.got" class="text-12" :aria-label="cueKinds[cue.kind].done">✓</span
       ><span v-else-if="lacksLicence(cue)" class="late text-11 whitespace-nowrap">no licence</span>
     </div>

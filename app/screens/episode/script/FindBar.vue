@@ -12,6 +12,8 @@ import {
 } from 'prosemirror-search'
 import type { Command } from '@tiptap/pm/state'
 import type { Section } from '@core/records'
+import { keysOn } from '@app/ui/keymap'
+import { findKeys } from '../keymap'
 
 /** Finds words in the whole script, and puts others in their place. */
 const { editor, sections } = defineProps<{ editor: Editor; sections: readonly Section[] }>()
@@ -43,6 +45,14 @@ onBeforeUnmount(() => {
   editor.view.dispatch(setSearchState(editor.state.tr, new SearchQuery({ search: '' })))
   editor.view.focus()
 })
+const keyed = keysOn(findKeys, {
+  next: () => {
+    act(findNext)
+  },
+  back: () => {
+    act(findPrev)
+  },
+})
 </script>
 
 <template>
@@ -58,8 +68,7 @@ onBeforeUnmount(() => {
       class="field field-small w-[170px]"
       placeholder="Find"
       aria-label="Find"
-      @keydown.enter.exact.prevent="act(findNext)"
-      @keydown.shift.enter.prevent="act(findPrev)"
+      @keydown="keyed"
     /><span class="num min-w-[52px]" aria-live="polite">{{ wanted === '' ? '' : `${count} found` }}</span
     ><input
       v-model="instead"
