@@ -45,10 +45,12 @@ test('what is needed holds filming back until it is here; it comes from a table 
     await list.getByLabel('Read materials from a table').setInputFiles({
       name: 'shop.csv',
       mimeType: 'text/csv',
-      buffer: Buffer.from('Item;Cost;ETA\nTar;12,50;3 dec\nOakum;cheap;\n'),
+      buffer: Buffer.from('Item;Cost;ETA;URL\nTar;12,50;3 dec;javascript:alert(1)\nOakum;cheap;;\n'),
     })
     await expect(list.getByRole('alert')).toContainText('Line 3')
     await expect(list.getByRole('button', { name: /^Tar/ })).toBeVisible()
+    // What is no address of the web is text, and opens nothing.
+    await expect(list.getByRole('link', { name: /Tar/ })).toHaveCount(0)
     const saving = page.waitForEvent('download')
     await list.getByRole('button', { name: 'Save as a table (CSV)' }).click()
     const text = await readFile(await (await saving).path(), 'utf8')

@@ -9,6 +9,7 @@ import DateField from '@app/ui/fields/DateField.vue'
 import { tickedIn, typedIn } from '@app/ui/fields/event'
 import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
 import TextField from '@app/ui/fields/TextField.vue'
+import { isWeb } from '../../ideas/idea/shelf'
 
 /** One thing that is needed: its state and what it costs at a glance, the rest unfolded. */
 const { material, late, currency } = defineProps<{
@@ -56,7 +57,7 @@ const day = (text: string) => (text === '' ? undefined : text)
       }}</span
       ><span v-if="material.price !== undefined" class="num">{{ material.price }} {{ currency }}</span
       ><a
-        v-if="material.link"
+        v-if="material.link && isWeb(material.link)"
         :href="material.link"
         target="_blank"
         rel="noopener noreferrer"

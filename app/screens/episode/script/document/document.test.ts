@@ -230,3 +230,15 @@ test('a beat that is split or pasted again gets an id of its own', () => {
   expect(ids).toHaveLength(3)
   expect(new Set(ids).size).toBe(3)
 })
+
+test('a section that is copied keeps how it is spoken, and has no takes of its own', () => {
+  const take = { id: 'take', at: '2026-11-24T09:00:00.000Z', seconds: 30, kept: true, reason: '' }
+  const state = began(
+    script.map((s) => (s.id === 'body' ? { ...s, spoken: 'points' as const, takes: [take] } : s)),
+  )
+  const title = at(state, 'body', 0).selection.$head.parent
+  const twice = state.apply(state.tr.insert(state.doc.content.size, title.copy(title.content)))
+  const [, body, copy] = sectionsOf(twice.doc)
+  expect([body?.takes?.length, copy?.takes, copy?.spoken]).toEqual([1, undefined, 'points'])
+  expect(copy?.id).not.toBe('body')
+})

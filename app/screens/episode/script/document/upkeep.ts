@@ -69,6 +69,12 @@ function keepCues(old: EditorState, now: EditorState, done: readonly Transaction
   }
 }
 
+/** The ids of a section's takes. */
+function takesIn({ attrs }: Node): unknown[] {
+  const takes: unknown = attrs['takes']
+  return Array.isArray(takes) ? takes.map((t: { id?: unknown }) => t.id) : []
+}
+
 /** Every title, beat and cue has an id of its own, also what was split, pasted or copied. */
 function ownIds(doc: Node, tr: Transaction, newId: () => string): void {
   const seen = new Set<unknown>()
@@ -80,6 +86,11 @@ function ownIds(doc: Node, tr: Transaction, newId: () => string): void {
       if (node.type.name === 'beat') tr.setNodeAttribute(offset, 'loose', [])
     }
     seen.add(id)
+    // A section that was copied was not filmed twice.
+    for (const take of takesIn(node)) {
+      if (seen.has(take)) tr.setNodeAttribute(offset, 'takes', undefined)
+      seen.add(take)
+    }
     if (node.type.name === 'beat') cuesOnce(node, offset, tr, cues, newId)
   })
   looseOnce(tr, cues)
