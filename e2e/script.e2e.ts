@@ -46,6 +46,15 @@ test('a pasted document becomes a script; sections move, cues are noted, it pass
     await page.keyboard.press('Alt+ArrowUp')
   })
 
+  await test.step('by keys alone a section is spoken from points, and in full words again', async () => {
+    await page.keyboard.press('Alt+s')
+    await expect(page.getByLabel('How “The water” is spoken')).toBeFocused()
+    await page.getByLabel('How “The water” is spoken').selectOption('points')
+    await page.getByLabel('How “The water” is spoken').selectOption('')
+    await page.keyboard.press('Escape')
+    await expect(script(page)).toBeFocused()
+  })
+
   await test.step('words are found and replaced over the whole', async () => {
     await page.keyboard.press('Control+f')
     const find = page.getByRole('search', { name: 'Find in the script' })

@@ -72,7 +72,8 @@ function withoutBraces(line: string): { text: string; words: { from: number; to:
 /**
  * Reads a script: `# opening` begins the section of that id, `# need 1 3` one that makes the first and third point;
  * each line is a beat, spoken to camera, or as voice-over behind `v|`; `+20` holds the last beat for so many seconds;
- * `[…]` is a shot of it, `[… @ Yard, wide, sun, 12]` one with its place, framing, light and minutes, `[sound| …; source; licence]` another cue; words in braces are those that its cues belong to.
+ * `[…]` is a shot of it, `[… @ Yard, wide, sun, 12]` one with its place, framing, light and minutes,
+ * `[sound| …; source; licence]` another cue; words in braces are those that its cues belong to.
  */
 export function readScript(text: string): Map<string, HandSection> {
   const sections = new Map<string, HandSection>()

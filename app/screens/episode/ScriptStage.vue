@@ -62,6 +62,7 @@ useKeymap(
     deliver: of.deliver,
     move: ({ which }) => of.move(which === 0 ? -1 : 1),
     title: of.title,
+    section: of.openMenu,
     next: of.next,
     dismiss: of.dismiss,
     find: () => {
@@ -70,7 +71,7 @@ useKeymap(
     full: () => full(!isFull.value),
     read,
   },
-  ['cue', 'deliver', 'move', 'title', 'next', 'find', 'dismiss', 'full', 'read'],
+  ['cue', 'deliver', 'move', 'title', 'section', 'next', 'find', 'dismiss', 'full', 'read'],
 )
 onKeyStroke('Escape', (event) => {
   if (isFull.value && !event.defaultPrevented) void full(false)

@@ -12,6 +12,7 @@ export const scriptKeys = keymap('Script', {
   deliver: ['Alt+V', 'to camera or voice-over'],
   move: ['Alt+ArrowUp Alt+ArrowDown', 'move the beat; in a title, its section'],
   title: ['Alt+T', 'make the beat a section’s title, and back'],
+  section: ['Alt+S', 'how the section is spoken, and which point it makes'],
   next: ['Alt+U', 'the next beat without words'],
   find: ['Ctrl+F', 'find and replace'],
   dismiss: ['Alt+X', 'dismiss the remark at the cursor for good'],

@@ -11,13 +11,17 @@ const emit = defineEmits<{
   change: [to: Partial<Pick<Section, 'spoken' | 'lasts' | 'serves'>>]
   move: [by: -1 | 1]
   remove: []
-  close: []
+  /** `back`: by a key, so that the caret goes back to the words. */
+  close: [back: boolean]
 }>()
 const panel = useTemplateRef<HTMLElement>('panel')
 onClickOutside(panel, () => {
-  emit('close')
+  emit('close', false)
 })
-onMounted(() => panel.value?.querySelector('select')?.focus())
+onMounted(() => {
+  panel.value?.querySelector('select')?.focus()
+  panel.value?.scrollIntoView({ block: 'nearest' })
+})
 function serve(point: number, event: Event) {
   const others = (section.serves ?? []).filter((p) => p !== point)
   emit('change', { serves: tickedIn(event) ? [...others, point].sort((a, b) => a - b) : others })
@@ -31,7 +35,7 @@ function serve(point: number, event: Event) {
     :aria-label="`The section ${section.title}`"
     class="panel absolute right-0 z-30 w-[300px] bg-raised border-line p-3 grid gap-2.5"
     :style="{ top: `${top}px` }"
-    @keydown.esc.stop.prevent="emit('close')"
+    @keydown.esc.stop.prevent="emit('close', true)"
   >
     <p class="flex items-center gap-2">
       <span class="sub flex-1">Spoken</span

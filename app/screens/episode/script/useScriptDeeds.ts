@@ -164,8 +164,15 @@ export function useScriptDeeds(root: Ref<HTMLElement | null>, card: () => Card) 
       const section = sections.value.find((s) => s.id === menuOf.value?.id)
       return section && menuOf.value ? { section, top: menuOf.value.top } : undefined
     }),
-    closeMenu: () => {
+    /** Opens what can be done with the section in which the caret stands. */
+    openMenu: () => {
+      const { section } = here.value
+      const at = section === undefined ? undefined : placeOf(section)
+      if (section !== undefined && at !== undefined) menuOf.value = { id: section, top: topOf(at) }
+    },
+    closeMenu: (back: boolean) => {
       menuOf.value = undefined
+      if (back) editor.value?.view.focus()
     },
     changeSection: (to: Partial<Pick<Section, 'spoken' | 'lasts' | 'serves'>>) => {
       const at = menuOf.value && placeOf(menuOf.value.id)

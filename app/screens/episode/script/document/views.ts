@@ -157,6 +157,7 @@ export class TitleView implements NodeView {
     this.dom.dataset['section'] = String(this.node.attrs['id'])
     this.dom.classList.toggle('blank', this.node.content.size === 0)
     this.button.setAttribute('aria-label', `More for the section ${this.node.textContent}`)
+    this.button.title = 'How it is spoken, which point it makes (Alt S)'
   }
 
   update(node: Node): boolean {
