@@ -88,6 +88,7 @@ test('a pasted document becomes a script; sections move, cues are noted, it pass
 
   await test.step('blank beats are written, then it goes to copy-edit, is changed, and is ready', async () => {
     await script(page).getByText('Mending an oar', { exact: true }).click()
+    await expect(page.getByText('section 1 of 4')).toBeVisible()
     await page.keyboard.press('Enter')
     await page.keyboard.type('Here is an oar in two pieces.')
     const how = page.getByRole('radiogroup', { name: 'How far the script is' })

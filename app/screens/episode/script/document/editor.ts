@@ -6,7 +6,7 @@ import { Text } from '@tiptap/extension-text'
 import { Dropcursor, UndoRedo } from '@tiptap/extensions'
 import { textblockTypeInputRule } from '@tiptap/core'
 import { closeHistory, undoDepth } from '@tiptap/pm/history'
-import type { Command } from '@tiptap/pm/state'
+import { TextSelection, type Command } from '@tiptap/pm/state'
 import { search } from 'prosemirror-search'
 import type { Section } from '@core/records'
 import { documentOf } from './convert'
@@ -17,8 +17,23 @@ import { fittedHtml, htmlOfText } from './pasted'
 import { Upkeep } from './upkeep'
 import { Views, type Beside } from './views'
 
+/** Takes the caret as it stands in the page: the editor hears of a click a moment later than a key that follows at once. */
+function readCaret({ view }: Editor): void {
+  const { state } = view
+  const page = view.dom.ownerDocument.getSelection()
+  if (!view.hasFocus() || !(state.selection instanceof TextSelection) || !page?.anchorNode || !page.focusNode)
+    return
+  if (!view.dom.contains(page.anchorNode) || !view.dom.contains(page.focusNode)) return
+  const anchor = view.posAtDOM(page.anchorNode, page.anchorOffset)
+  const head = view.posAtDOM(page.focusNode, page.focusOffset)
+  if (anchor === state.selection.anchor && head === state.selection.head) return
+  const stands = TextSelection.between(state.doc.resolve(anchor), state.doc.resolve(head))
+  view.dispatch(state.tr.setSelection(stands))
+}
+
 /** Runs a command of the document as a step of undo of its own, the caret staying in it. */
 export function run(editor: Editor, command: Command): boolean {
+  readCaret(editor)
   const isDone = command(editor.state, (tr) => {
     editor.view.dispatch(closeHistory(tr))
   })
@@ -32,10 +47,12 @@ const Writing = Extension.create({
   priority: 1000,
   addKeyboardShortcuts() {
     const { editor } = this
-    const does = (command: Command) => () =>
-      command(editor.state, (tr) => {
+    const does = (command: Command) => () => {
+      readCaret(editor)
+      return command(editor.state, (tr) => {
         editor.view.dispatch(tr)
       })
+    }
     return { Enter: does(leaveTitle), Backspace: does(backOverTitle) }
   },
   addInputRules() {
