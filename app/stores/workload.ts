@@ -20,6 +20,7 @@ export const useWorkload = defineStore('workload', () => {
   /** The hours of days, less what standing work, busy time and what was worked take of them. */
   const standing = computed(() => library.records.standing)
   const busy = computed(() => library.records.busy)
+  const sessions = computed(() => library.records.sessions)
   const everyStep = computed(() => library.records.steps)
   const hours = computed(() =>
     hoursIn(
@@ -28,6 +29,7 @@ export const useWorkload = defineStore('workload', () => {
         shows: library.records.shows,
         standing: standing.value,
         busy: busy.value,
+        sessions: sessions.value,
         steps: everyStep.value,
       },
       moment.today,

@@ -7,6 +7,7 @@ import { ideasDeeds } from './random/ideas'
 import { scheduleDeeds } from './random/schedule'
 import { recipesDeeds } from './random/recipes'
 import { scriptDeeds } from './random/scripts'
+import { sessionDeeds } from './random/sessions'
 import { showsDeeds } from './random/shows'
 import { workDeeds } from './random/work'
 
@@ -20,6 +21,7 @@ export const randomDeeds = {
   ...scheduleDeeds,
   ...recipesDeeds,
   ...scriptDeeds,
+  ...sessionDeeds,
   ...showsDeeds,
   ...workDeeds,
 } satisfies Record<string, Deed>

@@ -7,6 +7,7 @@ import { rowsOf, tableNames, type Records } from '../records'
 import { withChanges, checked, inverse, type Context, type Outcome } from './change'
 import { withFollowOns } from './follow'
 import { commandNames, doDeed } from './random-deeds'
+import { withSession } from './random/with-session'
 import { editRecipe } from './recipes/edit-recipe'
 import { putLaunch } from './schedule/launch'
 import { placeOnSlot } from './schedule/place-on-slot'
@@ -54,6 +55,8 @@ function world(): Records {
   r = after(r, startWork(r, { episode: 'e1' }, context))
   r = after(r, takeBusy(r, { events: [busy], uids: ['b'] }, context))
   r = withFollowed(r, tickStep(r, { step: 'e0/script', done: true }, context), context)
+  r = withSession(r, 'e1', '2026-11-24', context)
+  r = withSession(r, 'e0', '2026-11-24', context, 'setting up')
   const mail = { name: 'Mailing list', kind: 'admin', minutes: 30 } as const
   r = after(r, putStanding(r, { ...mail, when: { kind: 'once', day: '2026-11-30' } }, context))
   const regatta = { name: 'Regatta', from: '2026-12-20', to: '2026-12-24', runUp: 14, wanted: 2, note: '' }

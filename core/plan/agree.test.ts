@@ -4,6 +4,7 @@ import { withChanges, checked, inverse, type Change, type Context } from '../com
 import { handStep } from '../commands/work/hand-step'
 import { withFollowOns } from '../commands/follow'
 import { commandNames, doDeed } from '../commands/random-deeds'
+import { withSession } from '../commands/random/with-session'
 import { placeOnSlot } from '../commands/schedule/place-on-slot'
 import { startWork } from '../commands/schedule/start-work'
 import { faultsOf } from '../formats/whole-check'
@@ -34,7 +35,8 @@ function world(): Records {
   const context = { now: start, id: () => 'x' }
   let r = after(records, placeOnSlot(records, { episode: 'e0', day: '2026-11-05' }, context))
   r = after(r, placeOnSlot(r, { episode: 'e1', day: '2026-11-12' }, context))
-  return after(r, startWork(r, { episode: 'e2' }, context))
+  r = after(r, startWork(r, { episode: 'e2' }, context))
+  return withSession(r, 'e2', '2026-10-26', context)
 }
 
 /**
@@ -63,6 +65,7 @@ function agree(records: Records, now: number): State {
     steps: new Map([...steps, ...elsewhere]),
     occurrences: occurrencesOf([...records.standing.values()], days[0] ?? today, days.at(-1) ?? today),
     busy: [...records.busy.values()],
+    sessions: [...records.sessions.values()],
     running: undefined,
   })
   for (const row of rows) {

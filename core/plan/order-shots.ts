@@ -4,7 +4,7 @@ import { bestOrder, exactly } from './shots-exact'
 import { searched } from './shots-search'
 
 /** The shots without ties that can't hold: to what is not filmed that day, to themselves, or in a circle. */
-function untangled(shots: readonly Shot[]): Shot[] {
+export function untangled(shots: readonly Shot[]): Shot[] {
   const known = new Map(shots.map((s) => [s.id, s]))
   const reaches = (from: Id, to: Id, seen = new Set<Id>()): boolean =>
     from === to ||

@@ -1,4 +1,4 @@
-import { changeBetween, costOfOrder, isKept, isLess, type Shot, type ShotDay } from './shots'
+import { changeBetween, costOfOrder, isKept, isLess, type OrderCost, type Shot, type ShotDay } from './shots'
 
 /** Numbers from 0 to below 1, always the same from the same seed (mulberry32). */
 function numbersFrom(seed: number): () => number {
@@ -29,26 +29,56 @@ function nearest(shots: readonly Shot[], day: ShotDay): Shot[] {
 }
 
 /**
- * An order of many shots by seeded insertion and exchange: a run of shots is taken out and put in elsewhere, kept where
- * that is no worse and breaks nothing. Always the same for the same shots.
+ * Seeks an order of many shots by seeded insertion and exchange: a run of shots is taken out and put in elsewhere, kept
+ * where that is no worse and breaks nothing. `best` stands at any moment; the same tries always come to the same.
  */
-export function searched(shots: readonly Shot[], day: ShotDay, tries: number): Shot[] {
-  const given = new Map(shots.map((s, i) => [s.id, i]))
-  const next = numbersFrom(shots.length * 7919 + 17)
-  let best = nearest(shots, day)
-  const pinned = isKept(best)
-  let cost = costOfOrder(best, day, given)
-  for (let i = 0; i < tries; i++) {
-    const from = Math.floor(next() * best.length)
-    const length = 1 + Math.floor(next() * next() * Math.min(12, best.length - from))
-    const rest = best.toSpliced(from, length)
-    const moved = best.slice(from, from + length)
-    const order = rest.toSpliced(Math.floor(next() * (rest.length + 1)), 0, ...moved)
-    if (!isKept(order, pinned)) continue
-    const now = costOfOrder(order, day, given)
-    if (isLess(cost, now)) continue
-    best = order
-    cost = now
+export class ShotSearch {
+  best: Shot[]
+  private cost: OrderCost
+  private readonly given: ReadonlyMap<string, number>
+  private readonly next: () => number
+  private readonly pinned: boolean
+
+  constructor(
+    shots: readonly Shot[],
+    private readonly day: ShotDay,
+  ) {
+    this.given = new Map(shots.map((s, i) => [s.id, i]))
+    this.next = numbersFrom(shots.length * 7919 + 17)
+    // The given order, where it may stand, is not made worse.
+    const starts = [nearest(shots, day), ...(isKept(shots) ? [[...shots]] : [])]
+    const kept = starts.filter((s) => isKept(s))
+    this.pinned = kept.length > 0
+    const costed = (this.pinned ? kept : starts).map((s) => ({ s, cost: costOfOrder(s, day, this.given) }))
+    const least = costed.reduce((a, b) => (isLess(b.cost, a.cost) ? b : a))
+    this.best = least.s
+    this.cost = least.cost
   }
-  return best
+
+  /** Tries so many times; true where anything got better. */
+  improve(tries: number): boolean {
+    const before = this.cost
+    const { best } = this
+    if (best.length < 2) return false
+    for (let i = 0; i < tries; i++) {
+      const from = Math.floor(this.next() * this.best.length)
+      const length = 1 + Math.floor(this.next() * this.next() * Math.min(12, this.best.length - from))
+      const rest = this.best.toSpliced(from, length)
+      const moved = this.best.slice(from, from + length)
+      const order = rest.toSpliced(Math.floor(this.next() * (rest.length + 1)), 0, ...moved)
+      if (!isKept(order, this.pinned)) continue
+      const now = costOfOrder(order, this.day, this.given)
+      if (isLess(this.cost, now)) continue
+      this.best = order
+      this.cost = now
+    }
+    return isLess(this.cost, before)
+  }
+}
+
+/** The order of many shots after so many tries. */
+export function searched(shots: readonly Shot[], day: ShotDay, tries: number): Shot[] {
+  const search = new ShotSearch(shots, day)
+  search.improve(tries)
+  return search.best
 }

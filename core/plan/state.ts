@@ -8,6 +8,7 @@ import type {
   Recipe,
   Records,
   Script,
+  Session,
   Show,
   Step,
   StepKind,
@@ -18,6 +19,7 @@ import { workingDays } from '../recipe/due'
 import { progressOf } from '../recipe/lamps'
 import { hasWork, type EpisodeProgress } from '../recipe/progress'
 import { addDays } from '../rhythm/days'
+import { ownMinutes } from '../session/kinds'
 import { creatorZone } from '../rhythm/creator'
 import { dayAt } from '../rhythm/zone'
 import type { KindPace } from './accuracy'
@@ -43,7 +45,7 @@ export interface Working {
  * work and busy time take, less what was worked on a day already.
  */
 export function hoursIn(
-  records: Pick<Records, 'settings' | 'standing' | 'busy' | 'steps' | 'shows'>,
+  records: Pick<Records, 'settings' | 'standing' | 'busy' | 'steps' | 'shows' | 'sessions'>,
   today: Day,
 ): HoursOf {
   const settings = records.settings.get('settings') ?? freshSettings('')
@@ -56,7 +58,7 @@ export function hoursIn(
     preferred: settings.preferred,
     worked: worked.minutes,
     begun: worked.kinds.get(today) ?? new Set<StepKind>(),
-    taken:
+    taken: withSessions(
       records.standing.size + records.busy.size === 0
         ? new Map<Day, number>()
         : takenMinutes(
@@ -65,7 +67,22 @@ export function hoursIn(
             addDays(today, -14),
             addDays(today, 200),
           ),
+      records.sessions.values(),
+    ),
   }
+}
+
+/** Minutes taken of days with those of sessions that have no steps: planning, stock footage. */
+function withSessions(
+  taken: ReadonlyMap<Day, number>,
+  sessions: Iterable<Session>,
+): ReadonlyMap<Day, number> {
+  const all = new Map(taken)
+  for (const session of sessions) {
+    const minutes = ownMinutes(session)
+    if (minutes > 0) all.set(session.day, (all.get(session.day) ?? 0) + minutes)
+  }
+  return all
 }
 
 /** The day's work as it stands: what is open, and how it lies on days. */

@@ -1,10 +1,11 @@
 import { ok, refused, type Result } from '../result'
 import { bareIdea } from './idea'
 import { recordFrom4 } from './from-4'
+import { recordFrom5 } from './from-5'
 import { freshSetup, freshWeights } from './settings'
 
 /** The version of the records' schema that this program writes. */
-export const schemaVersion = 5
+export const schemaVersion = 6
 
 /** Tables as they were read, before anything is known of them. */
 export type RawTables = Record<string, unknown[]>
@@ -22,6 +23,8 @@ export const migrations: Readonly<Record<number, Migration>> = {
   // Version 4 has tables for standing work, busy time, reservations and launches.
   3: (tables) => ({ standing: [], busy: [], reservations: [], launches: [], ...tables }),
   4: (tables) => over(tables, recordFrom4),
+  // Version 6 has sessions, and shots that follow several others.
+  5: (tables) => over({ sessions: [], ...tables }, recordFrom5),
 }
 
 /**

@@ -5,6 +5,7 @@ import { Keyword } from './keyword'
 import { Launch, Reservation } from './promise'
 import { Recipe } from './recipe'
 import { Script } from './script'
+import { Session } from './session'
 import { Settings } from './settings'
 import { Outlet, Show } from './show'
 import { Busy, StandingWork } from './standing'
@@ -84,6 +85,7 @@ const defined = {
   busy: table(Busy, { singular: 'busy time', since: 4, index: 'id' }),
   reservations: table(Reservation, { singular: 'reservation', since: 4, index: 'id', refers: itsShow }),
   launches: table(Launch, { singular: 'launch', since: 4, index: 'id' }),
+  sessions: table(Session, { singular: 'session', since: 6, index: 'id' }),
 }
 
 export type TableName = keyof typeof defined

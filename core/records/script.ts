@@ -21,12 +21,26 @@ export const ShotPlan = z.object({
   /** It could be left, where the day is too short. */
   could: z.optional(z.boolean()),
   daylight: z.optional(z.boolean()),
-  /** A cue that is filmed before it. */
-  after: z.optional(Id),
+  /** Shots that are filmed before it. */
+  after: z.optional(z.array(Id)),
   /** The cue right behind which the hand has put it; empty for the first place. */
   behind: z.optional(z.string()),
 })
 export type ShotPlan = z.infer<typeof ShotPlan>
+
+/**
+ * One time that something was filmed, or a section spoken before the camera or microphone: how long, why not kept where
+ * it isn't, and in which clip it is, as far as that was typed.
+ */
+export const Take = z.object({
+  id: Id,
+  at: Moment,
+  seconds: z.number().check(z.gte(0), z.lte(86_400)),
+  kept: z.boolean(),
+  reason: z.string(),
+  clip: z.optional(z.string()),
+})
+export type Take = z.infer<typeof Take>
 
 /**
  * Something asked for beside a beat. `from` and `to` are the words of the beat's text that it belongs to, as offsets;
@@ -44,6 +58,9 @@ export const Cue = z.object({
   licence: z.optional(z.string()),
   place: z.optional(UploadPlace),
   shot: z.optional(ShotPlan),
+  takes: z.optional(z.array(Take)),
+  /** Where in the recording it was noted, seconds from its start. */
+  at: z.optional(z.number().check(z.gte(0), z.lte(86_400))),
 })
 export type Cue = z.infer<typeof Cue>
 
@@ -75,16 +92,6 @@ const speech = {
   lasts: z.optional(z.number().check(z.gte(0), z.lte(86_400))),
 }
 
-/** One time that a section was spoken before the camera or microphone: how long, and why not kept where it isn't. */
-export const Take = z.object({
-  id: Id,
-  at: Moment,
-  seconds: z.number().check(z.gte(0), z.lte(86_400)),
-  kept: z.boolean(),
-  reason: z.string(),
-})
-export type Take = z.infer<typeof Take>
-
 /**
  * One section; where it doesn't say how it is spoken, its script does. `serves`: which of the brief's points it makes,
  * 0 for the first.
@@ -115,6 +122,10 @@ export const Script = z.object({
   id: Id,
   sections: z.array(Section),
   ...speech,
+  /** How what is said to camera is filmed, as one shot among the others, and whether it was got. */
+  toCamera: z.optional(
+    z.object({ got: z.boolean(), shot: z.optional(ShotPlan), takes: z.optional(z.array(Take)) }),
+  ),
   /** Where nothing is said it is being written. */
   stand: z.optional(ScriptStand),
   /** As it stood when it went to copy-edit. */

@@ -44,6 +44,8 @@ export const Settings = z.object({
   /** Minutes that setting up costs once a day, and weekdays (Monday 0) preferred, by kind of step. */
   setup: z.partialRecord(StepKind, z.int().check(z.gte(0), z.lte(240))),
   preferred: z.partialRecord(StepKind, z.array(z.int().check(z.gte(0), z.lte(6)))),
+  /** Kinds of work whose preferred weekdays count only once a month: the first, second … of it. */
+  monthly: z.optional(z.partialRecord(StepKind, z.int().check(z.gte(1), z.lte(4)))),
   /** The step that is being worked on, since when. */
   running: z.optional(z.object({ step: Id, since: Moment })),
   /** What prices are in, as it is written beside them. */

@@ -1,7 +1,10 @@
-import { exampleScript } from '../examples'
+import { exampleEpisode, exampleScript, exampleShow } from '../examples'
+import { orderShots } from '../plan/order-shots'
 import { usualCosts } from '../plan/shots'
 import type { ShotPlan } from '../records'
-import { shotList, usualShot } from './shot-list'
+import { shotsOf } from '../session/items'
+import { usualShot } from '../session/kinds'
+import { shotList } from './shot-list'
 
 const plans: Record<string, ShotPlan> = {
   a: { place: 'Bench', framing: 'wide', minutes: 5 },
@@ -19,16 +22,23 @@ for (const s of script.sections)
     ]
   })
 
+const day = { costs: usualCosts, light: Infinity }
+const items = shotsOf({ episode: exampleEpisode(), script, show: exampleShow({ kind: 'audio' }) })
+const order = orderShots(
+  items.map((i) => i.shot),
+  day,
+).order
+
 test('shots of one set-up stand together under its name, with their minutes; what was got is counted', () => {
-  const list = shotList(script, { costs: usualCosts, light: Infinity })
+  const list = shotList(items, order, day)
   const bench = list.setUps.find((s) => s.name === 'Bench, wide')
   expect(bench).toMatchObject({ minutes: 5 + usualShot, got: 1 })
-  expect(bench?.shots.map((s) => s.cue.id)).toEqual(['a', 'c'])
+  expect(bench?.items.map((i) => i.id)).toEqual(['a', 'c'])
   expect(list.setUps.map((s) => s.name).sort()).toEqual(['', 'Bench, wide', 'Yard'])
   expect([list.before.changes, list.now.changes]).toEqual([3, 2])
   expect(list.now.minutes).toBeLessThan(list.before.minutes)
 })
 
 test('an episode without shots has no set-up', () => {
-  expect(shotList(undefined, { costs: usualCosts, light: 60 }).setUps).toEqual([])
+  expect(shotList([], [], day).setUps).toEqual([])
 })

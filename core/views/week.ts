@@ -1,10 +1,11 @@
 import { sum } from 'd3-array'
-import type { Busy, Day, Id, PlannedBlock, Step, StepKind, Zone } from '../records'
+import type { Busy, Day, Id, PlannedBlock, Session, Step, StepKind, Zone } from '../records'
 import type { WorkBlock } from '../plan/task'
 import { hoursOn, type HoursOf } from '../plan/load'
 import type { Occurrence } from '../plan/standing'
 import { workedByDay } from '../plan/worked'
 import { dayIn } from '../rhythm/creator'
+import { ownMinutes, setUpKind } from '../session/kinds'
 import { inDayOrder, joinedBlocks, type InDay } from './day'
 
 /**
@@ -19,6 +20,9 @@ export interface DayBlock extends InDay {
   /** The step ended on this day. */
   finished: boolean
   running: boolean
+  /** A session as one block: what lies in it. */
+  session?: Session
+  parts?: readonly DayBlock[]
 }
 
 /** A day of the week as it is shown; minutes. */
@@ -59,6 +63,7 @@ export interface WeekOf {
   steps: ReadonlyMap<Id, WeekStep>
   occurrences: readonly Occurrence[]
   busy: readonly Busy[]
+  sessions: readonly Session[]
   running: Id | undefined
 }
 
@@ -71,18 +76,21 @@ export function weekRows(of: WeekOf): DayShown[] {
   const laid = joinedBlocks(of.blocks).map((b) => laidBlock(b, of))
   return of.days.map((day): DayShown => {
     const past = day < of.today
-    const open = past ? [] : inDayOrder(laid.filter((b) => b.day === day))
+    const alone = past ? [] : inDayOrder(laid.filter((b) => b.day === day))
+    const open = past ? [] : inSessions(alone, day, of)
     const done = worked.filter((b) => b.day === day)
     const room = hoursOn(of.hours, day)
     const standing = of.occurrences.filter((o) => o.day === day)
     const taken = of.busy.filter((b) => b.day === day)
-    const setup = past ? 0 : setupOf(open, day, of)
+    const setup = past ? 0 : setupOf(alone, day, of)
     const minutesOf = (row: readonly { minutes: number }[]) => sum(row, (b) => b.minutes)
     const stands = standing
       .filter((o) => o.state === 'done' || (o.state === 'to do' && !past))
       .reduce((s, o) => s + o.work.minutes, 0)
     const busy = past ? 0 : minutesOf(taken)
-    const used = minutesOf(open) + minutesOf(done) + setup + Math.min(stands + busy, past ? stands : room)
+    const own = sum(of.sessions, (x) => (x.day === day && !past ? ownMinutes(x) : 0))
+    const taking = past ? stands : Math.min(stands + busy + own, room)
+    const used = minutesOf(alone) + minutesOf(done) + setup + taking
     return {
       day,
       mine: [...done, ...open],
@@ -116,6 +124,40 @@ function laidBlock(b: WorkBlock & { fixed: boolean }, { steps, running }: WeekOf
     at: own?.at,
     place: own?.place,
   }
+}
+
+/** The work of a day with that of each session as one block; one without steps is a block by itself. */
+function inSessions(row: readonly DayBlock[], day: Day, { sessions }: WeekOf): DayBlock[] {
+  let rest = [...row]
+  for (const session of sessions) {
+    if (session.day !== day || (session.run.kind === 'struck' && session.steps.length > 0)) continue
+    const parts = rest.filter((b) => b.kind !== 'would' && session.steps.includes(b.step))
+    const minutes = sum(parts, (b) => b.minutes) + ownMinutes(session)
+    const [first] = parts
+    if (minutes === 0) continue
+    const block: DayBlock = {
+      key: `session ${session.id}`,
+      step: first?.step ?? session.id,
+      day,
+      minutes,
+      kind: session.run.kind === 'struck' ? 'done' : 'pinned',
+      finished: session.run.kind === 'struck',
+      running: parts.some((b) => b.running) || ['setting up', 'running'].includes(session.run.kind),
+      needs: [],
+      work: setUpKind(session.kind),
+      episode: undefined,
+      at: session.at,
+      session,
+      parts,
+    }
+    // What one of them needs stands before the session.
+    const needed = new Set(parts.flatMap((b) => b.needs))
+    const from = first ? rest.indexOf(first) : rest.length
+    const others = (b: DayBlock) => !parts.includes(b)
+    const before = rest.filter((b, i) => others(b) && (i < from || needed.has(b.step)))
+    rest = [...before, block, ...rest.filter((b) => others(b) && !before.includes(b))]
+  }
+  return rest
 }
 
 function workedBlocks({ steps, days, zone, running }: WeekOf): DayBlock[] {

@@ -55,6 +55,7 @@ export function useWeek() {
         of.at(-1) ?? moment.today,
       ),
       busy: [...library.records.busy.values()].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)),
+      sessions: [...library.records.sessions.values()],
       running: library.settings.running?.step,
     })
   const rows = computed(() => rowsOf(days.value))

@@ -2,6 +2,7 @@ import { z } from 'zod/mini'
 import { Section, type Cue, type Id, type Records, type Script, type Spoken } from '../../records'
 import { same } from '../../records/same'
 import { type Result, ok, refused } from '../../result'
+import { cameraId } from '../../script/to-camera'
 import { type Command, type Context, type Outcome, momentOf, putRecord } from '../change'
 import { merge3 } from '../rebase'
 
@@ -79,6 +80,7 @@ export function cuesIn(sections: readonly Section[]): Cue[] {
 }
 
 function ticked(script: Script, id: Id, got: boolean): Script | undefined {
+  if (id === cameraId(script.id)) return { ...script, toCamera: { ...script.toCamera, got } }
   if (!cuesIn(script.sections).some((c) => c.id === id)) return undefined
   const sections = script.sections.map((section) =>
     section.beats.some((b) => b.cues.some((c) => c.id === id))

@@ -11,11 +11,13 @@ import { withBlock, written } from './blocks'
  * A step that another needs and that lies in the week after a day, near or far down the needs; the latest
  * of them.
  */
-function laidAfter(
+export function laidAfter(
   records: Records,
   step: Step,
   day: Day,
   today: Day,
+  /** Steps that come to the same day. */
+  along: readonly Id[] = [],
 ): { name: string; day: Day } | undefined {
   const episode = records.episodes.get(step.episode)
   const recipe = episode && recipeFor(records, episode)
@@ -29,7 +31,7 @@ function laidAfter(
     seen.add(id)
     row.push(...(needs.get(id) ?? []))
     const need = records.steps.get(id)
-    if (!need || need.doneAt !== undefined) continue
+    if (!need || need.doneAt !== undefined || along.includes(id)) continue
     for (const b of need.blocks)
       if (b.day >= today && b.day > (latest?.day ?? day)) latest = { name: need.name, day: b.day }
   }

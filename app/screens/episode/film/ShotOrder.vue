@@ -3,13 +3,17 @@ import { computed, ref } from 'vue'
 import { planShots, writeScript } from '@core/commands/episode'
 import { usualCosts } from '@core/plan/shots'
 import { sayMinutes } from '@core/script/timecode'
+import type { ShotPlan } from '@core/records'
+import { shotsOf } from '@core/session/items'
 import { shotList } from '@core/views/shot-list'
 import type { Card } from '@core/views/card'
 import { remembered } from '@app/stores/remembered'
 import { useLibrary } from '@app/stores/library'
+import { useShotOrder } from '@app/stores/shot-order'
 import Flag from '@app/ui/Flag.vue'
 import TimeField from '@app/ui/fields/TimeField.vue'
 import { knownPlans, minutesBetween } from './shot-plans'
+import PlanFields from './PlanFields.vue'
 import ShotRow from './ShotRow.vue'
 
 /** The shots of an episode in the order in which least is changed between them, by set-up; ticked as they are got. */
@@ -22,10 +26,15 @@ const lightEnds = clock('light', '')
 const light = computed(() =>
   lightEnds.value === '' ? Infinity : minutesBetween(begins.value, lightEnds.value),
 )
-const list = computed(() => shotList(card.script, { costs: usualCosts, light: light.value }))
-const shots = computed(() => list.value.setUps.flatMap((s) => s.shots))
-const got = computed(() => shots.value.filter((s) => s.cue.got).length)
-const wantsLight = computed(() => shots.value.some((s) => s.cue.shot?.daylight))
+const day = computed(() => ({ costs: usualCosts, light: light.value }))
+const shots = computed(() => shotsOf(card))
+const { order } = useShotOrder(
+  () => shots.value.map((i) => i.shot),
+  () => day.value,
+)
+const list = computed(() => shotList(shots.value, order.value, day.value))
+const got = computed(() => shots.value.filter((s) => s.got).length)
+const wantsLight = computed(() => shots.value.some((s) => s.shot.daylight))
 const saved = computed(() => list.value.before.minutes - list.value.now.minutes)
 /** What is known of places, framings, light and clothes, over the show's scripts. */
 const known = computed(() => knownPlans(library.records, card.show.id))
@@ -38,11 +47,14 @@ function tick(cue: string, on: boolean) {
     'quietly',
   )
 }
+function plan(shots: string[], to: Partial<ShotPlan>) {
+  void library.perform(planShots, { episode: episode.value, shots, to }, 'quietly')
+}
 /** Puts a shot over its neighbour; there it stays. */
 function move(cue: string, by: -1 | 1) {
-  const order = list.value.now.order
-  const at = order.indexOf(cue)
-  const rest = order.toSpliced(at, 1)
+  const row = list.value.now.order
+  const at = row.indexOf(cue)
+  const rest = row.toSpliced(at, 1)
   const to = at + by
   if (to < 0 || to > rest.length) return
   void library.perform(planShots, {
@@ -79,22 +91,43 @@ function move(cue: string, by: -1 | 1) {
         <span class="flex-1" :class="s.name ? '' : 'text-ink-2 font-normal'">{{
           s.name || 'Where and how is not said yet'
         }}</span><span class="num font-normal"
-          >{{ s.got }} of {{ s.shots.length }} · {{ sayMinutes(s.minutes) }}</span
+          >{{ s.got }} of {{ s.items.length }} · {{ sayMinutes(s.minutes) }}</span
+        ><button
+          v-if="s.items.length > 1"
+          class="btn btn-bare btn-small px-1.5 font-normal"
+          :aria-expanded="open === `all ${i}`"
+          :aria-label="`How all ${s.items.length} of ${s.name || 'these'} are filmed`"
+          @click="open = open === `all ${i}` ? undefined : `all ${i}`"
         >
+          ⋯
+        </button>
       </h3>
+      <PlanFields
+        v-if="open === `all ${i}`"
+        class="mb-3"
+        :of="s.items"
+        :known="known"
+        :others="[]"
+        @plan="
+          plan(
+            s.items.map((x) => x.id),
+            $event,
+          )
+        "
+      />
       <ul class="panel divide-y divide-faint">
         <ShotRow
-          v-for="c in s.shots"
-          :key="c.cue.id"
+          v-for="c in s.items"
+          :key="c.id"
           :of="c"
           :known="known"
           :others="shots"
-          :dark="list.now.dark.includes(c.cue.id)"
-          :open="open === c.cue.id"
-          @tick="tick(c.cue.id, $event)"
-          @open="open = open === c.cue.id ? undefined : c.cue.id"
-          @move="move(c.cue.id, $event)"
-          @plan="library.perform(planShots, { episode, shots: [c.cue.id], to: $event }, 'quietly')"
+          :dark="list.now.dark.includes(c.id)"
+          :open="open === c.id"
+          @tick="tick(c.id, $event)"
+          @open="open = open === c.id ? undefined : c.id"
+          @move="move(c.id, $event)"
+          @plan="plan([c.id], $event)"
         />
       </ul>
     </section>

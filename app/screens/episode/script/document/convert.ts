@@ -6,26 +6,28 @@ const said = (value: string | undefined) => value ?? ''
 
 /** A cue as the attributes of a mark. */
 export function attrsOf(cue: Cue): Record<string, unknown> {
-  const { id, kind, text, got, source, licence, place, shot } = cue
+  const { id, kind, text, got, source, licence, place, shot, takes, at } = cue
   const words = { source: said(source), licence: said(licence), place: said(place) }
-  return { id, kind, text, got, ...words, shot: shot ? JSON.stringify(shot) : '' }
+  const rest = shot || takes || at !== undefined ? JSON.stringify({ shot, takes, at }) : ''
+  return { id, kind, text, got, ...words, rest }
 }
 
-/** How a shot is filmed, from a mark; nothing where it says nothing. */
-function shotIn(text: unknown): unknown {
-  if (typeof text !== 'string' || text === '') return undefined
+/** What filming has said of a cue, from a mark: how it is filmed, its takes, where it was noted. */
+function restIn(text: unknown): object {
+  if (typeof text !== 'string' || text === '') return {}
   try {
-    return JSON.parse(text)
+    const read: unknown = JSON.parse(text)
+    return typeof read === 'object' && read !== null ? read : {}
   } catch {
-    return undefined
+    return {}
   }
 }
 
 /** A cue from the attributes of a mark; nothing where they are of no cue. */
 export function cueOf(attrs: Record<string, unknown>, range?: { from: number; to: number }): Cue | undefined {
-  const given = Object.entries(attrs).filter(([, value]) => value !== '' && value !== undefined)
-  const shot = shotIn(attrs['shot'])
-  const read = Cue.safeParse({ text: '', ...Object.fromEntries(given), shot, ...range })
+  const { rest, ...own } = attrs
+  const given = Object.entries(own).filter(([, value]) => value !== '' && value !== undefined)
+  const read = Cue.safeParse({ text: '', ...Object.fromEntries(given), ...restIn(rest), ...range })
   return read.success ? read.data : undefined
 }
 

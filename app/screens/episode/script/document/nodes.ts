@@ -81,11 +81,11 @@ export const CueMark = Mark.create({
     source: named('source'),
     licence: named('licence'),
     place: named('place'),
-    // How it is filmed goes along when its words are cut and put in elsewhere.
-    shot: {
+    // How it is filmed, and its takes, go along when its words are cut and put in elsewhere.
+    rest: {
       default: '',
-      parseHTML: (element) => element.dataset['shot'] ?? '',
-      renderHTML: ({ shot }: { shot?: string }) => (shot ? { 'data-shot': shot } : {}),
+      parseHTML: (element) => element.dataset['rest'] ?? '',
+      renderHTML: ({ rest }: { rest?: string }) => (rest ? { 'data-rest': rest } : {}),
     },
     got: {
       default: false,

@@ -1,0 +1,5 @@
+export * from './check-session'
+export * from './plan-session'
+export * from './run-session'
+export * from './strike-session'
+export * from './take-shot'
