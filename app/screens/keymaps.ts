@@ -3,6 +3,7 @@ import { cueKeys, episodeKeys, findKeys, scriptKeys, shotKeys } from './episode/
 import { ideasKeys, plotKeys, sortKeys } from './ideas/keymap'
 import { countdownKeys, monthKeys, monthsKeys, openSlotsKeys, slotsKeys, workKeys } from './schedule/keymap'
 import { readerKeys } from './reader/keymap'
+import { sessionKeys, sessionsKeys } from './sessions/keymap'
 import { captureKeys, finderKeys, shellKeys, stripKeys } from './shell/keymap'
 import { scoreKeys } from './shows/recipe/keymap'
 import { todayKeys } from './today/keymap'
@@ -25,6 +26,8 @@ export const keymaps: readonly Keymap[] = [
   monthKeys,
   openSlotsKeys,
   weekKeys,
+  sessionsKeys,
+  sessionKeys,
   episodeKeys,
   scriptKeys,
   cueKeys,

@@ -1,4 +1,4 @@
-import { CalendarRange, Clapperboard, Columns3, Film, Lightbulb, Sun } from '@lucide/vue'
+import { CalendarRange, Clapperboard, Columns3, Film, Lightbulb, Sun, Video } from '@lucide/vue'
 import type { Component } from 'vue'
 import type { RouteRecordSingleView } from 'vue-router'
 
@@ -8,8 +8,8 @@ export interface Place {
   icon?: Component
   /** Other words by which people ask for it. */
   words: string
-  /** It joins the bar when there is first something in it: an episode on a slot, or one that is out. */
-  joins?: 'placed' | 'released'
+  /** It joins the bar when there is first something in it: an episode on a slot, one that is out, two to film together. */
+  joins?: 'placed' | 'released' | 'together'
 }
 
 /** A screen, named once: the router, the bars, Find or do and the sheet of shortcuts follow from it. */
@@ -112,6 +112,20 @@ export const screens: readonly Screen[] = [
     title: 'Week',
     component: () => import('./week/Week.vue'),
     place: { icon: Columns3, words: 'hours days blocks planning', joins: 'placed' },
+  },
+  {
+    path: '/sessions',
+    name: 'sessions',
+    title: 'Sessions',
+    component: () => import('./sessions/Sessions.vue'),
+    place: { icon: Video, words: 'batch filming day recording together shots', joins: 'together' },
+  },
+  {
+    path: '/sessions/:session',
+    name: 'session',
+    title: 'Session',
+    component: () => import('./sessions/Session.vue'),
+    props: true,
   },
   {
     path: '/episode/:code/:stage?',

@@ -53,3 +53,14 @@ export function useShotOrder(shots: () => readonly Shot[], day: () => ShotDay) {
     },
   }
 }
+
+/** The order in which least is changed between shots, found once: exactly for few, by the worker for many. */
+export async function seekShotOrder(shots: readonly Shot[], day: ShotDay): Promise<Id[]> {
+  if (shots.length <= exactly) return orderShots(shots, day).order
+  return await at().order(
+    [...shots],
+    day,
+    patience,
+    proxy(() => undefined),
+  )
+}

@@ -47,7 +47,7 @@ function materialsOf(cards: readonly Listed[], checked: readonly string[]): Chec
     const { materials = [] } = episode
     if (materials.length === 0) return []
     const id = `laid:${episode.id}`
-    const names = materials.map((m) => m.what.toLowerCase()).join(', ')
+    const names = materials.map((m) => m.what).join(', ')
     return [{ id, text: `Laid out: ${names}`, on: checked.includes(id), required: true, known: false }]
   })
 }
@@ -66,7 +66,7 @@ function listed(session: Session, cards: readonly Listed[]): Check[] {
           id: item.id,
           text: item.text,
           on: on && (before?.on ?? true),
-          required: item.required ?? false,
+          required: true,
           known: false,
         })
       }
@@ -74,14 +74,18 @@ function listed(session: Session, cards: readonly Listed[]): Check[] {
   return [...found.values()]
 }
 
-/** What is looked at before the first shot: power, cards, sound, what must be laid out, and the recipes' own lists. */
+/**
+ * What is looked at before the first shot: the recipes' own lists for this stage, else power, cards and sound; and what
+ * must be laid out. All of it but what is only usual stops the start once.
+ */
 export function checksBefore(session: Session, cards: readonly Listed[]): Check[] {
   const own = (usual[session.kind] ?? []).map((u) => ({
     ...u,
     on: session.checked.includes(u.id),
     known: false,
   }))
-  return [...own, ...materialsOf(cards, session.checked), ...listed(session, cards)]
+  const lists = listed(session, cards)
+  return [...(lists.length > 0 ? lists : own), ...materialsOf(cards, session.checked)]
 }
 
 /** What is looked at before striking: must-haves got, copied to two places, batteries on charge. */

@@ -23,7 +23,7 @@ export function cellsOf(session: Session, items: readonly Item[], setup: number,
   const cells: Cell[] = [{ kind: 'setup', start: 0, minutes: setup, change: 0, turns: false }]
   let at = setup
   let last: Item | undefined
-  const breaks = breaksBefore(session)
+  const breaks = breaksBefore(session, new Set(items.map((i) => i.id)))
   for (const item of items) {
     for (const minutes of breaks.get(item.id) ?? []) {
       cells.push({ kind: 'break', start: at, minutes, change: 0, turns: false })
@@ -39,8 +39,8 @@ export function cellsOf(session: Session, items: readonly Item[], setup: number,
   return cells
 }
 
-/** Breaks, in minutes, by what was done or is in hand after them. */
-function breaksBefore({ stretches, run }: Session): Map<string, number[]> {
+/** Breaks, in minutes, by what of the row was done or is in hand after them. */
+function breaksBefore({ stretches, run }: Session, row: ReadonlySet<Id>): Map<string, number[]> {
   const found = new Map<string, number[]>()
   let waiting: number[] = []
   const close = (of: string) => {
@@ -49,7 +49,7 @@ function breaksBefore({ stretches, run }: Session): Map<string, number[]> {
   }
   for (const s of stretches) {
     if (s.kind === 'break') waiting.push(Math.max(5, Math.round(minutesBetween(s.from, s.to))))
-    else close(s.of)
+    else if (row.has(s.of)) close(s.of)
   }
   if (run.kind === 'running') close(run.at)
   return found

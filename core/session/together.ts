@@ -5,7 +5,7 @@ import type { WorkBlock } from '../plan/task'
 import { usualCosts } from '../plan/shots'
 import { lateMaterials } from '../recipe/materials'
 import type { Day, Id, Session, SessionKind, Settings, StepKind } from '../records'
-import { addDays, weekday } from '../rhythm/days'
+import { addDays, daysBetween, weekday } from '../rhythm/days'
 import type { Card, StepIn } from '../views/card'
 import { sessionKinds, setUpKind } from './kinds'
 import { shotsOf } from './items'
@@ -20,6 +20,8 @@ export interface Candidate {
   ready: boolean
   /** The first day on which it could be done. */
   from: Day
+  /** The day on which it lies as the work is planned. */
+  laid: Day | undefined
   places: ReadonlySet<string>
 }
 
@@ -121,6 +123,7 @@ export function candidatesFor(kind: SessionKind, of: TogetherOf): Candidate[] {
         due: mine.flatMap((s) => s.state.due ?? []).sort()[0],
         ready,
         from: days.sort().at(-1) ?? of.today,
+        laid,
         places: new Set(kind === 'film' ? shotsOf(card).flatMap((i) => i.plan.place ?? []) : []),
       },
     ]
@@ -132,6 +135,13 @@ const isDone = (card: Card, step: Id) => card.standing.steps.some((s) => s.step.
 
 const canOn = (c: Candidate, day: Day) =>
   c.from <= day && !lateMaterials(c.card.episode, day, day).some((l) => l.material.required)
+
+/** Days by which a session comes later than a candidate is due, or lies where that is past. */
+function laterBy({ due, laid }: Candidate, day: Day): number {
+  if (due === undefined) return 0
+  const by = laid !== undefined && laid > due ? laid : due
+  return Math.max(0, daysBetween(by, day))
+}
 
 /** Minutes free on a day beside what stays there. */
 function roomOn(day: Day, of: TogetherOf, mine: ReadonlySet<Id>): number {
@@ -176,7 +186,7 @@ export function savedBy(chosen: readonly Candidate[], setup: number): number {
 
 /**
  * Who goes together in a session of a kind, and when: at least two, ready ones first, on a day with room for them and
- * for setting up once; fewest late, then the day that is kept for it, then as many together and as much saved as can
+ * for setting up once; the fewest days later than each is due or planned, then the day that is kept for it, then as many together and as much saved as can
  * be, then soon. Nothing topical before its day, nothing before what it needs is here. Nothing where fewer than two
  * could. Where no day has room for two, the one with most room before the first is due.
  */
@@ -193,7 +203,7 @@ export function togetherFor(kind: SessionKind, of: TogetherOf): Together | undef
     const fits = fitting(may, room)
     const chosen = fits.length >= 2 ? fits : may.slice(0, 2)
     const minutes = sum(chosen, (c) => c.minutes)
-    const late = all.filter((c) => c.due !== undefined && c.due < day && c.due >= of.today).length
+    const late = sum(chosen, (c) => laterBy(c, day))
     const standing = isKeptFor(work, day, of.settings)
     const saves = savedBy(chosen, setup)
     return [

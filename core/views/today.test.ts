@@ -18,6 +18,7 @@ function todayIn(records: Records, now = exampleNow): Today {
     episodes: records.episodes,
     stepIn,
     blocks: state.load.blocks,
+    sessions: [...records.sessions.values()],
     running: records.settings.get('settings')?.running,
   })
 }

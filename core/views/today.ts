@@ -1,7 +1,7 @@
 import { isOthers } from '../plan/work'
 import { ranFor } from '../commands/work/logged'
 import type { WorkBlock } from '../plan/task'
-import type { Day, Episode, Id } from '../records'
+import type { Day, Episode, Id, Session } from '../records'
 import { daysBetween } from '../rhythm/days'
 import { filmingDay, lateMaterials, type LateMaterial } from '../recipe/materials'
 import { scriptFigures, type ScriptFigures } from '../script/timing'
@@ -28,6 +28,7 @@ export interface TodayOf {
   episodes: ReadonlyMap<Id, Episode>
   stepIn: ReadonlyMap<Id, StepIn>
   blocks: readonly (WorkBlock & { fixed: boolean })[]
+  sessions: readonly Session[]
   /** The step whose clock runs, and since when. */
   running: { step: Id; since: string } | undefined
 }
@@ -35,6 +36,8 @@ export interface TodayOf {
 /** What Today shows. */
 export interface Today {
   running: (StepIn & { since: string }) | undefined
+  /** Sessions of today, and what is on its way; their steps are named nowhere else. */
+  sessions: Session[]
   /** In the order of the day, what runs among them. */
   blocks: TodayStep[]
   /** The one thing to do now: laid on today, else due first, else undated; what runs stands above it. */
@@ -119,13 +122,19 @@ export function todayOf(of: TodayOf): Today {
   const running = of.running && found ? { ...found, since: of.running.since } : undefined
   const blocks = blocksOf(of)
   const undated = of.unplaced.flatMap(nextOf)
-  const upcoming = blocks.filter((b) => b.state.step.id !== running?.state.step.id)
+  const sessions = of.sessions.filter(({ run, day }) =>
+    run.kind === 'planned' ? day === of.today : run.kind !== 'struck',
+  )
+  const together = new Set(sessions.flatMap((s) => s.steps))
+  const upcoming = blocks.filter(
+    ({ state: { step } }) => step.id !== running?.state.step.id && !together.has(step.id),
+  )
   const soonest = of.dated
-    .flatMap((card) => nextOf(card).filter((n) => !n.state.step.waiting))
+    .flatMap((card) => nextOf(card).filter((n) => !n.state.step.waiting && !together.has(n.state.step.id)))
     .sort((a, b) => ((a.state.due ?? '') < (b.state.due ?? '') ? -1 : 1))[0]
   const first = upcoming[0] ?? (running ? undefined : (soonest ?? undated[0]))
   const rest = upcoming.slice(1)
-  const named = new Set([running, first, ...rest].map((x) => x?.state.step.id))
+  const named = new Set([...together, ...[running, first, ...rest].map((x) => x?.state.step.id)])
   const following = of.dated
     .filter((card) => card.episode.phase.kind === 'released')
     .flatMap((card) => (card.standing.next ? [{ card, state: card.standing.next }] : []))
@@ -133,10 +142,11 @@ export function todayOf(of: TodayOf): Today {
     .sort((a, b) => ((a.state.due ?? '') < (b.state.due ?? '') ? -1 : 1))
   return {
     running,
+    sessions,
     blocks,
     first,
     rest,
-    undated,
+    undated: undated.filter((u) => !together.has(u.state.step.id)),
     following,
     late: of.dated
       .filter((card) => card.episode.phase.kind === 'work')

@@ -50,45 +50,45 @@ v| Next Thursday I pull a keel bolt that has been weeping rust down my nice clea
   'Why my keel bolts wept rust': `
 # hook
 There is a brown tear running down this plank, and I have wiped it off four Sundays in a row. Today I stop wiping and find out who is crying.
-[Brown streak on white paint, rag going over it]
+[Brown streak on white paint, rag going over it @ Slip, close, sun, 8]
 # need
 v| A socket as long as your forearm, a breaker bar, two jacks for the keel, and a friend who does not mind holding a torch for an hour.
 My friend is called Bruno, he works on the ferry, and he holds the torch at whatever he finds interesting.
-[Torch light wandering off to a gull]
+[Torch light wandering off to a gull @ Slip, close, lamp, 5]
 Penetrating oil goes on three days before. Patience is cheaper than a snapped bolt, and a snapped bolt costs a keel.
 # making
 v| First the boat has to stand on something that is not her bolts. I chock the keel along its whole length and take the weight off with the jacks until a sheet of paper just slides.
-[Paper sliding between keel and block]
+[Paper sliding between keel and block @ Slip, close, lamp, 7]
 Then I clean the head. Under the paint was putty, under the putty was tallow, and under the tallow somebody in 1961 had written a pencil cross.
-[The pencil cross, brushed clean]
+[The pencil cross, brushed clean @ Slip, close, lamp, 5]
 v| The socket goes on and I lean. Nothing happens for so long that you begin to hear the clock in the shed.
 +30
 And then a quarter turn, with a shriek. That was not the thread letting go, that was rust letting go of rust.
-[Breaker bar moving a quarter turn]
+[Breaker bar moving a quarter turn @ Slip, wide, sun, 12]
 v| Out it comes, and look at the waist of it. Good bronze at both ends, and in the middle, where bronze runs through the wet joint between keel and hog, somebody has spliced in a piece of mild steel.
-[The bolt on white paper, steel middle eaten thin]
+[The bolt on white paper, steel middle eaten thin @ Bench, close, lamp, 10]
 Two metals and salt water are a battery. The bronze was fine all along; it was the steel that paid for everyone.
 +15
 v| Twelve millimetres became five. I put the caliper on it twice, because I had sailed with it for a summer.
-[Caliper reading five millimetres]
+[Caliper reading five millimetres @ Bench, close, lamp, 6]
 So here is the rule I have painted on the shed door. One boat, one metal, and if you cannot tell what it is, take it out and hit it with a file.
-[A file stroke on bronze, then on steel]
+[A file stroke on bronze, then on steel @ Bench, close, lamp, 8]
 v| The new ones are bar, threaded at both ends, with a washer as wide as a coin you would actually miss. I dip each in bedding compound and turn it in by hand until hands are not enough.
 +25
-[New bolt turning in, compound squeezing out]
+[New bolt turning in, compound squeezing out @ Slip, close, lamp, 12]
 Tighten them in turn, from the middle outwards, a little each, like the lid of a jar you are fond of. By the third round the seam between keel and hog had closed from daylight to a hair.
-[Feeler gauge refusing to enter the seam]
+[Feeler gauge refusing to enter the seam @ Slip, close, lamp, 6]
 # wrong
 I should have pulled one bolt in the first winter. Pulling one tells you about the other nine, and I did not want to be told.
 v| I also trusted a magnet. It stuck to nothing because there was a finger of bronze between it and the guilty part.
-[Magnet sliding off the bolt head]
+[Magnet sliding off the bolt head @ Bench, close, lamp, 4]
 Bruno says the mistake was buying the boat. He is holding the torch on me now, so it must be so.
 # cost
 v| Ten bronze bolts cost what I had put by for a new sail. The old sail has been informed.
 +5
 # signoff
 If your boat weeps, tell me what colour. Red is iron, green is copper, and black is oak telling you about both.
-[Empty bolts in a row on the bench]
+[Empty bolts in a row on the bench @ Bench, wide, lamp, 5]
 v| Next week a storm does half my work for me, and I cut a spar out of what it left.`,
 
   'Cutting a spar from a storm pine': `
@@ -122,13 +122,31 @@ v| I stop at {each ring of knots} and come at it from both sides. A drawknife th
   'Lofting a stem on the kitchen floor': `
 # hook
 My kitchen is two metres forty from stove to door, and the stem of this boat is two metres thirty. I take that as an invitation.
-[Brown paper from stove to door, chairs on the table]
+[Brown paper from stove to door, chairs on the table @ Kitchen floor, from above, lamp, 8]
 # need
 v| Lining paper, a batten of straight grained spruce as long as the room, a box of lead weights, and nobody hungry before four.
 My weights are sash weights in old socks. They do not roll, and they do not mark the paper, and one of them still has a name sewn in.
-[Socks holding a batten to a curve]
+[Socks holding a batten to a curve @ Kitchen floor, close, lamp, 6]
 Take the sizes off the old stem before it is firewood. I pressed a soft lead strip round it and walked it home like a tired snake.
-[Lead strip carried out of the shed]`,
+[Lead strip carried out of the shed @ Yard, wide, sun, 6]
+# making
+v| A line down the middle of the paper first, with a string and chalk, because everything else is measured from it and paper is never as straight as it says.
+[String snapping chalk on brown paper @ Kitchen floor, from above, lamp, 6]
+Then the stations, a hand and a half apart, squared off the line. I write the number on each of them twice, since the cat sleeps on one of the two.
+[Cat lying on station four @ Kitchen floor, close, lamp, 4]
+v| Lay the lead along the marks, lay the batten along the lead, and put a weight where the curve asks for one. You will see when it is fair: your eye runs along it and does not trip.
++10
+[Eye low along the batten, weights either side @ Kitchen floor, close, lamp, 9]
+Where it trips, move one weight by the width of a pencil and look again from the other end. Twenty times of that is an evening, and the evening is the whole job.
+v| Last comes the rabbet, which is where the planks will land. Three lines side by side, and each of them has to be as fair as the one before.
+[Three pencil lines meeting at the forefoot @ Kitchen floor, from above, lamp, 7]
+# wrong
+I drew the first one on the shiny side. By morning the lines had walked off on my socks, and I lofted the stem of somebody else's boat.
+[Socks with pencil on their soles @ Bench, close, lamp, 4]
+# signoff
+v| Roll it up, write the date on it, and keep it longer than the boat. Paper is the only part of her that does not rot.
+[Roll of paper going up into the rafters @ Bench, wide, lamp, 5]
+Tell me what you have drawn on a floor, and who had to step over it.`,
 
   'Leathering a pair of oars': `
 # hook

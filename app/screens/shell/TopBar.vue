@@ -3,16 +3,21 @@ import { Settings as Gear } from '@lucide/vue'
 import { computed } from 'vue'
 import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
+import { useSessions } from '@app/stores/sessions'
 import { sayDay } from '@core/rhythm/days'
-import { places } from '../registry'
+import { places, type Place } from '../registry'
 import Capture from './Capture.vue'
 
 const library = useLibrary()
 const cards = useCards()
-/** The Week and the Catalogue join the bar when there is first something in them. */
+const sessions = useSessions()
+/** The Week, Sessions and the Catalogue join the bar when there is first something in them. */
 const screens = computed(() =>
-  places.filter((p) => p.icon !== undefined && (p.joins === undefined || cards[p.joins].length > 0)),
+  places.filter((p) => p.icon !== undefined && (p.joins === undefined || hasJoined(p.joins))),
 )
+function hasJoined(joins: NonNullable<Place['joins']>): boolean {
+  return joins === 'together' ? sessions.hasAny : cards[joins].length > 0
+}
 </script>
 
 <template>

@@ -28,6 +28,7 @@ import NoSlotYet from './parts/NoSlotYet.vue'
 import NothingYet from './parts/NothingYet.vue'
 import RunningStep from './parts/RunningStep.vue'
 import ScriptsOnDesk from './parts/ScriptsOnDesk.vue'
+import SessionToday from './parts/SessionToday.vue'
 import StillLacking from './parts/StillLacking.vue'
 import StandingToday from './parts/StandingToday.vue'
 import TakenUp from './parts/TakenUp.vue'
@@ -112,11 +113,17 @@ useKeymap(todayKeys, {
       <IsItOut v-else-if="overdue" :card="overdue" @out="out" />
       <RunningStep v-if="today.running" :step="today.running" />
       <LeftOver v-if="workload.leftOver.length > 0" />
+      <SessionToday
+        v-for="s in today.sessions"
+        :key="s.id"
+        :session="s"
+        :quiet="today.running !== undefined"
+      />
       <NextStep
         v-if="today.first"
         :step="today.first"
         :running="today.running !== undefined"
-        :quiet="overdue !== undefined || today.running !== undefined"
+        :quiet="overdue !== undefined || today.running !== undefined || today.sessions.length > 0"
       />
       <LateStep v-for="l in today.late.slice(0, 3)" :key="l.state.step.id" :step="l" />
       <FollowOnNote v-for="n in today.notes" :key="n.followed.id" :card="n.card" :followed="n.followed" />

@@ -1,6 +1,7 @@
 import { computed } from 'vue'
 import { todayOf } from '@core/views/today'
 import { useCards } from '@app/stores/cards'
+import { useSessions } from '@app/stores/sessions'
 import { useMoment } from '@app/stores/moment'
 import { useWorkload } from '@app/stores/workload'
 import { useLibrary } from '@app/stores/library'
@@ -11,6 +12,7 @@ export function useToday() {
   const moment = useMoment()
   const workload = useWorkload()
   const library = useLibrary()
+  const sessions = useSessions()
   return computed(() =>
     todayOf({
       today: moment.today,
@@ -21,6 +23,7 @@ export function useToday() {
       episodes: library.records.episodes,
       stepIn: cards.stepIn,
       blocks: workload.load.blocks,
+      sessions: sessions.all,
       running: library.settings.running,
     }),
   )

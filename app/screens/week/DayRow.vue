@@ -41,7 +41,7 @@ const onDay = computed<Target | undefined>(() =>
   r.past
     ? undefined
     : {
-        takes: (c) => c.kind === 'work' || c.kind === 'episode',
+        takes: (c) => c.kind === 'work' || c.kind === 'episode' || c.kind === 'session',
         drop: (c) => {
           emit('drop', c)
         },
@@ -156,10 +156,13 @@ const titleOf = ({ work, state }: Occurrence) =>
           :title="`${sayMinutes(r.more)} over`"
         />
       </div>
-      <p v-if="r.mine.some((b) => b.minutes * scale < 74)" class="sub w-full order-last leading-[15px]">
+      <p
+        v-if="r.mine.some((b) => b.minutes * scale < 74 && !b.session)"
+        class="sub w-full order-last leading-[15px]"
+      >
         {{
           r.mine
-            .filter((b) => b.minutes * scale < 74)
+            .filter((b) => b.minutes * scale < 74 && !b.session)
             .map((b) => `${stepOf(b.step)?.card.number} ${stepOf(b.step)?.state.step.name.toLowerCase()}`)
             .join(', ')
         }}

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref } from 'vue'
+import { useRouter } from 'vue-router'
 import type { Day, Id, StandingWork } from '@core/records'
 import type { DayBlock } from '@core/views/week'
 import { useWorkload } from '@app/stores/workload'
@@ -30,6 +31,7 @@ const StandingSheet = defineAsyncComponent(() => import('./StandingSheet.vue'))
  * hand or taken from a plan, dashed what planning would add.
  */
 const library = useLibrary()
+const router = useRouter()
 const workload = useWorkload()
 const plan = usePlan()
 plan.want()
@@ -52,7 +54,8 @@ function pull(what: { step: Id; from: Day; minutes: number }) {
 }
 /** A dashed block of a proposal is chosen or not; any other is gone to. */
 function press(b: DayBlock) {
-  if (plan.proposal && b.kind === 'would' && week.inPlan.value.has(b.step)) planning.choose(b.key)
+  if (b.session) void router.push({ name: 'session', params: { session: b.session.id } })
+  else if (plan.proposal && b.kind === 'would' && week.inPlan.value.has(b.step)) planning.choose(b.key)
   else blocks.open(b.step)
 }
 const acting = ref<DayBlock>()

@@ -9,6 +9,7 @@ import {
   splitBlock,
   takeOffDay,
 } from '@core/commands/week'
+import { moveSession } from '@core/commands/sessions'
 import { startStep, stopStep } from '@core/commands/work'
 import type { Day, Id } from '@core/records'
 import { addDays } from '@core/rhythm/days'
@@ -36,6 +37,7 @@ export function useBlocks(week: WeekSeen, plan: () => unknown) {
       minutes,
     })
   }
+  const moved = (session: Id, day: Day) => library.perform(moveSession, { session, day })
   function layWhole(episode: Id) {
     return library.perform(layEpisode, {
       episode,
@@ -50,11 +52,13 @@ export function useBlocks(week: WeekSeen, plan: () => unknown) {
     const [one] = row.splice(at, 1)
     if (at < 0 || !one) return
     row.splice(Math.max(0, Math.min(row.length, to(at, row))), 0, one)
-    void library.perform(orderDay, { day, row: row.map((b) => ({ step: b.step, minutes: b.minutes })) })
+    const alone = row.flatMap((b) => (b.session ? (b.parts ?? []) : [b]))
+    void library.perform(orderDay, { day, row: alone.map((b) => ({ step: b.step, minutes: b.minutes })) })
   }
   /** A day takes work and whole episodes; a block of it takes work of the same day, to stand before it. */
   function dropped(carried: Carried, day: Day) {
     if (carried.kind === 'episode') void layWhole(carried.id)
+    if (carried.kind === 'session' && carried.day !== day) void moved(carried.id, day)
     if (carried.kind === 'work' && carried.day !== day)
       void lay(carried.step, day, carried.day, carried.minutes)
   }
@@ -77,11 +81,12 @@ export function useBlocks(week: WeekSeen, plan: () => unknown) {
     const b = focused()
     if (!b) return
     const day = addDays(b.day, by)
-    const moved = await lay(b.step, day, b.day, b.minutes)
-    if (!moved.ok) return
+    const done = await (b.session ? moved(b.session.id, day) : lay(b.step, day, b.day, b.minutes))
+    if (!done.ok) return
     if (!week.days.value.includes(day)) week.offset.value += by
     await nextTick()
-    document.querySelector<HTMLElement>(`[data-block="${CSS.escape(`${b.step} ${day}`)}"]`)?.focus()
+    const key = b.session ? b.key : `${b.step} ${day}`
+    document.querySelector<HTMLElement>(`[data-block="${CSS.escape(key)}"]`)?.focus()
   }
   function step(by: 1 | -1) {
     const all = [...document.querySelectorAll<HTMLElement>('[data-block]')]
@@ -111,10 +116,10 @@ export function useBlocks(week: WeekSeen, plan: () => unknown) {
     if (library.settings.running?.step === id) void library.perform(stopStep, {})
     else void library.perform(startStep, { step: id })
   }
-  /** What a key does to the block in focus; without one the key is left to others. */
+  /** What a key does to the block in focus; without one the key is left to others, and what is of a session stays. */
   const onFocused = (act: (b: DayBlock) => unknown) => () => {
     const b = focused()
-    if (!b) return false
+    if (!b || b.session) return b !== undefined
     act(b)
     return true
   }
@@ -137,6 +142,7 @@ export function useBlocks(week: WeekSeen, plan: () => unknown) {
     join: onFocused(join),
     pin: () => {
       const b = focused()
+      if (b?.session) return
       if (b) void pin(b)
       else plan()
     },

@@ -8,7 +8,8 @@ export type Carried = { label: string } & (
   | { kind: 'episode'; id: string; show: string }
   /** A section of a script. */
   | { kind: 'section'; id: string }
-  /** Work, from the day on which it is laid, if it is. */
+  /** A session, from its day; work, from the day on which it is laid, if it is. */
+  | { kind: 'session'; id: string; day: string }
   | { kind: 'work'; step: string; day: string | undefined; minutes: number }
 )
 

@@ -85,11 +85,11 @@ export const putOff: Command<{ session: Id; item: Id; on: boolean; open: readonl
 
 /**
  * Adds a shot that came to mind: to the script of an episode, at the beat of a shot or at its end, or to the session
- * itself where it is for no episode.
+ * itself where it is for no episode. In a recording it is one more section of the script, behind another.
  *
  * Refused:
  * - “Say what is to be filmed.”
- * - “This episode has no script that a shot could stand in.”
+ * - “This episode has no script that it could stand in.”
  * - and what `sessionOf` refuses
  */
 export const addShot: Command<{
@@ -111,10 +111,21 @@ export const addShot: Command<{
     return sessionDone(records, { ...after, shots: [...session.shots, own] }, context, `Added “${name}”`)
   }
   const script = records.scripts.get(episode)
+  if (session.kind === 'record') {
+    const at = script?.sections.findIndex((s) => s.id === like) ?? -1
+    const made = { id: shot, title: name, beats: [] }
+    const sections = script?.sections.toSpliced(at < 0 ? script.sections.length : at + 1, 0, made)
+    if (!script || !sections)
+      return refused('This episode has no script that it could stand in.', 'scripts.sections')
+    return sessionDone(records, after, context, `Added “${name}”`, {
+      changes: [putRecord(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })],
+      about: [episode],
+    })
+  }
   const beats = script?.sections.flatMap((s) => s.beats) ?? []
   const host = beats.find((b) => b.cues.some((c) => c.id === like)) ?? beats.at(-1)
   if (!script || !host)
-    return refused('This episode has no script that a shot could stand in.', 'scripts.sections')
+    return refused('This episode has no script that it could stand in.', 'scripts.sections')
   const model = host.cues.find((c) => c.id === like)
   const { after: _after, behind: _behind, minutes: _minutes, ...plan } = model?.shot ?? {}
   const cue: Cue = { id: shot, kind: 'shot', text: name, got: false, shot: plan }

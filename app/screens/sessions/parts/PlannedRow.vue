@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { sum } from 'd3-array'
+import { computed, defineAsyncComponent, ref } from 'vue'
+import type { Day, Id, Session } from '@core/records'
+import { sayAway, sayDay } from '@core/rhythm/days'
+import { sayMinutes } from '@core/script/timecode'
+import { episodesIn, itemsIn, stepsIn } from '@core/session/items'
+import { ownMinutes, sessionKinds } from '@core/session/kinds'
+import type { StepIn } from '@core/views/card'
+import { useMoment } from '@app/stores/moment'
+import DateField from '@app/ui/fields/DateField.vue'
+import Flag from '@app/ui/Flag.vue'
+
+/** A session that is laid, or on its way. */
+const { session, stepIn, setup } = defineProps<{
+  session: Session
+  stepIn: ReadonlyMap<Id, StepIn>
+  /** Minutes of setting up. */
+  setup: number
+}>()
+const emit = defineEmits<{ move: [day: Day]; remove: [] }>()
+const Drop = defineAsyncComponent(() => import('@app/ui/Drop.vue'))
+const moment = useMoment()
+const cards = computed(() => episodesIn(session, stepIn))
+const items = computed(() => itemsIn(session, stepIn))
+const minutes = computed(
+  () => sum(stepsIn(session, stepIn), (s) => s.state.minutesLeft) + ownMinutes(session) + setup,
+)
+const what = computed(() => {
+  const word = sessionKinds[session.kind].items
+  const n = items.value.length
+  return word === 'steps' ? '' : `${n} ${n === 1 ? word.slice(0, -1) : word}`
+})
+const isPast = computed(() => session.day < moment.today && session.run.kind === 'planned')
+const to = ref(session.day < moment.today ? moment.today : session.day)
+</script>
+
+<template>
+  <li class="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2.5">
+    <RouterLink
+      :to="{ name: 'session', params: { session: session.id } }"
+      class="flex-1 min-w-[260px] no-underline hover:underline"
+      ><span class="font-semibold">{{ sessionKinds[session.kind].name }}</span
+      >, {{ sayDay(session.day)
+      }}<span class="sub">, {{ session.at ?? sayAway(session.day, moment.today) }}</span
+      ><span class="block sub truncate">{{
+        cards.length > 0 ? cards.map((c) => `${c.number} ${c.title}`).join(', ') : 'for no episode yet'
+      }}</span></RouterLink
+    >
+    <p v-if="isPast" class="sub"><Flag /><span class="late">its day has passed</span></p>
+    <p v-else-if="session.run.kind !== 'planned'" class="text-lamp-text text-12 font-medium">
+      {{ session.run.kind === 'running' ? 'on its way' : 'setting up' }}
+    </p>
+    <p class="num">{{ what }}</p>
+    <p class="num w-[70px] text-right">{{ sayMinutes(minutes) }}</p>
+    <RouterLink
+      :to="{ name: 'session', params: { session: session.id } }"
+      class="btn btn-small"
+      :aria-label="`Open ${sessionKinds[session.kind].name} on ${sayDay(session.day)}`"
+      >Open</RouterLink
+    ><Drop v-if="session.run.kind === 'planned'" label="Move" right small
+      ><template #default="{ close }"
+        ><div class="grid gap-2">
+          <DateField v-model="to" label="Another day" required :min="moment.today" /><button
+            class="btn btn-small"
+            @click="(emit('move', to), close())"
+          >
+            Move it to {{ sayDay(to) }}</button
+          ><button class="btn btn-small" @click="(emit('remove'), close())">Take it off the week</button>
+        </div></template
+      ></Drop
+    >
+  </li>
+</template>

@@ -1,0 +1,253 @@
+<script setup lang="ts">
+import { max, sum } from 'd3-array'
+import { computed } from 'vue'
+import { sixLamps } from '@core/recipe/progress'
+import type { Session } from '@core/records'
+import { sayAway } from '@core/rhythm/days'
+import { localAt, momentAt } from '@core/rhythm/zone'
+import type { Cell } from '@core/session/clock'
+import { setUpName } from '@core/session/order'
+import { useMoment } from '@app/stores/moment'
+import Flag from '@app/ui/Flag.vue'
+import Glyph from '@app/ui/Glyph.vue'
+import type { SessionSeen } from '../useSession'
+
+/**
+ * The session as film: time to the right, a row an episode, what is got exposed, and the clock where it stands. Widths
+ * are minutes.
+ */
+const { session, seen } = defineProps<{ session: Session; seen: SessionSeen }>()
+const moment = useMoment()
+const rows = computed(() => [
+  ...seen.episodes.value.map((card) => ({ id: card.episode.id, card })),
+  ...(session.shots.length > 0 ? [{ id: undefined, card: undefined }] : []),
+])
+const whole = computed(() => Math.max(30, max(seen.cells.value, (c) => c.start + c.minutes) ?? 0))
+const left = (c: Cell) => `${(c.start / whole.value) * 100}%`
+const width = (c: Cell) => `${(c.minutes / whole.value) * 100}%`
+const items = computed(() => seen.cells.value.filter((c) => c.kind === 'item'))
+const numbered = computed(() => new Map(items.value.map((c, i) => [c.item?.id, i + 1])))
+/** Where something else is set up, with its name as far as there is room for it. */
+const turns = computed(() => {
+  const found = items.value.filter((c) => c.turns)
+  return found.map((c, i) => {
+    const next = found[i + 1]
+    const until = next ? next.start - next.change : whole.value
+    const { item } = c
+    const name = item ? (item.kind === 'step' || item.kind === 'section' ? '' : setUpName(item.shot)) : ''
+    return { key: item?.id, name, start: c.start, share: (until - c.start) / whole.value }
+  })
+})
+const countOf = (episode: string | undefined) => {
+  const mine = items.value.filter((c) => c.item?.episode === episode)
+  return { got: sum(mine, (c) => Number(c.item?.got)), of: mine.length }
+}
+const clockAt = computed(() => {
+  const at = seen.clock.value?.at
+  return at === undefined ? undefined : `${(Math.min(whole.value, at) / whole.value) * 100}%`
+})
+/** Where the light ends, where that is within the film. */
+const lightAt = computed(() => {
+  const { light, run } = session
+  if (light === undefined || run.kind === 'struck') return undefined
+  const from =
+    run.kind === 'planned' ? momentAt(session.day, session.at ?? '10:00', moment.zone) : Date.parse(run.begun)
+  const at = (momentAt(session.day, light, moment.zone) - from) / 60_000
+  return at > 0 && at < whole.value ? `${(at / whole.value) * 100}%` : undefined
+})
+</script>
+
+<template>
+  <section
+    class="film film-edge score"
+    :style="{ '--rows': rows.length }"
+    :aria-label="`${seen.words.value.name} on film: ${seen.got.value} of ${seen.row.value.length} got`"
+  >
+    <ul class="names">
+      <li v-for="r in rows" :key="r.id ?? 'own'" class="flex items-center gap-2.5 min-w-0">
+        <template v-if="r.card"
+          ><Glyph :lamps="sixLamps(r.card.standing)" :size="22" :name="r.card.title" /><span
+            class="min-w-0 flex-1"
+            ><span class="block truncate font-semibold text-12"
+              ><span class="num">{{ r.card.number }}</span> {{ r.card.title }}</span
+            ><span class="block sub text-11 truncate"
+              ><template v-if="r.card.standing.late"
+                ><Flag :size="9" /><span class="late">late {{ r.card.standing.late }} d</span>, </template
+              >{{
+                r.card.standing.release
+                  ? `out ${sayAway(r.card.standing.release.day, moment.today)}`
+                  : 'no date'
+              }}</span
+            ></span
+          ></template
+        ><span v-else class="flex-1 text-12 font-semibold">For no episode yet</span
+        ><span class="num text-12"
+          ><strong class="text-ink">{{ countOf(r.id).got }}</strong
+          >/{{ countOf(r.id).of }}</span
+        >
+      </li>
+    </ul>
+    <div class="track" aria-hidden="true">
+      <span
+        v-for="t in turns"
+        :key="t.key"
+        class="turn"
+        :style="{ left: `${(t.start / whole) * 100}%`, width: `${t.share * 100}%` }"
+        ><span class="truncate">{{ t.share > 0.045 ? t.name : '' }}</span></span
+      >
+      <template v-for="(c, i) in seen.cells.value" :key="c.item?.id ?? i"
+        ><span
+          v-if="c.kind === 'setup' && c.minutes > 0"
+          class="cell setup"
+          :style="{ left: left(c), width: width(c) }"
+          >{{ c.minutes / whole > 0.06 ? 'Set up' : '' }}</span
+        ><span
+          v-else-if="c.kind === 'break'"
+          class="cell break"
+          :style="{ left: left(c), width: width(c) }"
+        /><span
+          v-else-if="c.item"
+          class="cell item"
+          :class="{
+            got: c.item.got,
+            here: c.item.id === seen.here.value?.id,
+            could: !c.item.shot.must,
+          }"
+          :style="{
+            left: left(c),
+            width: `max(3px, calc(${width(c)} - 2px))`,
+            '--row': Math.max(
+              0,
+              rows.findIndex((r) => r.id === c.item?.episode),
+            ),
+          }"
+          >{{ c.minutes / whole > 0.016 ? numbered.get(c.item.id) : '' }}</span
+        ></template
+      >
+      <span v-if="lightAt" class="light" :style="{ left: lightAt }"
+        ><span>light till {{ session.light }}</span></span
+      >
+      <span v-if="clockAt" class="clock" :style="{ left: clockAt }"
+        ><span class="num">{{ localAt(seen.now.value, moment.zone).time }}</span></span
+      >
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.score {
+  --high: 38px;
+  position: relative;
+  display: grid;
+  grid-template-columns: 284px minmax(0, 1fr);
+  gap: 20px;
+  padding: 12px 20px 26px;
+  margin-bottom: 16px;
+  border-radius: 12px;
+  background-color: var(--base);
+  color: var(--ink);
+}
+.names {
+  padding-top: 24px;
+}
+.names li {
+  height: var(--high);
+}
+.track {
+  position: relative;
+  height: calc(24px + var(--rows) * var(--high));
+}
+.turn {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  display: flex;
+  border-left: 1px solid oklch(0.34 0.018 300);
+  padding-left: 4px;
+  font-size: 11px;
+  line-height: 16px;
+  color: var(--ink-2);
+}
+.cell {
+  position: absolute;
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  overflow: hidden;
+  border-radius: 4px;
+  font: 500 11px/1 var(--font-mono);
+}
+.setup {
+  top: 26px;
+  bottom: 4px;
+  border: 1px solid oklch(0.4 0.02 300);
+  font-family: var(--font-sans);
+  color: var(--ink-2);
+}
+.break {
+  top: 26px;
+  bottom: 4px;
+  background: repeating-linear-gradient(135deg, oklch(0.38 0.018 300) 0 2px, transparent 2px 7px);
+}
+.item {
+  top: calc(26px + var(--row) * var(--high));
+  height: calc(var(--high) - 8px);
+  border: 1px solid oklch(0.56 0.02 300);
+  background: oklch(0.21 0.014 300);
+  color: var(--ink);
+}
+.item.could {
+  border-style: dashed;
+}
+.item.got {
+  background: var(--lamp);
+  border-color: var(--lamp);
+  color: var(--on-lamp);
+}
+.item.here {
+  border: 2px solid var(--lamp);
+  box-shadow: 0 0 10px var(--glow);
+}
+.clock {
+  position: absolute;
+  top: 18px;
+  bottom: -4px;
+  border-left: 2px solid var(--ink);
+}
+.clock .num {
+  position: absolute;
+  bottom: -16px;
+  left: 0;
+  transform: translateX(-50%);
+  width: max-content;
+  padding: 0 5px;
+  border-radius: 4px;
+  background: var(--ink);
+  color: oklch(0.19 0.014 300);
+  font-weight: 600;
+}
+.light {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  border-left: 1px dashed var(--ink-2);
+}
+.light span {
+  position: absolute;
+  bottom: -20px;
+  left: 4px;
+  white-space: nowrap;
+  font-size: 11px;
+  color: var(--ink-2);
+}
+@media (max-width: 767px) {
+  .score {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 4px;
+    padding-inline: 12px;
+  }
+  .names {
+    padding-top: 0;
+  }
+}
+</style>

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { sum } from 'd3-array'
+import { computed } from 'vue'
+import type { Session } from '@core/records'
+import { sayMinutes } from '@core/script/timecode'
+import { episodesIn, itemsIn, stepsIn } from '@core/session/items'
+import { ownMinutes, sessionKinds, setUpKind } from '@core/session/kinds'
+import { useCards } from '@app/stores/cards'
+import { useLibrary } from '@app/stores/library'
+
+/** A session of today, or one that is on its way: what several episodes have done in one go. */
+const { session, quiet } = defineProps<{
+  session: Session
+  /** Something else runs. */
+  quiet: boolean
+}>()
+const library = useLibrary()
+const cards = useCards()
+const episodes = computed(() => episodesIn(session, cards.stepIn))
+const items = computed(() => itemsIn(session, cards.stepIn))
+const minutes = computed(
+  () =>
+    sum(stepsIn(session, cards.stepIn), (s) => s.state.minutesLeft) +
+    ownMinutes(session) +
+    (library.settings.setup[setUpKind(session.kind)] ?? 0),
+)
+const words = computed(() => sessionKinds[session.kind])
+const stands = computed(() =>
+  session.run.kind === 'planned'
+    ? (session.at ? `from ${session.at}` : 'today')
+    : session.run.kind === 'setting up'
+      ? 'setting up'
+      : `${items.value.filter((i) => i.got).length} of ${items.value.length} got`,
+)
+</script>
+
+<template>
+  <section
+    class="panel p-4 flex flex-wrap items-center gap-4"
+    :class="quiet ? '' : 'border-lamp-line'"
+    :aria-label="`Session: ${words.name}`"
+  >
+    <div class="flex-1 min-w-[200px]">
+      <p class="sub">Session, {{ stands }}</p>
+      <h2 class="text-20 leading-7">{{ words.name }}</h2>
+      <p class="text-ink-2">
+        <template v-for="(c, i) in episodes" :key="c.episode.id"
+          >{{ i > 0 ? ', ' : '' }}<span class="num">{{ c.number }}</span> {{ c.title }}</template
+        ><template v-if="episodes.length === 0">for no episode yet</template>
+      </p>
+    </div>
+    <p class="num text-20 text-ink">{{ sayMinutes(minutes) }}</p>
+    <RouterLink
+      :to="{ name: 'session', params: { session: session.id } }"
+      class="btn"
+      :class="quiet ? '' : 'btn-main'"
+      >Go to it</RouterLink
+    >
+  </section>
+</template>
