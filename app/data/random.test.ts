@@ -1,9 +1,12 @@
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import type { Command } from '@core/commands/change'
+import { writeScript } from '@core/commands/episode'
 import { jotIdeas } from '@core/commands/ideas'
 import { addShow } from '@core/commands/shows'
 import { startWork } from '@core/commands/schedule'
+import { beginSession, planSession, rollSession } from '@core/commands/sessions'
+import { todayOf } from '@core/commands/step-of'
 import { commandNames, doDeed } from '@core/commands/random-deeds'
 import { valueOf } from '@core/examples'
 import { faultsOf } from '@core/formats/whole-check'
@@ -35,7 +38,7 @@ async function opened(name: string): Promise<Library> {
   return library
 }
 
-/** A show, five ideas, one of them in work. */
+/** A show, five ideas, one of them in work, and its filming in a session that runs. */
 async function begun(library: Library): Promise<void> {
   const show: Parameters<typeof addShow>[1] = {
     title: 'Tern & Tiller',
@@ -56,7 +59,19 @@ async function begun(library: Library): Promise<void> {
     ticked: false,
   }))
   valueOf(await library.perform(jotIdeas, { show: id, drafts }))
-  valueOf(await library.perform(startWork, { episode: [...library.records.episodes.keys()][0] ?? '' }))
+  const episode = [...library.records.episodes.keys()][0] ?? ''
+  valueOf(await library.perform(startWork, { episode }))
+  const cues = [{ id: 'shot', kind: 'shot' as const, text: 'The plane', got: false }]
+  const beats = [{ id: 'beat', delivery: 'camera' as const, text: 'It curls.', hold: 0, cues }]
+  const sections = [{ id: 'hook', title: 'Hook', beats }]
+  valueOf(await library.perform(writeScript, { episode, wish: { kind: 'edit', base: [], sections } }))
+  const film = [...library.records.steps.values()].filter((s) => s.kind === 'film').map((s) => s.id)
+  const day = todayOf(library.records, { now: Date.now() })
+  valueOf(await library.perform(planSession, { id: 'session', kind: 'film', day, steps: film }))
+  valueOf(await library.perform(beginSession, { session: 'session' }))
+  const order = ['shot', `camera:${episode}`]
+  // Said once that something is not ready, then gone on.
+  for (let i = 0; i < 2; i++) valueOf(await library.perform(rollSession, { session: 'session', order }))
 }
 
 /** What a page shows is what its store holds, and no rule between the stored records is broken. */

@@ -12,6 +12,7 @@ import { editRecipe } from './recipes/edit-recipe'
 import { putLaunch } from './schedule/launch'
 import { placeOnSlot } from './schedule/place-on-slot'
 import { startWork } from './schedule/start-work'
+import { planSession } from './sessions'
 import { putStanding } from './standing/put-standing'
 import { takeBusy } from './standing/busy'
 import { tickStep } from './work/tick-step'
@@ -57,6 +58,8 @@ function world(): Records {
   r = withFollowed(r, tickStep(r, { step: 'e0/script', done: true }, context), context)
   r = withSession(r, 'e1', '2026-11-24', context)
   r = withSession(r, 'e0', '2026-11-24', context, 'setting up')
+  const stock = { id: 'stock', kind: 'stock' as const, day: '2026-11-27', steps: [], minutes: 60 }
+  r = after(r, planSession(r, stock, context))
   const mail = { name: 'Mailing list', kind: 'admin', minutes: 30 } as const
   r = after(r, putStanding(r, { ...mail, when: { kind: 'once', day: '2026-11-30' } }, context))
   const regatta = { name: 'Regatta', from: '2026-12-20', to: '2026-12-24', runUp: 14, wanted: 2, note: '' }

@@ -1,6 +1,7 @@
 import Papa from 'papaparse'
 import type { CueKind, Script } from '../records'
-import { cueKinds, numberedCues, uploadPlaces, type CueThere } from '../script/cues'
+import { clipOf, cueKinds, numberedCues, uploadPlaces, type CueThere } from '../script/cues'
+import { sayTime } from '../script/timecode'
 import { guarded } from './formula'
 
 /** Cues of some kinds, in the order of the script. */
@@ -11,7 +12,19 @@ export function cuesOfKinds(
   return numberedCues(script).filter((c) => kinds.includes(c.cue.kind))
 }
 
-const columns = ['Number', 'Kind', 'What', 'Section', 'Words', 'Done', 'Source', 'Licence', 'Place']
+const columns = [
+  'Number',
+  'Kind',
+  'What',
+  'Section',
+  'Words',
+  'Done',
+  'Source',
+  'Licence',
+  'Place',
+  'Time',
+  'Clip',
+]
 
 /** Cues as CSV (RFC 4180), a row each. */
 export function cueCsv(cues: readonly CueThere[]): string {
@@ -26,6 +39,8 @@ export function cueCsv(cues: readonly CueThere[]): string {
       cue.source ?? '',
       cue.licence ?? '',
       cue.place ? uploadPlaces[cue.place] : '',
+      cue.at === undefined ? '' : sayTime(cue.at),
+      clipOf(cue),
     ].map(guarded),
   )
   return `${Papa.unparse({ fields: columns, data })}\r\n`
@@ -37,7 +52,9 @@ export function cueMarkdown(title: string, cues: readonly CueThere[], kinds: rea
     const mine = cues.filter((c) => c.cue.kind === kind)
     if (mine.length === 0) return []
     const lines = mine.map(({ number, cue, section }) => {
-      const more = [section.title, cue.source, cue.licence, cue.place && uploadPlaces[cue.place]]
+      const at = cue.at === undefined ? undefined : sayTime(cue.at)
+      const place = cue.place && uploadPlaces[cue.place]
+      const more = [at, section.title, cue.source, cue.licence, place, clipOf(cue)]
       const said = more.filter((m) => m !== undefined && m.trim() !== '').join(', ')
       return `- [${cue.got ? 'x' : ' '}] ${number}. ${cue.text}${said === '' ? '' : ` (${said})`}`
     })

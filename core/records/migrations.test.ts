@@ -3,6 +3,7 @@ import {
   exampleAt,
   exampleEpisode,
   exampleRecords,
+  exampleScript,
   exampleShow,
   exampleStep,
   refusalOf,
@@ -166,6 +167,20 @@ describe('migrations', () => {
       },
     ])
     expect(turned['aside']).toEqual([{ ...aside[0], row: now.steps[0] }, aside[1]])
+  })
+
+  test('from version 5: a shot may follow several, in the table and in the journal; damaged rows stay as they are', () => {
+    const script = (after: unknown) => ({
+      ...exampleScript({ Hook: ['The plane.'] }),
+      sections: [{ id: 'h', beats: [{ id: 'b', cues: [{ id: 'c', shot: { place: 'Bench', after } }] }] }],
+    })
+    const odd = { id: 'x', sections: [{ beats: 'none' }, 7] }
+    const was = script('other')
+    const journal = [{ changes: [{ table: 'scripts', id: 'episode', before: was, after: was }] }]
+    const now = valueOf(migrate({ scripts: [was, odd], journal }, 5))
+    expect(now['scripts']).toEqual([script(['other']), odd])
+    expect(now['journal']).toMatchObject([{ changes: [{ before: script(['other']) }] }])
+    expect(now['sessions']).toEqual([])
   })
 
   test('refuse newer ones, broken versions and missing ways', () => {

@@ -1,4 +1,4 @@
-import type { Beat, Cue, CueKind, Script, Section, UploadPlace } from '../records'
+import type { Beat, Cue, CueKind, Script, Section, Take, UploadPlace } from '../records'
 
 /** Each kind of cue as it is said: one of them, and the list of those who need it. */
 export const cueKinds: Readonly<Record<CueKind, { name: string; list: string; done: string }>> = {
@@ -78,4 +78,9 @@ export function creditsOf(script: Pick<Script, 'sections'> | undefined): string[
     return wantsLicence(cue) && parts[1] !== '' ? [parts.filter((p) => p !== '').join(', ')] : []
   })
   return [...new Set(lines)]
+}
+
+/** The clip in which the take that was kept is, as far as that was typed; else nothing. */
+export function clipOf({ takes }: { takes?: readonly Take[] | undefined }): string {
+  return takes?.findLast((t) => t.kept)?.clip ?? ''
 }

@@ -9,6 +9,7 @@ import { scriptFigures } from '@core/script/timing'
 import type { Card } from '@core/views/card'
 import Flag from '@app/ui/Flag.vue'
 import CueLists from './parts/CueLists.vue'
+import Footage from './parts/Footage.vue'
 import StepList from './StepList.vue'
 import { useWriting } from './writing'
 import { typedIn } from '@app/ui/fields/event'
@@ -148,6 +149,7 @@ onMounted(() => {
         </p>
       </section>
       <CueLists :card="card" :kinds="['edit', 'graphic', 'sound']" class="mt-6" />
+      <Footage v-if="card.show.kind === 'video'" :card="card" />
     </div>
     <aside><StepList :card="card" :here="here" /></aside>
   </div>

@@ -29,7 +29,15 @@ export function useSessionDeeds(session: () => Session, seen: SessionSeen) {
   const ids = () => seen.row.value.map((i) => i.id)
   const open = () => seen.open.value.map((i) => i.id)
 
+  let going = false
+  /** Begins it, goes on to the first shot, or back from a break; a second press meanwhile does nothing. */
   async function go() {
+    if (going) return
+    going = true
+    await goOn()
+    going = false
+  }
+  async function goOn() {
     const { run } = session()
     if (run.kind === 'planned') await library.perform(beginSession, { session: id() })
     else if (run.kind === 'setting up') await library.perform(rollSession, { session: id(), order: open() })

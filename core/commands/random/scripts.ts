@@ -1,5 +1,6 @@
 import { ScriptStand } from '../../records'
 import { editMaterials, type MaterialWish } from '../episode/edit-materials'
+import { nameClip } from '../episode/name-clip'
 import { changeTake, noteRemark, noteTake } from '../episode/note-take'
 import { passScript } from '../episode/pass-script'
 import { takeSection } from '../episode/take-section'
@@ -29,6 +30,13 @@ export const scriptDeeds = {
     )
     const found = one(taken, x) ?? { episode: episode(x), take: 'none' }
     return changeTake(x.r, { ...found, to: x.n(2) ? { kept: x.n(2) > 0 } : { reason: 'focus' } }, x.c)
+  },
+  nameClip: (x) => {
+    const noted = [...x.r.scripts.values()].flatMap((s) =>
+      cuesIn(s.sections).map((c) => ({ episode: s.id, item: c.id })),
+    )
+    const found = one(noted, x) ?? { episode: episode(x), item: 'none' }
+    return nameClip(x.r, { ...found, clip: x.n(3) ? word(x) : '' }, x.c)
   },
   noteRemark: (x) => {
     const id = one([...x.r.scripts.keys()], x) ?? episode(x)

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { writeScript } from '@core/commands/episode'
 import type { CueKind } from '@core/records'
 import { cueKinds, lacksLicence, numberedCues, uploadPlaces } from '@core/script/cues'
+import { sayTime } from '@core/script/timecode'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { tickedIn } from '@app/ui/fields/event'
@@ -58,6 +59,7 @@ const toScript = computed(() => ({
               >{{ cue.text || cueKinds[cue.kind].name
               }}<span v-if="cue.place" class="sub">, {{ uploadPlaces[cue.place] }}</span></span
             ><span class="sub line-clamp-1">{{ section.title }}: {{ words }}</span></span
+          ><span v-if="cue.at !== undefined" class="num text-ink">{{ sayTime(cue.at) }}</span
           ><span v-if="lacksLicence(cue)" class="late text-12">no licence noted</span
           ><span v-else-if="cue.licence" class="sub">{{ cue.licence }}</span
           ><span class="num">{{ number }}</span></label

@@ -17,7 +17,10 @@ const emit = defineEmits<{ say: [what: 'remark' | 'add']; read: [] }>()
 const cards = useCards()
 const run = computed(() => session.run)
 /** Before the first shot it is the one that comes first. */
-const item = computed(() => seen.here.value ?? seen.open.value[0])
+const item = computed(() => {
+  const here = seen.here.value
+  return here?.got && seen.open.value.length === 0 ? undefined : (here ?? seen.open.value[0])
+})
 const card = computed(() => cards.card(item.value?.episode ?? ''))
 const paused = computed(() => run.value.kind === 'running' && run.value.pause !== undefined)
 const clock = computed(() => seen.clock.value)

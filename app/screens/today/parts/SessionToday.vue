@@ -27,7 +27,9 @@ const minutes = computed(
 const words = computed(() => sessionKinds[session.kind])
 const stands = computed(() =>
   session.run.kind === 'planned'
-    ? (session.at ? `from ${session.at}` : 'today')
+    ? session.at
+      ? `from ${session.at}`
+      : 'today'
     : session.run.kind === 'setting up'
       ? 'setting up'
       : `${items.value.filter((i) => i.got).length} of ${items.value.length} got`,

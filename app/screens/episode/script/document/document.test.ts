@@ -242,3 +242,22 @@ test('a section that is copied keeps how it is spoken, and has no takes of its o
   expect([body?.takes?.length, copy?.takes, copy?.spoken]).toEqual([1, undefined, 'points'])
   expect(copy?.id).not.toBe('body')
 })
+
+test('takes, how a shot is filmed and where a remark was noted go through the editor unchanged', () => {
+  const take = { id: 't', at: '2026-11-24T09:00:00.000Z', seconds: 12, kept: true, reason: '', clip: 'C7' }
+  const shot = { place: 'Bench', after: ['other'], could: true }
+  const kept: Section[] = [
+    {
+      id: 'hook',
+      title: 'Hook',
+      beats: [
+        beat('h1', 'The plane.', [
+          cue('plane', { from: 4, to: 9, shot, takes: [take] }),
+          cue('note', { kind: 'edit', at: 0 }),
+        ]),
+      ],
+    },
+  ]
+  const doc = schema.nodeFromJSON(documentOf(kept, newId))
+  expect(sectionsOf(doc)).toEqual(kept)
+})
