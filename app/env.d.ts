@@ -4,3 +4,12 @@ declare module '*.vue' {
   export default component
 }
 declare module '*.css'
+
+/** What some browsers have beyond what TypeScript knows of: a folder given to a page, and whether it may write there. */
+interface Window {
+  showDirectoryPicker?: (options?: { id?: string; mode?: 'readwrite' }) => Promise<FileSystemDirectoryHandle>
+}
+interface FileSystemDirectoryHandle {
+  queryPermission?: (of: { mode: 'readwrite' }) => Promise<PermissionState>
+  requestPermission?: (of: { mode: 'readwrite' }) => Promise<PermissionState>
+}

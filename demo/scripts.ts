@@ -71,5 +71,7 @@ export function scriptFor(
   if (stands.sections === 'all' && kind === 'video' && (hand.size > 0 ? costs : costly.has(subject.topic)))
     sections.splice(-1, 0, section('cost', 'What it costs', false))
   const stand = stands.sections === 'all' ? { stand: 'ready' as const } : {}
-  return { id, sections, ...stand, createdAt: at, updatedAt: at }
+  const shot = { place: 'Bench', framing: 'wide', light: 'lamp' }
+  const toCamera = kind === 'video' ? { toCamera: { got: got === 'all', shot } } : {}
+  return { id, sections, ...toCamera, ...stand, createdAt: at, updatedAt: at }
 }

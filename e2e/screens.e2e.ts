@@ -37,6 +37,7 @@ const screens = [
   '/schedule/month',
   '/week',
   '/scripts',
+  '/sessions',
   '/catalogue',
   '/shows',
   '/shows/boats/recipe/recipe-boats',
@@ -63,6 +64,19 @@ for (const theme of ['booth', 'daylight'] as const) {
     await goTo(page, '/read/ULP6')
     await expect(page.getByRole('list', { name: 'Words', exact: true })).toBeVisible()
     await look('the reader')
+    await goTo(page, '/sessions')
+    await page
+      .getByRole('button', { name: /^Lay it on Wed 25 Nov/ })
+      .first()
+      .click()
+    await page.getByRole('link', { name: /^Open Filming/ }).click()
+    await page.getByRole('button', { name: /^Begin setting up/ }).click()
+    await page.getByRole('button', { name: /^First one/ }).click()
+    await page.getByRole('button', { name: /^Go on all the same/ }).click()
+    await page.getByRole('button', { name: /^Got it/ }).click()
+    await look('a session')
+    await goTo(page, '/week')
+    await expect(page.getByRole('button', { name: /^Session: Filming/ })).toBeVisible()
     await goTo(page, '/schedule/countdown')
     await page.getByRole('button', { name: 'In rows' }).click()
     await expect(page.getByRole('table', { name: 'Everything in work' })).toBeVisible()

@@ -113,7 +113,7 @@ test('a pasted document becomes a script; sections move, cues are noted, it pass
     await page.getByRole('link', { name: /^Film/ }).click()
     await page.getByRole('checkbox', { name: /Thing 2/ }).check()
     await expect(
-      page.getByRole('region', { name: 'To film' }).getByText('1 of 3', { exact: true }),
+      page.getByRole('region', { name: 'To film' }).getByText('1 of 4', { exact: true }),
     ).toBeVisible()
     const saving = page.waitForEvent('download')
     await page.getByRole('button', { name: 'Save' }).click()

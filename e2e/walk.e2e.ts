@@ -148,7 +148,7 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await page.getByRole('checkbox', { name: /The rib, from the side/ }).check()
     await page.getByRole('checkbox', { name: /The kettle/ }).check()
     await expect(
-      page.getByRole('region', { name: 'To film' }).getByText('2 of 2', { exact: true }),
+      page.getByRole('region', { name: 'To film' }).getByText('2 of 3', { exact: true }),
     ).toBeVisible()
     await page.getByRole('checkbox', { name: 'Film is done' }).check()
     await expect(page.getByRole('link', { name: 'Film: lit' })).toBeVisible()
@@ -282,7 +282,7 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await expect(
       page.getByRole('button', { name: /^#2 Steaming oak ribs.*released Thu 3 Dec/ }),
     ).toBeVisible()
-    await page.keyboard.press('5')
+    await page.keyboard.press('6')
     await expect(page.getByRole('table', { name: 'Released episodes' })).toContainText(
       'Steaming oak ribs without a steam box',
     )
@@ -308,7 +308,7 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await expect(page).toHaveURL(/welcome/)
     await page.getByLabel('Back-up file').setInputFiles(saved)
     await expect(page).toHaveURL(/today/)
-    await page.keyboard.press('5')
+    await page.keyboard.press('6')
     await page.getByRole('link', { name: /Steaming oak ribs without a steam box/ }).click()
     await page.getByRole('link', { name: /^Thumbnail/ }).click()
     await expect(page.getByText('A is chosen.')).toBeVisible()
@@ -332,10 +332,10 @@ test('a newcomer can look round in the demo and leave it, with nothing mixed', a
   await begin(page, 'My own show')
   await page.keyboard.press('2')
   await expect(page.getByText('No ideas are kept yet')).toBeVisible()
-  await page.keyboard.press('7')
+  await page.keyboard.press('8')
   await page.getByRole('button', { name: 'Look round in the demo' }).click()
   await expect(page.getByText('Demo', { exact: true })).toBeVisible({ timeout: 60_000 })
-  await page.keyboard.press('6')
+  await page.keyboard.press('7')
   await expect(page.getByRole('button', { name: 'Harbour Hours' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'My own show' })).toHaveCount(0)
 })

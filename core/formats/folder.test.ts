@@ -1,5 +1,5 @@
 import { strFromU8, unzipSync } from 'fflate'
-import { folderName, folderTree, folderZip, safeName } from './folder'
+import { folderName, folderPlan, folderTree, folderZip, safeName } from './folder'
 
 const names = {
   number: '#42',
@@ -29,9 +29,8 @@ test('folders lie within one another, each once', () => {
 })
 
 test('the zip holds the tree and the texts', () => {
-  const zip = folderZip({ folders: ['Media', 'Release'], folderName: '{code}' }, names, {
-    'Brief.md': '# Ribs',
-  })
+  const recipe = { folders: ['Media', 'Release'], folderName: '{code}' }
+  const zip = folderZip(folderPlan(recipe, names, { 'Brief.md': '# Ribs' }))
   const entries = unzipSync(zip.bytes)
   expect(zip.name).toBe('AB12.zip')
   expect(Object.keys(entries).sort()).toEqual(['AB12/', 'AB12/Brief.md', 'AB12/Media/', 'AB12/Release/'])

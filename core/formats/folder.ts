@@ -59,15 +59,30 @@ export function folderTree(folders: readonly string[]): string[] {
   return [...all].sort()
 }
 
-/** An episode's folder tree as a zip, with texts laid in its outer folder by file name. */
-export function folderZip(
+/** The folders of an episode as they are made: the outer one, those in it, and texts laid in it by file name. */
+export interface FolderPlan {
+  outer: string
+  folders: string[]
+  texts: Readonly<Record<string, string>>
+}
+
+/** What folders an episode has, and which texts are laid in them. */
+export function folderPlan(
   recipe: Pick<Recipe, 'folders' | 'folderName'>,
   names: FolderNames,
   texts: Readonly<Record<string, string>> = {},
-): { name: string; bytes: Uint8Array } {
-  const outer = folderName(recipe.folderName, names)
+): FolderPlan {
+  return {
+    outer: folderName(recipe.folderName, names),
+    folders: folderTree(recipe.folders),
+    texts: Object.fromEntries(Object.entries(texts).map(([file, text]) => [safeName(file), text])),
+  }
+}
+
+/** An episode's folder tree as a zip, with texts laid in its outer folder by file name. */
+export function folderZip({ outer, folders, texts }: FolderPlan): { name: string; bytes: Uint8Array } {
   const entries: Zippable = { [`${outer}/`]: new Uint8Array() }
-  for (const folder of folderTree(recipe.folders)) entries[`${outer}/${folder}/`] = new Uint8Array()
-  for (const [file, text] of Object.entries(texts)) entries[`${outer}/${safeName(file)}`] = strToU8(text)
+  for (const folder of folders) entries[`${outer}/${folder}/`] = new Uint8Array()
+  for (const [file, text] of Object.entries(texts)) entries[`${outer}/${file}`] = strToU8(text)
   return { name: `${outer}.zip`, bytes: zipSync(entries) }
 }

@@ -26,6 +26,17 @@ export interface Start {
   lacking: { title: string; had: number; of: number }[]
 }
 
+/** A start as parts for the notebook, in Markdown: its outline with points, titles, and texts for posts. */
+export function startParts({ outline, titles, posts }: Start): { heading: string; text: string }[] {
+  const listed = (rows: readonly string[]) => rows.map((r) => `- ${r.replace(/\s*\n\s*/g, ' ')}`).join('\n')
+  const sections = outline.map((s) => [`**${s.title}**`, listed(s.points)].filter(Boolean).join('\n\n'))
+  return [
+    { heading: 'Outline to start from', text: sections.join('\n\n') },
+    { heading: 'Titles to start from', text: listed(titles) },
+    { heading: 'Post texts', text: listed(posts) },
+  ]
+}
+
 export interface StartFor {
   episode: Episode
   show: Show

@@ -68,8 +68,9 @@ async function copy(texts: boolean, close: () => void) {
   if (code) void router.push({ name: 'episode', params: { code } })
 }
 async function folders() {
-  const { episodeFolders } = await import('./folders')
-  const zip = episodeFolders(card)
+  const { foldersOf } = await import('./folders')
+  const { folderZip } = await import('@core/formats/folder')
+  const zip = folderZip(foldersOf(card))
   download(zip.name, zip.bytes, 'application/zip')
 }
 </script>

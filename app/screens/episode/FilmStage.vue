@@ -6,6 +6,7 @@ import type { Card } from '@core/views/card'
 import CueLists from './parts/CueLists.vue'
 import SaveCues from './parts/SaveCues.vue'
 import ShotOrder from './film/ShotOrder.vue'
+import Readying from './film/Readying.vue'
 import Materials from './materials/Materials.vue'
 import StepList from './StepList.vue'
 
@@ -25,6 +26,7 @@ const hasShots = computed(() => cuesIn(card.script?.sections ?? []).some((c) => 
         Note them at the words of the script, and they stand here to be ticked.
       </CueLists>
       <Materials v-if="card.episode.phase.kind !== 'released'" :card="card" />
+      <Readying v-if="card.episode.phase.kind === 'work'" :card="card" class="mt-6" />
     </div>
     <aside><StepList :card="card" :here="here" /></aside>
   </div>

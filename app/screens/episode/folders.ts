@@ -1,9 +1,9 @@
-import { folderZip } from '@core/formats/folder'
+import { folderPlan, type FolderPlan } from '@core/formats/folder'
 import { scriptMarkdown } from '@core/formats/script-markdown'
 import type { Card } from '@core/views/card'
 
-/** An episode's folders as a zip, its script and brief laid in as far as they are written. */
-export function episodeFolders(card: Card): { name: string; bytes: Uint8Array } {
+/** An episode's folders, its script and brief laid in as far as they are written. */
+export function foldersOf(card: Card): FolderPlan {
   const { episode, script, show } = card
   const { takeaway, points, pictureIdea } = episode.brief
   const brief = [
@@ -17,7 +17,7 @@ export function episodeFolders(card: Card): { name: string; bytes: Uint8Array } 
   ]
     .filter(Boolean)
     .join('\n\n')
-  return folderZip(
+  return folderPlan(
     card.recipe,
     {
       number: card.number,

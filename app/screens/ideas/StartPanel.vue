@@ -1,13 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { Plus } from '@lucide/vue'
 import { addTitle, takeSection, writeEpisode } from '@core/commands/episode'
-import { sameTopic, startFor } from '@core/ideas/start'
-import { strictest } from '@core/release/parts'
-import { releaseOf } from '@core/rhythm/slots'
 import type { Episode } from '@core/records'
-import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
+import { useStart } from '@app/stores/start'
 
 /**
  * A draft for a start, beside what is there: an outline, titles, post texts, hashtags; taken piece by
@@ -15,33 +12,8 @@ import { useLibrary } from '@app/stores/library'
  */
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
-const cards = useCards()
 const wanted = ref(false)
-const show = computed(() => library.records.shows.get(episode.show))
-const recipe = computed(() => library.records.recipes.get(show.value?.recipe ?? ''))
-const past = computed(() => sameTopic(episode, library.records.episodes.values(), 12))
-watch([wanted, past], () => {
-  if (wanted.value) void library.ensure([...past.value.map((e) => e.id), episode.id])
-})
-const start = computed(() => {
-  if (!wanted.value || !show.value || !recipe.value) return undefined
-  const { records } = library
-  const earlier = past.value.flatMap((e) => {
-    const script = records.scripts.get(e.id)
-    const card = cards.card(e.id)
-    return script && card ? [{ episode: e, script, number: card.number }] : []
-  })
-  const outlets = show.value.outlets.flatMap((id) => records.outlets.get(id) ?? [])
-  return startFor({
-    episode,
-    show: show.value,
-    recipe: recipe.value,
-    keywords: episode.idea.keywords.flatMap((id) => records.keywords.get(id) ?? []),
-    earlier,
-    release: releaseOf(episode, show.value)?.day,
-    titleLimit: strictest(outlets).title,
-  })
-})
+const start = useStart(() => episode, wanted)
 const script = computed(() => library.records.scripts.get(episode.id))
 const hasSection = (title: string) =>
   (script.value?.sections ?? []).some((s) => s.title === title && s.beats.some((b) => b.text.trim() !== ''))

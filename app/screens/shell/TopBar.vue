@@ -95,8 +95,10 @@ function hasJoined(joins: NonNullable<Place['joins']>): boolean {
   }
   .screen {
     flex-direction: column;
+    flex: 1;
+    min-width: 0;
     font-size: 11px;
-    padding: 5px 8px;
+    padding: 5px 1px;
   }
 }
 </style>

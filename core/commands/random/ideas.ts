@@ -2,6 +2,7 @@ import { backToIdeas } from '../ideas/back-to-ideas'
 import { dropEpisodes } from '../ideas/drop-episodes'
 import { editMany } from '../ideas/edit-many'
 import { jotIdea, jotIdeas } from '../ideas/jot'
+import { layStart } from '../ideas/lay-start'
 import { keepMail } from '../ideas/keep-mail'
 import { markTold } from '../ideas/mark-told'
 import { intendForMonth } from '../ideas/intend-for-month'
@@ -103,4 +104,6 @@ export const ideasDeeds = {
       },
       x.c,
     ),
+  layStart: (x) =>
+    layStart(x.r, { episode: episode(x), parts: [{ heading: `Outline ${x.n(99)}`, text: word(x) }] }, x.c),
 } satisfies Record<string, Deed>

@@ -54,17 +54,19 @@ const isLate = computed(() => (card.value?.standing.late ?? 0) > 0)
           >{{ sayTime(Math.round(clock.soFar * 60)) }} of {{ clock.given }} min</span
         >
       </p>
-      <span
-        v-if="item.kind === 'shot' || item.kind === 'own'"
-        class="block aspect-[16/5] rounded-card overflow-hidden"
-        ><Chalk :title="item.name"
-      /></span>
-      <div>
-        <h2 class="text-20 leading-7">{{ item.name }}</h2>
-        <p class="sub">
-          {{ card ? `${card.number} ${card.title}` : 'for no episode yet'
-          }}{{ item.where ? `, ${item.where}` : '' }}
-        </p>
+      <div class="flex gap-3">
+        <span
+          v-if="item.kind === 'shot' || item.kind === 'own'"
+          class="flex-none w-[128px] h-[88px] rounded-card overflow-hidden"
+          ><Chalk :title="item.name"
+        /></span>
+        <div class="min-w-0">
+          <h2 class="text-20 leading-[26px]">{{ item.name }}</h2>
+          <p class="sub">
+            {{ card ? `${card.number} ${card.title}` : 'for no episode yet'
+            }}{{ item.where ? `, ${item.where}` : '' }}
+          </p>
+        </div>
       </div>
       <blockquote v-if="item.words" class="words">{{ item.words }}</blockquote>
       <ul v-if="item.takes.length > 0" class="flex flex-wrap gap-1.5" aria-label="Takes">
@@ -96,10 +98,14 @@ const isLate = computed(() => (card.value?.standing.late ?? 0) > 0)
             Not today <KeySign :line="lines.off" /></button
           ><button class="btn" @click="deeds.pause(true)">Break <KeySign :line="lines.pause" /></button>
         </div>
-        <p v-if="item.kind !== 'step' && !paused" class="flex flex-wrap items-center gap-1.5">
-          <span class="sub">Again:</span
-          ><button v-for="(r, i) in reasons" :key="r" class="btn btn-small" @click="deeds.take(false, r)">
-            {{ r || 'new take' }} <KeySign :line="lines.again" :which="i" />
+        <p v-if="item.kind !== 'step' && !paused" class="flex flex-wrap items-center gap-1">
+          <button
+            v-for="(r, i) in reasons"
+            :key="r"
+            class="btn btn-small px-2 gap-1.5"
+            @click="deeds.take(false, r)"
+          >
+            {{ r || 'again' }} <KeySign :line="lines.again" :which="i" />
           </button>
         </p>
       </template>

@@ -46,7 +46,7 @@ const takes = computed(() => item.takes.length)
         >{{ item.got && took !== undefined && took >= 1 ? Math.round(took) : item.shot.minutes }} min</span
       >
     </component>
-    <span v-if="open" class="deeds"
+    <span v-if="open" class="deeds" :class="running && !here ? 'max-md:hidden' : ''"
       ><button
         class="btn btn-bare btn-small px-1"
         :aria-label="`Earlier: ${item.name}`"

@@ -121,7 +121,7 @@ const lightAt = computed(() => {
               rows.findIndex((r) => r.id === c.item?.episode),
             ),
           }"
-          >{{ c.minutes / whole > 0.016 ? numbered.get(c.item.id) : '' }}</span
+          >{{ c.minutes / whole > 0.022 ? numbered.get(c.item.id) : '' }}</span
         ></template
       >
       <span v-if="lightAt" class="light" :style="{ left: lightAt }"
@@ -174,6 +174,7 @@ const lightAt = computed(() => {
   align-items: center;
   justify-content: center;
   overflow: hidden;
+  white-space: nowrap;
   border-radius: 4px;
   font: 500 11px/1 var(--font-mono);
 }
@@ -220,6 +221,7 @@ const lightAt = computed(() => {
   left: 0;
   transform: translateX(-50%);
   width: max-content;
+  max-width: none;
   padding: 0 5px;
   border-radius: 4px;
   background: var(--ink);

@@ -12,8 +12,9 @@ const { card, followed } = defineProps<{ card: Card; followed: Today['notes'][nu
 const library = useLibrary()
 const moment = useMoment()
 async function saveFolder() {
-  const { episodeFolders } = await import('../../episode/folders')
-  const zip = episodeFolders(card)
+  const { foldersOf } = await import('../../episode/folders')
+  const { folderZip } = await import('@core/formats/folder')
+  const zip = folderZip(foldersOf(card))
   download(zip.name, zip.bytes, 'application/zip')
   await library.perform(dismissFollowed, { episode: card.episode.id, followed: followed.id }, 'quietly')
 }
