@@ -17,7 +17,7 @@ const config = {
     ],
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(marked|temporal-polyfill|temporal-utils|ical.js|dexie|d3-array|internmap|@vueuse|@lucide|@internationalized|@tanstack)/)',
+    '/node_modules/(?!(@noble|marked|temporal-polyfill|temporal-utils|ical.js|dexie|d3-array|internmap|@vueuse|@lucide|@internationalized|@tanstack)/)',
   ],
 }
 

@@ -55,9 +55,20 @@ export default defineConfig({
         clientsClaim: true,
         runtimeCaching: [
           {
+            // The belt opens without network, once it was opened with it.
+            urlPattern: ({ request, url }) => request.mode === 'navigate' && url.pathname.startsWith('/belt'),
+            handler: 'NetworkFirst',
+            options: {
+              cacheName: 'belt',
+              networkTimeoutSeconds: 4,
+              plugins: [{ cacheKeyWillBeUsed: () => Promise.resolve('/belt') }],
+            },
+          },
+          {
             urlPattern: ({ request, url }) =>
               request.mode === 'navigate' &&
               !url.pathname.startsWith('/post') &&
+              !url.pathname.startsWith('/belt') &&
               !url.pathname.startsWith('/mail'),
             handler: 'NetworkFirst',
             options: {
@@ -91,7 +102,12 @@ export default defineConfig({
           ],
         },
       },
-      input: { main: here('./app/index.html'), jot: here('./app/jot.html'), post: here('./app/post.html') },
+      input: {
+        main: here('./app/index.html'),
+        jot: here('./app/jot.html'),
+        post: here('./app/post.html'),
+        belt: here('./app/belt.html'),
+      },
     },
   },
   worker: { format: 'es' },

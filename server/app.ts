@@ -51,7 +51,7 @@ export function lampReelServer(dist: string, start: Start, mail?: MailOptions): 
     express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),
   )
   // The pages for the phone and the audience are small ones of their own.
-  for (const page of ['jot', 'post'])
+  for (const page of ['jot', 'post', 'belt'])
     app.get(`/${page}`, (_request, response) => {
       response.set('Cache-Control', 'no-cache').sendFile(join(dist, `${page}.html`))
     })

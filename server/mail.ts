@@ -3,8 +3,8 @@ import { networkInterfaces } from 'node:os'
 import express, { type Request, type Response, type Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import { z } from 'zod/mini'
-import { JottedMail, mailLimits, WishMail } from '../core/formats/mail'
-import { About, type Mailbox } from './mailbox'
+import { BeltMail, JottedMail, mailLimits, WishMail } from '../core/formats/mail'
+import { About, Belt, type Mailbox } from './mailbox'
 
 const local = new Set(['127.0.0.1', 'localhost', '[::1]'])
 const Taken = z.object({
@@ -154,6 +154,22 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
     }
     response.json({ kept: jotted.data.id })
   })
+  // Letters of the belt are sealed: they are kept as they come.
+  router.put('/letters/:id', (request, response) => {
+    const letter = BeltMail.safeParse({ ...Object(request.body), kind: 'belt', id: request.params['id'] })
+    if (!letter.success) {
+      say(response, 400, letter.error.issues[0]?.message ?? 'This cannot be taken.')
+      return
+    }
+    if (mailbox.put(letter.data) === 'full') {
+      say(response, 507, 'The mailbox is full. Open Lamp Reel at the desk; it takes everything in.')
+      return
+    }
+    response.json({ kept: letter.data.id })
+  })
+  router.get('/belt', (_request, response) => {
+    response.json(mailbox.belt ?? { at: '', sealed: '' })
+  })
   // A mailbox has one desk: the first that asks. Another one is told so, and may take over.
   const deskOf = (request: Request) => String(request.headers['x-lamp-desk'] ?? '').slice(0, 64)
   const atDesk = (request: Request, response: Response, next: () => void) => {
@@ -203,6 +219,15 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
     }
     mailbox.about = about.data
     response.json(about.data)
+  })
+  router.put('/belt', atDesk, (request, response) => {
+    const belt = Belt.safeParse(request.body)
+    if (!belt.success) {
+      say(response, 400, 'This is no snapshot.')
+      return
+    }
+    mailbox.belt = belt.data
+    response.json({ at: belt.data.at })
   })
   router.get('/calendar', (_request, response) => {
     response.json({ secret: mailbox.calendar?.secret ?? '' })

@@ -26,6 +26,13 @@ export const About = z.object({
 })
 export type About = z.infer<typeof About>
 
+/** What the desk hands out for the belt: ciphered, so that nobody reads it who has not its key. */
+export const Belt = z.object({
+  at: z.iso.datetime(),
+  sealed: z.string().check(z.maxLength(1_900_000), z.regex(/^[A-Za-z0-9+/]+={0,2}$/)),
+})
+export type Belt = z.infer<typeof Belt>
+
 /** Most letters, and most bytes, that wait in a mailbox. */
 const most = { letters: 2000, bytes: 200_000_000 }
 
@@ -113,6 +120,16 @@ export class Mailbox {
 
   set about(about: About) {
     writeWhole(join(this.folder, 'about.json'), JSON.stringify(about))
+  }
+
+  /** The last snapshot for the belt; nothing where none was handed out. */
+  get belt(): Belt | undefined {
+    const read = Belt.safeParse(readJson(join(this.folder, 'belt.json')))
+    return read.success ? read.data : undefined
+  }
+
+  set belt(belt: Belt | undefined) {
+    if (belt) writeWhole(join(this.folder, 'belt.json'), JSON.stringify(belt))
   }
 
   /** The desk that takes the letters: the first that asked, until another takes over. */

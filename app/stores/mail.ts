@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { keepMail } from '@core/commands/ideas'
+import { takeLetters } from '@core/commands/sessions'
 import type { FileRecord } from '@core/commands/change'
-import { Mail, type JottedMail } from '@core/formats/mail'
+import { Mail, type BeltMail, type IdeaMail, type JottedMail } from '@core/formats/mail'
 import { calendarEntries } from '@core/plan/calendar'
 import { callMailbox, forgetHere, waitingHere } from '@app/data/outbox'
 import { servedStart } from '@app/data/worlds'
@@ -50,11 +51,11 @@ export const useMail = defineStore('mail', () => {
     }
   }
   /** Letters without pictures that cannot be decoded: their words count all the same. */
-  const readable = (mail: readonly Mail[]): Mail[] =>
+  const readable = (mail: readonly IdeaMail[]): IdeaMail[] =>
     mail.map((m) =>
       m.kind === 'wish' && m.picture && !bytesOf(m.picture.base64) ? { ...m, picture: undefined } : m,
     )
-  function filesOf(mail: readonly Mail[]): FileRecord[] {
+  function filesOf(mail: readonly IdeaMail[]): FileRecord[] {
     return mail.flatMap((m) => {
       const bytes = m.kind === 'wish' && m.picture ? bytesOf(m.picture.base64) : undefined
       return bytes && m.kind === 'wish' && m.picture
@@ -64,7 +65,7 @@ export const useMail = defineStore('mail', () => {
   }
 
   /** Keeps mail and says so; true when all of it is safe in the store. */
-  async function keep(letters: Mail[]): Promise<boolean> {
+  async function keep(letters: IdeaMail[]): Promise<boolean> {
     const mail = readable(letters)
     if (mail.every((m) => library.records.episodes.has(m.id))) {
       await library.settled()
@@ -75,10 +76,23 @@ export const useMail = defineStore('mail', () => {
 
   /** Keeps letters, all at once or, where that is refused, each by itself; the ids of those that are safe. */
   async function keepSome(mail: Mail[]): Promise<string[]> {
-    if (await keep(mail)) return mail.map((m) => m.id)
-    const kept: string[] = []
-    for (const one of mail) if (await keep([one])) kept.push(one.id)
+    const ideas = mail.flatMap((m) => (m.kind === 'belt' ? [] : [m]))
+    const kept = await takeBelt(mail.flatMap((m) => (m.kind === 'belt' ? [m] : [])))
+    if (ideas.length === 0) return kept
+    if (await keep(ideas)) return [...kept, ...ideas.map((m) => m.id)]
+    for (const one of ideas) if (await keep([one])) kept.push(one.id)
     return kept
+  }
+
+  /** Takes letters of the belt, all in one transaction; the ids of those that are safe, or were before. */
+  async function takeBelt(mail: BeltMail[]): Promise<string[]> {
+    if (mail.length === 0) return []
+    const { openedLetters } = await import('@core/belt/open')
+    const letters = openedLetters(mail, address.value.key)
+    const fresh = letters.filter((l) => !library.records.letters.has(l.id))
+    if (fresh.length > 0 && !(await library.perform(takeLetters, { letters: fresh })).ok) return []
+    await library.settled()
+    return letters.map((l) => l.id)
   }
 
   /** Takes the letters at this desk from now on. */

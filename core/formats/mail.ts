@@ -71,7 +71,23 @@ export const WishMail = z.object({
 })
 export type WishMail = z.infer<typeof WishMail>
 
-export const Mail = z.discriminatedUnion('kind', [JottedMail, WishMail])
+/** A deed of the belt on its way to the desk, ciphered (`core/belt`): the mailbox keeps it, and can't read it. */
+export const BeltMail = z.object({
+  kind: z.literal('belt'),
+  id: Uuid,
+  at: z.iso.datetime(),
+  sealed: z
+    .string()
+    .check(
+      z.maxLength(20_000, 'The letter is too large.'),
+      z.regex(/^[A-Za-z0-9+/]+={0,2}$/, 'The letter is damaged.'),
+    ),
+})
+export type BeltMail = z.infer<typeof BeltMail>
+
+/** What becomes an idea. */
+export type IdeaMail = JottedMail | WishMail
+export const Mail = z.discriminatedUnion('kind', [JottedMail, WishMail, BeltMail])
 export type Mail = z.infer<typeof Mail>
 
 /** A hand-over without a server: ideas in a file or in codes. */

@@ -24,7 +24,7 @@ export const migrations: Readonly<Record<number, Migration>> = {
   3: (tables) => ({ standing: [], busy: [], reservations: [], launches: [], ...tables }),
   4: (tables) => over(tables, recordFrom4),
   // Version 6 has sessions, and shots that follow several others.
-  5: (tables) => over({ sessions: [], ...tables }, recordFrom5),
+  5: (tables) => over({ sessions: [], letters: [], ...tables }, recordFrom5),
 }
 
 /**

@@ -2,6 +2,7 @@ import type { z } from 'zod/mini'
 import type { Id } from './basics'
 import { Episode } from './episode'
 import { Keyword } from './keyword'
+import { TakenLetter } from './letter'
 import { Launch, Reservation } from './promise'
 import { Recipe } from './recipe'
 import { Script } from './script'
@@ -85,6 +86,7 @@ const defined = {
   busy: table(Busy, { singular: 'busy time', since: 4, index: 'id' }),
   reservations: table(Reservation, { singular: 'reservation', since: 4, index: 'id', refers: itsShow }),
   launches: table(Launch, { singular: 'launch', since: 4, index: 'id' }),
+  letters: table(TakenLetter, { singular: 'letter that was taken', since: 6, index: 'id' }),
   sessions: table(Session, { singular: 'session', since: 6, index: 'id' }),
 }
 

@@ -21,6 +21,10 @@ const parts: readonly (() => Promise<unknown>)[] = [
     import('@app/stores/mail').then(({ useMail }) => {
       useMail().start()
     }),
+  () =>
+    import('@app/stores/belt').then(({ useBelt }) => {
+      useBelt().start()
+    }),
 ]
 
 /**

@@ -10,7 +10,7 @@ import {
   valueOf,
 } from '../../examples'
 import { withChanges, inverse } from '../change'
-import type { Mail } from '../../formats/mail'
+import type { IdeaMail } from '../../formats/mail'
 import { readLines } from '../../formats/lines'
 import { rankOf } from '../../ideas/usable'
 import type { Episode, Idea } from '../../records'
@@ -63,7 +63,7 @@ test('pasted lines are kept in their order with codes of their own, notes, topic
 })
 
 test('mail arrives once however often it is handed over, also when it was let go meanwhile', () => {
-  const mail: Mail[] = [
+  const mail: IdeaMail[] = [
     { kind: 'jotted', id: 'phone-0001', at: exampleAt, line: 'From the quay', note: '', url: '', show: '' },
     {
       kind: 'wish',

@@ -1,4 +1,4 @@
-import type { Mail } from '../../formats/mail'
+import type { IdeaMail } from '../../formats/mail'
 import type { Asked, Episode, Id, Picture } from '../../records'
 import { ok, refused } from '../../result'
 import { type Command, type FileRecord, putRecord } from '../change'
@@ -12,7 +12,7 @@ import { codesOf, newIdea } from './new-idea'
  * Refused:
  * - “Begin a show first; the ideas wait until then.”
  */
-export const keepMail: Command<{ show: Id; mail: Mail[]; files?: FileRecord[] }> = (
+export const keepMail: Command<{ show: Id; mail: IdeaMail[]; files?: FileRecord[] }> = (
   records,
   { show, mail, files = [] },
   context,

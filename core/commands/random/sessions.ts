@@ -1,3 +1,4 @@
+import type { BeltDeed } from '../../belt/letters'
 import { itemsIn } from '../../session/items'
 import { SessionKind, type Id, type Session } from '../../records'
 import { stateOf } from '../../plan/state'
@@ -19,9 +20,10 @@ import {
   strikeSession,
   takeBreak,
   takeInHand,
+  takeLetters,
   turnTo,
 } from '../sessions'
-import { near, one, word, type Chance, type Deed } from './chance'
+import { near, one, step, word, type Chance, type Deed } from './chance'
 
 /** A session of some states, if there is one. */
 function session(x: Chance, ...kinds: Session['run']['kind'][]): Session | undefined {
@@ -123,6 +125,27 @@ export const sessionDeeds = {
     return checkSession(x.r, { session: of?.id ?? 'none', item, on: x.n(3) > 0 }, x.c)
   },
   noteForEdit: (x) => noteForEdit(x.r, { session: session(x, 'running')?.id ?? 'none', text: word(x) }, x.c),
+  takeLetters: (x) => {
+    const of = session(x, 'running', 'planned')
+    const item = one(items(x, of), x) ?? 'none'
+    const at = { session: of?.id ?? 'none', item }
+    const deeds: BeltDeed[] = [
+      { kind: 'take', ...at, kept: x.n(2) > 0, reason: '', seconds: x.n(90), saw: false },
+      { kind: 'got', ...at, got: x.n(2) > 0, saw: x.n(2) > 0 },
+      { kind: 'put', ...at, on: x.n(2) > 0, saw: false },
+      { kind: 'check', ...at, item: 'power', on: true, saw: false },
+      { kind: 'step', step: step(x), done: x.n(2) > 0, saw: x.n(2) > 0 },
+      { kind: 'remark', ...at, text: word(x) },
+    ]
+    const letters = [0, 1].map((n) => ({
+      id: `letter-${x.n(900)}-${n}`,
+      device: 'phone',
+      n,
+      at: new Date(x.c.now).toISOString(),
+      deed: deeds[x.n(deeds.length)] ?? { kind: 'step' as const, step: 'none', done: true, saw: false },
+    }))
+    return takeLetters(x.r, { letters }, x.c)
+  },
   strikeSession: (x) =>
     strikeSession(x.r, { session: session(x, 'running', 'setting up')?.id ?? 'none' }, x.c),
 } satisfies Record<string, Deed>

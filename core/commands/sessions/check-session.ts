@@ -1,8 +1,8 @@
-import type { Cue, Id } from '../../records'
-import { refused } from '../../result'
+import type { Beat, Cue, Id, Records, Script, Session } from '../../records'
+import { refused, type Result } from '../../result'
 import { sayTime } from '../../script/timecode'
 import { recipeFor } from '../of-episode'
-import { momentOf, putRecord, type Change, type Command } from '../change'
+import { momentOf, putRecord, type Change, type Command, type Context, type Outcome } from '../change'
 import { keptAt } from './in-hand'
 import { episodesOf, runningOf, sessionDone, sessionOf } from './session-of'
 
@@ -48,9 +48,7 @@ export const checkSession: Command<{ session: Id; item: Id; on: boolean }> = (
  * Notes something for the edit beside what is in hand; in a recording with its time since the start.
  *
  * Refused:
- * - “Write what the edit should know.”
- * - “Marks stand in a script; what is in hand has none.”
- * - and what `runningOf` and `keptAt` refuse
+ * - and what `runningOf` and `noteAt` refuse
  */
 export const noteForEdit: Command<{ session: Id; text: string }> = (
   records,
@@ -58,23 +56,31 @@ export const noteForEdit: Command<{ session: Id; text: string }> = (
   context,
 ) => {
   const read = runningOf(records, id)
-  if (!read.ok) return read
-  const session = read.value
-  const item = session.run.at
+  return read.ok ? noteAt(records, read.value, read.value.run.at, text, context) : read
+}
+
+/**
+ * A remark for the edit beside something of a session. Refused without words (“Write what the edit should know.”), and
+ * where it stands in no script (“Marks stand in a script; what is in hand has none.”).
+ */
+export function noteAt(
+  records: Records,
+  session: Session,
+  item: Id,
+  text: string,
+  context: Context,
+): Result<Outcome> {
   const said = text.trim()
   if (said === '') return refused('Write what the edit should know.', 'scripts.sections')
   const found = keptAt(records, session, item)
   if (!found.ok) return found
-  const none = () => refused('Marks stand in a script; what is in hand has none.', 'sessions.run')
-  if (found.value.kind === 'own' || found.value.kind === 'step') return none()
-  const { script } = found.value
-  const host =
-    script.sections.find((s) => s.id === item)?.beats[0] ??
-    script.sections.flatMap((s) => s.beats).find((b) => b.cues.some((c) => c.id === item)) ??
-    script.sections[0]?.beats[0]
-  if (!host) return none()
-  const since = Math.round((context.now - Date.parse(session.run.rolled)) / 1000)
-  const at = session.kind === 'record' ? Math.max(0, Math.min(86_400, since)) : undefined
+  const script = 'script' in found.value ? found.value.script : undefined
+  const host = script && hostOf(script, item)
+  if (!script || !host) return refused('Marks stand in a script; what is in hand has none.', 'sessions.run')
+  const { run } = session
+  const since = run.kind === 'running' ? Math.round((context.now - Date.parse(run.rolled)) / 1000) : 0
+  const isTimed = session.kind === 'record' && run.kind === 'running'
+  const at = isTimed ? Math.max(0, Math.min(86_400, since)) : undefined
   const cue: Cue = {
     id: context.id(),
     kind: 'edit',
@@ -86,14 +92,19 @@ export const noteForEdit: Command<{ session: Id; text: string }> = (
     ...s,
     beats: s.beats.map((b) => (b.id === host.id ? { ...b, cues: [...b.cues, cue] } : b)),
   }))
-  return sessionDone(
-    records,
-    session,
-    context,
-    at === undefined ? `Noted for the edit: ${said}` : `Marked at ${sayTime(at)}: ${said}`,
-    {
-      changes: [putRecord(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })],
-      about: [script.id],
-    },
+  const sentence = at === undefined ? `Noted for the edit: ${said}` : `Marked at ${sayTime(at)}: ${said}`
+  return sessionDone(records, session, context, sentence, {
+    changes: [putRecord(records, 'scripts', { ...script, sections, updatedAt: momentOf(context) })],
+    about: [script.id],
+  })
+}
+
+/** The beat beside which something of a session is noted. */
+function hostOf({ sections }: Script, item: Id): Beat | undefined {
+  const beats = sections.flatMap((s) => s.beats)
+  return (
+    sections.find((s) => s.id === item)?.beats[0] ??
+    beats.find((b) => b.cues.some((c) => c.id === item)) ??
+    beats[0]
   )
 }

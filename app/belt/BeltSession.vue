@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { BeltDeed } from '@core/belt/letters'
+import type { BeltItem, BeltSession } from '@core/belt/snapshot'
+
+/** The session that runs, for the hand: what comes first large, the rest below, the lists to tick. */
+const { session } = defineProps<{ session: BeltSession }>()
+const emit = defineEmits<{ act: [deed: BeltDeed] }>()
+const open = computed(() => session.items.filter((i) => !i.got && !i.put))
+const chosen = ref<string>()
+const here = computed(() => open.value.find((i) => i.id === chosen.value) ?? open.value[0])
+const got = computed(() => session.items.filter((i) => i.got).length)
+const began = ref(Date.now())
+const reasons = ['', 'focus', 'sound', 'words']
+function take(item: BeltItem, kept: boolean, reason = '') {
+  const seconds = Math.min(86_400, Math.round((Date.now() - began.value) / 1000))
+  began.value = Date.now()
+  if (kept) chosen.value = undefined
+  emit('act', { kind: 'take', session: session.id, item: item.id, kept, reason, seconds, saw: item.got })
+}
+function put(item: BeltItem) {
+  chosen.value = undefined
+  emit('act', { kind: 'put', session: session.id, item: item.id, on: !item.put, saw: item.put })
+}
+function back(item: BeltItem) {
+  emit('act', { kind: 'got', session: session.id, item: item.id, got: !item.got, saw: item.got })
+}
+function check(id: string, on: boolean) {
+  emit('act', { kind: 'check', session: session.id, item: id, on: !on, saw: on })
+}
+const remark = ref('')
+function note() {
+  const item = here.value
+  if (!item || remark.value.trim() === '') return
+  emit('act', { kind: 'remark', session: session.id, item: item.id, text: remark.value.trim() })
+  remark.value = ''
+}
+const lists = computed(() =>
+  [
+    { name: 'Before the first shot', checks: session.before },
+    { name: 'Before you strike', checks: session.after },
+  ].filter((l) => l.checks.length > 0),
+)
+</script>
+
+<template>
+  <section class="grid gap-4" :aria-label="session.name">
+    <p class="flex items-baseline gap-2">
+      <strong class="flex-1">{{ session.name }}</strong><span class="num"
+        >{{ got }} of {{ session.items.length }}</span
+      >
+    </p>
+    <div v-if="here" class="panel p-4 grid gap-3" aria-label="In hand" role="group">
+      <p class="sub">{{ [here.of, here.where].filter(Boolean).join(', ') }}</p>
+      <h2 class="text-20 leading-7">{{ here.name }}</h2>
+      <p v-if="here.words" class="text-16 whitespace-pre-line">{{ here.words }}</p>
+      <p v-if="here.takes > 0" class="sub">
+        {{ here.takes }} {{ here.takes === 1 ? 'take' : 'takes' }} so far
+      </p>
+      <div class="grid grid-cols-[1fr_auto] gap-2">
+        <button class="btn btn-main min-h-[52px] text-16" @click="take(here, true)">Got it</button
+        ><button class="btn min-h-[52px]" @click="put(here)">Not today</button>
+      </div>
+      <p class="flex flex-wrap gap-2">
+        <button v-for="r in reasons" :key="r" class="btn min-h-[40px]" @click="take(here, false, r)">
+          {{ r || 'again' }}
+        </button>
+      </p>
+      <form class="flex gap-2" @submit.prevent="note">
+        <input
+          v-model="remark"
+          class="field"
+          placeholder="For the edit"
+          aria-label="A remark for the edit"
+        /><button class="btn">Keep</button>
+      </form>
+    </div>
+    <p v-else class="text-ink-2">All of it is got.</p>
+    <ul class="panel divide-y divide-faint" aria-label="All shots">
+      <li v-for="i in session.items" :key="i.id" class="flex items-center gap-3 px-4">
+        <button
+          class="flex-1 min-w-0 py-2.5 text-left"
+          :disabled="i.got || i.put"
+          :class="i.got || i.put ? 'text-ink-2' : ''"
+          @click="chosen = i.id"
+        >
+          <span class="block truncate"
+            >{{ i.name }}<span v-if="i.got" class="sub">, got</span
+            ><span v-if="i.put" class="sub">, not today</span></span
+          ><span class="sub block truncate">{{ [i.of, i.where].filter(Boolean).join(', ') }}</span></button
+        ><button
+          v-if="i.got"
+          class="btn btn-small"
+          :aria-label="`Not got after all: ${i.name}`"
+          @click="back(i)"
+        >
+          Undo</button
+        ><button
+          v-else-if="i.put"
+          class="btn btn-small"
+          :aria-label="`Today after all: ${i.name}`"
+          @click="put(i)"
+        >
+          Today</button
+        ><span v-else class="num">{{ i.minutes }} min</span>
+      </li>
+    </ul>
+    <section v-for="l in lists" :key="l.name" :aria-label="l.name">
+      <h2 class="text-14 mb-1">{{ l.name }}</h2>
+      <ul class="panel divide-y divide-faint">
+        <li v-for="c in l.checks" :key="c.id">
+          <label class="flex items-center gap-3 px-4 py-2.5"
+            ><input type="checkbox" class="tick" :checked="c.on" @change="check(c.id, c.on)" />{{
+              c.text
+            }}</label
+          >
+        </li>
+      </ul>
+    </section>
+  </section>
+</template>
