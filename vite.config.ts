@@ -61,6 +61,7 @@ export default defineConfig({
             options: {
               cacheName: 'belt',
               networkTimeoutSeconds: 4,
+              precacheFallback: { fallbackURL: '/belt.html' },
               plugins: [{ cacheKeyWillBeUsed: () => Promise.resolve('/belt') }],
             },
           },

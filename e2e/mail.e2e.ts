@@ -1,72 +1,9 @@
-import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync } from 'node:fs'
-import { readFile } from 'node:fs/promises'
-import { createServer } from 'node:net'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import ical from 'node-ical'
 import { expect, moment, png, stored, test } from './fixtures'
+import { OwnServer, stopServers } from './own-server'
 
-/** A server of its own, with a mailbox of its own, that a test may kill at any moment. */
-class OwnServer {
-  private process: ChildProcess | undefined
-  readonly mailbox = mkdtempSync(join(tmpdir(), 'lamp-reel-mail-'))
-  private port = 0
-  constructor() {
-    running.add(this)
-  }
-  get base(): string {
-    return `http://127.0.0.1:${this.port}`
-  }
-  async start(...options: string[]): Promise<void> {
-    if (this.port === 0) this.port = await freePort()
-    this.process = spawn(process.execPath, [
-      '--import',
-      'tsx',
-      'server/main.ts',
-      '--port',
-      String(this.port),
-      '--mailbox',
-      this.mailbox,
-      ...options,
-    ])
-    await expect
-      .poll(
-        () =>
-          fetch(this.base)
-            .then((r) => r.ok)
-            .catch(() => false),
-        { timeout: 30_000 },
-      )
-      .toBe(true)
-  }
-  async kill(): Promise<void> {
-    const { process: mine } = this
-    this.process = undefined
-    if (!mine || mine.exitCode !== null) return
-    const gone = new Promise((done) => mine.once('exit', done))
-    mine.kill('SIGKILL')
-    await gone
-  }
-}
-const running = new Set<OwnServer>()
-test.afterEach(async () => {
-  for (const server of running) await server.kill()
-  running.clear()
-})
-
-/** A port that nobody listens on; the same one is used again after a kill, as phones expect. */
-function freePort(): Promise<number> {
-  return new Promise((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const address = probe.address()
-      probe.close(() => {
-        done(typeof address === 'object' && address ? address.port : 0)
-      })
-    })
-  })
-}
+test.afterEach(stopServers)
 
 /** Network failures are part of these tests; only errors of the page itself count. */
 async function pageOf(page: Page, url: string): Promise<Page> {
@@ -196,7 +133,7 @@ test('open to other devices, the desk has the key from the address it was starte
 }) => {
   const server = new OwnServer()
   await server.start('--host', '127.0.0.1')
-  const key = (await readFile(join(server.mailbox, 'key'), 'utf8')).trim()
+  const key = server.key
   const desk = await (await browser.newContext()).newPage()
   await desk.clock.install({ time: moment })
   await desk.goto(`${server.base}/#key=${key}`)

@@ -67,7 +67,7 @@ test('shots stand by set-up with what that saves; one is put elsewhere by hand a
   await page.getByRole('link', { name: /^Film/ }).click()
   const list = page.getByRole('region', { name: 'To film' })
   await expect(
-    list.getByText(/3 changes of set-up, 5 in the order of the script; saves 56 min/),
+    list.getByText(/4 changes of set-up, 6 in the order of the script; saves 1 h 18/),
   ).toBeVisible()
   const texts = () =>
     list
@@ -79,7 +79,7 @@ test('shots stand by set-up with what that saves; one is put elsewhere by hand a
   await list.getByRole('button', { name: /^How Fallen pines/ }).click()
   await list.getByRole('combobox', { name: 'Place' }).fill('Yard')
   await page.keyboard.press('Tab')
-  await expect(list.getByText(/2 changes of set-up/)).toBeVisible()
+  await expect(list.getByText(/3 changes of set-up/)).toBeVisible()
 
   await list.getByRole('button', { name: 'Later' }).click()
   await expect(list.getByRole('button', { name: /^Put by hand/ })).toBeVisible()

@@ -119,7 +119,7 @@ test('a pasted document becomes a script; sections move, cues are noted, it pass
     await page.getByRole('button', { name: 'Save' }).click()
     await page.getByRole('button', { name: 'As a table (CSV)' }).click()
     const rows = (await readFile(await (await saving).path(), 'utf8')).trim().split('\r\n')
-    expect(rows[0]).toBe('Number,Kind,What,Section,Words,Done,Source,Licence,Place')
+    expect(rows[0]).toBe('Number,Kind,What,Section,Words,Done,Source,Licence,Place,Time,Clip')
     expect(rows).toHaveLength(11)
     expect(rows.filter((r) => r.includes(',to find,'))).toHaveLength(7)
   })

@@ -26,13 +26,13 @@ test('the script in hand is found at one glance; two without a date are there; a
   await page.keyboard.press('Alt+ArrowUp')
   await expect(titles.nth(rows - 2)).toHaveText('The net loft in February')
   await expect(titles.nth(rows - 2)).toBeFocused()
-  for (let at = rows - 3; at >= 0; at--) {
+  for (let at = rows - 3; at >= 1; at--) {
     await page.keyboard.press('Alt+ArrowUp')
     await expect(titles.nth(at)).toHaveText('The net loft in February')
   }
   await stored(page)
   await page.reload()
-  await expect(titles.first()).toHaveText('The net loft in February')
+  await expect(titles.nth(1)).toHaveText('The net loft in February')
 
   // Whose move it is, of one kind, under a name of one's own.
   await page.getByLabel('Grouped').selectOption('by whose move')

@@ -218,6 +218,7 @@ onMounted(() => {
         <li v-for="i in handed" :key="i.id" class="break-words">{{ i.line }}</li>
       </ul>
     </section>
+    <p v-if="state === 'there'"><a class="btn" href="/belt">Today, scripts, the running session</a></p>
     <p v-if="state === 'there' && waiting.length === 0 && handed.length === 0" class="sub">
       The desk is within reach. Ideas jotted elsewhere wait here until it is.
     </p>

@@ -162,7 +162,10 @@ async function copy(text: string) {
               aria-label="Code with the phone’s address and key"
             />
             <div class="grid gap-2">
-              <p>Scan it once with the phone. It opens the page for jotting and keeps the key.</p>
+              <p>
+                Scan it once with the phone. It opens the page for jotting and keeps the key; from there one
+                tap leads to what is due today, the scripts, and the session that runs.
+              </p>
               <p class="sub break-all">{{ phone }}</p>
               <button class="btn btn-small justify-self-start" @click="copy(phone)">Copy the address</button>
             </div>
