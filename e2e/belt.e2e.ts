@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { demo, expect, moment, stored, test } from './fixtures'
 import { OwnServer, stopServers } from './own-server'
@@ -44,6 +45,15 @@ test('the belt: a tick survives a killed server and comes once; what the desk ch
       await desk.clock.runFor(2000)
       await expect(hand.getByRole('heading')).toHaveText(started, { timeout: 2000 })
     }).toPass({ timeout: 60_000 })
+  })
+
+  await test.step('it fits a phone, and axe finds nothing on it', async () => {
+    for (const part of ['Today', 'Scripts', 'Ideas', 'Session']) {
+      await phone.getByRole('button', { name: part, exact: true }).click()
+      expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+      const { violations } = await new AxeBuilder({ page: phone }).analyze()
+      expect(violations.map((v) => `${part}: ${v.id}`)).toEqual([])
+    }
   })
 
   await test.step('the server dies between a tick and its acknowledgement; the tick comes once', async () => {
@@ -101,7 +111,7 @@ test('the belt: a tick survives a killed server and comes once; what the desk ch
     await context.setOffline(true)
     await phone.reload()
     await expect(hand).toBeVisible()
-    await phone.getByRole('button', { name: 'Scripts' }).click()
+    await phone.getByRole('button', { name: 'Scripts', exact: true }).click()
     await phone.getByRole('button', { name: /Why my keel bolts/ }).click()
     await expect(phone.getByText(/There is a brown tear running down this plank/)).toBeVisible()
   })

@@ -92,3 +92,42 @@ test('shots stand by set-up with what that saves; one is put elsewhere by hand a
   await page.reload()
   await expect.poll(texts).toEqual(now)
 })
+
+test('folders are made at once in the folder that was given, and a start is laid into the notebook', async ({
+  page,
+}) => {
+  // A folder of the browser's own stands for the one on the disk, which nobody can choose here.
+  await page.addInitScript(() => {
+    window.showDirectoryPicker = () => navigator.storage.getDirectory()
+  })
+  await demo(page, '/schedule')
+  await page.locator('tbody a', { hasText: 'Cutting a spar' }).first().click()
+  await page.getByRole('link', { name: /^Film/ }).click()
+  const readying = page.getByRole('region', { name: 'When it goes to film' })
+  await readying.getByText('Where that folder lies').click()
+  await readying.getByLabel(/^Its path on this machine/).fill('/media/footage/')
+  await readying.getByRole('button', { name: 'Make them in a folder' }).click()
+  await expect(page.getByText('Made “#44 Cutting a spar from a storm pine”.')).toBeVisible()
+  await expect(readying).toContainText('/media/footage/#44 Cutting a spar from a storm pine')
+  const inside = () =>
+    page.evaluate(async () => {
+      const root = await navigator.storage.getDirectory()
+      const outer = await root.getDirectoryHandle('#44 Cutting a spar from a storm pine')
+      const media = await outer.getDirectoryHandle('Media')
+      const script = await (await outer.getFileHandle('Script.md')).getFile()
+      const folders: string[] = []
+      for await (const name of media.keys()) folders.push(name)
+      return { folders: folders.sort(), script: await script.text() }
+    })
+  expect((await inside()).folders).toEqual(['Camera', 'Sound'])
+  expect((await inside()).script).toContain('eleven pines')
+  // Once more: what is there stays as it is.
+  await readying.getByRole('button', { name: /^Make them in/ }).click()
+  await expect(page.getByText(/Brief.md, Script.md stays as it was/)).toBeVisible()
+
+  await readying.getByRole('button', { name: 'Lay it in' }).click()
+  await expect(readying.getByText('it is there')).toBeVisible()
+  await page.keyboard.press('n')
+  const notebook = page.getByRole('complementary', { name: /Notebook/ })
+  await expect(notebook.getByRole('heading', { name: 'Titles to start from' })).toBeVisible()
+})

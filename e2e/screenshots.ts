@@ -23,7 +23,6 @@ test('one picture of each main view, from the demo', async ({ page }) => {
   await shot('idea')
   for (const [name, path] of [
     ['countdown', '/schedule/countdown'],
-    ['month', '/schedule/month'],
     ['week', '/week'],
   ] as const) {
     await page.goto(path)
@@ -57,6 +56,20 @@ test('one picture of each main view, from the demo', async ({ page }) => {
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await shot(name)
   }
+  await page.goto('/sessions')
+  await page
+    .getByRole('button', { name: /^Lay it on Wed/ })
+    .first()
+    .click()
+  await page.getByRole('link', { name: /^Open Filming/ }).click()
+  for (const name of [/^Begin setting up/, /^First one/, /^Go on all the same/])
+    await page.getByRole('button', { name }).click()
+  for (const minutes of [9, 12, 7, 14, 6, 9]) {
+    await page.clock.fastForward(minutes * 60_000)
+    await page.keyboard.press('Space')
+    await page.waitForTimeout(400)
+  }
+  await shot('session')
   await page.goto('/settings')
   await page.getByRole('radio', { name: 'Daylight' }).click()
   await page.waitForTimeout(400)

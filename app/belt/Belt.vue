@@ -31,7 +31,10 @@ const says = computed(() =>
 
 <template>
   <BeltReader v-if="reading" :script="reading" @close="script = undefined" />
-  <main v-else class="mx-auto max-w-[560px] px-4 pt-3 pb-20 grid gap-4 content-start min-h-screen">
+  <main
+    v-else
+    class="mx-auto max-w-[560px] px-4 pt-3 pb-20 grid grid-cols-1 gap-4 content-start min-h-screen"
+  >
     <header class="flex items-center gap-2.5">
       <img src="/mark.svg" width="24" height="24" alt="" />
       <h1 class="text-20 flex-1">On the belt</h1>
@@ -46,7 +49,7 @@ const says = computed(() =>
       <p v-else-if="tab === 'Session'" class="text-ink-2">
         No session is laid. At the desk, Sessions says who could go together.
       </p>
-      <section v-else-if="tab === 'Today'" class="grid gap-3" aria-label="Today">
+      <section v-else-if="tab === 'Today'" class="grid grid-cols-1 gap-3" aria-label="Today">
         <div v-if="belt.seen.value.next" class="panel px-4 py-3">
           <p class="sub">Next out, {{ belt.seen.value.next.when }}</p>
           <p class="font-semibold">

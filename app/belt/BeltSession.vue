@@ -44,13 +44,13 @@ const lists = computed(() =>
 </script>
 
 <template>
-  <section class="grid gap-4" :aria-label="session.name">
+  <section class="grid grid-cols-1 gap-4" :aria-label="session.name">
     <p class="flex items-baseline gap-2">
       <strong class="flex-1">{{ session.name }}</strong><span class="num"
         >{{ got }} of {{ session.items.length }}</span
       >
     </p>
-    <div v-if="here" class="panel p-4 grid gap-3" aria-label="In hand" role="group">
+    <div v-if="here" class="panel p-4 grid grid-cols-1 gap-3" aria-label="In hand" role="group">
       <p class="sub">{{ [here.of, here.where].filter(Boolean).join(', ') }}</p>
       <h2 class="text-20 leading-7">{{ here.name }}</h2>
       <p v-if="here.words" class="text-16 whitespace-pre-line">{{ here.words }}</p>

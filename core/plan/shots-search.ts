@@ -11,19 +11,32 @@ function numbersFrom(seed: number): () => number {
   }
 }
 
+/** The first of those that cost least. */
+function least(shots: readonly Shot[], cost: (s: Shot) => number): Shot | undefined {
+  let [best, at]: [Shot | undefined, number] = [undefined, Infinity]
+  for (const s of shots) {
+    const now = cost(s)
+    if (now < at) [best, at] = [s, now]
+  }
+  return best
+}
+
 /** A first order: always on to the nearest shot that may come, must-haves and the given order first among equals. */
 function nearest(shots: readonly Shot[], day: ShotDay): Shot[] {
   const order: Shot[] = []
   const done = new Set<string>()
-  while (order.length < shots.length) {
+  const left = [...shots]
+  while (left.length > 0) {
     const last = order.at(-1)
-    const may = shots.filter((s) => !done.has(s.id) && s.after.every((id) => done.has(id)))
+    const may = left.filter((s) => s.after.every((id) => done.has(id)))
     const pinned = may.find((s) => s.behind !== undefined && s.behind === (last?.id ?? ''))
-    const cost = (s: Shot) => (last ? changeBetween(last, s, day.costs) : s.daylight ? 0 : 1)
-    const next = pinned ?? [...may].sort((a, b) => cost(a) - cost(b) || Number(b.must) - Number(a.must))[0]
+    const cost = (s: Shot) =>
+      (last ? changeBetween(last, s, day.costs) : s.daylight ? 0 : 1) + (s.must ? 0 : 0.5)
+    const next = pinned ?? least(may, cost)
     if (!next) break
     order.push(next)
     done.add(next.id)
+    left.splice(left.indexOf(next), 1)
   }
   return order
 }

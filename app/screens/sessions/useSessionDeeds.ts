@@ -29,13 +29,15 @@ export function useSessionDeeds(session: () => Session, seen: SessionSeen) {
   const ids = () => seen.row.value.map((i) => i.id)
   const open = () => seen.open.value.map((i) => i.id)
 
-  let going = false
-  /** Begins it, goes on to the first shot, or back from a break; a second press meanwhile does nothing. */
+  let gone: Session['run'] | undefined
+  /** Begins it, goes on to the first shot, or back from a break; a second press before that shows does nothing. */
   async function go() {
-    if (going) return
-    going = true
+    const { run } = session()
+    if (gone === run) return
+    gone = run
+    const before = run
     await goOn()
-    going = false
+    if (gone === before) gone = undefined
   }
   async function goOn() {
     const { run } = session()

@@ -6,11 +6,13 @@ import type { Item } from '@core/session/items'
 import Flag from '@app/ui/Flag.vue'
 
 /** One thing to get: ticked when it is, taken in hand by a press; earlier, later, or not today. */
-const { item, number, episode, here, dark, took, session } = defineProps<{
+const { item, number, episode, here, chosen, dark, took, session } = defineProps<{
   item: Item
   number: number
   episode: string
   here: boolean
+  /** What can be done with it is shown. */
+  chosen: boolean
   /** The light does not reach it. */
   dark: boolean
   /** Minutes it took. */
@@ -26,10 +28,10 @@ const takes = computed(() => item.takes.length)
 <template>
   <li class="row" :class="{ here, got: item.got }">
     <component
-      :is="running && !here ? 'button' : 'div'"
+      :is="open && !here ? 'button' : 'div'"
       class="flex items-center gap-3 flex-1 min-w-0 text-left px-3 py-1.5"
-      :aria-label="running && !here ? `Take in hand: ${item.name}` : undefined"
-      @click="running && !here && emit('pick')"
+      :aria-label="open && !here ? `${running ? 'Take in hand' : 'Choose'}: ${item.name}` : undefined"
+      @click="open && !here && emit('pick')"
     >
       <span class="sign" :class="item.got ? 'on' : here ? 'now' : ''" aria-hidden="true"
         ><Check v-if="item.got" :size="12" /></span
@@ -46,7 +48,7 @@ const takes = computed(() => item.takes.length)
         >{{ item.got && took !== undefined && took >= 1 ? Math.round(took) : item.shot.minutes }} min</span
       >
     </component>
-    <span v-if="open" class="deeds" :class="running && !here ? 'max-md:hidden' : ''"
+    <span v-if="open && (here || chosen)" class="flex pr-1.5"
       ><button
         class="btn btn-bare btn-small px-1"
         :aria-label="`Earlier: ${item.name}`"
@@ -97,25 +99,5 @@ const takes = computed(() => item.takes.length)
 .sign.now {
   border-color: var(--lamp-line);
   border-width: 2px;
-}
-.deeds {
-  display: flex;
-  padding-right: 6px;
-}
-@media (hover: hover) and (min-width: 768px) {
-  .deeds {
-    position: absolute;
-    right: 0;
-    padding-left: 12px;
-    background: var(--panel);
-    opacity: 0;
-  }
-  .row.here .deeds {
-    background: var(--raised);
-  }
-  .row:hover .deeds,
-  .deeds:focus-within {
-    opacity: 1;
-  }
 }
 </style>

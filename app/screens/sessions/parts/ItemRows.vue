@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { sum } from 'd3-array'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Id, Session } from '@core/records'
 import type { Item } from '@core/session/items'
 import type { SetUp } from '@core/session/order'
@@ -22,8 +22,11 @@ const figures = (s: SetUp) =>
     : `${s.got} of ${s.items.length} · ${sayMinutes(s.minutes)}`
 const isShut = (s: SetUp) => running.value && s.got === s.items.length && !s.items.some(isHere)
 const isHere = (i: Item) => i.id === seen.here.value?.id
+const chosen = ref<Id>()
+/** What is pressed is taken in hand; before the first shot it shows what can be done with it. */
 function pick(item: Id) {
   if (running.value) void deeds.to(item)
+  else chosen.value = chosen.value === item ? undefined : item
 }
 </script>
 
@@ -60,6 +63,7 @@ function pick(item: Id) {
           :number="numbered.get(item.id) ?? 0"
           :episode="seen.numberOf(item.episode)"
           :here="isHere(item)"
+          :chosen="chosen === item.id"
           :dark="seen.changes.value.now.dark.includes(item.id)"
           :took="seen.took.value.get(item.id)"
           :session="session"
@@ -88,8 +92,8 @@ function pick(item: Id) {
       </ul>
     </section>
     <p v-if="session.run.kind === 'planned' && session.day > moment.today" class="sub mt-3">
-      Drag nothing: the order follows from place, framing, light and clothes, said on each episode’s Film.
-      Earlier and Later put one elsewhere, and there it stays.
+      The order follows from place, framing, light and clothes, said on each episode’s Film. Press one to put
+      it elsewhere; there it stays.
     </p>
   </div>
 </template>
