@@ -4,6 +4,7 @@ import type { StepKind } from '@core/records'
 import { weekdayName } from '@core/rhythm/days'
 import { useLibrary } from '@app/stores/library'
 import { kindNames } from '../shows/recipe/words'
+import { typedIn } from '@app/ui/fields/event'
 import NumberField from '@app/ui/fields/NumberField.vue'
 
 /** What setting up costs by kind of work, and the weekdays liked for it. */
@@ -29,6 +30,20 @@ function cost(kind: StepKind, minutes: number) {
     { setup: minutes === 0 ? rest : { ...rest, [kind]: minutes } },
     'quietly',
   )
+}
+const often = [
+  ['', 'each week'],
+  ['1', 'the first of a month'],
+  ['2', 'the second'],
+  ['3', 'the third'],
+  ['4', 'the fourth'],
+] as const
+/** Every week, or once a month: the day that is kept for sessions of this kind. */
+function keep(kind: StepKind, event: Event) {
+  const { [kind]: _old, ...rest } = library.settings.monthly ?? {}
+  const nth = Number(typedIn(event))
+  const monthly = nth === 0 ? rest : { ...rest, [kind]: nth }
+  void library.perform(editSettings, { monthly }, 'quietly')
 }
 function like(kind: StepKind, day: number) {
   const liked = library.settings.preferred[kind] ?? []
@@ -84,7 +99,16 @@ function like(kind: StepKind, day: number) {
               @click="like(k.kind, d - 1)"
             >
               {{ weekdayName(d - 1).slice(0, 3) }}
-            </button></span
+            </button>
+            <select
+              v-if="(library.settings.preferred[k.kind] ?? []).length > 0"
+              class="field w-auto min-h-[24px] py-0 text-11"
+              :aria-label="`How often ${k.name} is on its days`"
+              :value="String(library.settings.monthly?.[k.kind] ?? '')"
+              @change="keep(k.kind, $event)"
+            >
+              <option v-for="[value, says] in often" :key="value" :value="value">{{ says }}</option>
+            </select></span
           >
         </td>
       </tr>

@@ -12,6 +12,7 @@ import {
   type Context,
 } from '../change'
 import { recipeFor } from '../of-episode'
+import { stepOf } from '../step-of'
 import { tickStep } from '../work/tick-step'
 import { checkSession, noteAt } from './check-session'
 import { keptAt, noted, shotTurned, type Kept } from './in-hand'
@@ -84,8 +85,9 @@ function taken(records: Records, letter: BeltLetter, context: Context): Came {
   const { deed } = letter
   const at = { ...context, now: Math.min(context.now, Date.parse(letter.at)) }
   if (deed.kind === 'step') {
-    const step = records.steps.get(deed.step)
-    if (!step) return { over: 'a step is no longer there' }
+    const read = stepOf(records, deed.step, at)
+    if (!read.ok) return { over: 'a step is no longer there' }
+    const step = read.value
     if ((step.doneAt !== undefined) !== deed.saw) return stood(step.name)
     return outcome(tickStep(records, { step: deed.step, done: deed.done }, at))
   }

@@ -13,6 +13,7 @@ export const editSettings: Command<
       | 'exceptions'
       | 'setup'
       | 'preferred'
+      | 'monthly'
       | 'theme'
       | 'weights'
       | 'views'
@@ -32,7 +33,7 @@ export const editSettings: Command<
         ? 'the days off'
         : fields.exceptions !== undefined
           ? 'the hours of a day'
-          : fields.setup !== undefined || fields.preferred !== undefined
+          : [fields.setup, fields.preferred, fields.monthly].some((f) => f !== undefined)
             ? 'how work is batched'
             : fields.currency !== undefined
               ? 'the currency'

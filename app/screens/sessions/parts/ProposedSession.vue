@@ -27,9 +27,13 @@ const saves = computed(() => savedBy(chosen.value, of.setup))
 const minutes = computed(() => sum(chosen.value, (c) => c.minutes) + of.setup)
 const apart = computed(() => minutes.value + saves.value)
 const width = (m: number) => `${(m / Math.max(1, apart.value)) * 100}%`
-watch([day, steps], () => {
-  emit('choose', { day: day.value, steps: steps.value })
-})
+watch(
+  [day, steps],
+  () => {
+    emit('choose', { day: day.value, steps: steps.value })
+  },
+  { immediate: true },
+)
 function toggle(c: Candidate) {
   const next = new Set(out.value)
   if (!next.delete(c.card.episode.id)) next.add(c.card.episode.id)
