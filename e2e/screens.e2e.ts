@@ -77,6 +77,15 @@ for (const theme of ['booth', 'daylight'] as const) {
     await look('a session')
     await goTo(page, '/week')
     await expect(page.getByRole('button', { name: /^Session: Filming/ })).toBeVisible()
+    await goTo(page, '/schedule')
+    const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
+    for (const stage of stages) {
+      await goTo(page, `${address}/${stage}`)
+      await expect(page.getByRole('heading', { level: 1, name: /Cutting a spar/ })).toBeVisible()
+      await look(stage)
+    }
+    // What opens over the screens is made of the same colours.
+    if (theme === 'daylight') return
     await goTo(page, '/schedule/countdown')
     await page.getByRole('button', { name: 'In rows' }).click()
     await expect(page.getByRole('table', { name: 'Everything in work' })).toBeVisible()
@@ -129,12 +138,8 @@ for (const theme of ['booth', 'daylight'] as const) {
       .click()
     await look('ranking')
     await page.keyboard.press('Escape')
-    const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
-    for (const stage of stages) {
-      await goTo(page, `${address}/${stage}`)
-      await expect(page.getByRole('heading', { level: 1, name: /Cutting a spar/ })).toBeVisible()
-      await look(stage)
-    }
+    await goTo(page, `${address}/release`)
+    await expect(page.getByRole('heading', { level: 1, name: /Cutting a spar/ })).toBeVisible()
     await page.keyboard.press('n')
     const notebook = page.getByRole('complementary', { name: /Notebook/ })
     await expect(notebook.getByRole('textbox', { name: 'Note' })).toBeVisible()

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array'
 import type { Card, StepIn } from '../views/card'
 import type { Id, OwnShot, Session, ShotPlan, Take } from '../records'
 import type { Shot } from '../plan/shots'
@@ -6,7 +7,7 @@ import { isGot } from '../script/reading'
 import { sectionSeconds } from '../script/timing'
 import { sayTime } from '../script/timecode'
 import { cameraId, toCamera } from '../script/to-camera'
-import { sessionKinds, usualShot } from './kinds'
+import { ownMinutes, sessionKinds, usualShot } from './kinds'
 
 /** One thing that is got in a session: a shot, the words to camera, a section that is recorded, a step. */
 export interface Item {
@@ -175,4 +176,9 @@ export function itemsIn(session: Session, stepIn: ReadonlyMap<Id, StepIn>): Item
         : steps.map(stepItem)
   const mine = new Set(session.order)
   return all.filter((i) => !i.got || mine.has(i.id))
+}
+
+/** Minutes that a session takes: what is left of its steps, or its own, and setting up. */
+export function sessionMinutes(session: Session, stepIn: ReadonlyMap<Id, StepIn>, setup: number): number {
+  return sum(stepsIn(session, stepIn), (s) => s.state.minutesLeft) + ownMinutes(session) + setup
 }

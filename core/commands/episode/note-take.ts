@@ -1,7 +1,7 @@
 import type { Cue, Id, Script, Section, Take } from '../../records'
 import { ok, refused } from '../../result'
-import { learntPace } from '../../script/reading'
 import { type Command, momentOf, putRecord } from '../change'
+import { sectionTaken } from '../sessions/in-hand'
 
 const withSection = (script: Script, id: Id, to: (section: Section) => Section): Section[] =>
   script.sections.map((s) => (s.id === id ? to(s) : s))
@@ -23,15 +23,9 @@ export const noteTake: Command<{ episode: Id; section: Id; take: Omit<Take, 'id'
   const section = script?.sections.find((s) => s.id === id)
   if (!script || !section || !show)
     return refused('This section is no longer there; another change has taken it away.', 'scripts.sections')
-  const at = momentOf(context)
-  const noted: Take = { id: context.id(), at, ...take }
-  const sections = withSection(script, id, (s) => ({ ...s, takes: [...(s.takes ?? []), noted] }))
-  const pace = take.kept ? learntPace(script, section, take, show.pace) : undefined
+  const noted: Take = { id: context.id(), at: momentOf(context), ...take }
   return ok({
-    changes: [
-      putRecord(records, 'scripts', { ...script, sections, updatedAt: at }),
-      ...(pace ? [putRecord(records, 'shows', { ...show, pace, updatedAt: at })] : []),
-    ],
+    changes: sectionTaken(records, script, id, noted, context),
     sentence: take.kept ? `Got “${section.title}”` : `A take of “${section.title}” was not kept`,
     about: [episode],
   })

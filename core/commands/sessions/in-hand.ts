@@ -90,8 +90,14 @@ export function noted(
   }
 }
 
-/** A take of a section; a kept one corrects the show's words a minute. */
-function sectionTaken(records: Records, script: Script, id: Id, take: Take, context: Context): Change[] {
+/** The changes by which a take of a section is noted; a kept one corrects the show's words a minute. */
+export function sectionTaken(
+  records: Records,
+  script: Script,
+  id: Id,
+  take: Take,
+  context: Context,
+): Change[] {
   const section = script.sections.find((s) => s.id === id)
   const show = records.shows.get(records.episodes.get(script.id)?.show ?? '')
   if (!section || !show) return []

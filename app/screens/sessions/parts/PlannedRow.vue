@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { sum } from 'd3-array'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Day, Id, Session } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
-import { episodesIn, itemsIn, stepsIn } from '@core/session/items'
-import { ownMinutes, sessionKinds } from '@core/session/kinds'
+import { episodesIn, itemsIn, sessionMinutes } from '@core/session/items'
+import { sessionKinds } from '@core/session/kinds'
 import type { StepIn } from '@core/views/card'
 import { useMoment } from '@app/stores/moment'
 import DateField from '@app/ui/fields/DateField.vue'
@@ -23,9 +22,7 @@ const Drop = defineAsyncComponent(() => import('@app/ui/Drop.vue'))
 const moment = useMoment()
 const cards = computed(() => episodesIn(session, stepIn))
 const items = computed(() => itemsIn(session, stepIn))
-const minutes = computed(
-  () => sum(stepsIn(session, stepIn), (s) => s.state.minutesLeft) + ownMinutes(session) + setup,
-)
+const minutes = computed(() => sessionMinutes(session, stepIn, setup))
 const what = computed(() => {
   const word = sessionKinds[session.kind].items
   const n = items.value.length

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { sum } from 'd3-array'
 import { computed } from 'vue'
 import type { Session } from '@core/records'
 import { sayMinutes } from '@core/script/timecode'
-import { episodesIn, itemsIn, stepsIn } from '@core/session/items'
-import { ownMinutes, sessionKinds, setUpKind } from '@core/session/kinds'
+import { episodesIn, itemsIn, sessionMinutes } from '@core/session/items'
+import { sessionKinds, setUpKind } from '@core/session/kinds'
 import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
 
@@ -18,11 +17,8 @@ const library = useLibrary()
 const cards = useCards()
 const episodes = computed(() => episodesIn(session, cards.stepIn))
 const items = computed(() => itemsIn(session, cards.stepIn))
-const minutes = computed(
-  () =>
-    sum(stepsIn(session, cards.stepIn), (s) => s.state.minutesLeft) +
-    ownMinutes(session) +
-    (library.settings.setup[setUpKind(session.kind)] ?? 0),
+const minutes = computed(() =>
+  sessionMinutes(session, cards.stepIn, library.settings.setup[setUpKind(session.kind)] ?? 0),
 )
 const words = computed(() => sessionKinds[session.kind])
 const stands = computed(() =>
