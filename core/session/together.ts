@@ -186,9 +186,10 @@ export function savedBy(chosen: readonly Candidate[], setup: number): number {
 
 /**
  * Who goes together in a session of a kind, and when: at least two, ready ones first, on a day with room for them and
- * for setting up once; the fewest days later than each is due or planned, then the day that is kept for it, then as many together and as much saved as can
- * be, then soon. Nothing topical before its day, nothing before what it needs is here. Nothing where fewer than two
- * could. Where no day has room for two, the one with most room before the first is due.
+ * for setting up once. First come the fewest days later than each is due or planned, then the day that is kept for it,
+ * then as many together and as much saved as can be, then soon. Nothing topical before its day, nothing before what it
+ * needs is here. Nothing where fewer than two could. Where no day has room for two, two of them on the day that lacks
+ * least.
  */
 export function togetherFor(kind: SessionKind, of: TogetherOf): Together | undefined {
   const all = candidatesFor(kind, of)

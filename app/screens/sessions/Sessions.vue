@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { moveSession, planSession, removeSession } from '@core/commands/sessions'
+import { changeSteps, moveSession, planSession, removeSession } from '@core/commands/sessions'
 import type { Day, Id, SessionKind } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { sessionKinds, setUpKind } from '@core/session/kinds'
@@ -85,6 +85,8 @@ const leading = computed(() => {
           :session="s"
           :step-in="cards.stepIn"
           :setup="library.settings.setup[setUpKind(s.kind)] ?? 0"
+          :candidates="sessions.candidates(s.kind)"
+          @steps="library.perform(changeSteps, { session: s.id, steps: $event })"
           @move="library.perform(moveSession, { session: s.id, day: $event })"
           @remove="library.perform(removeSession, { session: s.id })"
         />

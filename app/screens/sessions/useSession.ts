@@ -65,7 +65,8 @@ export function useSession(session: () => Session) {
     put,
     here,
     open,
-    next: computed(() => open.value.find((i) => i.id !== here.value?.id)),
+    /** What comes after what is in hand, or before the first shot after what comes first. */
+    next: computed(() => open.value.find((i) => i.id !== (here.value ?? open.value[0])?.id)),
     got: computed(() => row.value.filter((i) => i.got).length),
     setUps: computed(() => bySetUp(row.value, costs, nameOf)),
     /** What is changed in this order, and episode by episode. */

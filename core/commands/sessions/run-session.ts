@@ -4,6 +4,7 @@ import { refused } from '../../result'
 import { checksBefore } from '../../session/checks'
 import { sessionKinds } from '../../session/kinds'
 import { momentOf, type Command, type Context } from '../change'
+import { keptAt } from './in-hand'
 import { episodesOf, runningOf, sessionDone, sessionOf } from './session-of'
 
 const name = (s: Session) => sessionKinds[s.kind].name
@@ -79,13 +80,15 @@ export const rollSession: Command<{ session: Id; order: readonly Id[] }> = (
  * Takes something else in hand. What was in hand goes on later; its time so far is not lost where it is come back to.
  *
  * Refused:
- * - and what `runningOf` refuses
+ * - and what `runningOf` and `keptAt` refuse
  */
 export const turnTo: Command<{ session: Id; item: Id }> = (records, { session: id, item }, context) => {
   const read = runningOf(records, id)
   if (!read.ok) return read
   const session = read.value
   if (session.run.at === item) return sessionDone(records, session, context, 'Went on')
+  const found = keptAt(records, session, item)
+  if (!found.ok) return found
   const moved = turned(session, item, context)
   return sessionDone(records, moved, context, 'Took another in hand', { merge: `turn ${id}` })
 }

@@ -105,7 +105,7 @@ const shared = computed(() => {
       </li>
     </ul>
     <div class="flex flex-wrap items-end gap-3">
-      <DateField v-model="day" label="Day" required class="w-[190px]" :min="moment.today" />
+      <DateField v-model="day" label="Day" required class="w-[236px]" :min="moment.today" />
       <p class="num flex-1 pb-2">
         {{ sayMinutes(minutes) }}<template v-if="saves > 0"> instead of {{ sayMinutes(apart) }}</template>
       </p>
