@@ -73,7 +73,7 @@ const to = ref(session.day < moment.today ? moment.today : session.day)
       >Open</RouterLink
     ><Drop v-if="session.run.kind === 'planned'" label="Change" right small
       ><template #default="{ close }"
-        ><div class="grid gap-2">
+        ><div class="grid grid-cols-1 gap-2">
           <label
             v-for="c in choices"
             :key="c.card.episode.id"
