@@ -1,6 +1,8 @@
 const config = {
   testEnvironment: 'node',
   testTimeout: 120_000,
+  // Every core, where jest would leave one idle: nothing else runs beside it.
+  maxWorkers: '100%',
   // Node has no dates with zones yet.
   setupFiles: ['temporal-polyfill/global'],
   roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/demo', '<rootDir>/server'],

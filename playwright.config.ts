@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { headless } from './e2e/chromium'
 
 /** The real interface, on the production build, in Debian's Chromium. */
 export default defineConfig({
@@ -18,18 +19,7 @@ export default defineConfig({
     timezoneId: 'Europe/Lisbon',
     contextOptions: { reducedMotion: 'reduce' },
     permissions: ['clipboard-read', 'clipboard-write'],
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: headless,
   },
   webServer: {
     command: 'npx tsx server/main.ts --port 4199 --mailbox test-results/.mailbox',

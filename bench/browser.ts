@@ -2,6 +2,7 @@ import { gzipSync } from 'node:zlib'
 import { createServer } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import { chromium } from '@playwright/test'
+import { headless } from '../e2e/chromium'
 import { lampReelServer } from '../server/app'
 import { line } from './measure'
 
@@ -14,18 +15,7 @@ await new Promise<void>((ready) => {
   server.listen(4197, '127.0.0.1', ready)
 })
 const base = 'http://127.0.0.1:4197'
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-})
+const browser = await chromium.launch(headless)
 
 const first = await browser.newPage({ reducedMotion: 'reduce' })
 const sizes: Promise<number>[] = []

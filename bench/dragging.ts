@@ -1,6 +1,7 @@
 import { createServer } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
+import { headless } from '../e2e/chromium'
 import { lampReelServer } from '../server/app'
 import { wideBackup } from './wide'
 
@@ -13,18 +14,7 @@ await new Promise<void>((ready) => {
   server.listen(4196, '127.0.0.1', ready)
 })
 const base = 'http://127.0.0.1:4196'
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-})
+const browser = await chromium.launch(headless)
 const page = await (
   await browser.newContext({ reducedMotion: 'reduce', viewport: { width: 1280, height: 800 } })
 ).newPage()

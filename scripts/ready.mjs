@@ -71,7 +71,7 @@ export function build() {
 
 /** Makes sure that Chromium is there, from Debian's packages where it is not. */
 export function chromium() {
-  if (existsSync('/usr/bin/chromium')) return
+  if (existsSync('/usr/bin/chromium-headless-shell')) return
   console.log('Installing Chromium from Debian’s packages…')
   const sudo = process.getuid?.() === 0 ? [] : ['sudo']
   const apt = (...args) => {
@@ -82,5 +82,5 @@ export function chromium() {
     })
   }
   apt('update', '-qq')
-  apt('install', '-y', '-qq', 'chromium')
+  apt('install', '-y', '-qq', 'chromium-headless-shell')
 }

@@ -37,19 +37,26 @@ async function make(now: number, size: 'usual' | 'large'): Promise<void> {
   } catch {
     // Without the font the pictures are lettered in the machine's own.
   }
-  const files: FileRecord[] = []
+  const writing: Promise<FileRecord>[] = []
   for (const [index, order] of pictures.entries()) {
-    const blob = await paint(order, index, (w, h) => new OffscreenCanvas(w, h)).convertToBlob({
-      type: 'image/jpeg',
-      quality: 0.86,
-    })
-    files.push({ id: order.id, type: 'image/jpeg', bytes: new Uint8Array(await blob.arrayBuffer()) })
+    // The next is painted while this one is written as a file.
+    writing.push(
+      paint(order, index, (w, h) => new OffscreenCanvas(w, h))
+        .convertToBlob({ type: 'image/jpeg', quality: 0.86 })
+        .then(async (blob) => ({
+          id: order.id,
+          type: 'image/jpeg',
+          bytes: new Uint8Array(await blob.arrayBuffer()),
+        })),
+    )
+    if (index >= 4) await writing[index - 4]
     if (index % 5 === 0)
       tell(
         'Painting pictures',
         (size === 'large' ? 0.7 : 0.1) + (index / pictures.length) * (size === 'large' ? 0.2 : 0.8),
       )
   }
+  const files = await Promise.all(writing)
   const sizes = new Map(files.map((f) => [f.id, f.bytes.byteLength]))
   const sized = (p: Picture): Picture => ({ ...p, size: sizes.get(p.id) ?? p.size })
   const episodes = whole.tables.episodes.map((e) =>
@@ -57,5 +64,8 @@ async function make(now: number, size: 'usual' | 'large'): Promise<void> {
       ? e
       : { ...e, pictures: e.pictures.map(sized), idea: { ...e.idea, images: e.idea.images.map(sized) } },
   )
-  self.postMessage({ kind: 'made', whole: { ...whole, tables: { ...whole.tables, episodes }, files } })
+  self.postMessage(
+    { kind: 'made', whole: { ...whole, tables: { ...whole.tables, episodes }, files } },
+    { transfer: files.map((f) => f.bytes.buffer) },
+  )
 }

@@ -3,16 +3,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type BrowserContext, type Page } from '@playwright/test'
-
-const args = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-]
+import { headless } from '../chromium'
 
 /** A fresh folder for a trial. */
 export function folder(name: string): string {
@@ -48,8 +39,7 @@ export function end(server: ChildProcess): void {
 /** A browser whose data outlives it, in a folder. */
 export function browser(profile: string): Promise<BrowserContext> {
   return chromium.launchPersistentContext(profile, {
-    executablePath: '/usr/bin/chromium',
-    args,
+    ...headless,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'Europe/Lisbon',
