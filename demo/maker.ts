@@ -20,6 +20,7 @@ import { stepsToAdd } from '@core/recipe/apply'
 import { addDays, dayNumber, weekday } from '@core/rhythm/days'
 import { blankEpisode } from '@core/records/blank-episode'
 import { materialsOf } from './materials'
+import { askedReads, demoOffers, saying } from './offers'
 import { picturesOf, waitingSince } from './made'
 import { covered, sponsored } from './titles-with'
 import { codeFor } from '@core/rhythm/numbering'
@@ -102,6 +103,7 @@ export class Maker {
         busy: [],
         reservations: this.reservations,
         launches: this.launches,
+        offers: demoOffers(this.at),
       },
       journal: [],
       files: [],
@@ -137,6 +139,8 @@ export class Maker {
     // For some months of the year the work ran ahead of its releases.
     const ahead = Math.max(0, Math.round(17 * Math.sin((age - 20) / 60)))
     this.add(show, subject, id, { ...whole, pictures: painted ? 1 : 0 }, addDays(day, -ahead), words, true)
+    if (video && words === undefined)
+      this.scripts.push(...this.scripts.splice(-1).map((s) => saying(s, number)))
     const { episode } = this.last
     episode.phase = { kind: 'released', at, planned: at }
     const [outlet = ''] = show.outlets
@@ -249,7 +253,9 @@ export class Maker {
       episode.links = [{ id: `${id}/l1`, label: 'Drawings', url: 'https://tern-and-tiller.example/drawings' }]
     if (subject.title.includes('Varga')) episode.guests = ['Ines Varga']
     const sponsor = sponsored[subject.title]
+    const asked = askedReads[sponsor ?? '']
     if (sponsor !== undefined) episode.sponsor = sponsor
+    if (asked) episode.read = asked
     const materials = past ? undefined : materialsOf(subject.title, id, this.today)
     if (materials) episode.materials = materials
     if (progress.length) {

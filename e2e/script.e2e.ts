@@ -214,3 +214,31 @@ test('by mouse: words are selected, a beat moves by its grip, a section on the s
   await drag({ x: hook.x + 20, y: hook.y + 8 }, { x: third.x + 20, y: third.y + 8 })
   await expect.poll(async () => (await titles(page)).indexOf('Hook')).toBe(2)
 })
+
+test('a sponsor’s read goes where it was asked for, an offer in the words not heard for longest', async ({
+  page,
+}) => {
+  await demo(page, '/schedule')
+  await page.locator('a', { hasText: 'Lofting a stem' }).first().click()
+  await page.getByRole('link', { name: /^Script/ }).click()
+  const owed = page.getByRole('region', { name: 'Offers and reads' })
+  await expect(owed).toContainText('25 s asked')
+  await owed.getByRole('button', { name: 'Put in Kelpline Rope’s read' }).click()
+  await expect(owed).toContainText('25 s of 25 s asked')
+  const beat = (text: string) => script(page).locator('.beat', { hasText: text })
+  await expect(beat('This one is made with Kelpline Rope.').locator('.promise')).toHaveText(
+    'Kelpline Rope’s read',
+  )
+  await expect(owed).toContainText('next: “Somebody asked for the lines of her.')
+  await owed.getByRole('button', { name: 'Put in The drawings' }).click()
+  await expect(beat('all nine sheets').locator('.promise')).toHaveText('The drawings, wording 3 of 3')
+  await expect(owed).toContainText('last in “Painting below the line, still wet”')
+  await owed.getByRole('button', { name: 'Say The drawings in other words' }).click()
+  await expect(beat('The drawings of this boat').locator('.promise')).toHaveText(
+    'The drawings, wording 1 of 3',
+  )
+  await expect(beat('all nine sheets')).toHaveCount(0)
+  await page.getByRole('link', { name: 'Shows' }).click()
+  const offer = page.getByRole('group', { name: 'The drawings' })
+  await expect(offer).toContainText('3 times, last in “Lofting a stem on the kitchen floor”, not out yet')
+})

@@ -2,6 +2,7 @@ import { z } from 'zod/mini'
 import { ClockTime, Day, Id, Moment, stamps } from './basics'
 import { Idea, Picture } from './idea'
 import { Material } from './material'
+import { AskedRead } from './offer'
 
 /** Where an episode stands in its life. An idea is an episode on which no work has started. */
 export const Phase = z.discriminatedUnion('kind', [
@@ -124,6 +125,8 @@ export const Episode = z.object({
   addresses: z.optional(z.record(Id, z.string())),
   guests: z.array(z.string()),
   sponsor: z.optional(z.string()),
+  /** What the sponsor asked of its read. */
+  read: z.optional(AskedRead),
   pictures: z.array(Picture),
   pictureIdeas: z.optional(z.array(PictureIdea)),
   chosenPicture: z.optional(Id),

@@ -5,7 +5,7 @@ import { recordFrom5 } from './from-5'
 import { freshSetup, freshWeights } from './settings'
 
 /** The version of the records' schema that this program writes. */
-export const schemaVersion = 6
+export const schemaVersion = 7
 
 /** Tables as they were read, before anything is known of them. */
 export type RawTables = Record<string, unknown[]>
@@ -25,6 +25,7 @@ export const migrations: Readonly<Record<number, Migration>> = {
   4: (tables) => over(tables, recordFrom4),
   // Version 6 has sessions, and shots that follow several others.
   5: (tables) => over({ sessions: [], letters: [], ...tables }, recordFrom5),
+  6: (tables) => ({ offers: [], ...tables }),
 }
 
 /**

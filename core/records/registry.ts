@@ -3,6 +3,7 @@ import type { Id } from './basics'
 import { Episode } from './episode'
 import { Keyword } from './keyword'
 import { TakenLetter } from './letter'
+import { Offer } from './offer'
 import { Launch, Reservation } from './promise'
 import { Recipe } from './recipe'
 import { Script } from './script'
@@ -88,6 +89,7 @@ const defined = {
   launches: table(Launch, { singular: 'launch', since: 4, index: 'id' }),
   letters: table(TakenLetter, { singular: 'letter that was taken', since: 6, index: 'id' }),
   sessions: table(Session, { singular: 'session', since: 6, index: 'id' }),
+  offers: table(Offer, { singular: 'offer', since: 7, index: 'id' }),
 }
 
 export type TableName = keyof typeof defined

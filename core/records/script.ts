@@ -1,5 +1,6 @@
 import { z } from 'zod/mini'
 import { Id, Moment, stamps } from './basics'
+import { Promised } from './offer'
 
 /** What a cue asks for: a shot, a thing to find, a screen recording, a graphic, a sound; or whom it tells. */
 export const CueKind = z.enum(['shot', 'find', 'screen', 'graphic', 'sound', 'edit', 'upload'])
@@ -79,6 +80,7 @@ export const Beat = z.object({
   hold: z.number().check(z.gte(0)),
   cues: z.array(Cue),
   emphasis: z.optional(z.array(Emphasis)),
+  promised: z.optional(Promised),
 })
 export type Beat = z.infer<typeof Beat>
 

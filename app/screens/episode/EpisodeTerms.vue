@@ -11,6 +11,7 @@ import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { download } from '@app/ui/download'
 import FormChoice from './parts/FormChoice.vue'
+import ReadFields from './parts/ReadFields.vue'
 import Drop from '@app/ui/Drop.vue'
 import Flag from '@app/ui/Flag.vue'
 import { useWriting } from './writing'
@@ -123,6 +124,7 @@ async function folders() {
         placeholder="none"
         @update:model-value="write({ sponsor: $event.trim() || undefined }, 'the sponsor')"
       />
+      <ReadFields v-if="card.episode.sponsor !== undefined" :card="card" />
       <fieldset v-if="launches.length > 0" class="grid gap-1.5">
         <legend class="label">Supports the launch</legend>
         <label v-for="l in launches" :key="l.id" class="flex items-center gap-2"

@@ -14,6 +14,7 @@ import KeySign from '@app/ui/KeySign.vue'
 import { scriptKeys } from './keymap'
 import CopyEdit from './script/CopyEdit.vue'
 import CueMargin from './script/CueMargin.vue'
+import PromisedWords from './script/PromisedWords.vue'
 import FindBar from './script/FindBar.vue'
 import RunningTime from './script/RunningTime.vue'
 import ScriptHead from './script/ScriptHead.vue'
@@ -27,7 +28,7 @@ const { card, here } = defineProps<{ card: Card; here: StageState }>()
 const library = useLibrary()
 const root = ref<HTMLElement | null>(null)
 const of = useScriptDeeds(root, () => card)
-const { editor, sections, script } = of
+const { editor, sections, script, promised } = of
 const cues = computed(() => numberedCues(script.value))
 const points = computed(() => card.episode.brief.points)
 const toPoints = computed(() => pointSeconds(script.value, card.show.pace, points.value.length))
@@ -104,6 +105,14 @@ onKeyStroke('Escape', (event) => {
         :remarks="of.remarks.value"
         @go="of.goTo"
         @left="of.give"
+      />
+      <PromisedWords
+        v-if="promised.offers.value.length > 0 || promised.read.value"
+        :offers="promised.offers.value"
+        :read="promised.read.value"
+        @go="of.goTo"
+        @place-offer="promised.placeOffer"
+        @place-read="promised.placeRead"
       />
       <StepList :card="card" :here="here" />
     </aside>

@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { sayRhythm } from '@core/rhythm/rule'
 import { useMoment } from '@app/stores/moment'
 import AddShow from './AddShow.vue'
+import OffersCard from './OffersCard.vue'
 import OutletCard from './OutletCard.vue'
 import RecipeCard from './RecipeCard.vue'
 import RhythmCard from './RhythmCard.vue'
@@ -39,6 +40,7 @@ const adding = ref(false)
       <RhythmCard :show="show" />
       <ShowCard :show="show" />
       <RecipeCard :show="show" class="lg:col-span-2" />
+      <OffersCard :show="show" class="lg:col-span-2" />
       <OutletCard v-for="o in show.outlets" :key="o" :outlet="o" class="lg:col-span-2" />
     </div>
     <AddShow v-if="adding" @close="adding = false" />

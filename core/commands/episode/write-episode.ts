@@ -16,6 +16,7 @@ export type Typed = Partial<
     | 'links'
     | 'guests'
     | 'sponsor'
+    | 'read'
     | 'nature'
     | 'spare'
     | 'cut'

@@ -10,6 +10,7 @@ import { placeSeveral } from '../schedule/place-several'
 import { skipSlot } from '../schedule/skip-slot'
 import { startWork } from '../schedule/start-work'
 import { takeOff } from '../schedule/take-off'
+import { dropOffer, keepOffer } from '../offers'
 import { editSettings } from '../settings/edit-settings'
 import { addShow } from '../shows/add-show'
 import { changeRhythm } from '../shows/change-rhythm'
@@ -24,6 +25,19 @@ import { one, idIn, today, near, word, episode, inPhase, show, slotDay } from '.
 
 /** Random deeds: shows. */
 export const showsDeeds = {
+  keepOffer: (x) =>
+    keepOffer(
+      x.r,
+      {
+        ...(x.n(3) > 0 ? { offer: idIn(x.r.offers, x) } : {}),
+        name: word(x),
+        address: x.n(2) > 0 ? `https://shop.example/${word(x)}` : '',
+        wordings: x.n(4) > 0 ? [{ id: `w${x.n(3)}`, text: word(x) }] : [],
+        shows: [show(x)],
+      },
+      x.c,
+    ),
+  dropOffer: (x) => dropOffer(x.r, { offer: idIn(x.r.offers, x) }, x.c),
   fixNumber: (x) => fixNumber(x.r, { episode: inPhase(x, 'work') }, x.c),
   markReleased: (x) =>
     markReleased(

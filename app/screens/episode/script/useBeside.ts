@@ -13,7 +13,11 @@ import { sayTimes, type Sayings } from './document/views'
 const howTo = { words: 'Write this beat', points: 'A point a line', free: 'Notes, if you like' }
 
 /** What is said beside every title and beat of a script: what it takes, and what to write in a blank one. */
-export function useSayings(script: Ref<Script>, card: () => Card): Ref<ReadonlyMap<Id, Sayings>> {
+export function useSayings(
+  script: Ref<Script>,
+  card: () => Card,
+  promised: Ref<ReadonlyMap<Id, string>>,
+): Ref<ReadonlyMap<Id, Sayings>> {
   return computed(() => {
     const { pace } = card().show
     const said = new Map<Id, Sayings>()
@@ -24,7 +28,11 @@ export function useSayings(script: Ref<Script>, card: () => Card): Ref<ReadonlyM
       const placeholder = section.beats.length === 1 && guidance !== '' ? guidance : howTo[spoken]
       for (const beat of section.beats) {
         const seconds = spoken === 'free' ? 0 : beatSeconds(beat, pace, spoken)
-        said.set(beat.id, { time: seconds > 0 ? sayTime(seconds) : '', placeholder })
+        said.set(beat.id, {
+          time: seconds > 0 ? sayTime(seconds) : '',
+          placeholder,
+          promised: promised.value.get(beat.id),
+        })
       }
     }
     return said

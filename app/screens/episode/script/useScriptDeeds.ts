@@ -20,6 +20,7 @@ import {
 } from './document/moves'
 import { useRemarks, useSayings, useTimes } from './useBeside'
 import type { Sayings } from './document/views'
+import { usePromised } from './usePromised'
 import { useDocument } from './useDocument'
 
 /** What can be done in a script: at the caret, with its sections, with its cues. */
@@ -49,7 +50,8 @@ export function useScriptDeeds(root: Ref<HTMLElement | null>, card: () => Card) 
     ...(card().script ?? { id: card().episode.id, createdAt: '', updatedAt: '' }),
     sections: [...sections.value],
   }))
-  const sayings: Ref<ReadonlyMap<Id, Sayings>> = useSayings(script, card)
+  const promised = usePromised(script, card, act)
+  const sayings: Ref<ReadonlyMap<Id, Sayings>> = useSayings(script, card, promised.labels)
   useTimes(root, sayings)
   let kind: CueKind = 'shot'
   let turn = 1
@@ -93,6 +95,7 @@ export function useScriptDeeds(root: Ref<HTMLElement | null>, card: () => Card) 
     fresh,
     remarks,
     read,
+    promised,
     /** Hands over what is typed at once. */
     give: document.give,
     isUnwritten: computed(() =>

@@ -58,6 +58,8 @@ export const BeatNode = Node.create({
     },
     hold: given(0),
     loose: given([]),
+    // What is put in elsewhere is said there too.
+    promised: carried('promised'),
   }),
   parseHTML: () => [{ tag: 'p' }, { tag: 'pre' }],
   renderHTML: ({ HTMLAttributes }) => ['p', mergeAttributes(HTMLAttributes), 0],

@@ -17,6 +17,8 @@ export interface Beside {
 export interface Sayings {
   time: string
   placeholder: string
+  /** What its words were promised for. */
+  promised?: string | undefined
 }
 
 function part(tag: string, className: string, parent?: HTMLElement): HTMLElement {
@@ -35,6 +37,8 @@ function sayIn(element: HTMLElement, of: (id: string) => Sayings | undefined): v
   const time = element.querySelector<HTMLElement>('.time')
   if (!said || !time) return
   setText(time, said.time)
+  const promise = element.querySelector<HTMLElement>('.promise')
+  if (promise) setText(promise, said.promised ?? '')
   const words = element.querySelector<HTMLElement>('.words')
   if (words && words.dataset['placeholder'] !== said.placeholder)
     words.dataset['placeholder'] = said.placeholder
@@ -91,6 +95,7 @@ export class BeatView implements NodeView {
     part('span', 'time', this.button)
     this.word = part('span', 'how', this.button)
     this.contentDOM = part('p', 'words', this.dom)
+    part('p', 'promise', this.dom).contentEditable = 'false'
     whenPressed(this.button, () => {
       const where = this.at()
       if (where !== undefined) beside.deliver(where)
