@@ -1,38 +1,15 @@
-import { createServer } from 'node:http'
-import { fileURLToPath } from 'node:url'
-import { chromium, type Page } from '@playwright/test'
-import { headless } from '../e2e/chromium'
-import { lampReelServer } from '../server/app'
+import type { Page } from '@playwright/test'
+import { restored } from './restored'
 import { wideBackup } from './wide'
 
 /**
  * Dragging on Countdown and Month with 300 episodes in work: the frames that come while a card is carried
  * about, against the 16.7 ms of 60 a second.
  */
-const server = createServer(lampReelServer(fileURLToPath(new URL('../dist', import.meta.url)), 'own'))
-await new Promise<void>((ready) => {
-  server.listen(4196, '127.0.0.1', ready)
-})
-const base = 'http://127.0.0.1:4196'
-const browser = await chromium.launch(headless)
-const page = await (
-  await browser.newContext({ reducedMotion: 'reduce', viewport: { width: 1280, height: 800 } })
-).newPage()
+const { page, base, end } = await restored(4196, wideBackup(Date.now()))
 await page.addInitScript(() => {
   localStorage.setItem('lamp-reel.countdown-weeks', '26')
 })
-await page.goto(base)
-await page.getByLabel('Name of the show').fill('Bench')
-await page.getByRole('button', { name: 'Begin' }).click()
-await page.getByRole('heading', { level: 1, name: /day/ }).waitFor()
-await page.goto(`${base}/settings`)
-await page
-  .locator('input[type="file"]')
-  .setInputFiles({ name: 'wide.zip', mimeType: 'application/zip', buffer: wideBackup(Date.now()) })
-await page
-  .getByText(/^Restored/)
-  .first()
-  .waitFor({ timeout: 60_000 })
 
 /** Counts frames in the page while the mouse goes to and fro over `selector`'s card. */
 async function frames(
@@ -97,5 +74,4 @@ await frames(
   await box(page, '[data-month-card][data-carries]'),
   across.map(([dx, dy]) => [dx, dy + dx / 3]),
 )
-await browser.close()
-server.close()
+await end()

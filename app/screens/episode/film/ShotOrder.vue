@@ -10,6 +10,9 @@ import type { Card } from '@core/views/card'
 import { remembered } from '@app/stores/remembered'
 import { useLibrary } from '@app/stores/library'
 import { useShotOrder } from '@app/stores/shot-order'
+import type { Item } from '@core/session/items'
+import type { SetUp } from '@core/session/order'
+import { firstRows, useGradually } from '@app/ui/gradually'
 import Flag from '@app/ui/Flag.vue'
 import TimeField from '@app/ui/fields/TimeField.vue'
 import { knownPlans, minutesBetween } from './shot-plans'
@@ -33,6 +36,8 @@ const { order } = useShotOrder(
   () => day.value,
 )
 const list = computed(() => shotList(shots.value, order.value, day.value))
+const drawn = useGradually(() => shots.value.length)
+const shown = computed(() => firstRows<Item, SetUp>(list.value.setUps, drawn.value))
 const got = computed(() => shots.value.filter((s) => s.got).length)
 const wantsLight = computed(() => shots.value.some((s) => s.shot.daylight))
 const saved = computed(() => list.value.before.minutes - list.value.now.minutes)
@@ -86,7 +91,12 @@ function move(cue: string, by: -1 | 1) {
         label="Light ends"
       />
     </div>
-    <section v-for="(s, i) in list.setUps" :key="i" class="mb-3" :aria-label="s.name || 'Set-up not said'">
+    <section
+      v-for="({ group: s, items }, i) in shown"
+      :key="i"
+      class="mb-3"
+      :aria-label="s.name || 'Set-up not said'"
+    >
       <h3 class="flex gap-3 text-14 mb-1">
         <span class="flex-1" :class="s.name ? '' : 'text-ink-2 font-normal'">{{
           s.name || 'Where and how is not said yet'
@@ -117,7 +127,7 @@ function move(cue: string, by: -1 | 1) {
       />
       <ul class="panel divide-y divide-faint">
         <ShotRow
-          v-for="c in s.items"
+          v-for="c in items"
           :key="c.id"
           :of="c"
           :known="known"

@@ -6,6 +6,7 @@ import type { Item } from '@core/session/items'
 import type { SetUp } from '@core/session/order'
 import { sayMinutes } from '@core/script/timecode'
 import { useMoment } from '@app/stores/moment'
+import { firstRows, useGradually } from '@app/ui/gradually'
 import type { SessionSeen } from '../useSession'
 import type { SessionDeeds } from '../useSessionDeeds'
 import ItemRow from './ItemRow.vue'
@@ -23,6 +24,8 @@ const figures = (s: SetUp) =>
 const isShut = (s: SetUp) => running.value && s.got === s.items.length && !s.items.some(isHere)
 const isHere = (i: Item) => i.id === seen.here.value?.id
 const chosen = ref<Id>()
+const drawn = useGradually(() => seen.row.value.length)
+const shown = computed(() => firstRows<Item, SetUp>(seen.setUps.value, drawn.value))
 /** What is pressed is taken in hand; before the first shot it shows what can be done with it. */
 function pick(item: Id) {
   if (running.value) void deeds.to(item)
@@ -43,7 +46,7 @@ function pick(item: Id) {
       }}
     </p>
     <section
-      v-for="(s, i) in seen.setUps.value"
+      v-for="({ group: s, items }, i) in shown"
       :key="`${i} ${s.name}`"
       class="mb-3"
       :aria-label="s.name || 'One set-up'"
@@ -57,7 +60,7 @@ function pick(item: Id) {
       </h2>
       <ul v-if="!isShut(s)" class="panel divide-y divide-faint overflow-clip">
         <ItemRow
-          v-for="item in s.items"
+          v-for="item in items"
           :key="item.id"
           :item="item"
           :number="numbered.get(item.id) ?? 0"
