@@ -2,6 +2,7 @@ import type { Result } from '../result'
 import type { Outcome } from './change'
 
 import type { Chance, Deed } from './random/chance'
+import { cutDeeds } from './random/cuts'
 import { episodeDeeds } from './random/episode'
 import { ideasDeeds } from './random/ideas'
 import { scheduleDeeds } from './random/schedule'
@@ -16,6 +17,7 @@ import { workDeeds } from './random/work'
  * of `core/commands` has a row.
  */
 export const randomDeeds = {
+  ...cutDeeds,
   ...episodeDeeds,
   ...ideasDeeds,
   ...scheduleDeeds,

@@ -5,6 +5,7 @@ import { after, exampleEpisode, exampleNow, exampleRecords, valueOf } from '../e
 import { faultsOf } from '../formats/whole-check'
 import { rowsOf, tableNames, type Records } from '../records'
 import { withChanges, checked, inverse, type Context, type Outcome } from './change'
+import { beginCut, noteOnCut } from './cuts'
 import { withFollowOns } from './follow'
 import { commandNames, doDeed } from './random-deeds'
 import { withSession } from './random/with-session'
@@ -60,6 +61,9 @@ function world(): Records {
   r = withSession(r, 'e0', '2026-11-24', context, 'setting up')
   const stock = { id: 'stock', kind: 'stock' as const, day: '2026-11-27', steps: [], minutes: 60 }
   r = after(r, planSession(r, stock, context))
+  r = after(r, beginCut(r, { episode: 'e0', id: 'cut' }, context))
+  const hold = { at: 134, kind: 'to do' as const, text: 'hold the bolt longer' }
+  r = after(r, noteOnCut(r, { cut: 'cut', notes: [hold] }, context))
   const mail = { name: 'Mailing list', kind: 'admin', minutes: 30 } as const
   r = after(r, putStanding(r, { ...mail, when: { kind: 'once', day: '2026-11-30' } }, context))
   const regatta = { name: 'Regatta', from: '2026-12-20', to: '2026-12-24', runUp: 14, wanted: 2, note: '' }

@@ -85,11 +85,11 @@ export const Followed = z.object({
 export type Followed = z.infer<typeof Followed>
 
 /** The edit as it came out: whole length and where sections start, in seconds. */
-export const Cut = z.object({
+export const Timing = z.object({
   length: z.optional(z.number().check(z.positive())),
   starts: z.record(Id, z.number().check(z.gte(0))),
 })
-export type Cut = z.infer<typeof Cut>
+export type Timing = z.infer<typeof Timing>
 
 /** The unit of work from first thought to back catalogue. */
 export const Episode = z.object({
@@ -130,7 +130,7 @@ export const Episode = z.object({
   pictures: z.array(Picture),
   pictureIdeas: z.optional(z.array(PictureIdea)),
   chosenPicture: z.optional(Id),
-  cut: Cut,
+  cut: Timing,
   /** Views (or listens) at an age in days since release. */
   /** Which of its show's kinds of episode it is. */
   form: z.optional(Id),

@@ -1,5 +1,6 @@
 import type { z } from 'zod/mini'
 import type { Id } from './basics'
+import { Cut } from './cut'
 import { Episode } from './episode'
 import { Keyword } from './keyword'
 import { TakenLetter } from './letter'
@@ -89,6 +90,12 @@ const defined = {
   launches: table(Launch, { singular: 'launch', since: 4, index: 'id' }),
   letters: table(TakenLetter, { singular: 'letter that was taken', since: 6, index: 'id' }),
   sessions: table(Session, { singular: 'session', since: 6, index: 'id' }),
+  cuts: table(Cut, {
+    singular: 'cut',
+    since: 7,
+    index: 'id, episode',
+    refers: (c) => itsEpisode(c.episode),
+  }),
   offers: table(Offer, { singular: 'offer', since: 7, index: 'id' }),
 }
 

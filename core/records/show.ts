@@ -1,5 +1,6 @@
 import { z } from 'zod/mini'
 import { ClockTime, Day, Id, Part, Zone, stamps } from './basics'
+import { FrameRate } from './cut'
 import { OwnField } from './idea'
 import { RhythmStart, Rule } from './rule-check'
 
@@ -106,6 +107,8 @@ export const Show = z.object({
   aim: z
     .object({ from: z.number().check(z.gte(0)), to: z.number().check(z.gte(0)) })
     .check(z.refine((a) => a.from <= a.to, 'The shorter aim comes first: from 8 to 11, say.')),
+  /** Pictures a second of its cuts; 25 where nothing is said. */
+  frames: z.optional(FrameRate),
   /** Words a minute by delivery. */
   pace: z.object({
     camera: z

@@ -1,4 +1,4 @@
-import type { Cut, Outlet, Script } from '../records'
+import type { Outlet, Script, Timing } from '../records'
 import { scriptFigures, type SpeechPace } from './timing'
 import { sayTime } from './timecode'
 
@@ -41,7 +41,7 @@ function rising(all: readonly Chapter[], length: number | undefined): Pick<Chapt
  * The chapters of an episode. Sections whose start was typed at the edit give exact ones; while none was
  * typed, the script's estimated starts, scaled to the edit's real length where that is known.
  */
-export function chaptersOf(script: Script | undefined, cut: Cut, pace: SpeechPace): Chapters {
+export function chaptersOf(script: Script | undefined, cut: Timing, pace: SpeechPace): Chapters {
   if (!script) return { from: 'nothing', list: [], left: [] }
   const typed = script.sections.flatMap((s) => {
     const start = cut.starts[s.id]

@@ -25,6 +25,7 @@ export const editShow: Command<{
       | 'topics'
       | 'fields'
       | 'forms'
+      | 'frames'
     >
   >
 }> = (records, { show: id, fields }, context) => {

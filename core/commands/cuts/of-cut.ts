@@ -1,0 +1,33 @@
+import type { Cut, Id, Records } from '../../records'
+import { ok, refused, type Result } from '../../result'
+import { titleOf } from '../../release/parts'
+import { type Context, momentOf, type Outcome, putRecord } from '../change'
+
+/** A cut that is open for notes. */
+export function openCut(records: Records, id: Id): Result<Cut> {
+  const cut = records.cuts.get(id)
+  if (!cut) return refused('This cut is no longer there.', 'cuts')
+  if (cut.closed) return refused('The round of this cut is closed. Open it again first.', 'cuts.closed')
+  return ok(cut)
+}
+
+/** A cut written anew, with a sentence. */
+export function written(
+  records: Records,
+  cut: Cut,
+  { sentence, merge }: { sentence: string; merge?: string },
+  context: Context,
+): Outcome {
+  return {
+    changes: [putRecord(records, 'cuts', { ...cut, updatedAt: momentOf(context) })],
+    sentence,
+    about: [cut.episode],
+    ...(merge === undefined ? {} : { merge }),
+  }
+}
+
+/** A cut as sentences call it: `cut 2 of “Ribs”`. */
+export function nameOf(records: Records, cut: Pick<Cut, 'number' | 'episode'>): string {
+  const episode = records.episodes.get(cut.episode)
+  return `cut ${cut.number}${episode ? ` of “${titleOf(episode)}”` : ''}`
+}

@@ -1,0 +1,45 @@
+import { beginCut } from '../cuts/begin-cut'
+import { closeRound, reopenRound } from '../cuts/close-round'
+import { keepCut, removeCut } from '../cuts/keep-cut'
+import { changeNote, noteOnCut, removeNote } from '../cuts/note-on-cut'
+import type { Chance, Deed } from './chance'
+import { idIn, inPhase, one, word } from './chance'
+
+const cut = (x: Chance) => idIn(x.r.cuts, x)
+const note = (x: Chance, of: string) => one(x.r.cuts.get(of)?.notes ?? [], x)?.id ?? ''
+
+/** Random deeds: the cuts of an episode's edit and what is noted on them. */
+export const cutDeeds = {
+  beginCut: (x) =>
+    beginCut(
+      x.r,
+      { episode: inPhase(x, 'work'), id: x.c.id(), ...(x.n(2) > 0 ? { from: word(x) } : {}) },
+      x.c,
+    ),
+  noteOnCut: (x) =>
+    noteOnCut(
+      x.r,
+      {
+        cut: cut(x),
+        notes: [
+          { at: x.n(500), kind: x.n(3) > 0 ? 'to do' : 'remark', text: word(x), mine: x.n(3) === 0 },
+          ...(x.n(2) > 0 ? [{ at: x.n(500), kind: 'to do' as const, text: word(x), isDone: true }] : []),
+        ],
+      },
+      x.c,
+    ),
+  changeNote: (x) => {
+    const of = cut(x)
+    const to =
+      x.n(2) > 0 ? { isDone: x.n(2) > 0 } : { kind: x.n(2) > 0 ? ('to do' as const) : ('remark' as const) }
+    return changeNote(x.r, { cut: of, note: note(x, of), to }, x.c)
+  },
+  removeNote: (x) => {
+    const of = cut(x)
+    return removeNote(x.r, { cut: of, note: note(x, of) }, x.c)
+  },
+  keepCut: (x) => keepCut(x.r, { cut: cut(x), to: { length: 1 + x.n(900), from: word(x) } }, x.c),
+  removeCut: (x) => removeCut(x.r, { cut: cut(x) }, x.c),
+  closeRound: (x) => closeRound(x.r, { cut: cut(x), as: x.n(2) > 0 ? 'approved' : 'another' }, x.c),
+  reopenRound: (x) => reopenRound(x.r, { cut: cut(x) }, x.c),
+} satisfies Record<string, Deed>
