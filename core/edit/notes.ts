@@ -39,7 +39,10 @@ export function readNotes(
   let at = from
   text.split(/\r\n|\r|\n/).forEach((line, i) => {
     if (line.trim() === '') return
-    const [, moment, rest = ''] = timed.exec(line) ?? []
+    // A list to tick has its boxes before the times.
+    const [, box = '', behind = line] = /^\s*[-*•]?\s*(\[\s*[xX✓]?\s*\]|!)\s*(\d.*)$/.exec(line) ?? []
+    const [, moment, words = ''] = timed.exec(behind) ?? []
+    const rest = box === '' ? words : `${box} ${words}`
     if (moment !== undefined) {
       const read = readMoment(moment, rate)
       if (!read.ok) {
