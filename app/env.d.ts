@@ -9,6 +9,16 @@ declare module '*.css'
 interface Window {
   showDirectoryPicker?: (options?: { id?: string; mode?: 'readwrite' }) => Promise<FileSystemDirectoryHandle>
 }
+interface Window {
+  showOpenFilePicker?: (options?: {
+    id?: string
+    types?: { description: string; accept: Record<string, string[]> }[]
+  }) => Promise<FileSystemFileHandle[]>
+}
+interface FileSystemFileHandle {
+  queryPermission?: (of: { mode: 'read' }) => Promise<PermissionState>
+  requestPermission?: (of: { mode: 'read' }) => Promise<PermissionState>
+}
 interface FileSystemDirectoryHandle {
   queryPermission?: (of: { mode: 'readwrite' }) => Promise<PermissionState>
   requestPermission?: (of: { mode: 'readwrite' }) => Promise<PermissionState>

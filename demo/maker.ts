@@ -19,6 +19,7 @@ import { freshSettings } from '@core/commands/settings/fresh-settings'
 import { stepsToAdd } from '@core/recipe/apply'
 import { addDays, dayNumber, weekday } from '@core/rhythm/days'
 import { blankEpisode } from '@core/records/blank-episode'
+import { demoCuts } from './cuts'
 import { materialsOf } from './materials'
 import { askedReads, demoOffers, saying } from './offers'
 import { picturesOf, waitingSince } from './made'
@@ -104,6 +105,7 @@ export class Maker {
         reservations: this.reservations,
         launches: this.launches,
         offers: demoOffers(this.at),
+        cuts: demoCuts(this.today, (day) => this.moment(day), this.episodes),
       },
       journal: [],
       files: [],

@@ -69,10 +69,9 @@ export function build() {
   run(bin('vite'), ['build', '--logLevel', 'warn'])
 }
 
-/** Makes sure that Chromium is there, from Debian's packages where it is not. */
-export function chromium() {
-  if (existsSync('/usr/bin/chromium-headless-shell')) return
-  console.log('Installing Chromium from Debian’s packages…')
+/** Installs a package of Debian's. */
+function debian(name) {
+  console.log(`Installing ${name} from Debian’s packages…`)
   const sudo = process.getuid?.() === 0 ? [] : ['sudo']
   const apt = (...args) => {
     const [first, ...rest] = [...sudo, 'apt-get', ...args]
@@ -82,5 +81,15 @@ export function chromium() {
     })
   }
   apt('update', '-qq')
-  apt('install', '-y', '-qq', 'chromium-headless-shell')
+  apt('install', '-y', '-qq', '--no-install-recommends', name)
+}
+
+/** Makes sure that headless Chromium is there, from Debian's packages where it is not. */
+export function chromium() {
+  if (!existsSync('/usr/bin/chromium-headless-shell')) debian('chromium-headless-shell')
+}
+
+/** Makes sure that ffmpeg is there, with which tests make films to play. */
+export function ffmpeg() {
+  if (!existsSync('/usr/bin/ffmpeg')) debian('ffmpeg')
 }

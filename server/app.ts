@@ -30,6 +30,8 @@ export function lampReelServer(dist: string, start: Start, mail?: MailOptions): 
           scriptSrc: ["'self'"],
           styleSrc: ["'self'"],
           imgSrc: ["'self'", 'blob:', 'data:'],
+          // A cut plays from the disk, where it stays.
+          mediaSrc: ["'self'", 'blob:'],
           fontSrc: ["'self'"],
           connectSrc: ["'self'"],
           workerSrc: ["'self'"],

@@ -1,5 +1,5 @@
 import type { Keymap } from '@app/ui/keymap'
-import { cueKeys, episodeKeys, findKeys, scriptKeys, shotKeys } from './episode/keymap'
+import { cueKeys, cutKeys, episodeKeys, findKeys, noteKeys, scriptKeys, shotKeys } from './episode/keymap'
 import { ideasKeys, plotKeys, sortKeys } from './ideas/keymap'
 import { countdownKeys, monthKeys, monthsKeys, openSlotsKeys, slotsKeys, workKeys } from './schedule/keymap'
 import { readerKeys } from './reader/keymap'
@@ -33,6 +33,8 @@ export const keymaps: readonly Keymap[] = [
   cueKeys,
   findKeys,
   shotKeys,
+  cutKeys,
+  noteKeys,
   readerKeys,
   scoreKeys,
 ]

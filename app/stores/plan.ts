@@ -119,6 +119,12 @@ export const usePlan = defineStore('plan', () => {
     return new Map((await at().forecast(of)).map((o) => [o.episode, o]))
   }
 
+  /** The day on which an episode's work before release would end after some changes; nothing where it finds no room. */
+  function readyAfter(episode: Id, changes: readonly Change[]): Day | undefined {
+    const state = stateOf(withChanges(library.records, changes), moment.now, cards.partMinutes)
+    return readyDays(state.open.tasks, state.load).get(episode)
+  }
+
   watch([() => library.world, () => library.state], () => {
     if (wanted.value && library.state === 'open') learn()
   })
@@ -260,6 +266,7 @@ export const usePlan = defineStore('plan', () => {
     refresh,
     whatIf,
     afterwards,
+    readyAfter,
     want,
     proposal,
     propose,

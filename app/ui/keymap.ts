@@ -128,21 +128,23 @@ export function keysOn<Deed extends string, Context extends unknown[] = []>(
 /**
  * Listens on the whole page while the component is there: not while letters are typed, nor in a dialog or menu,
  * nor to a key that a button answers to by itself. `whileTyping`: what is done by its Alt or Ctrl chords among letters
- * too.
+ * too. `first`: before what keys do everywhere, where a screen needs one of those for its own.
  */
 export function useKeymap<Deed extends string>(
   map: Keymap<Deed>,
   handlers: Record<Deed, Handler<[]>>,
   whileTyping: readonly NoInfer<Deed>[] = [],
+  first = false,
 ): void {
   const heard = keysOn(map, handlers)
   const isHeardAnyway = (event: KeyboardEvent) => {
     const deed = event.altKey || event.ctrlKey ? deedOf(map, event)?.deed : undefined
     return deed !== undefined && whileTyping.includes(deed)
   }
-  useEventListener(window, 'keydown', (event) => {
+  const listen = (event: KeyboardEvent) => {
     if ((typingIn(event.target) && !isHeardAnyway(event)) || answersItself(event)) return
     if (document.querySelector('[role="dialog"], [role="menu"]')) return
     heard(event)
-  })
+  }
+  useEventListener(window, 'keydown', listen, { capture: first })
 }

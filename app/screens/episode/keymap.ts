@@ -36,3 +36,24 @@ export const findKeys = keymap('Find in the script', {
 export const shotKeys = keymap('Shots', {
   move: ['Alt+ArrowUp Alt+ArrowDown', 'film it earlier, later'],
 })
+
+/** While a cut is reviewed. */
+export const cutKeys = keymap('Cut', {
+  play: ['Space', 'play, and stop'],
+  shuttle: ['J L', 'backwards, forwards; again for faster'],
+  stop: ['K', 'stop'],
+  frame: ['ArrowLeft ArrowRight', 'a frame back, a frame on'],
+  jump: ['Shift+ArrowLeft Shift+ArrowRight', 'five seconds back, on'],
+  note: ['Enter', 'a note; it takes the moment at which its first letter was typed'],
+  turn: ['ArrowUp ArrowDown', 'to the note before, the note after'],
+  tick: ['X', 'tick the note there'],
+  start: ['S', 'the next section begins here'],
+  approve: ['Shift+A', 'approve this cut'],
+})
+
+/** In the field for a note. */
+export const noteKeys = keymap('Note on a cut', {
+  keep: ['Enter', 'keep it; an empty one goes back to the cut'],
+  play: ['Alt+Space', 'play, and stop, while typing'],
+  leave: ['Escape', 'back to the cut'],
+})

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AskedRead} from '@core/records';
+import type { AskedRead } from '@core/records'
 import { ReadPlace } from '@core/records'
 import { readAsked } from '@core/script/promised'
 import type { Card } from '@core/views/card'

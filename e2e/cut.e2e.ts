@@ -1,0 +1,149 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { readFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Page } from '@playwright/test'
+import { demo, expect, stored, test } from './fixtures'
+
+/** A film of 20 seconds at 25 pictures a second, with sound. */
+function film(): string {
+  const path = join(mkdtempSync(join(tmpdir(), 'lamp-reel-cut-')), 'cut.webm')
+  const pictures = ['-f', 'lavfi', '-i', 'testsrc2=size=320x180:rate=25']
+  const sound = ['-f', 'lavfi', '-i', 'sine=frequency=330']
+  const written = [
+    '-t',
+    '20',
+    '-c:v',
+    'libvpx',
+    '-deadline',
+    'realtime',
+    '-cpu-used',
+    '8',
+    '-c:a',
+    'libvorbis',
+  ]
+  execFileSync('ffmpeg', ['-v', 'error', ...pictures, ...sound, ...written, path])
+  return path
+}
+
+/** Opens the edit of an episode of the demo of which no cut was reviewed. */
+async function edit(page: Page): Promise<void> {
+  // As in browsers that cannot remember where a file lies.
+  await page.addInitScript(() => {
+    Reflect.deleteProperty(window, 'showOpenFilePicker')
+  })
+  await demo(page, '/schedule')
+  await page.locator('a', { hasText: 'Lofting a stem' }).first().click()
+  await page.getByRole('link', { name: /^Edit/ }).click()
+}
+const notes = (page: Page) => page.getByRole('list', { name: 'Notes on the cut' }).getByRole('listitem')
+const field = (page: Page) => page.getByRole('textbox', { name: 'A note at this moment' })
+/** Types lines as notes, one after the other, while the cut goes on. */
+async function type(page: Page, lines: readonly string[]): Promise<void> {
+  await page.keyboard.press('Enter')
+  await expect(field(page)).toBeFocused()
+  for (const line of lines) {
+    await page.keyboard.type(line)
+    await page.keyboard.press('Enter')
+    await expect(field(page)).toHaveValue('')
+  }
+  await page.keyboard.press('Escape')
+}
+const frame = async (page: Page) => {
+  const [h = 0, m = 0, s = 0, f = 0] = (await page.getByTestId('timecode').innerText()).split(':').map(Number)
+  return ((h * 60 + m) * 60 + s) * 25 + f
+}
+
+test('two rounds are noted by keys while the film plays; what was not done comes again; the second is approved', async ({
+  page,
+}) => {
+  const path = film()
+  await edit(page)
+  await page.getByRole('button', { name: 'Review cut 1' }).click()
+  const video = page.locator('video')
+  await page.getByLabel('The file of this cut').setInputFiles(path)
+  await expect(page.getByText('now 0:20')).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect.poll(() => frame(page)).toBeGreaterThan(10)
+  await type(page, [
+    '! hold the bolt longer',
+    'this is the pace',
+    '! level it',
+    '! less music',
+    'good',
+    '! again',
+  ])
+  await page.keyboard.press('k')
+  expect(await video.evaluate((v) => v instanceof HTMLVideoElement && v.paused)).toBe(true)
+  await expect(notes(page)).toHaveCount(6)
+  await expect(page.getByText('4 to do · 2 remarks')).toBeVisible()
+
+  // Frame by frame, and to the notes by the arrows.
+  const at = await frame(page)
+  for (const key of ['ArrowRight', 'ArrowRight', 'ArrowLeft']) await page.keyboard.press(key)
+  expect(await frame(page)).toBe(at + 1)
+  for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowUp')
+  await page.keyboard.press('x')
+  await expect(page.getByText('3 to do · 1 done · 2 remarks')).toBeVisible()
+
+  await page.getByRole('button', { name: 'Ask for cut 2' }).click()
+  await expect(page.getByText('Another round was asked for. Cut 2 comes next.')).toBeVisible()
+  await page.getByRole('button', { name: 'Cut 2 is here' }).click()
+  await expect(page.getByText('3 things to do, 3 of them again.')).toBeVisible()
+  await expect(notes(page).first()).toContainText('again, asked first in cut 1')
+  await page.getByLabel('The file of this cut').setInputFiles(path)
+  await page.keyboard.press('l')
+  await type(page, ['! one', '! two', '! three', 'four', 'five', 'six'])
+  await page.keyboard.press('k')
+  await expect(notes(page)).toHaveCount(9)
+  for (const box of await notes(page).getByRole('checkbox').all()) await box.check()
+  await expect(page.getByText('Nothing is left to do in cut 2.')).toBeVisible()
+  await page.locator('h1').click()
+  await page.keyboard.press('Shift+A')
+  await expect(page.getByText('Cut 2 is approved, 0:20.')).toBeVisible()
+  await expect(page.getByLabel('Length of the edit')).toHaveValue('0:20')
+  await stored(page)
+  await page.reload()
+  await expect(page.getByText('Cut 2 is approved, 0:20.')).toBeVisible()
+  await expect(notes(page)).toHaveCount(9)
+  await expect(notes(page).first().getByRole('checkbox')).toBeDisabled()
+})
+
+test('without a film a clock runs; lines are pasted, markers read, sections timed by a key, notes saved', async ({
+  page,
+}) => {
+  await edit(page)
+  await page.getByRole('button', { name: 'Review cut 1' }).click()
+  await page.keyboard.press('Space')
+  await expect.poll(() => frame(page)).toBeGreaterThan(20)
+  await page.keyboard.press('Space')
+  await page.keyboard.press('Shift+ArrowRight')
+  await page.keyboard.press('s')
+  const sections = page.getByRole('list', { name: 'Sections in the cut' })
+  await expect(sections.getByRole('listitem').first()).toContainText(/0:20 → 0:0[5-9]/)
+  await expect(page.getByLabel('Start of What you will need')).toHaveValue(/^0:0[5-9]$/)
+
+  await field(page).focus()
+  await page.evaluate(async () => {
+    await navigator.clipboard.writeText('0:09 - [x] Open on the lead\n1m10 ! wind\n0:75 no\n2:01 keep')
+  })
+  await page.keyboard.press('Control+v')
+  await expect(page.getByText('Line 3: “0:75” is not a time.')).toBeVisible()
+  await expect(notes(page)).toHaveCount(3)
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  const edl = 'TITLE: Cut 1\n* LOC: 01:00:30:12 RED     hold the string\n'
+  await page
+    .getByLabel('Read notes from a file')
+    .setInputFiles({ name: 'markers.edl', mimeType: 'text/plain', buffer: Buffer.from(edl) })
+  await expect(notes(page)).toHaveCount(4)
+  await expect(notes(page).nth(1)).toContainText('0:30')
+  const saving = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Plain text' }).click()
+  const text = await readFile(await (await saving).path(), 'utf8')
+  expect(text.split('\n').slice(0, 3)).toEqual([
+    '00:00:09:00 [x] Open on the lead',
+    '00:00:30:12 [ ] hold the string',
+    '00:01:10:00 [ ] wind',
+  ])
+})
