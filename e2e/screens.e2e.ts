@@ -84,6 +84,11 @@ for (const theme of ['booth', 'daylight'] as const) {
       await expect(page.getByRole('heading', { level: 1, name: /Cutting a spar/ })).toBeVisible()
       await look(stage)
     }
+    await goTo(page, '/schedule')
+    const cut = await page.getByRole('link', { name: /The ferry pilot/ }).getAttribute('href')
+    await goTo(page, `${cut}/edit`)
+    await expect(page.getByRole('list', { name: 'Notes on the cut' })).toBeVisible()
+    await look('a cut')
     // What opens over the screens is made of the same colours.
     if (theme === 'daylight') return
     await goTo(page, '/schedule/countdown')

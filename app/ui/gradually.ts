@@ -2,7 +2,7 @@ import { computed, ref, watch, type Ref } from 'vue'
 import { useRafFn } from '@vueuse/core'
 
 /** How many rows stand at once, and how many more with each frame after. */
-const first = 30
+const first = 18
 const more = 30
 
 /**

@@ -8,6 +8,7 @@ import { localAt, momentAt } from '@core/rhythm/zone'
 import type { Cell } from '@core/session/clock'
 import { setUpName } from '@core/session/order'
 import { useMoment } from '@app/stores/moment'
+import { useGradually } from '@app/ui/gradually'
 import Flag from '@app/ui/Flag.vue'
 import Glyph from '@app/ui/Glyph.vue'
 import type { SessionSeen } from '../useSession'
@@ -26,6 +27,7 @@ const whole = computed(() => Math.max(30, max(seen.cells.value, (c) => c.start +
 const left = (c: Cell) => `${(c.start / whole.value) * 100}%`
 const width = (c: Cell) => `${(c.minutes / whole.value) * 100}%`
 const items = computed(() => seen.cells.value.filter((c) => c.kind === 'item'))
+const drawn = useGradually(() => seen.cells.value.length)
 const numbered = computed(() => new Map(items.value.map((c, i) => [c.item?.id, i + 1])))
 /** Where something else is set up, with its name as far as there is room for it. */
 const turns = computed(() => {
@@ -95,7 +97,7 @@ const lightAt = computed(() => {
         :style="{ left: `${(t.start / whole) * 100}%`, width: `${t.share * 100}%` }"
         ><span class="truncate">{{ t.share > 0.045 ? t.name : '' }}</span></span
       >
-      <template v-for="(c, i) in seen.cells.value" :key="c.item?.id ?? i"
+      <template v-for="(c, i) in seen.cells.value.slice(0, drawn)" :key="c.item?.id ?? i"
         ><span
           v-if="c.kind === 'setup' && c.minutes > 0"
           class="cell setup"

@@ -67,6 +67,7 @@ const what = computed(() => (seen.words.value.items === 'steps' ? '' : `${seen.w
       set up in
       {{ sayMinutes(run.setup) }}
     </p>
+    <RouterLink v-if="session.kind === 'write'" to="/scripts" class="btn btn-small">The desk</RouterLink>
     <Drop v-if="run.kind === 'planned'" label="When" small right
       ><div class="grid gap-2">
         <TimeField

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Session } from '@core/records'
+import { usualCosts } from '@core/plan/shots'
 import { sayMinutes } from '@core/script/timecode'
+import { clockOf } from '@core/session/clock'
 import { episodesIn, itemsIn, sessionMinutes } from '@core/session/items'
 import { sessionKinds, setUpKind } from '@core/session/kinds'
 import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
+import { useMoment } from '@app/stores/moment'
 
 /** A session of today, or one that is on its way: what several episodes have done in one go. */
 const { session, quiet } = defineProps<{
@@ -15,11 +18,17 @@ const { session, quiet } = defineProps<{
 }>()
 const library = useLibrary()
 const cards = useCards()
+const moment = useMoment()
 const episodes = computed(() => episodesIn(session, cards.stepIn))
 const items = computed(() => itemsIn(session, cards.stepIn))
-const minutes = computed(() =>
-  sessionMinutes(session, cards.stepIn, library.settings.setup[setUpKind(session.kind)] ?? 0),
-)
+const setup = computed(() => library.settings.setup[setUpKind(session.kind)] ?? 0)
+/** How long it is; on its way, what is left of it. */
+const minutes = computed(() => {
+  const clock = clockOf(session, items.value, setup.value, usualCosts, moment.now)
+  return clock
+    ? Math.max(0, Math.round((clock.ends - moment.now) / 60_000))
+    : sessionMinutes(session, cards.stepIn, setup.value)
+})
 const words = computed(() => sessionKinds[session.kind])
 const stands = computed(() =>
   session.run.kind === 'planned'
@@ -47,7 +56,9 @@ const stands = computed(() =>
         ><template v-if="episodes.length === 0">for no episode yet</template>
       </p>
     </div>
-    <p class="num text-20 text-ink">{{ sayMinutes(minutes) }}</p>
+    <p class="num text-20 text-ink">
+      {{ sayMinutes(minutes) }}{{ session.run.kind === 'running' ? ' left' : '' }}
+    </p>
     <RouterLink
       :to="{ name: 'session', params: { session: session.id } }"
       class="btn"
