@@ -4,6 +4,7 @@ import { readFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
+import { unzipSync } from 'fflate'
 import { demo, expect, stored, test } from './fixtures'
 
 /** A film of 20 seconds at 25 pictures a second, with sound. */
@@ -146,4 +147,23 @@ test('without a film a clock runs; lines are pasted, markers read, sections time
     '00:00:30:12 [ ] hold the string',
     '00:01:10:00 [ ] wind',
   ])
+
+  // Handed over to somebody, as one package.
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Hand over' }).click()
+  await page.getByLabel('Who cuts it').fill('Pell Orring')
+  await page.getByLabel('Who cuts it').press('Tab')
+  await page.getByLabel('how the show looks and sounds').uncheck()
+  const zipping = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save the package' }).click()
+  const zip = unzipSync(await readFile(await (await zipping).path()))
+  expect(Object.keys(zip)).toEqual(
+    expect.arrayContaining(['start.html', 'script.md', 'shots.csv', 'notes.edl']),
+  )
+  expect(Object.keys(zip)).not.toContain('guide.txt')
+  await page.getByRole('button', { name: 'Copy the message' }).click()
+  await expect(page.getByRole('button', { name: 'Copied' })).toBeVisible()
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(/^Pell Orring, here is “Lofting/)
+  await page.keyboard.press('Escape')
+  await expect(notes(page).nth(1)).toContainText('for Pell Orring')
 })

@@ -44,10 +44,11 @@ test('one picture of each main view, from the demo', async ({ page }) => {
     (await page.getByRole('link', { name: title }).getAttribute('href')) ?? ''
   const ribs = await address(/Steaming oak ribs/)
   const spar = await address(/Cutting a spar/)
+  const pilot = await address(/The ferry pilot/)
   for (const [name, path] of [
-    ['brief', `${ribs}/brief`],
     ['script', `${spar}/script`],
     ['film', `${spar}/film`],
+    ['cut', `${pilot}/edit`],
     ['reader', spar.replace('/episode/', '/read/')],
     ['thumbnail', `${ribs}/thumbnail`],
     ['release', `${ribs}/release`],

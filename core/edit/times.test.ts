@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { exampleScript } from '../examples'
-import { beatTimes, placedIn, sectionTimes } from './times'
+import { beatTimes, placedIn, sectionTimes, startsFrom } from './times'
 
 const pace = { camera: 60, voice: 60 }
 /** At 60 words a minute; every beat has 0.8 s at its end: sections of 10, 20 and 10 s. */
@@ -62,4 +62,16 @@ test('moments of the script rise in the cut, from its begin to its end, whatever
       },
     ),
   )
+})
+
+test('an editor’s markers that are called as sections are their starts, as far as they rise', () => {
+  const markers = [
+    { at: 0, text: 'hook' },
+    { at: 41, text: 'Close ' },
+    { at: 12, text: 'BODY' },
+    { at: 20, text: 'hold it' },
+  ]
+  expect(startsFrom(markers, script.sections)).toEqual({ [hook]: 0, [body]: 12, [close]: 41 })
+  expect(startsFrom([{ at: 50, text: 'Hook' }, ...markers.slice(1, 3)], script.sections)).toEqual({})
+  expect(startsFrom(markers.slice(0, 1), script.sections)).toEqual({})
 })

@@ -101,3 +101,20 @@ export function beatTimes(script: Script | undefined, pace: SpeechPace, timing: 
     }),
   )
 }
+
+/**
+ * Starts of sections by notes that are called as they are: an editor's markers. Only those that rise in the order of the
+ * script; nothing where fewer than two fit.
+ */
+export function startsFrom(
+  notes: readonly { at: number; text: string }[],
+  sections: readonly { id: Id; title: string }[],
+): Record<Id, number> {
+  const plain = (text: string) => text.trim().toLowerCase()
+  const starts: [Id, number][] = []
+  for (const s of sections) {
+    const at = notes.find((n) => plain(n.text) === plain(s.title))?.at
+    if (at !== undefined && at > (starts.at(-1)?.[1] ?? -1)) starts.push([s.id, at])
+  }
+  return starts.length < 2 ? {} : Object.fromEntries(starts)
+}

@@ -128,7 +128,10 @@ useKeymap(cutKeys, deeds, [], true)
         <p v-if="secondsOf('voice') > 0" class="sub text-12">
           to camera {{ sayTime(secondsOf('camera')) }} · voice-over {{ sayTime(secondsOf('voice')) }}
         </p>
-        <p v-if="untimed" class="sub text-12 mt-1">
+        <button v-if="of.marked.value" class="btn btn-small mt-1" @click="of.takeStarts(of.marked.value)">
+          Take {{ Object.keys(of.marked.value).length }} starts from its markers
+        </button>
+        <p v-else-if="untimed" class="sub text-12 mt-1">
           <KeySign :line="cutKeys.lines.start" /> “{{ untimed.title }}” begins here
         </p>
       </div>

@@ -9,7 +9,7 @@ import { useLibrary } from '@app/stores/library'
 import { useMoment } from '@app/stores/moment'
 import { usePlan } from '@app/stores/plan'
 import KeySign from '@app/ui/KeySign.vue'
-import TextField from '@app/ui/fields/TextField.vue'
+import HandOver from './HandOver.vue'
 import { cutKeys } from '../keymap'
 import type { CutInHand } from './useCut'
 
@@ -47,13 +47,14 @@ const sayReady = (at: { day: string; left: number } | undefined) =>
 
 <template>
   <section aria-label="The round" class="grid gap-2 border-t border-faint pt-3">
-    <p class="flex items-baseline gap-2">
+    <div class="flex items-baseline gap-2">
       <span class="font-title font-semibold text-16 flex-1" role="status">{{ says }}</span><span
         v-if="of.usual.value"
         class="sub"
         >usually {{ of.usual.value }} {{ of.usual.value === 1 ? 'cut' : 'cuts' }}</span
       >
-    </p>
+      <HandOver v-if="cut.closed?.kind !== 'approved'" :cut="cut" :of="of" :card="card" />
+    </div>
     <div v-if="!cut.closed" class="grid grid-cols-[auto_minmax(0,1fr)] gap-x-3 gap-y-1.5 items-center">
       <button class="btn" :class="counts?.open === 0 ? 'btn-main' : ''" @click="emit('approve')">
         Approve cut {{ cut.number }} <KeySign :line="cutKeys.lines.approve" />
@@ -73,14 +74,5 @@ const sayReady = (at: { day: string; left: number } | undefined) =>
         Cut {{ cut.number + 1 }} is here</button
       ><button class="btn" @click="of.reopen">Open cut {{ cut.number }} again</button>
     </p>
-    <TextField
-      v-if="!cut.closed"
-      :model-value="cut.from"
-      lazy
-      class="max-w-[220px]"
-      label="Who cuts it"
-      placeholder="I do"
-      @update:model-value="of.keep({ from: $event.trim() })"
-    />
   </section>
 </template>

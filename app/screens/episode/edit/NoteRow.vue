@@ -27,6 +27,9 @@ function reword(event: Event) {
   const text = typedIn(event).trim()
   if (text !== '' && text !== note.text) emit('change', { text })
 }
+function leave(event: Event) {
+  if (event.target instanceof HTMLElement) event.target.blur()
+}
 </script>
 
 <template>
@@ -41,33 +44,36 @@ function reword(event: Event) {
       @change="emit('tick')"
     /><span v-else class="w-[18px] text-center text-ink-2" aria-hidden="true">–</span
     ><button
-      class="num text-12 mt-0.5 hover:underline"
+      class="num text-12 mt-0.5 w-[40px] flex-none text-right hover:underline"
       :aria-label="`To ${sayTime(note.at)}`"
       @click="emit('seek')"
     >
       {{ sayTime(note.at) }}
     </button>
     <div class="flex-1 min-w-0">
-      <input
-        class="quiet-field mx-0 px-1 py-0 w-full"
+      <textarea
+        class="quiet-field mx-0 px-1 py-0 w-full resize-none [field-sizing:content] leading-[22px]"
         :class="note.kind === 'to do' && !note.done ? 'font-semibold' : 'text-ink-2'"
+        rows="1"
         :value="note.text"
         :readonly="closed"
-        :title="note.text"
         :aria-label="`Note at ${sayTime(note.at)}`"
         @change="reword"
+        @keydown.enter.prevent="leave"
       />
-      <p v-if="history() && !note.done" class="sub text-12 px-1">{{ history() }}</p>
+      <p v-if="note.kind === 'to do' && (from !== '' || history())" class="sub text-12 px-1">
+        <button
+          v-if="from !== ''"
+          class="hover:underline"
+          :disabled="closed"
+          :aria-label="`For ${note.mine ? 'me' : from}; change: ${note.text}`"
+          @click="emit('change', { mine: !note.mine })"
+        >
+          for {{ note.mine ? 'me' : from }}</button
+        ><template v-if="history() && !note.done">{{ from !== '' ? ', ' : '' }}{{ history() }}</template>
+      </p>
     </div>
     <button
-      v-if="note.kind === 'to do' && from !== ''"
-      class="sub text-12 mt-0.5 whitespace-nowrap hover:underline"
-      :disabled="closed"
-      :aria-label="`For ${note.mine ? 'me' : from}; change: ${note.text}`"
-      @click="emit('change', { mine: !note.mine })"
-    >
-      for {{ note.mine ? 'me' : from }}</button
-    ><button
       v-if="!closed"
       class="text-ink-2 px-0.5 mt-1"
       :aria-label="`Remove: ${note.text}`"

@@ -12,7 +12,7 @@ import { writeEpisode } from '@core/commands/episode'
 import { usualRate } from '@core/edit/frames'
 import { readWords, type ReadNote } from '@core/edit/notes'
 import { countNotes, cutsOf, usualRounds } from '@core/edit/rounds'
-import { beatTimes, sectionTimes } from '@core/edit/times'
+import { beatTimes, sectionTimes, startsFrom } from '@core/edit/times'
 import type { CutNote, Id, Timing } from '@core/records'
 import { scriptFigures } from '@core/script/timing'
 import type { Card } from '@core/views/card'
@@ -58,6 +58,17 @@ export function useCut(card: () => Card) {
       void library.perform(noteOnCut, { cut: id(), notes }, 'quietly')
     },
     noteAll: (notes: readonly ReadNote[]) => library.perform(noteOnCut, { cut: id(), notes }),
+    /** Starts of sections that are marked in the cut and not said yet. */
+    marked: computed(() => {
+      const starts = startsFrom(cut.value?.notes ?? [], card().script?.sections ?? [])
+      const known = card().episode.cut.starts
+      return Object.entries(starts).some(([section, at]) => known[section] !== at) ? starts : undefined
+    }),
+    takeStarts: (starts: Record<Id, number>) => {
+      const { cut: timed } = card().episode
+      const typed = { cut: { ...timed, starts: { ...timed.starts, ...starts } } }
+      void library.perform(writeEpisode, { episode: card().episode.id, typed, what: 'the section times' })
+    },
     change: (
       note: Id,
       to: Partial<Pick<CutNote, 'at' | 'kind' | 'text' | 'mine'>> & { isDone?: boolean },
