@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
-import { readFile } from 'node:fs/promises'
+import { readFile, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
@@ -166,4 +166,53 @@ test('without a film a clock runs; lines are pasted, markers read, sections time
   expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(/^Pell Orring, here is “Lofting/)
   await page.keyboard.press('Escape')
   await expect(notes(page).nth(1)).toContainText('for Pell Orring')
+})
+
+test('subtitles are made from the script, corrected, saved, and read from a file with its faults said', async ({
+  page,
+}) => {
+  await edit(page)
+  await page.getByRole('button', { name: 'Review cut 1' }).click()
+  await page.getByText('Subtitles none yet').click()
+  await page.getByRole('button', { name: 'Make them from the script' }).click()
+  const list = page.getByRole('list', { name: 'Subtitles' })
+  await expect(list.getByRole('listitem').nth(20)).toBeVisible()
+  await expect(page.getByText(/estimated from the script/)).toBeVisible()
+  const first = list.getByRole('textbox').first()
+  await first.fill('A line that is a good deal longer than any line may be')
+  await first.press('Tab')
+  await expect(list.getByRole('listitem').first()).toContainText('more than 42')
+  await first.fill('Paper from stove to door.')
+  await first.press('Tab')
+  await expect(list.getByRole('listitem').first()).not.toContainText('more than 42')
+  await list.getByRole('button').nth(8).click()
+  await expect(page.getByTestId('cut-time')).not.toHaveText('0:00')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  const saving = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'SubRip' }).click()
+  const srt = await readFile(await (await saving).path(), 'utf8')
+  expect(srt.split('\n').slice(0, 3)).toEqual([
+    '1',
+    expect.stringMatching(/^00:00:00,000 --> 00:00:\d\d,\d{3}$/),
+    'Paper from stove to door.',
+  ])
+  const broken = '1\n00:00:01,000 --> 00:00:03,000\nkept\n\n2\n00:00:04 --> soon\nlost\n'
+  await page
+    .getByLabel('Read subtitles from a file')
+    .setInputFiles({ name: 'a.srt', mimeType: 'text/plain', buffer: Buffer.from(broken) })
+  await expect(page.getByText(/^Line 6: .*has no two times/)).toBeVisible()
+  await expect(list.getByRole('listitem')).toHaveCount(1)
+  // The program reads what a player of subtitles reads.
+  const path = join(mkdtempSync(join(tmpdir(), 'lamp-reel-srt-')), 'a.srt')
+  await writeFile(path, srt)
+  const seen = execFileSync('ffprobe', [
+    '-v',
+    'error',
+    '-show_entries',
+    'packet=pts_time',
+    '-of',
+    'csv',
+    path,
+  ])
+  expect(seen.toString().trim().split('\n')).toHaveLength(srt.split('-->').length - 1)
 })

@@ -6,6 +6,7 @@ import { faultsOf } from '../formats/whole-check'
 import { rowsOf, tableNames, type Records } from '../records'
 import { withChanges, checked, inverse, type Context, type Outcome } from './change'
 import { beginCut, noteOnCut } from './cuts'
+import { keepTranscript } from './transcripts'
 import { withFollowOns } from './follow'
 import { commandNames, doDeed } from './random-deeds'
 import { withSession } from './random/with-session'
@@ -64,6 +65,8 @@ function world(): Records {
   r = after(r, beginCut(r, { episode: 'e0', id: 'cut' }, context))
   const hold = { at: 134, kind: 'to do' as const, text: 'hold the bolt longer' }
   r = after(r, noteOnCut(r, { cut: 'cut', notes: [hold] }, context))
+  const heard = [{ from: 0, to: 2, text: 'It curls.' }]
+  r = after(r, keepTranscript(r, { episode: 'e0', made: 'read', captions: heard }, context))
   const mail = { name: 'Mailing list', kind: 'admin', minutes: 30 } as const
   r = after(r, putStanding(r, { ...mail, when: { kind: 'once', day: '2026-11-30' } }, context))
   const regatta = { name: 'Regatta', from: '2026-12-20', to: '2026-12-24', runUp: 14, wanted: 2, note: '' }

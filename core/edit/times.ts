@@ -83,6 +83,8 @@ export interface BeatTime {
   text: string
   from: number
   to: number
+  /** When its words end and its silence or music begins. */
+  said: number
 }
 
 /** The beats of a script as they stand in its cut; those without a length are left out. */
@@ -97,7 +99,7 @@ export function beatTimes(script: Script | undefined, pace: SpeechPace, timing: 
       clock += seconds
       if (seconds === 0) return []
       const of = { id: beat.id, section: section.id, kind: beat.delivery, text: beat.text }
-      return [{ ...of, from: place(from), to: place(clock) }]
+      return [{ ...of, from: place(from), to: place(clock), said: place(clock - beat.hold) }]
     }),
   )
 }

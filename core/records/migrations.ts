@@ -25,7 +25,7 @@ export const migrations: Readonly<Record<number, Migration>> = {
   4: (tables) => over(tables, recordFrom4),
   // Version 6 has sessions, and shots that follow several others.
   5: (tables) => over({ sessions: [], letters: [], ...tables }, recordFrom5),
-  6: (tables) => ({ cuts: [], offers: [], ...tables }),
+  6: (tables) => ({ cuts: [], transcripts: [], offers: [], ...tables }),
 }
 
 /**

@@ -13,6 +13,7 @@ import { Settings } from './settings'
 import { Outlet, Show } from './show'
 import { Busy, StandingWork } from './standing'
 import { Step } from './step'
+import { Transcript } from './transcript'
 
 /** A record that another one cannot do without. `as` is what it is to that one, for sentences: `its show`. */
 export interface RefersTo {
@@ -95,6 +96,12 @@ const defined = {
     since: 7,
     index: 'id, episode',
     refers: (c) => itsEpisode(c.episode),
+  }),
+  transcripts: table(Transcript, {
+    singular: 'transcript',
+    since: 7,
+    index: 'id',
+    refers: (t) => itsEpisode(t.id),
   }),
   offers: table(Offer, { singular: 'offer', since: 7, index: 'id' }),
 }

@@ -2,6 +2,7 @@ import { beginCut } from '../cuts/begin-cut'
 import { closeRound, reopenRound } from '../cuts/close-round'
 import { keepCut, removeCut } from '../cuts/keep-cut'
 import { changeNote, noteOnCut, removeNote } from '../cuts/note-on-cut'
+import { correctCaption, dropTranscript, keepTranscript } from '../transcripts/keep-transcript'
 import type { Chance, Deed } from './chance'
 import { idIn, inPhase, one, word } from './chance'
 
@@ -38,6 +39,22 @@ export const cutDeeds = {
     const of = cut(x)
     return removeNote(x.r, { cut: of, note: note(x, of) }, x.c)
   },
+  keepTranscript: (x) =>
+    keepTranscript(
+      x.r,
+      {
+        episode: inPhase(x, 'work'),
+        made: x.n(2) > 0 ? 'read' : 'script',
+        captions: Array.from({ length: x.n(4) }, (_, i) => ({ from: i * 3, to: i * 3 + 2, text: word(x) })),
+      },
+      x.c,
+    ),
+  correctCaption: (x) => {
+    const episode = idIn(x.r.transcripts, x)
+    const was = one(x.r.transcripts.get(episode)?.captions ?? [], x) ?? { from: 0, to: 1, text: '' }
+    return correctCaption(x.r, { episode, was, to: { text: x.n(3) > 0 ? word(x) : '' } }, x.c)
+  },
+  dropTranscript: (x) => dropTranscript(x.r, { episode: idIn(x.r.transcripts, x) }, x.c),
   keepCut: (x) => keepCut(x.r, { cut: cut(x), to: { length: 1 + x.n(900), from: word(x) } }, x.c),
   removeCut: (x) => removeCut(x.r, { cut: cut(x) }, x.c),
   closeRound: (x) => closeRound(x.r, { cut: cut(x), as: x.n(2) > 0 ? 'approved' : 'another' }, x.c),

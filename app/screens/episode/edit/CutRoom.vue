@@ -13,6 +13,7 @@ import CutFilm from './CutFilm.vue'
 import CutNeeds from './CutNeeds.vue'
 import CutNotes from './CutNotes.vue'
 import CutPlayer from './CutPlayer.vue'
+import CutSubtitles from './CutSubtitles.vue'
 import CutRound from './CutRound.vue'
 import NoteField from './NoteField.vue'
 import NoteFiles from './NoteFiles.vue'
@@ -104,73 +105,76 @@ useKeymap(cutKeys, deeds, [], true)
 </script>
 
 <template>
-  <div
-    class="grid grid-cols-1 gap-x-5 gap-y-4 px-5 py-4 max-sm:px-3 lg:grid-cols-[minmax(0,480px)_minmax(0,1fr)]"
-  >
-    <div class="grid gap-4 content-start">
-      <CutPlayer :cut="cut" :of="of" :player="player" :title="`${card.show.title} ${card.number}`" />
-      <CutRound :cut="cut" :of="of" :card="card" @approve="approve" @next="next" />
-      <CutNeeds :card="card" />
-    </div>
+  <div>
     <div
-      class="grid grid-cols-1 gap-x-5 gap-y-3 content-start lg:grid-cols-[minmax(180px,230px)_minmax(0,1fr)]"
+      class="grid grid-cols-1 gap-x-5 gap-y-4 px-5 py-4 max-sm:px-3 lg:grid-cols-[minmax(0,480px)_minmax(0,1fr)]"
     >
-      <div>
-        <p class="flex items-baseline justify-between">
-          <strong class="font-title text-16">Cut {{ cut.number }}</strong
-          ><span class="sub"
-            >script {{ sayTime(script)
-            }}<template v-if="cut.length"
-              >, now <b class="text-ink">{{ sayTime(cut.length) }}</b></template
-            ></span
-          >
-        </p>
-        <p v-if="secondsOf('voice') > 0" class="sub text-12">
-          to camera {{ sayTime(secondsOf('camera')) }} · voice-over {{ sayTime(secondsOf('voice')) }}
-        </p>
-        <button v-if="of.marked.value" class="btn btn-small mt-1" @click="of.takeStarts(of.marked.value)">
-          Take {{ Object.keys(of.marked.value).length }} starts from its markers
-        </button>
-        <p v-else-if="untimed" class="sub text-12 mt-1">
-          <KeySign :line="cutKeys.lines.start" /> “{{ untimed.title }}” begins here
-        </p>
+      <div class="grid gap-4 content-start">
+        <CutPlayer :cut="cut" :of="of" :player="player" :title="`${card.show.title} ${card.number}`" />
+        <CutRound :cut="cut" :of="of" :card="card" @approve="approve" @next="next" />
+        <CutNeeds :card="card" />
       </div>
-      <div>
-        <div class="flex items-baseline gap-3 mb-2">
-          <h2>{{ cut.notes.length }} {{ cut.notes.length === 1 ? 'note' : 'notes' }}</h2>
-          <p class="sub flex-1 text-right">{{ summary }}</p>
-          <NoteFiles :cut="cut" :of="of" :card="card" @read="faults = $event" />
+      <div
+        class="grid grid-cols-1 gap-x-5 gap-y-3 content-start lg:grid-cols-[minmax(180px,230px)_minmax(0,1fr)]"
+      >
+        <div>
+          <p class="flex items-baseline justify-between">
+            <strong class="font-title text-16">Cut {{ cut.number }}</strong
+            ><span class="sub"
+              >script {{ sayTime(script)
+              }}<template v-if="cut.length"
+                >, now <b class="text-ink">{{ sayTime(cut.length) }}</b></template
+              ></span
+            >
+          </p>
+          <p v-if="secondsOf('voice') > 0" class="sub text-12">
+            to camera {{ sayTime(secondsOf('camera')) }} · voice-over {{ sayTime(secondsOf('voice')) }}
+          </p>
+          <button v-if="of.marked.value" class="btn btn-small mt-1" @click="of.takeStarts(of.marked.value)">
+            Take {{ Object.keys(of.marked.value).length }} starts from its markers
+          </button>
+          <p v-else-if="untimed" class="sub text-12 mt-1">
+            <KeySign :line="cutKeys.lines.start" /> “{{ untimed.title }}” begins here
+          </p>
         </div>
-        <NoteField
-          v-if="!cut.closed"
-          ref="field"
-          :player="player"
-          @note="(text, at) => of.note(text, at, false)"
-          @paste="paste"
+        <div>
+          <div class="flex items-baseline gap-3 mb-2">
+            <h2>{{ cut.notes.length }} {{ cut.notes.length === 1 ? 'note' : 'notes' }}</h2>
+            <p class="sub flex-1 text-right">{{ summary }}</p>
+            <NoteFiles :cut="cut" :of="of" :card="card" @read="faults = $event" />
+          </div>
+          <NoteField
+            v-if="!cut.closed"
+            ref="field"
+            :player="player"
+            @note="(text, at) => of.note(text, at, false)"
+            @paste="paste"
+          />
+          <ul v-if="faults.length > 0" role="alert" class="text-12 mt-2">
+            <li v-for="f in faults" :key="f.line" class="late">
+              <template v-if="f.line > 0">Line {{ f.line }}: </template>{{ f.sentence }}
+            </li>
+          </ul>
+        </div>
+        <CutFilm
+          :sections="of.sections.value"
+          :beats="of.beats.value"
+          :notes="cut.notes"
+          :length="length"
+          :now="player.now.value"
+          :height="height"
+          @seek="player.seek"
         />
-        <ul v-if="faults.length > 0" role="alert" class="text-12 mt-2">
-          <li v-for="f in faults" :key="f.line" class="late">
-            <template v-if="f.line > 0">Line {{ f.line }}: </template>{{ f.sentence }}
-          </li>
-        </ul>
+        <CutNotes
+          :cut="cut"
+          :of="of"
+          :length="length"
+          :height="height"
+          :now="player.now.value"
+          @seek="player.seek"
+        />
       </div>
-      <CutFilm
-        :sections="of.sections.value"
-        :beats="of.beats.value"
-        :notes="cut.notes"
-        :length="length"
-        :now="player.now.value"
-        :height="height"
-        @seek="player.seek"
-      />
-      <CutNotes
-        :cut="cut"
-        :of="of"
-        :length="length"
-        :height="height"
-        :now="player.now.value"
-        @seek="player.seek"
-      />
     </div>
+    <CutSubtitles :card="card" :timing="of.timing.value" :now="player.now.value" @seek="player.seek" />
   </div>
 </template>

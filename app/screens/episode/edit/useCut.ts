@@ -40,6 +40,7 @@ export function useCut(card: () => Card) {
     cuts,
     cut,
     rate,
+    timing,
     figures,
     sections,
     beats,
