@@ -92,11 +92,13 @@ export function chordsOf(event: Pressed): string[] {
 
 /** Keys that buttons and links answer to by themselves. */
 const pressing = new Set(['Enter', ' '])
+const answering = 'a, button, summary, [role="option"]'
+const ticked = 'input[type="checkbox"], input[type="radio"]'
 function answersItself(event: Pressed): boolean {
   return (
     pressing.has(event.key) &&
     event.target instanceof HTMLElement &&
-    event.target.closest('a, button, summary, [role="option"]') !== null
+    event.target.closest(event.key === ' ' ? `${answering}, ${ticked}` : answering) !== null
   )
 }
 

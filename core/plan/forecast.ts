@@ -1,7 +1,7 @@
 import type { Day, Id, StepKind } from '../records'
 import { dayNumber } from '../rhythm/days'
 import { prior, type KindPace } from './accuracy'
-import { drawsOf, normal, seedOf } from './chance'
+import { drawsOf, manyDraws, manyNormals, seedOf } from './chance'
 import type { WorkBlock, Task } from './task'
 
 /**
@@ -91,16 +91,24 @@ class Run {
   private readonly earliest: number[]
   private readonly ratios: Float32Array[]
   private readonly waits: (Int32Array | undefined)[]
-  private readonly lost: Uint8Array[]
+  /** The days that each draw loses. */
+  private readonly lost: number[][]
+  /** Minutes of every day where none is lost. */
+  private readonly whole: Float64Array
+  /** Of every task, its kind as a bit, and what setting up for it costs. */
+  private readonly bit: Int32Array
+  private readonly cost: Float64Array
   private readonly laid: { n: number; minutes: number }[][]
-  private readonly loose: number[]
+  private readonly loose: Float64Array
   private readonly reserved: Float64Array
   private readonly releases = new Map<Id, Waits>()
   private readonly ends: Int32Array
   private readonly cause: Int32Array
   private readonly room: Float64Array
   private readonly kept: Float64Array
-  private readonly kinds: Set<StepKind>[]
+  /** What is set up on every day, as bits. */
+  private readonly kinds: Int32Array
+  private readonly begun: number
   /** The first day that has room left. */
   private open = 0
 
@@ -115,13 +123,18 @@ class Run {
     )
     this.ratios = tasks.map((t) => ratiosOf(t, of))
     this.waits = tasks.map((t) => waitsOf(t, of))
-    this.lost = Array.from({ length: this.days }, (_, n) => {
-      const draw = drawsOf(seedOf(`${of.seed} day ${this.first + n}`))
-      return Uint8Array.from({ length: draws }, () => (draw() < of.lost ? 1 : 0))
-    })
+    this.lost = Array.from({ length: draws }, () => [])
+    for (let n = 0; n < this.days; n++) {
+      for (const d of losing(this.first + n, of)) this.lost[d]?.push(n)
+    }
+    this.whole = Float64Array.from(of.minutes)
+    const kinds = [...new Set([...tasks.map((t) => t.kind), ...(of.begun ?? [])])]
+    this.bit = Int32Array.from(tasks, (t) => 1 << kinds.indexOf(t.kind))
+    this.cost = Float64Array.from(tasks, (t) => of.setup[t.kind] ?? 0)
+    this.begun = [...(of.begun ?? [])].reduce((bits, kind) => bits | (1 << kinds.indexOf(kind)), 0)
     this.reserved = new Float64Array(this.days)
     this.laid = tasks.map(() => [])
-    this.loose = tasks.map((t) => t.minutes)
+    this.loose = Float64Array.from(tasks, (t) => t.minutes)
     for (const b of [...of.laid].sort((a, z) => (a.day < z.day ? -1 : 1))) {
       const i = place.get(b.id)
       const n = dayNumber(b.day) - this.first
@@ -149,19 +162,18 @@ class Run {
     this.cause = new Int32Array(tasks.length)
     this.room = new Float64Array(this.days)
     this.kept = new Float64Array(this.days)
-    this.kinds = Array.from({ length: this.days }, () => new Set())
+    this.kinds = new Int32Array(this.days)
   }
 
   draw(d: number): void {
     const { room, kept, kinds, ends, cause } = this
-    for (let n = 0; n < this.days; n++) {
-      room[n] = this.lost[n]?.[d] ? 0 : (this.of.minutes[n] ?? 0)
-      kinds[n]?.clear()
-    }
+    room.set(this.whole)
+    for (const n of this.lost[d] ?? []) room[n] = 0
+    kinds.fill(0)
+    kinds[0] = this.begun
     kept.set(this.reserved)
     this.open = 0
-    for (const kind of this.of.begun ?? []) kinds[0]?.add(kind)
-    this.of.tasks.forEach((task, i) => {
+    for (let i = 0; i < ends.length; i++) {
       let start = this.earliest[i] ?? 0
       let held = -1
       for (const n of this.needs[i] ?? [])
@@ -173,11 +185,11 @@ class Run {
       const wait = this.waits[i]?.[d]
       if (wait !== undefined) {
         ends[i] = Math.min(this.days, Math.max(start, wait))
-        return
+        continue
       }
-      ends[i] = this.done(task, i, start, this.ratios[i]?.[d] ?? 1)
+      ends[i] = this.done(i, start, this.ratios[i]?.[d] ?? 1)
       if (held >= 0 && ends[i] === ends[held]) cause[i] = cause[held] ?? i
-    })
+    }
     for (const row of this.releases.values()) {
       let latest = 0
       let which = row.tasks[0] ?? 0
@@ -192,14 +204,14 @@ class Run {
   }
 
   /** Works one task off from a day on, and says on which day it ends. */
-  private done(task: Task, i: number, start: number, ratio: number): number {
+  private done(i: number, start: number, ratio: number): number {
     const { days, kept } = this
     let end = start
     let rest = (this.loose[i] ?? 0) * ratio
     while (this.open < days && (this.room[this.open] ?? 0) <= nothing) this.open++
     let n = Math.max(start, this.open)
     for (; rest > nothing && n < days; n++) {
-      const piece = this.worked(task, n, Math.min(rest, this.free(task, n) - (kept[n] ?? 0)))
+      const piece = this.worked(i, n, Math.min(rest, this.free(i, n) - (kept[n] ?? 0)))
       if (piece <= 0) continue
       rest -= piece
       end = n
@@ -213,13 +225,13 @@ class Run {
       left += b.minutes * ratio
       from = Math.max(from, b.n)
       if (b.n < start) continue
-      const piece = this.worked(task, b.n, Math.min(left, b.minutes, this.free(task, b.n)))
+      const piece = this.worked(i, b.n, Math.min(left, b.minutes, this.free(i, b.n)))
       if (piece <= 0) continue
       left -= piece
       end = Math.max(end, b.n)
     }
     for (n = from; left > nothing && n < days; n++) {
-      const piece = this.worked(task, n, Math.min(left, this.free(task, n)))
+      const piece = this.worked(i, n, Math.min(left, this.free(i, n)))
       if (piece <= 0) continue
       left -= piece
       end = Math.max(end, n)
@@ -227,17 +239,20 @@ class Run {
     return left > nothing ? days : end
   }
 
-  /** Minutes of a day that a task could have, its setting up counted. */
-  private free(task: Task, n: number): number {
-    const cost = this.kinds[n]?.has(task.kind) ? 0 : (this.of.setup[task.kind] ?? 0)
-    return (this.room[n] ?? 0) - cost
+  /** What setting up for a task still costs on a day. */
+  private setUp(i: number, n: number): number {
+    return ((this.kinds[n] ?? 0) & (this.bit[i] ?? 0)) !== 0 ? 0 : (this.cost[i] ?? 0)
   }
 
-  private worked(task: Task, n: number, piece: number): number {
+  /** Minutes of a day that a task could have, its setting up counted. */
+  private free(i: number, n: number): number {
+    return (this.room[n] ?? 0) - this.setUp(i, n)
+  }
+
+  private worked(i: number, n: number, piece: number): number {
     if (piece <= nothing) return 0
-    const kinds = this.kinds[n]
-    const cost = kinds?.has(task.kind) ? 0 : (this.of.setup[task.kind] ?? 0)
-    if (cost > 0) kinds?.add(task.kind)
+    const cost = this.setUp(i, n)
+    if (cost > 0) this.kinds[n] = (this.kinds[n] ?? 0) | (this.bit[i] ?? 0)
     this.room[n] = (this.room[n] ?? 0) - piece - cost
     return piece
   }
@@ -245,7 +260,7 @@ class Run {
   outlooks(): Outlook[] {
     const { draws } = this.of
     return [...this.releases].map(([episode, row]) => {
-      const mine = [...row.ready].sort((a, b) => a - b)
+      const mine = row.ready.toSorted()
       const beyond = row.release >= this.days
       const chance = beyond ? 0 : mine.filter((n) => n <= row.release).length / draws
       const spread = new Map<number, number>()
@@ -268,10 +283,43 @@ class Run {
   }
 }
 
+/** How many tasks' numbers are kept from one forecast to the next. */
+const most = 2000
+const known = new Map<string, Float64Array>()
+
+/** A task's normal numbers; they depend on the seed and its id alone, so that the next forecast finds them. */
+function normalsOf(id: Id, { seed, draws }: ForecastFor): Float64Array {
+  const key = `${seed} ${id}`
+  const found = known.get(key)
+  if (found?.length === draws) return found
+  if (known.size >= most) known.clear()
+  const made = manyNormals(seedOf(key), draws)
+  known.set(key, made)
+  return made
+}
+
+const lostBy = new Map<string, Uint32Array>()
+
+/** The draws that lose a day, by its number; kept as a task's numbers are. */
+function losing(day: number, { seed, draws, lost }: ForecastFor): Uint32Array {
+  const key = `${seed} ${day} ${draws} ${lost}`
+  const found = lostBy.get(key)
+  if (found) return found
+  if (lostBy.size >= most) lostBy.clear()
+  const drawn = manyDraws(seedOf(`${seed} day ${day}`), draws)
+  const made: number[] = []
+  for (let d = 0; d < draws; d++) if ((drawn[d] ?? 1) < lost) made.push(d)
+  const all = Uint32Array.from(made)
+  lostBy.set(key, all)
+  return all
+}
+
 function ratiosOf(task: Task, of: ForecastFor): Float32Array {
   const pace = of.paces.get(task.kind) ?? prior
-  const draw = drawsOf(seedOf(`${of.seed} ${task.id}`))
-  return Float32Array.from({ length: of.draws }, () => pace.median * Math.exp(pace.sigma * normal(draw)))
+  const normals = normalsOf(task.id, of)
+  const ratios = new Float32Array(normals.length)
+  for (let d = 0; d < ratios.length; d++) ratios[d] = pace.median * Math.exp(pace.sigma * (normals[d] ?? 0))
+  return ratios
 }
 
 /** When what is waited for comes: after days that are exponential about what is usual. */

@@ -6,7 +6,7 @@ import { nameOf } from './of-cut'
 
 /**
  * Begins to review the next cut of an episode. What the one before still has to do is carried to it with its history, and
- * the round before is closed. `id` is the new cut's.
+ * the round before is closed; the step that asked for it is done. `id` is the new cut's.
  *
  * Refused:
  * - “This episode is no longer there.”
@@ -43,8 +43,14 @@ export const beginCut: Command<{
     last && !last.closed
       ? [putRecord(records, 'cuts', { ...last, closed: { kind: 'another', at }, updatedAt: at })]
       : []
+  // It is made: the step that asked for it is done.
+  const round = records.steps.get(`${episode}/round-${number}`)
+  const done =
+    round && round.doneAt === undefined
+      ? [putRecord(records, 'steps', { ...round, doneAt: at, updatedAt: at })]
+      : []
   return ok({
-    changes: [putRecord(records, 'cuts', cut), ...before],
+    changes: [putRecord(records, 'cuts', cut), ...before, ...done],
     sentence: `Began ${nameOf(records, cut)}${carried.length > 0 ? `; ${carried.length} carried to it` : ''}`,
     about: [episode],
   })

@@ -52,7 +52,7 @@ function roundStep(
 
 /**
  * Closes the round of a cut. `another`: there is to be a further one, which is a step of the edit from then on.
- * `approved`: it is the cut that goes out, and its length the edit's; the step of its own round is done.
+ * `approved`: it is the cut that goes out, and its length the edit's.
  *
  * Refused:
  * - “This cut is no longer there.”
@@ -66,7 +66,7 @@ export const closeRound: Command<{ cut: Id; as: 'approved' | 'another' }> = (
   const cut = openCut(records, id)
   if (!cut.ok) return cut
   const at = momentOf(context)
-  const { episode: of, number, length } = cut.value
+  const { episode: of, length } = cut.value
   const closed = putRecord(records, 'cuts', { ...cut.value, closed: { kind: as, at }, updatedAt: at })
   if (as === 'another')
     return ok({
@@ -76,7 +76,6 @@ export const closeRound: Command<{ cut: Id; as: 'approved' | 'another' }> = (
     })
   const episode = records.episodes.get(of)
   const isNew = length !== undefined && episode !== undefined && episode.cut.length !== Math.round(length)
-  const round = records.steps.get(`${of}/round-${number}`)
   return ok({
     changes: [
       closed,
@@ -88,9 +87,6 @@ export const closeRound: Command<{ cut: Id; as: 'approved' | 'another' }> = (
               updatedAt: at,
             }),
           ]
-        : []),
-      ...(round && round.doneAt === undefined
-        ? [putRecord(records, 'steps', { ...round, doneAt: at, updatedAt: at })]
         : []),
     ],
     sentence: `Approved ${nameOf(records, cut.value)}`,

@@ -76,7 +76,7 @@ test('approved, its length is the edit’s; a closed round takes no notes until 
   expect(refusalOf(reopenRound(r, { cut: cut(r, 1).id }, context()))).toBe('Its round is open.')
 })
 
-test('another round is a step of the edit; the cut that is approved at its end does it', () => {
+test('another round is a step of the edit, done when its cut is here', () => {
   let r = begun()
   r = after(r, closeRound(r, { cut: cut(r, 1).id, as: 'another' }, context()))
   const step = r.steps.get('e0/round-2')
@@ -84,8 +84,9 @@ test('another round is a step of the edit; the cut that is approved at its end d
   const edit = r.recipes.get(r.shows.get(r.episodes.get('e0')?.show ?? '')?.recipe ?? '')
   expect(edit?.stages.find((s) => s.id === step?.stage)?.kind).toBe('edit')
   r = begun(r)
-  r = after(r, closeRound(r, { cut: cut(r, 2).id, as: 'approved' }, context()))
   expect(r.steps.get('e0/round-2')?.doneAt).toBeDefined()
+  r = after(r, closeRound(r, { cut: cut(r, 2).id, as: 'another' }, context()))
+  expect(r.steps.get('e0/round-3')?.doneAt).toBeUndefined()
 })
 
 test('only the last cut is taken away', () => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, shallowRef } from 'vue'
+import { watchDebounced } from '@vueuse/core'
 import { closeRound } from '@core/commands/cuts'
 import type { Cut } from '@core/records'
 import { daysBetween, sayDay } from '@core/rhythm/days'
@@ -8,6 +9,7 @@ import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { useMoment } from '@app/stores/moment'
 import { usePlan } from '@app/stores/plan'
+import { useWorkload } from '@app/stores/workload'
 import KeySign from '@app/ui/KeySign.vue'
 import HandOver from './HandOver.vue'
 import { cutKeys } from '../keymap'
@@ -19,6 +21,7 @@ const emit = defineEmits<{ approve: []; next: [] }>()
 const library = useLibrary()
 const moment = useMoment()
 const plan = usePlan()
+const workload = useWorkload()
 const counts = computed(() => of.counts.value)
 const says = computed(() => {
   const { open = 0, again = 0 } = counts.value ?? {}
@@ -28,18 +31,27 @@ const says = computed(() => {
   if (open === 0) return `Nothing is left to do in cut ${cut.number}.`
   return `${open} ${open === 1 ? 'thing' : 'things'} to do${again > 0 ? `, ${again} of them again` : ''}.`
 })
-/** When all before the release is done, either way, as the work is laid. */
-const after = computed(() => {
+type Ready = { day: string; left: number } | undefined
+/** When all before the release is done, either way, as the work is laid; looked at when the work is another. */
+const after = shallowRef<{ another: Ready; approved: Ready }>()
+function look() {
   const { release } = card.standing
-  if (cut.closed || release === undefined) return undefined
-  const ready = (as: 'another' | 'approved') => {
+  if (cut.closed || release === undefined) {
+    after.value = undefined
+    return
+  }
+  const ready = (as: 'another' | 'approved'): Ready => {
     const done = closeRound(library.records, { cut: cut.id, as }, { now: moment.now, id: library.newId })
     const day = done.ok ? plan.readyAfter(card.episode.id, done.value.changes) : undefined
     return day === undefined ? undefined : { day, left: daysBetween(day, release.day) }
   }
-  return { another: ready('another'), approved: ready('approved') }
+  after.value = { another: ready('another'), approved: ready('approved') }
+}
+watchDebounced([() => cut.id, () => cut.closed, () => workload.load], look, {
+  debounce: 300,
+  immediate: true,
 })
-const sayReady = (at: { day: string; left: number } | undefined) =>
+const sayReady = (at: Ready) =>
   at === undefined
     ? 'finds no room before the release'
     : `ready ${sayDay(at.day, moment.today)}, ${at.left < 0 ? `${-at.left} d late` : `${at.left} d in hand`}`

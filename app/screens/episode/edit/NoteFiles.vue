@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { removeCut } from '@core/commands/cuts'
 import { editShow } from '@core/commands/shows'
 import { frameRates } from '@core/edit/frames'
 import { FrameRate, type Cut } from '@core/records'
@@ -75,6 +76,9 @@ function count(event: Event) {
         @change="readIn"
       />Read notes from a file</label
     >
+    <button class="btn btn-bare w-full" @click="library.perform(removeCut, { cut: cut.id })">
+      Take cut {{ cut.number }} away
+    </button>
     <label class="block border-t border-faint mt-2 pt-2"
       ><span class="label">Pictures a second</span
       ><select class="field" :value="of.rate.value" @change="count">
