@@ -1,5 +1,11 @@
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import { deflateSync, crc32 } from 'node:zlib'
 import { test as base, expect, type BrowserContext, type Page } from '@playwright/test'
+
+/** What the demo's worker made for the tests' moment, kept for one run: to paint its pictures takes longer than a test. */
+const keptDemo = join('test-results', '.demo', 'made.json')
 
 /** The moment at which all tests happen: Tuesday 24 November 2026, 09:00 in Lisbon. */
 export const moment = new Date('2026-11-24T09:00:00Z')
@@ -28,8 +34,24 @@ export async function begin(page: Page, title = 'Tern & Tiller'): Promise<void> 
   await stored(page)
 }
 
-/** Opens the demo, laid out for the fixed moment. */
+const prepared = new WeakSet<Page>()
+/** Lets the demo of a page be laid out from what was kept. */
+async function withKeptDemo(page: Page): Promise<void> {
+  if (prepared.has(page)) return
+  prepared.add(page)
+  await page.exposeFunction('keptDemo', () => (existsSync(keptDemo) ? readFileSync(keptDemo, 'utf8') : ''))
+  await page.exposeFunction('keepDemo', (made: string) => {
+    const mine = `${keptDemo}.${process.pid}`
+    mkdirSync(dirname(keptDemo), { recursive: true })
+    writeFileSync(mine, made)
+    renameSync(mine, keptDemo)
+  })
+  await page.addInitScript({ path: fileURLToPath(new URL('kept-demo.mjs', import.meta.url)) })
+}
+
+/** Opens the demo, laid out for the fixed moment: by its worker the first time, and as that made it from then on. */
 export async function demo(page: Page, path = '/today'): Promise<void> {
+  await withKeptDemo(page)
   await page.addInitScript(() => {
     if (localStorage.getItem('lamp-reel.world.own') === null)
       localStorage.setItem('lamp-reel.world.own', 'demo')

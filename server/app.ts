@@ -47,7 +47,8 @@ export function lampReelServer(dist: string, start: Start, mail?: MailOptions): 
     }),
   )
   if (mail) app.use('/mail', mailRoutes(mail))
-  app.use(compression())
+  // On one's own machine there is no way to be saved.
+  if (mail?.open ?? true) app.use(compression())
   app.use(
     '/assets',
     express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),

@@ -152,7 +152,7 @@ test('whatever is done, undo gives the very records from before, redo those afte
       expect([name, done.sentence]).toEqual([name, expect.stringMatching(/\S/)])
     })
   }
-  const numRuns = Number(process.env['DEED_RUNS'] ?? 40)
+  const numRuns = Number(process.env['DEED_RUNS'] ?? 28)
   fc.assert(fc.property(row, live), { numRuns, seed: 20_261_124, endOnFailure: true })
   // What chance has never let through gets turns of its own, a few deeds behind the beginning.
   const few = 4
