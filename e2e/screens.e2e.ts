@@ -152,6 +152,8 @@ test('axe finds nothing in what opens over the screens', async ({ page }) => {
     .click()
   await look('ranking')
   await page.keyboard.press('Escape')
+  await goTo(page, '/schedule')
+  const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
   await goTo(page, `${address}/release`)
   await expect(page.getByRole('heading', { level: 1, name: /Cutting a spar/ })).toBeVisible()
   await page.keyboard.press('n')
