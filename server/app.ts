@@ -47,7 +47,7 @@ export function lampReelServer(dist: string, start: Start, mail?: MailOptions): 
     }),
   )
   if (mail) app.use('/mail', mailRoutes(mail))
-  // On one's own machine there is no way to be saved.
+  // On one's own machine packing takes longer than the way.
   if (mail?.open ?? true) app.use(compression())
   app.use(
     '/assets',
