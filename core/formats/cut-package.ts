@@ -41,8 +41,10 @@ function toDo({ card, cut, rate }: PackageSources): string[] {
 export function packageMessage(of: PackageSources): string {
   const { card, cut, due } = of
   const todo = toDo(of)
+  const toWhom = cut?.from ? `${cut.from}, h` : 'H'
+  const much = cut ? `, with ${todo.length === 0 ? 'nothing' : todo.length} to do on cut ${cut.number}` : ''
   const lines = [
-    `${cut?.from ? `${cut.from}, h` : 'H'}ere is “${card.title}” (${card.show.title} ${card.number})${cut ? `, with ${todo.length === 0 ? 'nothing' : todo.length} to do on cut ${cut.number}` : ''}.`,
+    `${toWhom}ere is “${card.title}” (${card.show.title} ${card.number})${much}.`,
     due === '' ? '' : `I need it back by ${due}.`,
     card.script ? `It should come out at ${card.show.aim.from} to ${card.show.aim.to} minutes.` : '',
     'All that belongs to it is in the package; begin with start.html.',
@@ -62,9 +64,11 @@ export function packagePage(of: PackageSources): string {
   const { card, cut, due, parts, rate } = of
   const sections = parts.has('script') ? (card.script?.sections ?? []) : []
   const remarks = parts.has('notes') && cut ? cut.notes.filter((n) => n.kind === 'remark') : []
+  const wanted = due === '' ? [] : [`Wanted by ${due}`]
+  const long = cut?.length ? [`The cut is ${sayTime(cut.length)} long`] : []
   const body = [
     `<h1>${html(nameOf(of))}</h1>`,
-    `<p>${html(card.show.title)}${due === '' ? '' : `. Wanted by ${html(due)}`}${cut?.length ? `. The cut is ${sayTime(cut.length)} long` : ''}.</p>`,
+    `<p>${html([card.show.title, ...wanted, ...long].join('. '))}.</p>`,
     list('To do', toDo(of)),
     list(
       'Remarks',

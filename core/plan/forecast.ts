@@ -1,7 +1,8 @@
 import type { Day, Id, StepKind } from '../records'
 import { dayNumber } from '../rhythm/days'
 import { prior, type KindPace } from './accuracy'
-import { drawsOf, manyDraws, manyNormals, seedOf } from './chance'
+import { drawsOf, seedOf } from './chance'
+import { losing, normalsOf } from './kept-draws'
 import type { WorkBlock, Task } from './task'
 
 /**
@@ -281,37 +282,6 @@ class Run {
       }
     })
   }
-}
-
-/** How many tasks' numbers are kept from one forecast to the next. */
-const most = 2000
-const known = new Map<string, Float64Array>()
-
-/** A task's normal numbers; they depend on the seed and its id alone, so that the next forecast finds them. */
-function normalsOf(id: Id, { seed, draws }: ForecastFor): Float64Array {
-  const key = `${seed} ${id}`
-  const found = known.get(key)
-  if (found?.length === draws) return found
-  if (known.size >= most) known.clear()
-  const made = manyNormals(seedOf(key), draws)
-  known.set(key, made)
-  return made
-}
-
-const lostBy = new Map<string, Uint32Array>()
-
-/** The draws that lose a day, by its number; kept as a task's numbers are. */
-function losing(day: number, { seed, draws, lost }: ForecastFor): Uint32Array {
-  const key = `${seed} ${day} ${draws} ${lost}`
-  const found = lostBy.get(key)
-  if (found) return found
-  if (lostBy.size >= most) lostBy.clear()
-  const drawn = manyDraws(seedOf(`${seed} day ${day}`), draws)
-  const made: number[] = []
-  for (let d = 0; d < draws; d++) if ((drawn[d] ?? 1) < lost) made.push(d)
-  const all = Uint32Array.from(made)
-  lostBy.set(key, all)
-  return all
 }
 
 function ratiosOf(task: Task, of: ForecastFor): Float32Array {

@@ -23,7 +23,7 @@ const lacks = (n: EditNeed) =>
 </script>
 
 <template>
-  <section v-if="needs.length > 0" aria-labelledby="waits" class="border-t border-faint pt-3">
+  <section v-if="needs.some((n) => n.lacking)" aria-labelledby="waits" class="border-t border-faint pt-3">
     <h2 id="waits" class="text-14 mb-1">Still waits for</h2>
     <ul class="grid gap-1 text-12">
       <li v-for="n in needs" :key="n.kind" class="flex gap-2">

@@ -48,7 +48,7 @@ const tick = (n: CutNote) => {
 </script>
 
 <template>
-  <div ref="column" class="column" :style="{ '--foot': `${foot}px` }">
+  <div ref="column" class="beside" :style="{ minHeight: `${foot}px`, '--in': '20px' }">
     <svg class="lines" aria-hidden="true">
       <path v-for="[id, p] in placed" :key="id" :d="p.line" :class="{ on: id === here }" />
     </svg>
@@ -75,43 +75,4 @@ const tick = (n: CutNote) => {
   </div>
 </template>
 
-<style scoped>
-.column {
-  position: relative;
-  min-height: var(--foot);
-}
-.note {
-  position: absolute;
-  left: 20px;
-  right: 0;
-}
-.lines {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-  overflow: visible;
-  pointer-events: none;
-}
-.lines path {
-  fill: none;
-  stroke: var(--ink-3);
-  stroke-dasharray: 2 3;
-}
-.lines path.on {
-  stroke: var(--lamp-line);
-  stroke-dasharray: none;
-}
-@media (max-width: 1023px) {
-  .column {
-    min-height: 0;
-  }
-  .note {
-    position: static;
-    transform: none !important;
-  }
-  .lines {
-    display: none;
-  }
-}
-</style>
+<style scoped src="../parts/notes-beside.css"></style>

@@ -22,10 +22,10 @@ function place(event: Event) {
 </script>
 
 <template>
-  <div class="grid grid-cols-[110px_minmax(0,1fr)] gap-2">
+  <div class="grid grid-cols-[72px_minmax(0,1fr)] gap-2">
     <OptionalNumberField
       :model-value="readAsked(card.episode)?.seconds"
-      label="Asked, seconds"
+      label="Seconds"
       :min="1"
       :max="3600"
       placeholder="any"

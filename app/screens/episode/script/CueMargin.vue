@@ -63,7 +63,7 @@ const lines = computed(() =>
 </script>
 
 <template>
-  <div ref="column" class="margin">
+  <div ref="column" class="beside">
     <svg class="lines" aria-hidden="true">
       <path v-for="l in lines" :key="l.id" :d="l.d" :class="{ on: l.isActive }" />
     </svg>
@@ -89,41 +89,4 @@ const lines = computed(() =>
   </div>
 </template>
 
-<style scoped>
-.margin {
-  position: relative;
-  min-width: 0;
-}
-.note {
-  position: absolute;
-  left: 26px;
-  right: 0;
-}
-.lines {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-  overflow: visible;
-  pointer-events: none;
-}
-.lines path {
-  fill: none;
-  stroke: var(--ink-3);
-  stroke-width: 1;
-  stroke-dasharray: 2 2;
-}
-.lines path.on {
-  stroke: var(--lamp-line);
-  stroke-dasharray: none;
-}
-@media (max-width: 1023px) {
-  .note {
-    position: static;
-    transform: none !important;
-  }
-  .lines {
-    display: none;
-  }
-}
-</style>
+<style scoped src="../parts/notes-beside.css"></style>
