@@ -1,5 +1,6 @@
-import type { Day, Picture, Step } from '@core/records'
-import { addDays } from '@core/rhythm/days'
+import type { Day, Episode, Picture, Step, Zone } from '@core/records'
+import { dayIn } from '@core/rhythm/creator'
+import { addDays, daysBetween } from '@core/rhythm/days'
 import type { PictureOrder, Progress } from './progress'
 import type { Subject } from './titles'
 
@@ -30,4 +31,27 @@ export function waitingSince(
   today: Day,
 ): NonNullable<Step['waiting']> {
   return { who, what, since: addDays(today, -days) }
+}
+
+/** How far back releases still have the picture that was second, days. */
+const kept = 30
+
+/** Gives the boats that went out lately the picture that was second, painted after all others. */
+export function runnersUp(
+  episodes: readonly Episode[],
+  pictures: PictureOrder[],
+  today: Day,
+  zone: Zone,
+): void {
+  for (const episode of episodes) {
+    const order = pictures.find((p) => p.id === episode.chosenPicture)
+    if (episode.phase.kind !== 'released' || !order || order.audio) continue
+    if (daysBetween(dayIn(episode.phase.at, zone), today) > kept) continue
+    const [picture] = episode.pictures
+    if (!picture) continue
+    const id = `${episode.id}/p1`
+    pictures.push({ ...order, id, variant: 1 })
+    episode.pictures.push({ ...picture, id, name: 'thumbnail-b.jpg' })
+    episode.runnerUp = id
+  }
 }

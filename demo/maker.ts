@@ -22,7 +22,7 @@ import { blankEpisode } from '@core/records/blank-episode'
 import { demoCuts } from './cuts'
 import { materialsOf } from './materials'
 import { askedReads, demoOffers, saying } from './offers'
-import { picturesOf, waitingSince } from './made'
+import { picturesOf, runnersUp, waitingSince } from './made'
 import { covered, sponsored } from './titles-with'
 import { codeFor } from '@core/rhythm/numbering'
 import { dayAt, momentAt } from '@core/rhythm/zone'
@@ -88,6 +88,7 @@ export class Maker {
   }
 
   world(): WholeStore {
+    runnersUp(this.episodes, this.pictures, this.today, zone)
     const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
     return {
       tables: {

@@ -4,6 +4,13 @@ import type { PictureOrder } from './progress'
 import { motifs } from './motifs'
 import { palettes } from './palettes'
 import { line, type Palette, type Pen } from './pen'
+import type { PictureWords } from '@core/records'
+
+/** A picture of the demo and the words that were laid over it. */
+export interface Painted {
+  canvas: OffscreenCanvas
+  words: PictureWords[]
+}
 
 /**
  * Paints one picture of the demo: a ground, a motif in the trade's shapes, grain, and its words. 1280 ×
@@ -13,17 +20,17 @@ export function paint(
   order: PictureOrder,
   index: number,
   make: (w: number, h: number) => OffscreenCanvas,
-): OffscreenCanvas {
+): Painted {
   const w = order.audio ? 1000 : 1280
   const h = order.audio ? 1000 : 720
   const part = order.half ? 0.5 : 1
   const canvas = make(w * part, h * part)
   const pen = canvas.getContext('2d')
-  if (!pen) return canvas
+  if (!pen) return { canvas, words: [] }
   pen.scale(part, part)
   const chance = chanceFrom(index * 977 + order.variant * 31 + 5)
   const p = palettes[(index * 3 + order.variant * 2 + (order.audio ? 1 : 0)) % palettes.length] ?? palettes[0]
-  if (!p) return canvas
+  if (!p) return { canvas, words: [] }
   ground(pen, w, h, p, chance)
   pen.save()
   const right = order.audio ? 0.5 : 0.62 + chance.next() * 0.06
@@ -34,8 +41,7 @@ export function paint(
   motifs[order.subject.motif](pen, p, chance)
   pen.restore()
   grain(pen, w, h, chance)
-  words(pen, order, w, h, p, chance)
-  return canvas
+  return { canvas, words: words(pen, order, w, h, p, chance) }
 }
 
 function ground(pen: Pen, w: number, h: number, p: Palette, chance: Chance): void {
@@ -76,7 +82,14 @@ function grain(pen: Pen, w: number, h: number, chance: Chance): void {
  * The words: up to three lines, as large as they fit; a lesser candidate gets them small or low, as first
  * tries are.
  */
-function words(pen: Pen, order: PictureOrder, w: number, h: number, p: Palette, chance: Chance): void {
+function words(
+  pen: Pen,
+  order: PictureOrder,
+  w: number,
+  h: number,
+  p: Palette,
+  chance: Chance,
+): PictureWords[] {
   const text = order.variant === 2 ? order.subject.title : order.subject.words
   const parts = text.split(' ')
   const perLine = order.variant === 2 ? 3 : parts.length > 2 ? 2 : 1
@@ -98,9 +111,20 @@ function words(pen: Pen, order: PictureOrder, w: number, h: number, p: Palette, 
   const y = low ? h * 0.93 - (lines.length - 1) * size * 0.98 : h * 0.06 + size * 0.84
   pen.shadowColor = 'rgba(0,0,0,0.35)'
   pen.shadowBlur = size * 0.12
-  lines.forEach((l, i) => {
+  const laid = lines.map((l, i): PictureWords => {
     pen.fillStyle = i % 2 ? p.second : p.words
-    pen.fillText(l, x, y + i * size * 0.98)
+    const at = y + i * size * 0.98
+    pen.fillText(l, x, at)
+    const box = pen.measureText(l)
+    return {
+      text: l,
+      x: (x - box.actualBoundingBoxLeft) / w,
+      y: (at - box.actualBoundingBoxAscent) / h,
+      w: (box.actualBoundingBoxLeft + box.actualBoundingBoxRight) / w,
+      h: (box.actualBoundingBoxAscent + box.actualBoundingBoxDescent) / h,
+      known: 'laid',
+    }
   })
   pen.shadowBlur = 0
+  return laid
 }

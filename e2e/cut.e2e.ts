@@ -5,28 +5,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { unzipSync } from 'fflate'
+import { film } from './film'
 import { demo, expect, stored, test } from './fixtures'
-
-/** A film of 20 seconds at 25 pictures a second, with sound. */
-function film(): string {
-  const path = join(mkdtempSync(join(tmpdir(), 'lamp-reel-cut-')), 'cut.webm')
-  const pictures = ['-f', 'lavfi', '-i', 'testsrc2=size=320x180:rate=25']
-  const sound = ['-f', 'lavfi', '-i', 'sine=frequency=330']
-  const written = [
-    '-t',
-    '20',
-    '-c:v',
-    'libvpx',
-    '-deadline',
-    'realtime',
-    '-cpu-used',
-    '8',
-    '-c:a',
-    'libvorbis',
-  ]
-  execFileSync('ffmpeg', ['-v', 'error', ...pictures, ...sound, ...written, path])
-  return path
-}
 
 /** Opens the edit of an episode of the demo of which no cut was reviewed. */
 async function edit(page: Page): Promise<void> {

@@ -60,6 +60,18 @@ export async function demo(page: Page, path = '/today'): Promise<void> {
   await expect(page.getByRole('link', { name: 'Lamp Reel, to Today' })).toBeVisible({ timeout: 90_000 })
 }
 
+/**
+ * Goes to another screen of the program that is open, as a link does: to load all anew takes longer than most of what is
+ * looked at there.
+ */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState({}, '', to)
+    dispatchEvent(new PopStateEvent('popstate', { state: {} }))
+  }, path)
+  await page.waitForURL(`**${path}*`)
+}
+
 /** Keeps ideas by the keyboard alone. */
 export async function jot(page: Page, ...lines: string[]): Promise<void> {
   await page.keyboard.press('i')

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { begin, demo, expect, jot, stored, test } from './fixtures'
+import { begin, demo, expect, jot, stored, test, visit } from './fixtures'
 
 const list = { name: 'Ideas' }
 
@@ -40,7 +40,7 @@ test('thirty mixed lines are pasted, looked at, joined, split, left out, and kep
   await page.getByRole('checkbox', { name: 'Keep “Plain line 22”' }).uncheck()
   await page.getByRole('button', { name: 'Keep 26 ideas' }).click()
   await expect(page.getByText('Kept 26 ideas')).toBeVisible()
-  await page.goto('/ideas')
+  await visit(page, '/ideas')
   await expect(page.getByText('26 shown')).toBeVisible()
   await expect(page.getByRole('list', list).getByRole('listitem').first()).toContainText('Tarring a rope')
   await page.keyboard.press('Control+z')
@@ -100,7 +100,7 @@ test('twenty are sorted by keys alone, one is merged into its twin, the last is 
   await page.keyboard.press('m')
   await expect(page.getByRole('heading', { name: 'Everything is sorted' })).toBeVisible()
   await stored(page)
-  await page.goto('/ideas')
+  await visit(page, '/ideas')
   await page.getByLabel('Find in ideas').fill('ten knots')
   const row = page
     .getByRole('list', list)
@@ -178,7 +178,7 @@ test('keywords come from a table with any column names; wrong rows are said by l
   page,
 }) => {
   await begin(page)
-  await page.goto('/ideas/keywords')
+  await visit(page, '/ideas/keywords')
   await page.getByRole('button', { name: 'Import a table' }).click()
   const csv =
     'Search term;Volume;Results;Remark\nsteam bending;4.4k;310 000;try\n;5;5;\noak ribs;lots;9;\ncopper rivets;1k–10k;24,000;\n'
@@ -206,7 +206,7 @@ test('keywords come from a table with any column names; wrong rows are said by l
   await expect(page.locator('[data-keyword]:focus')).toHaveCount(1)
   await page.getByRole('button', { name: 'An idea on steam bending' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'Steam bending' })).toBeAttached()
-  await page.goto('/ideas/keywords')
+  await visit(page, '/ideas/keywords')
   await page.getByRole('button', { name: 'Import a table' }).click()
   await choose.setInputFiles({ name: 'words.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
   await expect(page.getByRole('combobox', { name: /^Searches a month/ })).toHaveValue('Volume')
@@ -336,7 +336,7 @@ test('an idea’s own page: folded until wanted, own fields, a guest who is away
   await expect(page.getByRole('combobox', { name: 'Weather' })).toHaveValue('dry')
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   await page.waitForURL(/\/episode\//)
-  await page.goto(page.url().replace(/\/episode\/(\w+).*/, '/episode/$1/script'))
+  await visit(page, page.url().replace(/\/episode\/(\w+).*/, '/episode/$1/script'))
   await expect(page.getByRole('textbox', { name: 'Script', exact: true })).toContainText(
     '• The end result or the trouble, in one breath.',
   )
@@ -356,7 +356,7 @@ test('months: an idea is meant for one by drag and by keys; balance leads from a
     .getByRole('button', { name: /^Ten knots/ })
     .press('ArrowUp')
   await expect(month('January 2027')).toContainText('Ten knots I actually use')
-  await page.goto('/ideas/balance')
+  await visit(page, '/ideas/balance')
   const starved = page
     .getByRole('list', { name: 'What stands out' })
     .getByRole('button', { name: /starved/ })

@@ -1,4 +1,4 @@
-import { demo, expect, stored, test } from './fixtures'
+import { demo, expect, stored, test, visit } from './fixtures'
 
 test('how important something is, is said by one press in Slots, on its page and in Ideas; a sponsor raises it by itself', async ({
   page,
@@ -29,7 +29,7 @@ test('how important something is, is said by one press in Slots, on its page and
   await expect(mark).toHaveAccessibleName(/: before all others, sponsored by Kelpline Rope/)
   await stored(page)
 
-  await page.goto('/ideas')
+  await visit(page, '/ideas')
   const smell = page
     .getByRole('list', { name: 'Ideas' })
     .getByRole('listitem')

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { begin, demo, expect, jot, test } from './fixtures'
+import { begin, demo, expect, jot, test, visit } from './fixtures'
 
 const day = (page: Page, name: string) => page.getByRole('listitem', { name, exact: true })
 
@@ -55,7 +55,7 @@ test('Countdown: a spare is carried from its dock onto an open slot; Month says 
   await expect(
     page.getByText(/Put “Leathering a pair of oars” on Thu 24 Dec, 17:00, with the read for Kelpline Rope/),
   ).toBeVisible()
-  await page.goto('/schedule/month')
+  await visit(page, '/schedule/month')
   const monday = page
     .getByRole('region', { name: 'November 2026' })
     .getByRole('listitem', { name: 'Mon 30 Nov' })
@@ -92,7 +92,7 @@ test('a forecast tries another step than the one that decides, and more hours on
   await expect(rows.getByRole('row', { name: /^3 more hours on Fri 27 Nov, Sun 29 Nov/ })).toContainText('→')
   await page.getByRole('button', { name: /^Do it: 3 more hours/ }).click()
   await expect(page.getByText('180 min more on Fri 27 Nov, Sun 29 Nov')).toBeVisible()
-  await page.goto('/week')
+  await visit(page, '/week')
   await expect(day(page, 'Fri 27 Nov')).toContainText('of 6 h')
   await expect(day(page, 'Sun 29 Nov')).toContainText('of 5 h')
 })
@@ -102,7 +102,7 @@ test('a topical episode warns where its window and its slot disagree, and can’
 }) => {
   await demo(page, '/schedule')
   const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
-  await page.goto(`${address ?? ''}/brief`)
+  await visit(page, `${address ?? ''}/brief`)
   await page.getByRole('button', { name: 'Kind and dates' }).click()
   await page.getByLabel('Nature').selectOption('topical')
   await page.getByLabel('Stale after').fill('2026-12-08')
@@ -129,7 +129,7 @@ test('a newcomer: three steps, a first recipe of one’s own making, a deal, sta
 }) => {
   await begin(page)
   await jot(page, 'Steaming oak ribs')
-  await page.goto('/schedule')
+  await visit(page, '/schedule')
   await page.getByRole('button', { name: 'Keep Thu 3 Dec for somebody or something' }).click()
   await page.getByLabel('The sponsor').fill('Kelpline Rope')
   await page.getByLabel('So many of every month, by a standing deal').check()
@@ -138,7 +138,7 @@ test('a newcomer: three steps, a first recipe of one’s own making, a deal, sta
   await expect(page.getByRole('row', { name: /Thu 3 Dec/ })).toContainText('Kept for Kelpline Rope')
   await expect(page.getByRole('row', { name: /Thu 10 Dec/ })).not.toContainText('Kelpline')
   await expect(page.getByRole('row', { name: /Thu 7 Jan/ })).toContainText('Kept for Kelpline Rope')
-  await page.goto('/week')
+  await visit(page, '/week')
   await page.getByRole('button', { name: 'Standing work', exact: true }).click()
   await page.getByLabel('What', { exact: true }).fill('Accounts')
   await page.getByLabel('How often').selectOption('once a month')
@@ -147,7 +147,7 @@ test('a newcomer: three steps, a first recipe of one’s own making, a deal, sta
     day(page, 'Tue 24 Nov').getByRole('button', { name: /^Accounts, standing work, 30 min/ }),
   ).toBeVisible()
   await expect(page.getByText('Added “Accounts”')).toBeVisible()
-  await page.goto('/shows')
+  await visit(page, '/shows')
   await page.getByRole('link', { name: 'Change the recipe Three steps' }).click()
   await page.getByRole('button', { name: 'Another recipe' }).click()
   await page.getByLabel('Its name').fill('Interview')
@@ -155,7 +155,7 @@ test('a newcomer: three steps, a first recipe of one’s own making, a deal, sta
   await expect(page.getByRole('heading', { level: 1, name: 'Recipe “Interview”' })).toBeAttached()
   await page.getByRole('button', { name: 'Make it the first' }).click()
   await expect(page.getByText('is made by “Interview” from now on')).toBeVisible()
-  await page.goto('/settings')
+  await visit(page, '/settings')
   await page.getByLabel('A day off').fill('2026-12-07')
   await page.getByLabel('The last day off, of a holiday').fill('2026-12-05')
   await page.getByRole('button', { name: 'Add the holiday' }).click()
@@ -171,9 +171,9 @@ test('a newcomer: three steps, a first recipe of one’s own making, a deal, sta
   await expect(page.getByLabel('Name of the show')).toBeVisible()
   await page.getByLabel('Back-up file').setInputFiles(path)
   await expect(page.getByText('Restored 1 episodes and ideas.')).toBeVisible()
-  await page.goto('/schedule')
+  await visit(page, '/schedule')
   await expect(page.getByRole('row', { name: /Thu 3 Dec/ })).toContainText('Kept for Kelpline Rope')
-  await page.goto('/today')
+  await visit(page, '/today')
   await expect(page.getByRole('region', { name: 'Besides' })).toContainText('Accounts')
   await page.getByRole('button', { name: 'Accounts is done' }).click()
   await expect(page.getByRole('region', { name: 'Besides' })).toHaveCount(0)

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { strFromU8, unzipSync } from 'fflate'
-import { begin, demo, expect, jot, png, stored, test } from './fixtures'
+import { begin, demo, expect, jot, png, stored, test, visit } from './fixtures'
 
 /** What is known of an idea goes along into work, beside every stage. */
 test('an idea’s knowledge is read and written in the script and in the edit, and goes out as Markdown', async ({
@@ -8,7 +8,7 @@ test('an idea’s knowledge is read and written in the script and in the edit, a
 }) => {
   await begin(page)
   await jot(page, 'A mast from a fallen larch')
-  await page.goto('/ideas')
+  await visit(page, '/ideas')
   await page.locator('[aria-label="Ideas"]').getByText('A mast from a fallen larch').first().click()
   await page.getByRole('button', { name: 'Its page' }).click()
   await expect(page.getByRole('toolbar', { name: 'Formatting' })).toBeVisible()
@@ -63,7 +63,7 @@ test('an idea’s knowledge is read and written in the script and in the edit, a
 test('a note that is still being typed stays with its idea when another one is opened', async ({ page }) => {
   await begin(page)
   await jot(page, 'A mast from a fallen larch', 'Rowing home at night')
-  await page.goto('/ideas')
+  await visit(page, '/ideas')
   const codes: string[] = []
   for (const title of ['A mast from a fallen larch', 'Rowing home at night']) {
     await page.locator('[aria-label="Ideas"]').getByText(title).first().click()
@@ -73,7 +73,7 @@ test('a note that is still being typed stays with its idea when another one is o
     await page.getByRole('link', { name: 'Ideas' }).last().click()
   }
   const [mast = '', night = ''] = codes
-  await page.goto(mast)
+  await visit(page, mast)
   await page.getByRole('textbox', { name: 'Note' }).click()
   await page.keyboard.type('The tree fell in March.')
   await page.evaluate((to) => {
@@ -83,9 +83,9 @@ test('a note that is still being typed stays with its idea when another one is o
   await expect(page.getByRole('heading', { level: 1, name: 'Rowing home at night' })).toBeAttached()
   await expect(page.getByRole('textbox', { name: 'Note' })).toHaveText('')
   await stored(page)
-  await page.goto(mast)
+  await visit(page, mast)
   await expect(page.getByRole('textbox', { name: 'Note' })).toHaveText('The tree fell in March.')
-  await page.goto(night)
+  await visit(page, night)
   await expect(page.getByRole('textbox', { name: 'Note' })).toHaveText('')
 })
 
@@ -126,7 +126,7 @@ test('seven titles stand by their score, and two ideas for the picture arrive at
 }) => {
   await begin(page)
   await jot(page, 'A mast from a fallen larch')
-  await page.goto('/ideas')
+  await visit(page, '/ideas')
   await page.locator('[aria-label="Ideas"]').getByText('A mast from a fallen larch').first().click()
   await page.getByRole('button', { name: /^Start/ }).click()
   await page.getByRole('link', { name: /^Brief/ }).click()

@@ -1,4 +1,4 @@
-import { begin, expect, jot, stored, test } from './fixtures'
+import { begin, expect, jot, stored, test, visit } from './fixtures'
 
 /** An idea put on a near slot is not late at birth. */
 test('an idea put on the nearest slot has its due dates pressed together, and says so everywhere', async ({
@@ -6,7 +6,7 @@ test('an idea put on the nearest slot has its due dates pressed together, and sa
 }) => {
   await begin(page)
   await jot(page, 'A letter answered')
-  await page.goto('/ideas')
+  await visit(page, '/ideas')
   await page.locator('[aria-label="Ideas"]').getByText('A letter answered').first().click()
   await page.getByRole('button', { name: /^Put on a slot/ }).click()
   await page
@@ -18,7 +18,7 @@ test('an idea put on the nearest slot has its due dates pressed together, and sa
   await expect(page.getByText(/^Put “A letter answered” on/)).toBeVisible()
   await stored(page)
 
-  await page.goto('/schedule')
+  await visit(page, '/schedule')
   const row = page.getByRole('row').filter({ hasText: 'A letter answered' })
   await expect(row).toContainText('2 days for what usually takes')
   await expect(row).not.toContainText('late')

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { demo, expect, jot, stored, test } from './fixtures'
+import { demo, expect, jot, stored, test, visit } from './fixtures'
 
 /** Goes on to another moment, as if the browser had been closed meanwhile. */
 async function later(page: Page, moment: string, path: string): Promise<void> {
@@ -26,13 +26,13 @@ test('after “it is out” the letters to answer stand on Today and in the Week
   await expect(page.getByRole('region', { name: 'After the release' })).toContainText('#42')
   await later(page, '2026-12-02T09:00:00Z', '/today')
   await expect(letters).toBeVisible()
-  await page.goto('/week')
+  await visit(page, '/week')
   await expect(page.getByText('Answer the first letters').first()).toBeVisible()
 
-  await page.goto('/episode/ULP6/after')
+  await visit(page, '/episode/ULP6/after')
   await page.getByRole('checkbox', { name: 'Answer the first letters is done' }).check()
   await stored(page)
-  await page.goto('/week')
+  await visit(page, '/week')
   const inWeek = page.getByRole('button', { name: /^Answer the first letters, #42/ })
   await expect(inWeek).toHaveAccessibleName(/, done$/)
   await expect(inWeek).toHaveCount(1)
@@ -48,7 +48,7 @@ test('scheduled on Wednesday, answered for on Saturday, it was on time and its a
   await page.getByRole('button', { name: 'Uploaded and scheduled' }).click()
   await expect(page.getByText('It comes out by itself')).toBeVisible()
   await stored(page)
-  await page.goto('/schedule')
+  await visit(page, '/schedule')
   await expect(page.getByRole('button', { name: /#42 .*scheduled/ })).toBeVisible()
   await expect(page.getByText('nothing left to do')).toBeVisible()
 
@@ -66,7 +66,7 @@ test('scheduled on Wednesday, answered for on Saturday, it was on time and its a
   await expect(sheet).toHaveCount(0)
   await stored(page)
 
-  await page.goto('/catalogue')
+  await visit(page, '/catalogue')
   const row = page.getByRole('row').filter({ hasText: 'Steaming oak ribs' })
   await expect(row).toContainText('on time')
   await expect(row.getByRole('link', { name: /Open #42/ })).toHaveAttribute(
@@ -81,7 +81,7 @@ test('scheduled on Wednesday, answered for on Saturday, it was on time and its a
   await page.keyboard.press('Escape')
 
   // It can be corrected: it was two days late after all.
-  await page.goto('/episode/ULP6/release')
+  await visit(page, '/episode/ULP6/release')
   await expect(page.getByText('Thu 26 Nov 17:02, on time')).toBeVisible()
   await page.getByRole('button', { name: 'When and where it went out' }).click()
   const corrected = page.getByRole('dialog', { name: 'When and where it went out' })

@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright'
+import { findings } from './axe'
 import { demo, expect, test } from './fixtures'
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
@@ -22,6 +22,5 @@ test('Today and capture are fully usable on a phone', async ({ page }) => {
     .tap()
   await expect(page.getByRole('heading', { level: 1, name: /keel bolts/ })).toBeVisible()
   await page.getByRole('checkbox').first().check()
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  expect(violations.map((v) => v.id)).toEqual([])
+  expect(await findings(page)).toEqual([])
 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { demo, expect, test } from './fixtures'
+import { demo, expect, test, visit } from './fixtures'
 
 const day = (page: Page, name: string) => page.getByRole('listitem', { name, exact: true })
 
@@ -48,7 +48,7 @@ test('a launch says what is missing around it; the Month shows its run-up', asyn
   await page.getByRole('button', { name: 'Keep it', exact: true }).click()
   await expect(launches).toContainText('The spring course')
   await expect(page.getByText('Added the launch “The spring course”')).toBeVisible()
-  await page.goto('/schedule/month')
+  await visit(page, '/schedule/month')
   await page.getByRole('button', { name: 'A month later' }).click()
   await expect(
     page.getByRole('region', { name: 'December 2026' }).getByTitle('Drawings of the dinghy: run-up').first(),
@@ -95,7 +95,7 @@ test('a second rhythm in one show yields its own slots', async ({ page }) => {
     .fill('Which knot for a mooring')
   await page.getByRole('button', { name: /^Take “Which knot/ }).click()
   await expect(page.getByText(/on Sat 5 Dec, 17:00/)).toBeVisible()
-  await page.goto('/schedule')
+  await visit(page, '/schedule')
   await page
     .getByRole('row', { name: /Sat 5 Dec/ })
     .getByRole('link')
@@ -219,7 +219,7 @@ test('a step is done yesterday by one choice; reminders are asked for once and s
   await page.getByRole('button', { name: 'How long it took' }).click()
   await page.getByRole('button', { name: 'It was done yesterday' }).click()
   await expect(page.getByText(/^Done: Film the shots, as planned, Mon 23 Nov/)).toBeVisible()
-  await page.goto('/settings')
+  await visit(page, '/settings')
   await page.getByRole('checkbox', { name: 'Notifications in this browser' }).check()
   const notes = () =>
     page.evaluate(() => {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { demo, expect, stored, test } from './fixtures'
+import { demo, expect, stored, test, visit } from './fixtures'
 
 /** Opens the reader for the script that is being written in the demo. */
 async function read(page: Page): Promise<void> {
@@ -62,12 +62,12 @@ test('a script is read by a pedal, takes and remarks by keys; a second window fo
 test('the reader scrolls by itself at a speed, and is usable on a phone', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await demo(page, '/today')
-  await page.goto('/schedule')
+  await visit(page, '/schedule')
   const href = await page
     .locator('a[href*="/episode/"]', { hasText: 'Cutting a spar' })
     .first()
     .getAttribute('href')
-  await page.goto(`/read/${href?.split('/')[2] ?? ''}`)
+  await visit(page, `/read/${href?.split('/')[2] ?? ''}`)
   await expect(here(page)).toHaveText(/^On the ninth of October/)
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   await page.getByRole('button', { name: 'Next' }).click()

@@ -1,4 +1,4 @@
-import { demo, expect, test } from './fixtures'
+import { demo, expect, test, visit } from './fixtures'
 
 test('a recipe is changed on its score: a step added, its dot moved by keys and by hand, guidance shown where it is done; episodes in work are offered the difference', async ({
   page,
@@ -33,13 +33,13 @@ test('a recipe is changed on its score: a step added, its dot moved by keys and 
   await offered.getByRole('button', { name: 'Leave all' }).click()
   await expect(offered).toHaveCount(0)
   await expect(page.getByText(/^Left \d+ changes of/)).toBeVisible()
-  await page.goto('/schedule')
+  await visit(page, '/schedule')
   const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
-  await page.goto(`${address ?? ''}/edit`)
+  await visit(page, `${address ?? ''}/edit`)
   const steps = page.getByRole('region', { name: 'Steps of Edit' })
   await expect(steps).toContainText('Mara does it')
   await expect(steps).toContainText('Names of tools in full.')
-  await page.goto('/shows/boats/recipe/recipe-boats')
+  await visit(page, '/shows/boats/recipe/recipe-boats')
   await expect(page.getByRole('region', { name: /The recipe has changed/ })).toHaveCount(0)
 })
 
@@ -68,10 +68,10 @@ test('a stage of one’s own, what must be settled before it, a checklist; a sta
   await page.locator('h2').first().click()
   await page.keyboard.press('Control+z')
   await expect(page.getByRole('button', { name: 'Stage Thumbnail' })).toBeVisible()
-  await page.goto('/schedule')
+  await visit(page, '/schedule')
   await expect(page.getByRole('row', { name: /^Thu 10 Dec/ })).toContainText('Colour')
   const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
-  await page.goto(`${address ?? ''}/film`)
+  await visit(page, `${address ?? ''}/film`)
   const steps = page.getByRole('region', { name: 'Steps of Film' })
   await expect(steps).toContainText('Settle keyword before Film begins: none chosen.')
   // What is required stands among what is missing, with a tick there; what is not required doesn’t.
@@ -118,7 +118,7 @@ test('a follow-on: ticking a step adds another and puts a note on Today, once; u
   await note.getByRole('button', { name: 'Seen to' }).click()
   await expect(note).toHaveCount(0)
   await expect(page.getByText('Put away: Copy the cards to the second disk')).toBeVisible()
-  await page.goto('/shows/boats/recipe/recipe-boats')
+  await visit(page, '/shows/boats/recipe/recipe-boats')
   await expect(page.getByRole('region', { name: 'What follows by itself' })).toContainText(
     '#43 Added “Charge the lamps”',
   )
@@ -126,7 +126,7 @@ test('a follow-on: ticking a step adds another and puts a note on Today, once; u
   await expect(page.getByText(/Taken back: Put away/)).toBeVisible()
   await page.keyboard.press('Control+z')
   await expect(page.getByText(/Taken back: Done: Film the shots/)).toBeVisible()
-  await page.goto('/today')
+  await visit(page, '/today')
   await expect(page.getByRole('region', { name: 'Next step' })).toContainText('Film the shots')
 })
 
@@ -135,7 +135,7 @@ test('an episode is made by another recipe, and copied as a pattern; its folders
 }) => {
   await demo(page, '/schedule')
   const address = await page.getByRole('link', { name: /Caulking/ }).getAttribute('href')
-  await page.goto(`${address ?? ''}/brief`)
+  await visit(page, `${address ?? ''}/brief`)
   await page.getByRole('button', { name: 'Kind and dates' }).click()
   await page.getByLabel('Made by the recipe').selectOption('A letter answered')
   await expect(page.getByText('“Caulking, the quiet skill” is made by “A letter answered”')).toBeVisible()

@@ -1,10 +1,10 @@
-import { begin, demo, expect, jot, stored, test } from './fixtures'
+import { begin, demo, expect, jot, stored, test, visit } from './fixtures'
 
 test('a rhythm by the month, with a pause and a season, shows its next twelve dates before it is taken', async ({
   page,
 }) => {
   await begin(page)
-  await page.goto('/shows')
+  await visit(page, '/shows')
   const dates = page.getByRole('list', { name: 'The next dates' }).getByRole('listitem')
   await expect(dates).toHaveCount(12)
   await page.getByLabel('In words').fill('every blursday')
@@ -66,7 +66,7 @@ test('an idea whose guest is away is not offered for that time, and says why; tw
 }) => {
   await begin(page)
   await jot(page, 'The ferry pilot', 'A talk with the pilot', 'Ribs')
-  await page.goto('/ideas')
+  await visit(page, '/ideas')
   const list = page.getByRole('list', { name: 'Ideas' })
   for (const title of ['The ferry pilot', 'A talk with the pilot'])
     await page.getByRole('checkbox', { name: `Choose “${title}”` }).check()
@@ -92,7 +92,7 @@ test('an idea whose guest is away is not offered for that time, and says why; tw
     .click()
   await expect(page.getByRole('button', { name: /^#2 Ribs, goes out Thu 3 Dec/ })).toBeVisible()
   await stored(page)
-  await page.goto('/schedule')
+  await visit(page, '/schedule')
   await page.getByRole('button', { name: 'More for Ribs' }).click()
   await page.getByRole('menuitem', { name: 'Park it…' }).click()
   await page.getByRole('button', { name: 'Park it', exact: true }).click()
@@ -101,7 +101,7 @@ test('an idea whose guest is away is not offered for that time, and says why; tw
   await page.getByRole('button', { name: 'Park it', exact: true }).click()
   await expect(page.getByText('Parked “Ribs”')).toBeVisible()
   await stored(page)
-  await page.goto('/ideas')
+  await visit(page, '/ideas')
   await page.getByLabel('View', { exact: true }).selectOption('Parked')
   await expect(list).toContainText('Ribs')
   await list.getByRole('button', { name: /Ribs/ }).click()
@@ -116,7 +116,7 @@ test('an idea whose guest is away is not offered for that time, and says why; tw
 
 test('ideas come over as a file, twice over kept once; a broken file changes nothing', async ({ page }) => {
   await begin(page)
-  await page.goto('/ideas/mailbox')
+  await visit(page, '/ideas/mailbox')
   const take = page.getByLabel('Take a file of ideas')
   const file = (text: string) => ({
     name: 'ideas.json',

@@ -1,28 +1,5 @@
-import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
-import { demo, expect, stored, test } from './fixtures'
-
-/** What axe finds on the page as it stands: rule, and the first node of each. */
-async function findings(page: Page, rules?: string[]): Promise<string[]> {
-  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] })
-  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
-  return violations.map(
-    (v) =>
-      `${v.id}: ${v.nodes
-        .map((n) => n.target.join(' '))
-        .slice(0, 3)
-        .join(' | ')}`,
-  )
-}
-
-/** Goes to an address without loading the page anew, as a link does. */
-async function goTo(page: Page, path: string): Promise<void> {
-  await page.evaluate((to) => {
-    history.pushState({}, '', to)
-    dispatchEvent(new PopStateEvent('popstate', { state: {} }))
-  }, path)
-  await page.waitForURL(`**${path}*`)
-}
+import { findings } from './axe'
+import { demo, expect, stored, test, visit } from './fixtures'
 
 const screens = [
   '/today',
@@ -57,14 +34,14 @@ for (const theme of ['booth', 'daylight'] as const) {
     await page.getByRole('radio', { name: theme === 'booth' ? 'Booth, dark' : 'Daylight' }).click()
     await expect(page.locator('html')).toHaveAttribute('data-theme', theme)
     for (const screen of screens) {
-      await goTo(page, screen)
+      await visit(page, screen)
       await expect(page.locator('#screen h1')).toBeVisible()
       await look(screen)
     }
-    await goTo(page, '/read/ULP6')
+    await visit(page, '/read/ULP6')
     await expect(page.getByRole('list', { name: 'Words', exact: true })).toBeVisible()
     await look('the reader')
-    await goTo(page, '/sessions')
+    await visit(page, '/sessions')
     await page
       .getByRole('button', { name: /^Lay it on Wed 25 Nov/ })
       .first()
@@ -75,18 +52,18 @@ for (const theme of ['booth', 'daylight'] as const) {
     await page.getByRole('button', { name: /^Go on all the same/ }).click()
     await page.getByRole('button', { name: /^Got it/ }).click()
     await look('a session')
-    await goTo(page, '/week')
+    await visit(page, '/week')
     await expect(page.getByRole('button', { name: /^Session: Filming/ })).toBeVisible()
-    await goTo(page, '/schedule')
+    await visit(page, '/schedule')
     const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
     for (const stage of stages) {
-      await goTo(page, `${address}/${stage}`)
+      await visit(page, `${address}/${stage}`)
       await expect(page.getByRole('heading', { level: 1, name: /Cutting a spar/ })).toBeVisible()
       await look(stage)
     }
-    await goTo(page, '/schedule')
+    await visit(page, '/schedule')
     const cut = await page.getByRole('link', { name: /The ferry pilot/ }).getAttribute('href')
-    await goTo(page, `${cut}/edit`)
+    await visit(page, `${cut}/edit`)
     await expect(
       page.getByRole('list', { name: 'Notes on the cut' }).getByRole('listitem').first(),
     ).toBeVisible()
@@ -100,11 +77,11 @@ test('axe finds nothing in what opens over the screens', async ({ page }) => {
     expect.soft(await findings(page), what).toEqual([])
   }
   await demo(page, '/today')
-  await goTo(page, '/schedule/countdown')
+  await visit(page, '/schedule/countdown')
   await page.getByRole('button', { name: 'In rows' }).click()
   await expect(page.getByRole('table', { name: 'Everything in work' })).toBeVisible()
   await look('all work in rows')
-  await goTo(page, '/ideas')
+  await visit(page, '/ideas')
   await page.getByRole('button', { name: 'Conditions 1' }).click()
   await look('conditions')
   await page.keyboard.press('Escape')
@@ -126,13 +103,13 @@ test('axe finds nothing in what opens over the screens', async ({ page }) => {
   for (const facet of ['Occasion', 'Guests', 'Own fields', 'Topical'])
     await page.getByRole('button', { name: facet, exact: true }).click()
   await look('an idea’s page')
-  await goTo(page, '/shows/boats/recipe/recipe-boats')
+  await visit(page, '/shows/boats/recipe/recipe-boats')
   await page.getByRole('button', { name: 'Step First cut' }).click()
   await page.getByRole('button', { name: 'Let something follow' }).click()
   await look('a step of a recipe')
   await page.getByRole('button', { name: 'Stage Film' }).click()
   await look('a stage of a recipe')
-  await goTo(page, '/week')
+  await visit(page, '/week')
   await page.getByRole('button', { name: 'Standing work', exact: true }).click()
   await look('standing work')
   await page.keyboard.press('Escape')
@@ -141,7 +118,7 @@ test('axe finds nothing in what opens over the screens', async ({ page }) => {
   await look('why it is late')
   await page.keyboard.press('Escape')
   await expect(page.getByRole('dialog')).toHaveCount(0)
-  await goTo(page, '/schedule')
+  await visit(page, '/schedule')
   await page.getByRole('button', { name: 'Keep Thu 31 Dec for somebody or something' }).click()
   await look('keeping a slot')
   await page.keyboard.press('Escape')
@@ -152,9 +129,9 @@ test('axe finds nothing in what opens over the screens', async ({ page }) => {
     .click()
   await look('ranking')
   await page.keyboard.press('Escape')
-  await goTo(page, '/schedule')
+  await visit(page, '/schedule')
   const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')
-  await goTo(page, `${address}/release`)
+  await visit(page, `${address}/release`)
   await expect(page.getByRole('heading', { level: 1, name: /Cutting a spar/ })).toBeVisible()
   await page.keyboard.press('n')
   const notebook = page.getByRole('complementary', { name: /Notebook/ })
@@ -214,15 +191,15 @@ test('every screen and stage has an address, a title in the tab, and fits 1280 w
     [`${address}/thumbnail`, '#42 Thumbnail: Steaming oak ribs without a steam box'],
     [`${address}/release`, '#42 Release: Steaming oak ribs without a steam box'],
   ] as const) {
-    await page.goto(path)
+    await visit(page, path)
     await expect(page).toHaveTitle(`${title} · Lamp Reel`)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280)
   }
-  await page.goto(`${address}/edit`)
+  await visit(page, `${address}/edit`)
   await expect(page.locator('link[rel="icon"]')).toHaveAttribute('href', /^data:image\/svg/)
-  await page.goto('/episode/ZZZZ')
+  await visit(page, '/episode/ZZZZ')
   await expect(page.getByRole('heading', { name: 'No episode has the code ZZZZ' })).toBeVisible()
-  await page.goto('/nowhere/at/all')
+  await visit(page, '/nowhere/at/all')
   await expect(page.getByRole('heading', { name: 'Nothing is here' })).toBeVisible()
 })
 

@@ -1,4 +1,4 @@
-import { demo, expect, stored, test } from './fixtures'
+import { demo, expect, stored, test, visit } from './fixtures'
 import type { Page } from '@playwright/test'
 
 /** What is in hand in a session. */
@@ -137,14 +137,14 @@ test('a talk is recorded with marks at their time, and stock footage for no epis
     await expect(page.getByText('Marked at 3:00: good')).toBeVisible()
     await stored(page)
     await page.getByRole('button', { name: /^Strike here/ }).click()
-    await page.goto('/schedule')
+    await visit(page, '/schedule')
     await page.locator('tbody a', { hasText: 'Night tides' }).first().click()
     await page.getByRole('link', { name: /^Edit/ }).click()
     await expect(page.getByRole('region', { name: 'For the edit' })).toContainText('3:00')
   })
 
   await test.step('stock: what is said is filmed, ticked, and kept with the session', async () => {
-    await page.goto('/sessions')
+    await visit(page, '/sessions')
     await page.getByRole('button', { name: 'New session' }).click()
     await page.getByLabel('What is done').selectOption('stock')
     await page

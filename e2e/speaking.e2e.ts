@@ -1,4 +1,4 @@
-import { begin, expect, jot, png, stored, test } from './fixtures'
+import { begin, expect, jot, png, stored, test, visit } from './fixtures'
 
 /** Not everybody writes every word. */
 test('an episode with no script at all becomes ready: points here, freely there, the rest ticked by hand', async ({
@@ -6,7 +6,7 @@ test('an episode with no script at all becomes ready: points here, freely there,
 }) => {
   await begin(page)
   await jot(page, 'An hour at the slip')
-  await page.goto('/ideas')
+  await visit(page, '/ideas')
   await page.locator('[aria-label="Ideas"]').getByText('An hour at the slip').first().click()
   await page.getByRole('button', { name: /^Start/ }).click()
   await page.getByRole('link', { name: /^Script/ }).click()

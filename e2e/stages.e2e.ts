@@ -1,4 +1,4 @@
-import { demo, expect, stored, test } from './fixtures'
+import { demo, expect, stored, test, visit } from './fixtures'
 
 /** All work by stage, what has no date among it. */
 test('the script in hand is found at one glance; two without a date are there; an order by hand and a view are kept', async ({
@@ -77,7 +77,7 @@ test('a kind of episode is added to a show, and one with its own recipe brings i
   await page.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(page.getByLabel('Name of the kind news')).toBeVisible()
   await stored(page)
-  await page.goto('/ideas')
+  await visit(page, '/ideas')
   await page.locator('[aria-label="Ideas"]').getByText('A folding thwart').first().click()
   await page.keyboard.press('e')
   const kind = page.getByRole('combobox', { name: 'Kind of episode' })

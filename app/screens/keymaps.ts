@@ -1,5 +1,15 @@
 import type { Keymap } from '@app/ui/keymap'
-import { cueKeys, cutKeys, episodeKeys, findKeys, noteKeys, scriptKeys, shotKeys } from './episode/keymap'
+import {
+  cueKeys,
+  cutKeys,
+  episodeKeys,
+  findKeys,
+  makingKeys,
+  noteKeys,
+  scriptKeys,
+  shotKeys,
+  thumbnailKeys,
+} from './episode/keymap'
 import { ideasKeys, plotKeys, sortKeys } from './ideas/keymap'
 import { countdownKeys, monthKeys, monthsKeys, openSlotsKeys, slotsKeys, workKeys } from './schedule/keymap'
 import { readerKeys } from './reader/keymap'
@@ -35,6 +45,8 @@ export const keymaps: readonly Keymap[] = [
   shotKeys,
   cutKeys,
   noteKeys,
+  thumbnailKeys,
+  makingKeys,
   readerKeys,
   scoreKeys,
 ]

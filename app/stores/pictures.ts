@@ -3,6 +3,8 @@ import { reactive } from 'vue'
 import type { Id } from '@core/records'
 import { useLibrary } from './library'
 
+export { imageOf } from '@app/data/picture-file'
+
 /** Pictures as addresses that an `img` can show, read from the store when first asked for. */
 export const usePictures = defineStore('pictures', () => {
   const library = useLibrary()

@@ -90,13 +90,16 @@ export function chordsOf(event: Pressed): string[] {
   return event.key.length === 1 ? [`${held}Shift+${key}`, held + key] : [`${held}Shift+${key}`]
 }
 
-/** Keys that buttons and links answer to by themselves. */
+/** Keys that buttons and links answer to by themselves, as long as nothing else is held. */
 const pressing = new Set(['Enter', ' '])
 const answering = 'a, button, summary, [role="option"]'
 const ticked = 'input[type="checkbox"], input[type="radio"]'
 function answersItself(event: Pressed): boolean {
   return (
     pressing.has(event.key) &&
+    !event.ctrlKey &&
+    !event.metaKey &&
+    !event.altKey &&
     event.target instanceof HTMLElement &&
     event.target.closest(event.key === ' ' ? `${answering}, ${ticked}` : answering) !== null
   )

@@ -1,7 +1,7 @@
 import 'temporal-polyfill/global'
 import fontUrl from '@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2?url'
 import type { FileRecord } from '@core/commands/change'
-import type { Picture } from '@core/records'
+import type { Candidate, Picture, PictureWords } from '@core/records'
 import { paint } from '@demo/paint'
 import { largeWorld } from '@demo/large'
 import { demoWorld } from '@demo/world'
@@ -38,16 +38,17 @@ async function make(now: number, size: 'usual' | 'large'): Promise<void> {
     // Without the font the pictures are lettered in the machine's own.
   }
   const writing: Promise<FileRecord>[] = []
+  const laid = new Map<string, PictureWords[]>()
   for (const [index, order] of pictures.entries()) {
     // The next is painted while this one is written as a file.
+    const painted = paint(order, index, (w, h) => new OffscreenCanvas(w, h))
+    laid.set(order.id, painted.words)
     writing.push(
-      paint(order, index, (w, h) => new OffscreenCanvas(w, h))
-        .convertToBlob({ type: 'image/jpeg', quality: 0.86 })
-        .then(async (blob) => ({
-          id: order.id,
-          type: 'image/jpeg',
-          bytes: new Uint8Array(await blob.arrayBuffer()),
-        })),
+      painted.canvas.convertToBlob({ type: 'image/jpeg', quality: 0.86 }).then(async (blob) => ({
+        id: order.id,
+        type: 'image/jpeg',
+        bytes: new Uint8Array(await blob.arrayBuffer()),
+      })),
     )
     if (index >= 4) await writing[index - 4]
     if (index % 5 === 0)
@@ -58,11 +59,12 @@ async function make(now: number, size: 'usual' | 'large'): Promise<void> {
   }
   const files = await Promise.all(writing)
   const sizes = new Map(files.map((f) => [f.id, f.bytes.byteLength]))
-  const sized = (p: Picture): Picture => ({ ...p, size: sizes.get(p.id) ?? p.size })
+  const sized = (p: Picture) => ({ ...p, size: sizes.get(p.id) ?? p.size })
+  const lettered = (p: Candidate): Candidate => ({ ...sized(p), words: laid.get(p.id) ?? [] })
   const episodes = whole.tables.episodes.map((e) =>
     e.pictures.length + e.idea.images.length === 0
       ? e
-      : { ...e, pictures: e.pictures.map(sized), idea: { ...e.idea, images: e.idea.images.map(sized) } },
+      : { ...e, pictures: e.pictures.map(lettered), idea: { ...e.idea, images: e.idea.images.map(sized) } },
   )
   self.postMessage(
     { kind: 'made', whole: { ...whole, tables: { ...whole.tables, episodes }, files } },

@@ -5,6 +5,7 @@ import type { Chance, Deed } from './random/chance'
 import { cutDeeds } from './random/cuts'
 import { episodeDeeds } from './random/episode'
 import { ideasDeeds } from './random/ideas'
+import { pictureDeeds } from './random/pictures'
 import { scheduleDeeds } from './random/schedule'
 import { recipesDeeds } from './random/recipes'
 import { scriptDeeds } from './random/scripts'
@@ -20,6 +21,7 @@ export const randomDeeds = {
   ...cutDeeds,
   ...episodeDeeds,
   ...ideasDeeds,
+  ...pictureDeeds,
   ...scheduleDeeds,
   ...recipesDeeds,
   ...scriptDeeds,

@@ -1,5 +1,6 @@
 import { z } from 'zod/mini'
 import { ClockTime, Day, Id, Moment, stamps } from './basics'
+import { Candidate } from './candidate'
 import { Idea, Picture } from './idea'
 import { Material } from './material'
 import { AskedRead } from './offer'
@@ -127,11 +128,14 @@ export const Episode = z.object({
   sponsor: z.optional(z.string()),
   /** What the sponsor asked of its read. */
   read: z.optional(AskedRead),
-  pictures: z.array(Picture),
+  pictures: z.array(Candidate),
   pictureIdeas: z.optional(z.array(PictureIdea)),
   chosenPicture: z.optional(Id),
+  /** The picture that is offered instead, where it runs below its usual. */
+  runnerUp: z.optional(Id),
+  /** When its picture was changed for the runner-up after it was out. */
+  swapped: z.optional(Moment),
   cut: Timing,
-  /** Views (or listens) at an age in days since release. */
   /** Which of its show's kinds of episode it is. */
   form: z.optional(Id),
   /** The recipe it is made by, where it isn't its show's first. */
@@ -147,6 +151,7 @@ export const Episode = z.object({
   left: z.optional(z.array(Id)),
   /** What followed by itself, each follow-on once; a note or a folder stays on Today until it is put away. */
   followed: z.optional(z.array(Followed)),
+  /** Views (or listens) at an age in days since release. */
   figures: z.array(z.object({ age: z.int().check(z.gte(0)), views: z.int().check(z.gte(0)) })),
   ...stamps,
 })

@@ -1,5 +1,6 @@
 export * from './basics'
 export * from './idea'
+export * from './candidate'
 export * from './keyword'
 export * from './view'
 export * from './rule-check'

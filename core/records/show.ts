@@ -1,5 +1,6 @@
 import { z } from 'zod/mini'
 import { ClockTime, Day, Id, Part, Zone, stamps } from './basics'
+import { Proof } from './candidate'
 import { FrameRate } from './cut'
 import { OwnField } from './idea'
 import { RhythmStart, Rule } from './rule-check'
@@ -109,6 +110,10 @@ export const Show = z.object({
     .check(z.refine((a) => a.from <= a.to, 'The shorter aim comes first: from 8 to 11, say.')),
   /** Pictures a second of its cuts; 25 where nothing is said. */
   frames: z.optional(FrameRate),
+  /** From when on what is measured on a picture is pointed out, where it is not as usual. */
+  proof: z.optional(Proof),
+  /** The type of words over its pictures. */
+  lettering: z.optional(z.enum(['heavy', 'plain', 'fixed'])),
   /** Words a minute by delivery. */
   pace: z.object({
     camera: z

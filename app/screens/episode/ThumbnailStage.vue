@@ -1,42 +1,54 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { ImagePlus } from '@lucide/vue'
-import { addPicture } from '@core/commands/episode'
-import type { Picture } from '@core/records'
+import { computed, defineAsyncComponent, ref } from 'vue'
+import { Film, ImagePlus, Type } from '@lucide/vue'
+import { useEventListener } from '@vueuse/core'
+import { addPicture, makePicture } from '@core/commands/episode'
+import type { Candidate } from '@core/records'
 import type { StageState } from '@core/recipe/progress'
-import { sayTime } from '@core/script/timecode'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
-import { usePictures } from '@app/stores/pictures'
+import { useProof } from '@app/stores/proof'
+import { filesIn, rewrite } from '@app/ui/fields/event'
 import Flag from '@app/ui/Flag.vue'
-import { readPicture } from './pictures'
+import { useKeymap } from '@app/ui/keymap'
+import { thumbnailKeys } from './keymap'
+import { lighterPicture, readPicture } from './pictures'
 import StepList from './StepList.vue'
+import BesideEarlier from './thumbnail/BesideEarlier.vue'
+import CandidateFrame from './thumbnail/CandidateFrame.vue'
+import LightTable from './thumbnail/LightTable.vue'
+import MeasureTable from './thumbnail/MeasureTable.vue'
 import PictureBriefs from './thumbnail/PictureBriefs.vue'
-import AboutPicture from './thumbnail/AboutPicture.vue'
-import { letterOf } from './thumbnail/letters'
-import SmallSizes from './thumbnail/SmallSizes.vue'
-import { useEventListener } from '@vueuse/core'
+import PictureVerdict from './thumbnail/PictureVerdict.vue'
+import SwapOffer from './thumbnail/SwapOffer.vue'
+import { useCandidates } from './thumbnail/useCandidates'
+import WordBoxes from './thumbnail/WordBoxes.vue'
 
-/** The pictures tried for an episode: one large, all at true small sizes, one chosen. */
+const MakeRoom = defineAsyncComponent(() => import('./thumbnail/making/MakeRoom.vue'))
+const FrameTaker = defineAsyncComponent(() => import('./thumbnail/FrameTaker.vue'))
+
+/** The pictures tried for an episode: one large, all at true small sizes and measured; one chosen. */
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
 const library = useLibrary()
-const pictures = usePictures()
-const field = ref<HTMLInputElement>()
+const proof = useProof()
+const of = useCandidates(
+  () => card,
+  () => here,
+)
+const { all, large, frame, stamp } = of
 const over = ref(false)
 const busy = ref(false)
 const faults = ref<string[]>([])
-const seen = ref<string>()
-const large = computed(
-  () =>
-    card.episode.pictures.find((p) => p.id === seen.value) ??
-    card.episode.pictures.find((p) => p.id === card.episode.chosenPicture) ??
-    card.episode.pictures[0],
-)
-const letter = (p: Picture) => letterOf(card.episode, p)
-const stamp = computed(() =>
-  card.episode.cut.length && card.show.kind === 'video' ? sayTime(card.episode.cut.length) : '',
-)
-const square = computed(() => card.show.kind === 'audio')
+const making = ref<Candidate>()
+const taking = ref(false)
+const boxing = ref(false)
+const dark = ref(false)
+const others = computed(() => all.value.filter((t) => t !== large.value))
+const cover = computed(() => card.show.kind === 'audio')
+const says = computed(() => {
+  const count = all.value.length
+  return count === 0 ? 'No picture yet' : count === 1 ? 'One candidate' : `${count} candidates`
+})
 
 async function take(files: Iterable<File>) {
   busy.value = true
@@ -48,127 +60,195 @@ async function take(files: Iterable<File>) {
       continue
     }
     const done = await library.perform(addPicture, { episode: card.episode.id, ...read.value }, 'quietly')
-    if (done.ok) seen.value = read.value.picture.id
+    if (done.ok) of.look(read.value.picture.id)
   }
   busy.value = false
-  if (field.value) field.value.value = ''
+}
+async function lighter(picture: Candidate) {
+  const made = await lighterPicture(
+    picture,
+    await library.file(picture.id),
+    proof.mostBytes(card),
+    library.newId(),
+  )
+  if (!made) return
+  const wish = { episode: card.episode.id, ...made, instead: picture.id }
+  const done = await library.perform(makePicture, wish, 'quietly')
+  if (done.ok) of.look(made.picture.id)
+}
+async function chosen(event: Event) {
+  await take(filesIn(event))
+  rewrite(event)
 }
 function dropped(event: DragEvent) {
   over.value = false
   void take(event.dataTransfer?.files ?? [])
 }
-function pasted(event: ClipboardEvent) {
+useEventListener(window, 'paste', (event: ClipboardEvent) => {
   const files = [...(event.clipboardData?.files ?? [])].filter((f) => f.type.startsWith('image/'))
   if (files.length === 0) return
   event.preventDefault()
   void take(files)
+})
+function make() {
+  if (large.value) making.value = large.value.picture
 }
-useEventListener(window, 'paste', pasted)
+function kept(id: string) {
+  making.value = undefined
+  of.look(id)
+}
+/** Keys are of the candidates only while those are what is seen. */
+const isHere = () => !making.value && !taking.value && large.value !== undefined
+useKeymap(thumbnailKeys, {
+  turn: ({ which }) => {
+    if (!isHere()) return false
+    of.turn(which === 0 ? -1 : 1)
+    return true
+  },
+  choose: () => {
+    if (!isHere() || large.value?.isChosen !== false) return false
+    void of.choose(large.value.picture.id)
+    return true
+  },
+  make: () => {
+    if (isHere()) make()
+  },
+  frame: () => {
+    taking.value = !cover.value
+  },
+  page: () => {
+    dark.value = !dark.value
+  },
+})
 </script>
 
 <template>
+  <MakeRoom
+    v-if="making"
+    :card="card"
+    :from="making"
+    :stamp="stamp"
+    @kept="kept"
+    @leave="making = undefined"
+  />
   <div
-    class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_300px]"
+    v-else
+    class="mx-auto max-w-[1280px] px-5 py-4 grid grid-cols-1 gap-6 lg:grid-cols-[minmax(0,1fr)_360px]"
     @dragover.prevent="over = true"
     @dragleave.self="over = false"
     @drop.prevent="dropped"
   >
     <div class="min-w-0">
-      <div class="flex flex-wrap items-center gap-3 mb-3">
-        <h2>
-          {{
-            card.episode.pictures.length === 0
-              ? 'No picture yet'
-              : card.episode.pictures.length === 1
-                ? 'One candidate'
-                : `${card.episode.pictures.length} candidates`
-          }}
-        </h2>
-        <span class="flex-1" />
-        <button class="btn" :disabled="busy" @click="field?.click()">
-          <ImagePlus :size="16" aria-hidden="true" /> {{ busy ? 'Reading it…' : 'Add pictures' }}
-        </button>
-        <input
-          ref="field"
-          type="file"
-          accept="image/*"
-          multiple
-          class="unseen"
-          tabindex="-1"
-          aria-label="Picture files"
-          @change="take(field?.files ?? [])"
-        />
+      <SwapOffer :card="card" class="mb-3" />
+      <div class="flex flex-wrap items-center gap-2 mb-3">
+        <h2>{{ says }}</h2>
+        <span v-if="card.episode.brief.pictureIdea" class="sub flex-1 min-w-0 truncate"
+          >Brief: {{ card.episode.brief.pictureIdea }}</span
+        ><span v-else class="flex-1" />
+        <button v-if="!cover" class="btn btn-small" @click="taking = true">
+          <Film :size="14" aria-hidden="true" /> Take a frame from the cut</button
+        ><button v-if="large" class="btn btn-small" @click="make">
+          <Type :size="14" aria-hidden="true" /> Lay words over</button
+        ><label class="btn btn-small relative overflow-hidden"
+          ><ImagePlus :size="14" aria-hidden="true" /> {{ busy ? 'Reading it…' : 'Add pictures'
+          }}<input
+            type="file"
+            accept="image/*"
+            multiple
+            class="absolute inset-0 opacity-0 cursor-pointer"
+            aria-label="Picture files"
+            :disabled="busy"
+            @change="chosen"
+        /></label>
       </div>
-      <PictureBriefs :card="card" />
+      <PictureBriefs v-if="all.length === 0" :card="card" @take="take" />
       <ul v-if="faults.length > 0" role="alert" class="mb-3 grid gap-1">
         <li v-for="f in faults" :key="f"><Flag /><span class="late">Not added.</span> {{ f }}</li>
       </ul>
       <div v-if="!large" class="drop" :class="{ over }">
         <p class="font-medium">Drop a picture here, paste one, or choose a file</p>
-        <p class="sub">PNG, JPEG or WebP, best at 1280 × 720. It stays in this browser.</p>
+        <p class="sub">
+          PNG, JPEG or WebP, best at {{ frame.width }} × {{ frame.height }}. It stays in this browser.
+        </p>
       </div>
       <template v-else>
         <div
-          class="grid gap-4"
-          :class="card.episode.pictures.length > 1 ? 'xl:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]' : ''"
+          class="grid gap-3"
+          :class="
+            others.length > 0 ? 'md:grid-cols-[minmax(0,2.1fr)_minmax(0,1fr)]' : cover ? 'max-w-[520px]' : ''
+          "
         >
-          <figure
-            class="film cell self-start"
-            :class="{ chosen: large.id === card.episode.chosenPicture, over }"
-          >
-            <figcaption class="edge">
-              <span>{{ card.show.title.toUpperCase() }}</span><span class="ml-auto"
-                >{{ letter(large) }} ▸ {{ large.name }}</span
-              >
-            </figcaption>
-            <div class="relative" :class="square ? 'max-w-[430px] mx-auto' : ''">
-              <img
-                v-if="pictures.url(large.id)"
-                :src="pictures.url(large.id)"
-                :alt="`Picture ${letter(large)}, ${large.name}`"
-                class="block w-full object-cover"
-                :class="square ? 'aspect-square' : 'aspect-video'"
-              /><span v-if="stamp" class="stamp">{{ stamp }}</span>
-            </div>
-            <div class="edge">
-              <span
-                >{{ large.width }} × {{ large.height }} ·
-                {{ Math.max(1, Math.round(large.size / 1000)) }} kB</span
-              >
-            </div>
+          <figure class="min-w-0 self-start">
+            <CandidateFrame
+              :tried="large"
+              :frame="frame"
+              :stamp="stamp"
+              :title="`${card.show.title} ${card.number}`"
+            >
+              <WordBoxes
+                v-if="boxing"
+                :key="large.picture.id"
+                :episode="card.episode.id"
+                :picture="large.picture"
+                @done="boxing = false"
+              />
+            </CandidateFrame>
+            <div id="word-boxes" />
           </figure>
           <div
-            v-if="card.episode.pictures.length > 1"
-            class="grid grid-cols-1 gap-3 content-start"
-            :class="card.episode.pictures.length > 3 ? 'grid-cols-2' : 'max-xl:grid-cols-2'"
+            v-if="others.length > 0"
+            class="grid gap-3 content-start"
+            :class="others.length > 2 ? 'grid-cols-2' : 'grid-cols-1 max-md:grid-cols-2'"
           >
             <button
-              v-for="p in card.episode.pictures.filter((x) => x.id !== large?.id)"
-              :key="p.id"
-              class="film cell text-left"
-              :class="{ chosen: p.id === card.episode.chosenPicture }"
-              :aria-label="`Look at picture ${letter(p)}`"
-              @click="seen = p.id"
+              v-for="t in others"
+              :key="t.picture.id"
+              class="text-left"
+              :aria-label="`Look at picture ${t.letter}`"
+              @click="of.look(t.picture.id)"
             >
-              <span class="edge"
-                ><span>{{ letter(p) }} ▸ {{ p.name }}</span></span
-              ><img
-                v-if="pictures.url(p.id)"
-                :src="pictures.url(p.id)"
-                alt=""
-                class="block w-full object-cover"
-                :class="square ? 'aspect-square' : 'aspect-video'"
-              /><span class="edge" />
+              <CandidateFrame :tried="t" :frame="frame" :stamp="others.length > 2 ? '' : stamp" />
             </button>
           </div>
         </div>
-        <SmallSizes :episode="card.episode" :square="square" :stamp="stamp" />
+        <LightTable v-model:dark="dark" :tried="all" :frame="frame" :stamp="stamp" @look="of.look" />
+        <details v-if="card.episode.pictureIdeas?.length" class="mt-4">
+          <summary class="cursor-pointer sub">The ideas for the picture</summary>
+          <PictureBriefs class="mt-3" :card="card" @take="take" />
+        </details>
       </template>
     </div>
-    <aside class="grid grid-cols-1 gap-5 content-start">
-      <AboutPicture v-if="large" :card="card" :picture="large" :letter="letter(large)" />
+    <aside class="grid grid-cols-1 gap-4 content-start">
+      <template v-if="large">
+        <MeasureTable
+          :tried="all"
+          :large="large"
+          :frame="frame"
+          :most="proof.mostBytes(card)"
+          @look="of.look"
+        />
+        <PictureVerdict
+          :of="of"
+          :tried="large"
+          @make="make"
+          @box="boxing = true"
+          @lighter="lighter(large.picture)"
+        />
+        <BesideEarlier :card="card" :tried="large" :frame="frame" />
+      </template>
       <StepList :card="card" :here="here" />
     </aside>
+    <FrameTaker
+      v-if="taking"
+      :card="card"
+      @close="taking = false"
+      @take="
+        (file) => {
+          taking = false
+          void take([file])
+        }
+      "
+    />
   </div>
 </template>
 
@@ -183,41 +263,8 @@ useEventListener(window, 'paste', pasted)
   border-radius: 12px;
   text-align: center;
 }
-.drop.over,
-.cell.over {
+.drop.over {
   border-color: var(--ink);
   background: var(--raised);
 }
-.cell {
-  display: block;
-  padding: 0 6px;
-  border: 2px solid transparent;
-  border-radius: 6px;
-  background: oklch(0.11 0.012 60);
-  color: var(--ink);
-  outline-offset: 1px;
-}
-.cell.chosen {
-  border-color: var(--ink);
-  box-shadow: 0 0 0 1px var(--ring);
-}
-.edge {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  height: 20px;
-  padding-inline: 14px;
-  font: 400 11px var(--font-mono);
-  color: var(--ink-2);
-  background: repeating-linear-gradient(90deg, oklch(0.3 0.018 70) 0 8px, transparent 8px 18px) 0 7px / auto
-    6px repeat-x;
-  overflow: hidden;
-  white-space: nowrap;
-}
-.edge > span {
-  background: oklch(0.11 0.012 60);
-  padding-inline: 6px;
-}
 </style>
-
-<style scoped src="./thumbnail/stamp.css"></style>

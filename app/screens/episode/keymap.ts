@@ -57,3 +57,20 @@ export const noteKeys = keymap('Note on a cut', {
   play: ['Alt+Space', 'play, and stop, while typing'],
   leave: ['Escape', 'back to the cut'],
 })
+
+/** Among the pictures tried for an episode. */
+export const thumbnailKeys = keymap('Thumbnail', {
+  turn: ['ArrowLeft ArrowRight', 'the picture before, the next one'],
+  choose: ['Enter', 'choose the one looked at'],
+  make: ['W', 'lay words over it, crop, straighten'],
+  frame: ['F', 'take a frame from the cut'],
+  page: ['D', 'small sizes on a dark page, and back'],
+})
+
+/** On a picture in the making. */
+export const makingKeys = keymap('Picture in the making', {
+  move: ['ArrowLeft ArrowRight ArrowUp ArrowDown', 'move the chosen words, or the picture under them'],
+  remove: ['Delete', 'take the chosen words off'],
+  keep: ['Ctrl+Enter', 'keep it'],
+  leave: ['Escape', 'leave it as it was'],
+})

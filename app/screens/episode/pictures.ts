@@ -1,6 +1,8 @@
+import { jpegOf } from '@app/ui/canvas-file'
+import { imageOf } from '@app/stores/pictures'
 import { largestPicture, pictureTooLarge } from '@core/commands/episode/picture-size'
 import type { FileRecord } from '@core/commands/change'
-import { Picture } from '@core/records'
+import { Picture, type Candidate } from '@core/records'
 import { ok, refused, type Result } from '@core/result'
 
 /**
@@ -30,18 +32,6 @@ export async function readPicture(file: File): Promise<Result<{ picture: Picture
   }
 }
 
-async function imageOf(blob: Blob): Promise<HTMLImageElement> {
-  const image = new Image()
-  const url = URL.createObjectURL(blob)
-  try {
-    image.src = url
-    await image.decode()
-    return image
-  } finally {
-    URL.revokeObjectURL(url)
-  }
-}
-
 /**
  * A picture at 1280 × 720 as a file type: it fills the frame, what is too wide or too high is cut evenly;
  * one that is nearly square (a cover) stands whole on a dark ground. JPEG is made lighter until it has at
@@ -64,12 +54,38 @@ export async function renderPicture(
   const { naturalWidth: w, naturalHeight: h } = image
   const scale = w / h < 1.3 ? Math.min(1280 / w, 720 / h) : Math.max(1280 / w, 720 / h)
   pen.drawImage(image, (1280 - w * scale) / 2, (720 - h * scale) / 2, w * scale, h * scale)
-  for (let quality = 0.92; ; quality -= 0.08) {
-    const blob = await new Promise<Blob | null>((done) => {
-      canvas.toBlob(done, to, quality)
-    })
-    if (!blob) throw new Error('no picture')
-    if (to === 'image/png' || blob.size <= most || quality < 0.4)
-      return new Uint8Array(await blob.arrayBuffer())
+  if (to === 'image/jpeg') return await jpegOf(canvas, most)
+  const blob = await new Promise<Blob | null>((done) => {
+    canvas.toBlob(done, to)
+  })
+  if (!blob) throw new Error('no picture')
+  return new Uint8Array(await blob.arrayBuffer())
+}
+
+/** A picture saved anew as a JPEG of at most `most` bytes, under a new id; nothing where its bytes are gone. */
+export async function lighterPicture(
+  picture: Candidate,
+  file: Omit<FileRecord, 'id'> | undefined,
+  most: number,
+  id: string,
+): Promise<{ picture: Candidate; files: FileRecord[] } | undefined> {
+  if (!file) return undefined
+  const image = await imageOf(new Blob([new Uint8Array(file.bytes)], { type: file.type }))
+  const canvas = document.createElement('canvas')
+  const part = Math.min(1, 1920 / picture.width)
+  canvas.width = Math.round(picture.width * part)
+  canvas.height = Math.round(picture.height * part)
+  canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height)
+  const bytes = await jpegOf(canvas, most)
+  return {
+    picture: {
+      ...picture,
+      id,
+      type: 'image/jpeg',
+      width: canvas.width,
+      height: canvas.height,
+      size: bytes.byteLength,
+    },
+    files: [{ id, type: 'image/jpeg', bytes }],
   }
 }

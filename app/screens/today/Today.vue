@@ -9,9 +9,11 @@ import { useMoment } from '@app/stores/moment'
 import { useSchedule } from '@app/stores/schedule'
 import { useWorkload } from '@app/stores/workload'
 import { useDesk } from '@app/stores/desk'
+import { useSwaps } from '@app/stores/swaps'
 import { useLibrary } from '@app/stores/library'
 import { useKeymap } from '@app/ui/keymap'
 import { stepTicks } from '../episode/steps'
+import SwapOffer from '../episode/thumbnail/SwapOffer.vue'
 import { endings, todayKeys } from './keymap'
 import { useOpenStep } from './open-step'
 import AfterRelease from './parts/AfterRelease.vue'
@@ -50,10 +52,16 @@ const workload = useWorkload()
 const desk = useDesk()
 const openStep = useOpenStep()
 const today = useToday()
+const swaps = useSwaps()
 const nothing = computed(() => cards.withWork.length === 0)
 const next = computed(() => cards.coming[0])
 const vacant = computed(() => schedule.rows.find((r) => r.slot && !r.slot.skipped))
 const overdue = computed(() => cards.overdue[0])
+/** What is out and should have another picture: one at a time. */
+const swapped = computed(() => {
+  const [first] = swaps.all
+  return first && cards.cardOf(first.episode)
+})
 const askedToRemind = computed(() => desk.mayRemind && cards.coming.length > 0 && library.world === 'own')
 /** What a key acts on: what runs, else what is next. */
 const here = computed(() => today.value.running ?? today.value.first)
@@ -126,6 +134,7 @@ useKeymap(todayKeys, {
         :quiet="overdue !== undefined || today.running !== undefined || today.sessions.length > 0"
       />
       <LateStep v-for="l in today.late.slice(0, 3)" :key="l.state.step.id" :step="l" />
+      <SwapOffer v-if="swapped" :card="swapped" />
       <FollowOnNote v-for="n in today.notes" :key="n.followed.id" :card="n.card" :followed="n.followed" />
       <WantToKnow v-for="e in today.told" :key="e.id" :episode="e" />
       <TakenUp v-for="e in today.takenUp" :key="e.id" :episode="e" />

@@ -1,4 +1,4 @@
-import type { Id, Picture } from '../../records'
+import type { Candidate, Id, Picture } from '../../records'
 import { ok, refused } from '../../result'
 import { type Command, type FileRecord, momentOf, putRecord } from '../change'
 import { largestPicture, pictureTooLarge } from './picture-size'
@@ -52,6 +52,7 @@ export const removePicture: Command<{ episode: Id; picture: Id }> = (
         ...episode,
         pictures: episode.pictures.filter((p) => p.id !== picture),
         chosenPicture: chosen,
+        runnerUp: episode.runnerUp === picture ? undefined : episode.runnerUp,
         updatedAt: momentOf(context),
       }),
     ],
@@ -61,7 +62,8 @@ export const removePicture: Command<{ episode: Id; picture: Id }> = (
 }
 
 /**
- * Chooses the picture that sells the episode, or none.
+ * Chooses the picture that sells the episode, or none. One that was chosen before becomes the runner-up; one that was
+ * refused is so no longer.
  *
  * Refused:
  * - “This picture is no longer there.”
@@ -75,11 +77,23 @@ export const choosePicture: Command<{ episode: Id; picture: Id | undefined }> = 
   const found = episode?.pictures.find((p) => p.id === picture)
   if (!episode || (picture !== undefined && !found))
     return refused('This picture is no longer there.', 'episodes.pictures')
+  const before = episode.chosenPicture
+  const runnerUp = found && before !== undefined && before !== picture ? before : episode.runnerUp
   return ok({
     changes: [
-      putRecord(records, 'episodes', { ...episode, chosenPicture: picture, updatedAt: momentOf(context) }),
+      putRecord(records, 'episodes', {
+        ...episode,
+        pictures: episode.pictures.map((p) => (p.id === picture && p.refused !== undefined ? taken(p) : p)),
+        chosenPicture: picture,
+        runnerUp: runnerUp === picture ? undefined : runnerUp,
+        updatedAt: momentOf(context),
+      }),
     ],
     sentence: found ? `Chose the picture “${found.name}”` : 'Took back the choice of picture',
     about: [id],
   })
+}
+
+function taken({ refused: _reason, ...picture }: Candidate): Candidate {
+  return picture
 }

@@ -3,14 +3,13 @@ import { endStep } from '../work/end-step'
 import { handStep } from '../work/hand-step'
 import { startStep, stopStep } from '../work/timer'
 import { choosePictureIdea } from '../episode/picture-ideas'
-import { addPicture, choosePicture, removePicture } from '../episode/pictures'
 import { addTitle, chooseTitle } from '../episode/titles'
 import { chooseForm } from '../episode/choose-form'
 import { dropTags } from '../episode/drop-tags'
 import { writeEpisode } from '../episode/write-episode'
 
 import type { Deed } from './chance'
-import { one, near, word, episode, step, openStep, picture } from './chance'
+import { one, near, word, episode, step, openStep } from './chance'
 
 /** Random deeds: episode. */
 export const episodeDeeds = {
@@ -53,32 +52,6 @@ export const episodeDeeds = {
       x,
     )
     return dropTags(x.r, { episode: e?.id ?? episode(x), limit: x.n(10) }, x.c)
-  },
-  addPicture: (x) => {
-    const id = x.c.id()
-    return addPicture(
-      x.r,
-      {
-        episode: episode(x),
-        picture: picture(id),
-        file: { id, type: 'image/png', bytes: new Uint8Array([1, 2, 3, 4]) },
-      },
-      x.c,
-    )
-  },
-  removePicture: (x) => {
-    const e = one(
-      [...x.r.episodes.values()].filter((y) => y.pictures.length > 0),
-      x,
-    )
-    return removePicture(x.r, { episode: e?.id ?? episode(x), picture: e?.pictures[0]?.id ?? '' }, x.c)
-  },
-  choosePicture: (x) => {
-    const e = one(
-      [...x.r.episodes.values()].filter((y) => y.pictures.length > 0),
-      x,
-    )
-    return choosePicture(x.r, { episode: e?.id ?? episode(x), picture: e?.pictures[x.n(2)]?.id }, x.c)
   },
   choosePictureIdea: (x) => {
     const e = one(

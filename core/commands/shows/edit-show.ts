@@ -26,6 +26,8 @@ export const editShow: Command<{
       | 'fields'
       | 'forms'
       | 'frames'
+      | 'proof'
+      | 'lettering'
     >
   >
 }> = (records, { show: id, fields }, context) => {

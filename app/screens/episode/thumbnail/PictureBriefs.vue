@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { choosePictureIdea, chosenPictureIdea } from '@core/commands/episode'
+import type { Picture } from '@core/records'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { usePictures } from '@app/stores/pictures'
 
 /** The ideas from the brief that a picture is to be made of: the chosen one first. */
 const { card } = defineProps<{ card: Card }>()
+const emit = defineEmits<{ take: [files: File[]] }>()
 const library = useLibrary()
 const pictures = usePictures()
 const ideas = computed(() => {
@@ -18,6 +20,10 @@ const ideas = computed(() => {
     ),
   ]
 })
+async function take(sketch: Picture) {
+  const file = await library.file(sketch.id)
+  if (file) emit('take', [new File([new Uint8Array(file.bytes)], sketch.name, { type: file.type })])
+}
 </script>
 
 <template>
@@ -39,6 +45,7 @@ const ideas = computed(() => {
           p.idea
         }}</span>
       </p>
+      <button v-if="p.sketch" class="btn btn-small" @click="take(p.sketch)">Take as a candidate</button>
       <span v-if="p.id === 'chosen'" class="sub">chosen</span
       ><button
         v-else

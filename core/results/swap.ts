@@ -1,0 +1,32 @@
+import type { Candidate, Episode } from '../records'
+import { timesUsual } from './usual'
+
+/** How long it must be out before its picture is judged by its figures, days. */
+const wait = 2
+/** After so many days the first days' listing is past, and a swap says little. */
+const fresh = 60
+
+/** A released episode that runs below its usual and has another picture at hand. */
+export interface Swap {
+  episode: Episode
+  /** How it does, as a multiple of its usual. */
+  times: number
+  instead: Candidate
+}
+
+/**
+ * The swaps that a show's figures speak for: out for two days and for no more than sixty, below its usual at the age of
+ * its last figure, with a runner-up, and not swapped yet. `released` in the order of release; `now` in ms.
+ */
+export function swapsOf(released: readonly Episode[], now: number): Swap[] {
+  const times = timesUsual(released)
+  return released.flatMap((episode) => {
+    const { phase, runnerUp, swapped } = episode
+    const instead = episode.pictures.find((p) => p.id === runnerUp && p.id !== episode.chosenPicture)
+    const does = times.get(episode.id)
+    if (phase.kind !== 'released' || swapped !== undefined || !instead || does === undefined) return []
+    const days = (now - Date.parse(phase.at)) / 86_400_000
+    const isKnown = (episode.figures.at(-1)?.age ?? 0) >= wait
+    return does < 1 && isKnown && days >= wait && days <= fresh ? [{ episode, times: does, instead }] : []
+  })
+}
