@@ -1,4 +1,5 @@
 import { demoPromises } from './promises'
+import { seenAt } from './outlets'
 import { demoShows, formOfTitle, zone } from './shows'
 import type { WholeStore } from '@core/formats/backup'
 import {
@@ -70,13 +71,9 @@ export class Maker {
 
   /** The next date of a weekday (Monday 0) whose moment at a time is still to come. */
   next(on: number, time: string): Day {
-    let n = dayNumber(this.today)
-    while (
-      weekday(n) !== on ||
-      momentAt(addDays(this.today, n - dayNumber(this.today)), time, zone) <= this.now
-    )
-      n++
-    return addDays(this.today, n - dayNumber(this.today))
+    let day = this.today
+    while (weekday(day) !== on || momentAt(day, time, zone) <= this.now) day = addDays(day, 1)
+    return day
   }
 
   /** What is kept, launched and done every week; `thursday` is the next release of the boats. */
@@ -150,6 +147,7 @@ export class Maker {
     const site = show.kind === 'video' ? 'https://video.example/watch' : 'https://feed.example/episode'
     episode.addresses = { [outlet]: `${site}/${episode.code.toLowerCase()}` }
     episode.place = { kind: 'slot', day }
+    episode.handed = seenAt(show, at)
     episode.number = number
     const keyword = covered[subject.title]
     if (keyword) episode.idea.keywords = [keyword]

@@ -1,8 +1,8 @@
 import { type Day, type Form, type Outlet, type Recipe, type Show } from '@core/records'
-import { firstOutlet } from '@core/commands/shows/first-outlet'
 import { fullRecipe } from '@core/recipe/starters'
 import { addDays } from '@core/rhythm/days'
 
+import { besides, demoOutlets } from './outlets'
 import { shorter, workshop, ownOutline } from './recipes'
 
 /** The zone of the demo world. */
@@ -54,7 +54,7 @@ export function demoShows(
     full('recipe-talks', 'audio'),
     shorter(full('recipe-short', 'video')),
   ]
-  const outlets = [firstOutlet('outlet-video', 'video', at), firstOutlet('outlet-feed', 'audio', at)]
+  const outlets = demoOutlets(at)
   const show = (
     id: string,
     kind: Show['kind'],
@@ -68,7 +68,7 @@ export function demoShows(
     recipe: kind === 'video' ? 'recipe-boats' : 'recipe-talks',
     ...(kind === 'video' ? { recipes: ['recipe-short'] } : {}),
     forms: forms[kind],
-    outlets: [kind === 'video' ? 'outlet-video' : 'outlet-feed'],
+    outlets: [kind === 'video' ? 'outlet-video' : 'outlet-feed', ...besides],
     pace: { camera: 150, voice: 160 },
     fields: [],
     notes: '',

@@ -283,7 +283,7 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await expect(
       page.getByRole('button', { name: /^#2 Steaming oak ribs.*released Thu 3 Dec/ }),
     ).toBeVisible()
-    await page.keyboard.press('6')
+    await page.keyboard.press('7')
     await expect(page.getByRole('table', { name: 'Released episodes' })).toContainText(
       'Steaming oak ribs without a steam box',
     )
@@ -309,7 +309,7 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
     await expect(page).toHaveURL(/welcome/)
     await page.getByLabel('Back-up file').setInputFiles(saved)
     await expect(page).toHaveURL(/today/)
-    await page.keyboard.press('6')
+    await page.keyboard.press('7')
     await page.getByRole('link', { name: /Steaming oak ribs without a steam box/ }).click()
     await page.getByRole('link', { name: /^Thumbnail/ }).click()
     await expect(page.getByText('A is chosen.')).toBeVisible()
@@ -333,10 +333,10 @@ test('a newcomer can look round in the demo and leave it, with nothing mixed', a
   await begin(page, 'My own show')
   await page.keyboard.press('2')
   await expect(page.getByText('No ideas are kept yet')).toBeVisible()
-  await page.keyboard.press('8')
+  await page.keyboard.press('9')
   await page.getByRole('button', { name: 'Look round in the demo' }).click()
   await expect(page.getByText('Demo', { exact: true })).toBeVisible({ timeout: 60_000 })
-  await page.keyboard.press('7')
+  await page.keyboard.press('8')
   await expect(page.getByRole('button', { name: 'Harbour Hours' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'My own show' })).toHaveCount(0)
 })

@@ -12,6 +12,7 @@ import {
 } from './episode/keymap'
 import { ideasKeys, plotKeys, sortKeys } from './ideas/keymap'
 import { countdownKeys, monthKeys, monthsKeys, openSlotsKeys, slotsKeys, workKeys } from './schedule/keymap'
+import { releaseKeys } from './release/keymap'
 import { readerKeys } from './reader/keymap'
 import { sessionKeys, sessionsKeys } from './sessions/keymap'
 import { captureKeys, finderKeys, shellKeys, stripKeys } from './shell/keymap'
@@ -47,6 +48,7 @@ export const keymaps: readonly Keymap[] = [
   noteKeys,
   thumbnailKeys,
   makingKeys,
+  releaseKeys,
   readerKeys,
   scoreKeys,
 ]

@@ -1,4 +1,4 @@
-import { CalendarRange, Clapperboard, Columns3, Film, Lightbulb, Sun, Video } from '@lucide/vue'
+import { CalendarRange, Clapperboard, Columns3, Film, Lightbulb, Send, Sun, Video } from '@lucide/vue'
 import type { Component } from 'vue'
 import type { RouteRecordSingleView } from 'vue-router'
 
@@ -8,8 +8,9 @@ export interface Place {
   icon?: Component
   /** Other words by which people ask for it. */
   words: string
-  /** It joins the bar when there is first something in it: an episode on a slot, one that is out, two to film together. */
-  joins?: 'placed' | 'released' | 'together'
+  /** It joins the bar when there is first something in it: an episode on a slot, one that is out, two to film together, more than one
+   * outlet. */
+  joins?: 'placed' | 'released' | 'together' | 'going'
 }
 
 /** A screen, named once: the router, the bars, Find or do and the sheet of shortcuts follow from it. */
@@ -149,6 +150,13 @@ export const screens: readonly Screen[] = [
     bare: true,
     alone: true,
     props: true,
+  },
+  {
+    path: '/release',
+    name: 'release',
+    title: 'Release',
+    component: () => import('./release/Release.vue'),
+    place: { icon: Send, words: 'outlets upload publish hand over', joins: 'going' },
   },
   {
     path: '/catalogue',

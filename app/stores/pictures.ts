@@ -3,8 +3,6 @@ import { reactive } from 'vue'
 import type { Id } from '@core/records'
 import { useLibrary } from './library'
 
-export { imageOf } from '@app/data/picture-file'
-
 /** Pictures as addresses that an `img` can show, read from the store when first asked for. */
 export const usePictures = defineStore('pictures', () => {
   const library = useLibrary()

@@ -6,6 +6,7 @@ import { cutDeeds } from './random/cuts'
 import { episodeDeeds } from './random/episode'
 import { ideasDeeds } from './random/ideas'
 import { pictureDeeds } from './random/pictures'
+import { releaseDeeds } from './random/release'
 import { scheduleDeeds } from './random/schedule'
 import { recipesDeeds } from './random/recipes'
 import { scriptDeeds } from './random/scripts'
@@ -22,6 +23,7 @@ export const randomDeeds = {
   ...episodeDeeds,
   ...ideasDeeds,
   ...pictureDeeds,
+  ...releaseDeeds,
   ...scheduleDeeds,
   ...recipesDeeds,
   ...scriptDeeds,

@@ -4,6 +4,7 @@ import { Candidate } from './candidate'
 import { Idea, Picture } from './idea'
 import { Material } from './material'
 import { AskedRead } from './offer'
+import { Handed, Otherwise } from './outlet'
 
 /** Where an episode stands in its life. An idea is an episode on which no work has started. */
 export const Phase = z.discriminatedUnion('kind', [
@@ -124,6 +125,10 @@ export const Episode = z.object({
   links: z.array(PublicLink),
   /** Where it lives: its address at each outlet, by the outlet's id. */
   addresses: z.optional(z.record(Id, z.string())),
+  /** What is said otherwise at an outlet, by its id. */
+  otherwise: z.optional(z.record(Id, Otherwise)),
+  /** How far what goes out has been handed over, by the outlet's id, a further thing there with `/1`, `/2` behind it. */
+  handed: z.optional(z.record(Id, Handed)),
   guests: z.array(z.string()),
   sponsor: z.optional(z.string()),
   /** What the sponsor asked of its read. */

@@ -1,5 +1,5 @@
 import { z } from 'zod/mini'
-import { ClockTime, Day, Id, Part, Zone, stamps } from './basics'
+import { ClockTime, Day, Id, Zone, stamps } from './basics'
 import { Proof } from './candidate'
 import { FrameRate } from './cut'
 import { OwnField } from './idea'
@@ -26,33 +26,6 @@ export const Rhythm = z.object({
   earlier: z.optional(z.array(z.object(beat))),
 })
 export type Rhythm = z.infer<typeof Rhythm>
-
-/** A place that episodes are released to, with its own limits and required parts. */
-export const Outlet = z.object({
-  id: Id,
-  name: z.string().check(z.trim(), z.minLength(1, 'An outlet needs a name.')),
-  required: z.array(Part),
-  titleLimit: z
-    .int()
-    .check(z.gte(1, 'A title may have at least one character. Type a whole number from 1 on.')),
-  descriptionLimit: z
-    .int()
-    .check(z.gte(1, 'A description may have at least one character. Type a whole number from 1 on.')),
-  /** Characters of the description that show before a viewer unfolds it. */
-  fold: z.int().check(z.gte(0)),
-  /**
-   * Characters that all tags together may take: each tag, a separator between two, quotes round a tag with
-   * a space.
-   */
-  tagLimit: z.int().check(z.gte(0)),
-  chapters: z.object({ least: z.int().check(z.gte(0)), gap: z.number().check(z.gte(0)) }),
-  /** Most bytes a thumbnail may have. */
-  pictureBytes: z
-    .int()
-    .check(z.gte(1, 'A picture needs some room. Type its most kilobytes, for example 2000.')),
-  ...stamps,
-})
-export type Outlet = z.infer<typeof Outlet>
 
 /** A kind of episode that a show makes (tutorial, talk, news, short), with the recipe of its own, if any. */
 export const Form = z.object({

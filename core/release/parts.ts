@@ -4,7 +4,11 @@ import { chapterFaults, chaptersOf, type Chapters } from '../script/chapters'
 import { sayTime } from '../script/timecode'
 import { isInFullWords, scriptFigures, scriptWritten, sectionWritten } from '../script/timing'
 import { descriptionOf, publicLinks } from './description'
+import { descriptionAt, tagsLengthAt, takesPart, titleAt } from './at-outlet'
+import { strictest, whereIf } from './limits'
 import { fitTags, tagLength } from './tags'
+
+export { requiredParts, strictest } from './limits'
 
 /** All that an episode's parts are read from. */
 export interface PartSources {
@@ -104,7 +108,6 @@ export function partState(part: Part, of: PartSources): PartState {
     }
     case 'title': {
       const title = chosenTitle(episode)
-      const limit = strictest(outlets).title
       if (title === undefined)
         return say(
           'Title',
@@ -115,9 +118,17 @@ export function partState(part: Part, of: PartSources): PartState {
           episode.titles.length > 0 ? 'Choose one' : 'Write some',
           'brief',
         )
-      const length = [...title].length
-      return length > limit
-        ? say('Title', 'failing', `${length} of ${limit} characters`, 'Shorten it', 'brief')
+      const long = outlets.find(
+        (o) => takesPart(o, 'title') && [...(titleAt(o, episode, title) ?? '')].length > o.titleLimit,
+      )
+      return long
+        ? say(
+            'Title',
+            'failing',
+            `${[...(titleAt(long, episode, title) ?? '')].length} of ${long.titleLimit} characters${whereIf(outlets, long)}`,
+            'Shorten it',
+            'brief',
+          )
         : say('Title', 'there', title, 'Change', 'brief')
     }
     case 'script': {
@@ -189,16 +200,34 @@ export function partState(part: Part, of: PartSources): PartState {
     }
     case 'description': {
       const written = episode.brief.description.trim() !== ''
-      const limit = strictest(outlets).description
-      const length = [...episodeDescription(of)].length
       if (!written) return say('Description', 'missing', 'not written', 'Write it', 'brief')
-      return length > limit
-        ? say('Description', 'failing', `${length} of ${limit} characters`, 'Shorten it', 'brief')
-        : say('Description', 'there', `${length} characters`, 'Change', 'brief')
+      const everywhere = episodeDescription(of)
+      const lengthAt = (o: Outlet) => [...descriptionAt(o, episode, everywhere)].length
+      const long = outlets.find((o) => takesPart(o, 'description') && lengthAt(o) > o.descriptionLimit)
+      return long
+        ? say(
+            'Description',
+            'failing',
+            `${lengthAt(long)} of ${long.descriptionLimit} characters${whereIf(outlets, long)}`,
+            'Shorten it',
+            'brief',
+          )
+        : say('Description', 'there', `${[...everywhere].length} characters`, 'Change', 'brief')
     }
     case 'tags': {
       const limit = strictest(outlets).tags
       const length = tagLength(episode.tags)
+      const long = outlets.find(
+        (o) => o.tagForm === 'hashtags' && takesPart(o, 'tags') && tagsLengthAt(o, episode) > o.tagLimit,
+      )
+      if (long)
+        return say(
+          'Tags',
+          'failing',
+          `${tagsLengthAt(long, episode)} of ${long.tagLimit} characters${whereIf(outlets, long)}`,
+          'Fewer there',
+          'release',
+        )
       if (length > limit)
         return say(
           'Tags',
@@ -224,7 +253,9 @@ export function partState(part: Part, of: PartSources): PartState {
       const chapters = episodeChapters(of)
       const faults = [
         ...chapters.left,
-        ...outlets.flatMap((o) => chapterFaults(chapters.list, o.chapters, episode.cut.length)),
+        ...outlets.flatMap((o) =>
+          takesPart(o, 'chapters') ? chapterFaults(chapters.list, o.chapters, episode.cut.length) : [],
+        ),
       ]
       if (script?.spoken === 'free' && script.sections.length === 0)
         return say('Chapters', 'there', 'spoken freely, none needed', '', 'script')
@@ -257,33 +288,5 @@ export function partState(part: Part, of: PartSources): PartState {
         'Add one',
         'release',
       )
-  }
-}
-
-/** The parts that the show's outlets require, each once, in the trade's order. */
-export function requiredParts(outlets: readonly Outlet[]): Part[] {
-  const order: Part[] = [
-    'title',
-    'description',
-    'chapters',
-    'tags',
-    'thumbnail',
-    'length',
-    'links',
-    'brief',
-    'script',
-    'shots',
-    'picture',
-    'keyword',
-  ]
-  return order.filter((p) => outlets.some((o) => o.required.includes(p)))
-}
-
-/** Limits of all outlets taken together, the strictest of each. */
-export function strictest(outlets: readonly Outlet[]): { title: number; description: number; tags: number } {
-  return {
-    title: Math.min(...outlets.map((o) => o.titleLimit), 500),
-    description: Math.min(...outlets.map((o) => o.descriptionLimit), 100_000),
-    tags: Math.min(...outlets.map((o) => o.tagLimit), 100_000),
   }
 }

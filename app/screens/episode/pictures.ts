@@ -1,5 +1,5 @@
 import { jpegOf } from '@app/ui/canvas-file'
-import { imageOf } from '@app/stores/pictures'
+import { imageOf } from '@app/stores/picture-file'
 import { largestPicture, pictureTooLarge } from '@core/commands/episode/picture-size'
 import type { FileRecord } from '@core/commands/change'
 import { Picture, type Candidate } from '@core/records'

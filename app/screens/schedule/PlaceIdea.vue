@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { placeOnOwn, placeOnSlot } from '@core/commands/schedule'
+import { hangingOn } from '@core/release/when'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
@@ -31,6 +32,15 @@ const slots = computed(() => (show.value ? schedule.openOf(show.value, 8) : []))
 const numbers = computed(() => (show.value ? cards.numbers.get(show.value.id)?.open : undefined))
 const why = (day: string) =>
   show.value && episode.value ? ranking.why(show.value, day, episode.value) : undefined
+const hanging = computed(() =>
+  episode.value && show.value
+    ? hangingOn(
+        episode.value,
+        show.value,
+        show.value.outlets.flatMap((o) => library.records.outlets.get(o) ?? []),
+      )
+    : [],
+)
 const own = ref(false)
 const day = ref(moment.today)
 const time = ref('17:00')
@@ -88,6 +98,17 @@ const keyed = keysOn(openSlotsKeys, {
         </button>
       </li>
     </ul>
+    <p v-if="hanging.length > 0" class="sub mt-3">
+      With it go
+      {{
+        hanging
+          .filter((h) => !h.stays)
+          .map((h) => h.says)
+          .join('; ') || 'no other things'
+      }}<template v-for="h in hanging.filter((x) => x.stays)" :key="h.says"
+        >. {{ h.says }} stays: {{ h.stays }}</template
+      >.
+    </p>
     <button v-if="!own" class="btn btn-small btn-bare mt-3 underline underline-offset-2" @click="own = true">
       On a date off the rhythm
     </button>

@@ -3,6 +3,7 @@ import { Settings as Gear } from '@lucide/vue'
 import { computed } from 'vue'
 import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
+import { useMoment } from '@app/stores/moment'
 import { useSessions } from '@app/stores/sessions'
 import { sayDay } from '@core/rhythm/days'
 import { places, type Place } from '../registry'
@@ -11,12 +12,15 @@ import Capture from './Capture.vue'
 const library = useLibrary()
 const cards = useCards()
 const sessions = useSessions()
-/** The Week, Sessions and the Catalogue join the bar when there is first something in them. */
+const moment = useMoment()
+/** The Week, Sessions, Release and the Catalogue join the bar when there is first something in them. */
 const screens = computed(() =>
   places.filter((p) => p.icon !== undefined && (p.joins === undefined || hasJoined(p.joins))),
 )
 function hasJoined(joins: NonNullable<Place['joins']>): boolean {
-  return joins === 'together' ? sessions.hasAny : cards[joins].length > 0
+  if (joins === 'together') return sessions.hasAny
+  if (joins === 'going') return cards.placed.length > 0 && moment.shows.some((s) => s.outlets.length > 1)
+  return cards[joins].length > 0
 }
 </script>
 

@@ -1,13 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { editOutlet } from '@core/commands/shows'
+import { dropOutlet, editOutlet } from '@core/commands/shows'
+import type { Show } from '@core/records'
+import { sayWhen } from '@core/release/when'
 import { useLibrary } from '@app/stores/library'
 import NumberField from '@app/ui/fields/NumberField.vue'
 import TextField from '@app/ui/fields/TextField.vue'
+import OutletMoments from './OutletMoments.vue'
+import OutletStanding from './OutletStanding.vue'
 
 /** An outlet's limits and the parts it requires. */
-const { outlet: id } = defineProps<{ outlet: string }>()
+const { outlet: id, show } = defineProps<{ outlet: string; show: Show }>()
 const library = useLibrary()
+const isFirst = computed(() => show.outlets[0] === id)
+const others = computed(() =>
+  [...library.records.shows.values()]
+    .filter((s) => s.id !== show.id && s.outlets.includes(id))
+    .map((s) => s.title),
+)
 const outlet = computed(() => library.records.outlets.get(id))
 const parts = [
   ['title', 'Title'],
@@ -27,7 +37,14 @@ const write = (fields: Fields) => {
 <template>
   <section v-if="outlet" class="panel p-5" :aria-labelledby="`outlet-${id}`">
     <h2 :id="`outlet-${id}`" class="mb-3">
-      Outlet <span class="sub font-sans font-normal ml-1">where it is released, and what that asks for</span>
+      {{ outlet.name }}
+      <span class="sub font-sans font-normal ml-1"
+        >{{
+          isFirst
+            ? 'where it is released first, and what that asks for'
+            : sayWhen(outlet.when ?? { kind: 'with' })
+        }}<template v-if="others.length > 0">; {{ others.join(', ') }} too</template></span
+      >
     </h2>
     <div class="grid gap-3 grid-cols-2 sm:grid-cols-4 lg:grid-cols-7">
       <TextField
@@ -93,5 +110,14 @@ const write = (fields: Fields) => {
         >
       </div>
     </fieldset>
+    <OutletMoments v-if="!isFirst" :outlet="outlet" class="mt-4" @write="write" />
+    <OutletStanding :outlet="outlet" class="mt-3" @write="write" />
+    <button
+      v-if="!isFirst"
+      class="btn btn-bare btn-small mt-3"
+      @click="library.perform(dropOutlet, { show: show.id, outlet: id })"
+    >
+      {{ show.title }} goes out here no more
+    </button>
   </section>
 </template>

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { sayRhythm } from '@core/rhythm/rule'
 import { useMoment } from '@app/stores/moment'
+import AddOutlet from './AddOutlet.vue'
 import AddShow from './AddShow.vue'
 import OffersCard from './OffersCard.vue'
 import OutletCard from './OutletCard.vue'
@@ -41,7 +42,8 @@ const adding = ref(false)
       <ShowCard :show="show" />
       <RecipeCard :show="show" class="lg:col-span-2" />
       <OffersCard :show="show" class="lg:col-span-2" />
-      <OutletCard v-for="o in show.outlets" :key="o" :outlet="o" class="lg:col-span-2" />
+      <OutletCard v-for="o in show.outlets" :key="o" :outlet="o" :show="show" class="lg:col-span-2" />
+      <AddOutlet :show="show" class="lg:col-span-2" />
     </div>
     <AddShow v-if="adding" @close="adding = false" />
   </div>

@@ -1,3 +1,4 @@
+export * from './add-outlet'
 export * from './add-show'
 export * from './change-rhythm'
 export * from './edit-outlet'

@@ -1,0 +1,2 @@
+/** Reading a picture, for screens too. */
+export { imageOf } from '@app/data/picture-file'

@@ -1,0 +1,90 @@
+import type { Id, Part } from '../records'
+import type { Card } from '../views/card'
+import { partsAt, type PartAt } from './part-at'
+import type { Thing } from './when'
+
+/** Something that goes out, with its episode and its fields. */
+export interface Going extends Thing {
+  card: Card
+  parts: PartAt[]
+  /** Required fields that are not there yet. */
+  lacking: PartAt[]
+  isReady: boolean
+}
+
+/** A thing with what is there of it (`engine` 15: ready when its outlet's required parts pass). */
+export function going(card: Card, thing: Thing): Going {
+  const parts = partsAt(thing.outlet, card)
+  const lacking = parts.filter((p) => p.isRequired && p.state !== 'there')
+  return { ...thing, card, parts, lacking, isReady: lacking.length === 0 }
+}
+
+/** What mends a part of an episode, wherever it goes out. */
+export interface Move {
+  key: string
+  card: Card
+  part: Part
+  /** What is done: `Choose the thumbnail`. */
+  label: string
+  minutes: number
+  /** On whom it waits, if on anybody. */
+  waits?: string
+  /** The things that it mends, the earliest first. */
+  mends: Going[]
+}
+
+/** What a move is called, by the part and how that stands. */
+function labelOf(part: PartAt): string {
+  const isBroken = part.state === 'failing'
+  switch (part.field) {
+    case 'title':
+      return isBroken ? 'Shorten the title' : part.state === 'begun' ? 'Choose the title' : 'Write the title'
+    case 'description':
+      return isBroken ? 'Shorten the description' : 'Write the description'
+    case 'tags':
+      return isBroken ? 'Drop the last tags' : 'Choose the tags'
+    case 'chapters':
+      return isBroken ? 'Mend the chapters' : 'Make the chapters'
+    case 'thumbnail': {
+      const name = part.name.toLowerCase()
+      return part.state === 'begun' ? `Choose the ${name}` : `Make the ${name}`
+    }
+    case 'length':
+      return 'Finish the file'
+    case 'links':
+      return 'Add the links'
+    default:
+      return `Settle the ${part.name.toLowerCase()}`
+  }
+}
+
+/**
+ * The moves that mend what is lacking (`engine` 15): each part of an episode once, with all that waits for it; those that
+ * mend what goes out soonest first, then those that mend most a minute.
+ */
+export function movesFor(all: readonly Going[]): Move[] {
+  const moves = new Map<Id, Move>()
+  for (const thing of all)
+    for (const part of thing.lacking) {
+      if (part.field === 'playlist' || part.field === 'comment' || part.field === 'endScreen') continue
+      const key = `${thing.card.episode.id} ${part.field}`
+      const known = moves.get(key)
+      if (known) {
+        known.mends.push(thing)
+        continue
+      }
+      const step = thing.card.standing.steps.find((s) => s.left && s.step.part === part.field)
+      moves.set(key, {
+        key,
+        card: thing.card,
+        part: part.field,
+        label: labelOf(part),
+        minutes: step?.minutesLeft ?? (part.field === 'tags' || part.field === 'chapters' ? 1 : 10),
+        ...(step?.step.waiting ? { waits: step.step.waiting.who } : {}),
+        mends: [thing],
+      })
+    }
+  const soonest = (m: Move) => Math.min(...m.mends.map((t) => t.at))
+  const worth = (m: Move) => m.mends.length / Math.max(1, m.minutes)
+  return [...moves.values()].sort((a, b) => soonest(a) - soonest(b) || worth(b) - worth(a))
+}
