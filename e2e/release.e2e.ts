@@ -92,6 +92,7 @@ test('an outlet is added to a show, with its own moment and parts, and Release j
   await page.getByLabel('Its name').fill('Harbour board')
   await page.getByRole('button', { name: 'Add it', exact: true }).click()
   const card = page.getByRole('region', { name: /^Harbour board/ })
+  await card.getByRole('heading').click()
   await card.getByLabel('It goes out').selectOption('days after it, at a time')
   await card.getByLabel('Days after (− before)').fill('-2')
   await card.getByLabel('Days after (− before)').press('Enter')

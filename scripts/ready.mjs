@@ -93,3 +93,8 @@ export function chromium() {
 export function ffmpeg() {
   if (!existsSync('/usr/bin/ffmpeg')) debian('ffmpeg')
 }
+
+/** Makes sure that xmllint is there, with which tests read feeds back. */
+export function xmllint() {
+  if (!existsSync('/usr/bin/xmllint')) debian('libxml2-utils')
+}

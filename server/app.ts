@@ -4,15 +4,17 @@ import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import { mailRoutes, type MailOptions } from './mail'
+import { standInRoutes } from './stand-in/routes'
+import type { StandIn } from './stand-in/store'
 
 /** What the application opens with: the creator's own data, or the demo. */
 export type Start = 'own' | 'demo' | 'demo large'
 
 /**
  * The server of a production build: security headers, compression, caching of what has a hash in its name,
- * the mailbox, and every other address to the one page.
+ * the mailbox, the simulated outlet, and every other address to the one page.
  */
-export function lampReelServer(dist: string, start: Start, mail?: MailOptions): Express {
+export function lampReelServer(dist: string, start: Start, mail?: MailOptions, standIn?: StandIn): Express {
   const page = join(dist, 'index.html')
   if (!existsSync(page)) throw new Error(`There is no build in ${dist}. Run "npm run build" first.`)
   const html = readFileSync(page, 'utf8').replace(
@@ -47,6 +49,7 @@ export function lampReelServer(dist: string, start: Start, mail?: MailOptions): 
     }),
   )
   if (mail) app.use('/mail', mailRoutes(mail))
+  if (standIn) app.use('/stand-in', standInRoutes(standIn))
   // On one's own machine packing takes longer than the way.
   if (mail?.open ?? true) app.use(compression())
   app.use(

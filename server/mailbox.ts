@@ -1,21 +1,18 @@
 import { randomBytes } from 'node:crypto'
 import {
   appendFileSync,
-  closeSync,
   existsSync,
-  fsyncSync,
   mkdirSync,
-  openSync,
   readFileSync,
   readdirSync,
   renameSync,
   statSync,
   rmSync,
-  writeSync,
 } from 'node:fs'
-import { dirname, join } from 'node:path'
+import { join } from 'node:path'
 import { z } from 'zod/mini'
 import { Mail } from '../core/formats/mail'
+import { writeWhole } from './files'
 
 /** What the desk tells those who write: the shows, and whether the post-box is open. */
 export const About = z.object({
@@ -35,45 +32,6 @@ export type Belt = z.infer<typeof Belt>
 
 /** Most letters, and most bytes, that wait in a mailbox. */
 const most = { letters: 2000, bytes: 200_000_000 }
-
-/**
- * Writes a file so that it is whole or not there, also when the disk is full or the machine stops in
- * between: beside it, all of its bytes, flushed and looked at, then renamed, and the folder flushed. Throws
- * where that fails; nothing is left then.
- */
-function writeWhole(path: string, text: string): void {
-  const beside = `${path}.part`
-  const bytes = Buffer.from(text)
-  try {
-    const file = openSync(beside, 'w', 0o600)
-    try {
-      for (let at = 0; at < bytes.length;) at += writeSync(file, bytes, at)
-      fsyncSync(file)
-    } finally {
-      closeSync(file)
-    }
-    if (statSync(beside).size !== bytes.length) throw new Error('The disk has no room left.')
-    renameSync(beside, path)
-    flushFolder(dirname(path))
-  } catch (error) {
-    rmSync(beside, { force: true })
-    throw error
-  }
-}
-
-/** Flushes a folder, so that a rename in it lasts; systems that cannot are passed over. */
-function flushFolder(folder: string): void {
-  try {
-    const handle = openSync(folder, 'r')
-    try {
-      fsyncSync(handle)
-    } finally {
-      closeSync(handle)
-    }
-  } catch {
-    // Some systems open no folder; the rename then lasts when they see fit.
-  }
-}
 
 /**
  * Letters that wait for the desk, a file each, named by their id. The same letter put twice is one; one

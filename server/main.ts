@@ -1,11 +1,13 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { createServer as createSecureServer } from 'node:https'
+import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { fileURLToPath } from 'node:url'
 import { lampReelServer } from './app'
 import { addresses } from './mail'
 import { Mailbox } from './mailbox'
+import { StandIn } from './stand-in/store'
 
 const { values } = parseArgs({
   options: {
@@ -35,12 +37,12 @@ const secure = cert !== undefined
 const host = values.host ?? '127.0.0.1'
 const open = values.host !== undefined
 const mailbox = new Mailbox(values.mailbox)
-const app = lampReelServer(fileURLToPath(new URL('../dist', import.meta.url)), start, {
-  mailbox,
-  open,
-  port,
-  secure,
-})
+const app = lampReelServer(
+  fileURLToPath(new URL('../dist', import.meta.url)),
+  start,
+  { mailbox, open, port, secure },
+  new StandIn(join(values.mailbox, 'stand-in')),
+)
 /**
  * Large cookies of other pages on this machine's address must not lock anybody out; slow or silent callers
  * must.

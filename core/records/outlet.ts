@@ -70,6 +70,8 @@ export const Outlet = z.object({
       endScreen: z.optional(z.string()),
     }),
   ),
+  /** How the program itself may speak to it; only the stand-in that ships with it for now. */
+  line: z.optional(z.object({ kind: z.literal('stand-in'), key: z.string() })),
   /** Most bytes a thumbnail may have. */
   pictureBytes: z
     .int()
@@ -95,6 +97,8 @@ export const Handed = z.object({
   safe: z.optional(Moment),
   /** Fields that were copied over. */
   copied: z.optional(z.array(z.string())),
+  /** The outlet took it from the program: where it will be, when that was, and for which moment. */
+  taken: z.optional(z.object({ address: z.string(), at: Moment, going: Moment })),
   /** A moment of its own, fixed by hand: it stays where it is when the release moves. */
   fixed: z.optional(z.object({ day: Day, time: ClockTime })),
 })

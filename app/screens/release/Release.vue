@@ -32,6 +32,11 @@ useKeymap(releaseKeys, {
     const state = keyed[which]
     if (here.value && state) of.say(here.value, state)
   },
+  hand: () => {
+    if (!here.value?.outlet.line) return false
+    void of.hand(here.value)
+    return true
+  },
   anew: of.copyAnew,
 })
 </script>

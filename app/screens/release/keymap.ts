@@ -4,6 +4,7 @@ export const releaseKeys = keymap('Release', {
   turn: ['ArrowUp ArrowDown', 'what goes out before, after'],
   move: ['Enter', 'do the first move'],
   copy: ['C', 'copy the next field of what is looked at'],
+  hand: ['H', 'hand over what is looked at, where the program speaks to its outlet'],
   state: ['U S V T K', 'it is uploaded, scheduled, seen live; people were told; its footage is kept safe'],
   anew: ['Shift+C', 'all fields are to be copied anew'],
 })

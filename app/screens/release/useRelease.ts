@@ -10,8 +10,10 @@ import { isSeen, leadOf, releaseView } from '@core/views/release'
 import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
+import { useLines } from '@app/stores/lines'
 import { useMoment } from '@app/stores/moment'
 import { stageWith } from '../episode/mend'
+import { renderPicture } from '../episode/pictures'
 
 /** What goes out in the next two weeks, which of it is looked at, and what can be done with it. */
 export function useRelease() {
@@ -20,6 +22,7 @@ export function useRelease() {
   const moment = useMoment()
   const dialogs = useDialogs()
   const router = useRouter()
+  const lines = useLines()
   // What is out since lately has things that follow it.
   const view = computed(() => releaseView([...cards.placed, ...cards.lately], moment.now))
   const chosen = ref('')
@@ -46,7 +49,12 @@ export function useRelease() {
     const episode = t.card.episode.id
     if (isMain(t) && state === 'scheduled') void library.perform(scheduleRelease, { episode, scheduled: on })
     else if (isMain(t) && state === 'live') {
-      if (on && t.at <= moment.now) void library.perform(markReleased, { episode })
+      const { taken } = t.handed
+      if (on && t.at <= moment.now)
+        void library.perform(markReleased, {
+          episode,
+          ...(taken ? { addresses: { [t.key]: taken.address } } : {}),
+        })
       else dialogs.show({ kind: 'released', episode })
     } else void library.perform(handOver, { episode, key: t.key, state, on }, 'quietly')
   }
@@ -126,6 +134,14 @@ export function useRelease() {
         )
     },
     mend,
+    /** Hands a thing over to its outlet, with its picture as a JPEG that the outlet takes. */
+    hand: async (t: Going) => {
+      const { chosenPicture } = t.card.episode
+      const file = chosenPicture === undefined ? undefined : await library.file(chosenPicture)
+      const most = t.outlet.pictureBytes
+      const picture = file && (await renderPicture(file.bytes, file.type, 'image/jpeg', most))
+      await lines.hand(t, picture)
+    },
     isSeen: (t: Going) => isSeen(t.card, t.key, t.outlet),
   }
 }

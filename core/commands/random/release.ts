@@ -1,4 +1,4 @@
-import { fixMoment, handOver, handStates, noteCopied, sayOtherwise } from '../release/hand-over'
+import { fixMoment, handOver, handStates, noteCopied, noteTaken, sayOtherwise } from '../release/hand-over'
 import { addOutlet, dropOutlet } from '../shows/add-outlet'
 import type { Chance, Deed } from './chance'
 import { episode, idIn, near, one, show, word } from './chance'
@@ -12,6 +12,17 @@ export const releaseDeeds = {
     handOver(
       x.r,
       { episode: episode(x), key: key(x), state: one(handStates, x) ?? 'live', on: x.n(3) > 0 },
+      x.c,
+    ),
+  noteTaken: (x) =>
+    noteTaken(
+      x.r,
+      {
+        episode: episode(x),
+        key: key(x),
+        address: `https://video.example/${word(x)}`,
+        going: x.c.now + x.n(9) * 3_600_000,
+      },
       x.c,
     ),
   noteCopied: (x) =>

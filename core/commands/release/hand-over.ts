@@ -1,6 +1,8 @@
 import type { Episode, Handed, Id, Otherwise } from '../../records'
 import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
+import { releaseOf } from '../../rhythm/slots'
+import { dayAt } from '../../rhythm/zone'
 import { type Command, momentOf, putRecord } from '../change'
 
 /** How far something can be handed over, in the order in which that is said. */
@@ -36,11 +38,58 @@ export const handOver: Command<{ episode: Id; key: Id; state: HandState; on: boo
   const outlet = records.outlets.get(key.split('/')[0] ?? '')
   const { [state]: _before, ...rest } = episode.handed?.[key] ?? {}
   const handed: Handed = on ? { ...rest, [state]: momentOf(context) } : rest
+  // Where it is was said by the outlet when it took it.
+  const address = on && state === 'live' && outlet?.id === key ? rest.taken?.address : undefined
+  const lives = address === undefined ? {} : { addresses: { ...episode.addresses, [key]: address } }
   return ok({
     changes: [
-      putRecord(records, 'episodes', { ...withHanded(episode, key, handed), updatedAt: momentOf(context) }),
+      putRecord(records, 'episodes', {
+        ...withHanded(episode, key, handed),
+        ...lives,
+        updatedAt: momentOf(context),
+      }),
     ],
     sentence: `${outlet?.name ?? 'An outlet'}: ${on ? sayings[state] : `not so: ${sayings[state]}`}`,
+    about: [id],
+  })
+}
+
+/**
+ * Notes that an outlet took something from the program, for the moment `going` (ms): it is uploaded and scheduled there.
+ * At the show's first outlet the episode is scheduled with it.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ */
+export const noteTaken: Command<{ episode: Id; key: Id; address: string; going: number }> = (
+  records,
+  { episode: id, key, address, going },
+  context,
+) => {
+  const episode = records.episodes.get(id)
+  const show = episode && records.shows.get(episode.show)
+  if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
+  const at = momentOf(context)
+  const outlet = records.outlets.get(key.split('/')[0] ?? '')
+  const after = withHanded(episode, key, {
+    ...episode.handed?.[key],
+    uploaded: at,
+    scheduled: at,
+    taken: { address, at, going: new Date(going).toISOString() },
+  })
+  const { phase } = episode
+  const isFirst = key === show.outlets[0] && releaseOf(episode, show)?.at === going
+  return ok({
+    changes: [
+      putRecord(records, 'episodes', {
+        ...after,
+        ...(isFirst && phase.kind === 'work'
+          ? { phase: { ...phase, scheduled: new Date(going).toISOString() } }
+          : {}),
+        updatedAt: at,
+      }),
+    ],
+    sentence: `${outlet?.name ?? 'The outlet'} took it, for ${sayDay(dayAt(going, show.zone))}`,
     about: [id],
   })
 }

@@ -3,7 +3,7 @@ import { ok, refused } from '../../result'
 import { type Command, momentOf, putRecord } from '../change'
 
 /**
- * Changes an outlet's limits.
+ * Changes an outlet: its limits, parts, moments, standing lines, and how the program speaks to it.
  *
  * Refused:
  * - “This outlet is no longer there.”
@@ -16,7 +16,7 @@ export const editOutlet: Command<{
   if (!outlet) return refused('This outlet is no longer there.', 'outlets')
   return ok({
     changes: [putRecord(records, 'outlets', { ...outlet, ...fields, updatedAt: momentOf(context) })],
-    sentence: `Changed the limits of ${outlet.name}`,
+    sentence: `Changed the outlet ${fields.name ?? outlet.name}`,
     about: [],
     merge: `outlet ${id} ${Object.keys(fields).join()}`,
   })

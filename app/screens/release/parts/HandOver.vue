@@ -15,6 +15,7 @@ import { keyed, releaseKeys } from '../keymap'
 import { lampOfPart } from '../lamps'
 import type { ReleaseDeeds } from '../useRelease'
 import Otherwise from './Otherwise.vue'
+import OutletLine from './OutletLine.vue'
 
 /** One thing on its way to its outlet: how far it is, and its fields, copied over one after the other. */
 const { of, thing } = defineProps<{ of: ReleaseDeeds; thing: Going }>()
@@ -100,6 +101,7 @@ const out = computed(() => {
         </button>
       </li>
     </ol>
+    <OutletLine :thing="thing" @hand="of.hand(thing)" />
     <table class="w-full border-collapse">
       <thead>
         <tr class="sub text-left">
