@@ -82,6 +82,7 @@ async function opening(what: string, click: string, there: string): Promise<void
 await opening('Today opens', 'a[href="/today"]', '#nextout')
 await opening('Slots open', 'a[href="/schedule"]', 'table.slots tbody tr')
 await opening('an episode opens', '.frame.filled', 'nav[aria-label="Stages of the episode"]')
+await opening('Release opens (5 outlets, two weeks)', 'a[href="/release"]', '.frame.here')
 await opening('the list of 10,000 ideas opens', 'a[href="/ideas"]', '[aria-label="Ideas"] li')
 await opening(
   'the Catalogue of 5,000 opens',

@@ -27,7 +27,7 @@ test('what is needed holds filming back until it is here; it comes from a table 
     const lacking = page.getByRole('region', { name: 'Still lacking' }).getByRole('listitem')
     await expect(lacking.filter({ hasText: 'A longer rope' })).toContainText('filming waits')
     await lacking.filter({ hasText: 'A longer rope' }).getByRole('link').click()
-    await page.getByRole('link', { name: /^Release/ }).click()
+    await page.getByRole('link', { name: /^Release:/ }).click()
     const missing = page.getByRole('listitem').filter({ hasText: 'A longer rope' })
     await expect(missing).toContainText('wanted, expected')
   })
@@ -35,7 +35,7 @@ test('what is needed holds filming back until it is here; it comes from a table 
   await test.step('it is here: nothing holds filming any more', async () => {
     await page.getByRole('link', { name: /^Film/ }).click()
     await list.getByLabel('State of A longer rope').selectOption('here')
-    await page.getByRole('link', { name: /^Release/ }).click()
+    await page.getByRole('link', { name: /^Release:/ }).click()
     await expect(page.getByRole('listitem').filter({ hasText: 'A longer rope' })).toHaveCount(0)
   })
 

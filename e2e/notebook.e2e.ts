@@ -110,7 +110,7 @@ test('a footage folder and a photograph are one press from Film, and not in the 
   expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('/Volumes/Barge/42-ribs')
   await expect(hand.getByRole('link', { name: 'secret-slip.png' })).toHaveAttribute('href', /^blob:/)
 
-  await page.getByRole('link', { name: /^Release/ }).click()
+  await page.getByRole('link', { name: /^Release:/ }).click()
   await expect(page.getByText('/Volumes/Barge')).toHaveCount(0)
   const saving = page.waitForEvent('download')
   await page.getByRole('button', { name: /kit/i }).first().click()

@@ -75,7 +75,7 @@ test('a stage of one’s own, what must be settled before it, a checklist; a sta
   const steps = page.getByRole('region', { name: 'Steps of Film' })
   await expect(steps).toContainText('Settle keyword before Film begins: none chosen.')
   // What is required stands among what is missing, with a tick there; what is not required doesn’t.
-  await page.getByRole('link', { name: /^Release/ }).click()
+  await page.getByRole('link', { name: /^Release:/ }).click()
   const missing = page.getByRole('region', { name: 'missing' }).getByRole('listitem')
   await expect(missing.filter({ hasText: 'Door shut' })).toHaveCount(0)
   await missing.filter({ hasText: 'Kettle off' }).getByRole('button', { name: 'Tick it' }).click()

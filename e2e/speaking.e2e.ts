@@ -46,7 +46,7 @@ test('an episode with no script at all becomes ready: points here, freely there,
     if (stage === 'Edit') await expect(page.getByText(/^Ticked by hand/)).toBeVisible()
   }
   // What an outlet requires is still asked for.
-  await page.getByRole('link', { name: /^Release/ }).click()
+  await page.getByRole('link', { name: /^Release:/ }).click()
   const missing = page.getByRole('region', { name: /missing|Ready/ }).getByRole('listitem')
   await expect(missing.filter({ hasText: 'Thumbnail' })).toHaveCount(1)
   await expect(missing.filter({ hasText: /^Script/ })).toHaveCount(0)
@@ -63,7 +63,7 @@ test('an episode with no script at all becomes ready: points here, freely there,
     .setInputFiles({ name: 'slip.png', mimeType: 'image/png', buffer: png(1280, 720, [40, 60, 90]) })
   await page.getByRole('button', { name: 'Choose A' }).click()
   await stored(page)
-  await page.getByRole('link', { name: /^Release/ }).click()
+  await page.getByRole('link', { name: /^Release:/ }).click()
   await expect(page.getByText('Ready', { exact: true })).toBeVisible()
   await expect(missing).toHaveCount(0)
 })

@@ -217,7 +217,7 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
   })
 
   await test.step('Release gathers and checks the parts; all screens agree that it is ready', async () => {
-    await page.getByRole('link', { name: /^Release/ }).click()
+    await page.getByRole('link', { name: /^Release:/ }).click()
     await expect(page.getByRole('region', { name: 'Chapters' })).toContainText('1:35 Third part')
     await expect(page.getByRole('region', { name: 'Description', exact: true })).toContainText(
       'Green oak, a plastic sleeve and a kettle.',

@@ -1,8 +1,11 @@
 import 'temporal-polyfill/global'
 import { expose } from 'comlink'
-import { LibraryIndex, passageOf, textOfScript } from '@core/ideas/library-index'
+import { LibraryIndex, passageOf, textOfSpoken } from '@core/ideas/library-index'
 import type { Change, Id, Keyword } from '@core/records'
 import { Store } from '@app/data/database'
+
+/** Tables whose rows have the id of the episode that they are of, and words in them. */
+const spoken: ReadonlySet<string> = new Set(['episodes', 'scripts', 'transcripts'])
 
 /**
  * Reads a world's store and answers what is looked up by words, away from the interface; follows the
@@ -50,9 +53,10 @@ class Reading {
     for (let at = 0; at < episodes.length; at += 50) {
       const batch = episodes.slice(at, at + 50)
       const scripts = await store.rows('scripts').bulkGet(batch.map((e) => e.id))
+      const transcripts = await store.rows('transcripts').bulkGet(batch.map((e) => e.id))
       if (request !== this.request) return
       batch.forEach((e, i) => {
-        fresh.put(e, this.keywords, scripts[i])
+        fresh.put(e, this.keywords, scripts[i], transcripts[i])
       })
       this.share = (at + batch.length) / episodes.length
       // A breath between batches, so that questions are answered meanwhile.
@@ -78,12 +82,11 @@ class Reading {
         if (c.after) this.keywords.set(c.id, c.after)
         else this.keywords.delete(c.id)
       }
-    const touched = new Set(
-      changes.flatMap((c) => (c.table === 'episodes' || c.table === 'scripts' ? [c.id] : [])),
-    )
+    const touched = new Set(changes.flatMap((c) => (spoken.has(c.table) ? [c.id] : [])))
     for (const id of touched) {
       const episode = await store.rows('episodes').get(id)
-      if (episode) this.index.put(episode, this.keywords, await store.rows('scripts').get(id))
+      const [script, transcript] = [store.rows('scripts').get(id), store.rows('transcripts').get(id)]
+      if (episode) this.index.put(episode, this.keywords, await script, await transcript)
       else this.index.remove(id)
     }
   }
@@ -105,7 +108,10 @@ class Reading {
   async passages(asked: Record<Id, string[]>): Promise<Record<Id, string>> {
     const ids = Object.keys(asked)
     const scripts = (await this.store?.rows('scripts').bulkGet(ids)) ?? []
-    return Object.fromEntries(ids.map((id, i) => [id, passageOf(textOfScript(scripts[i]), asked[id] ?? [])]))
+    const transcripts = (await this.store?.rows('transcripts').bulkGet(ids)) ?? []
+    return Object.fromEntries(
+      ids.map((id, i) => [id, passageOf(textOfSpoken(scripts[i], transcripts[i]), asked[id] ?? [])]),
+    )
   }
 }
 

@@ -1,5 +1,5 @@
 import { exampleEpisode, exampleScript } from '../examples'
-import { LibraryIndex, markedPieces, passageOf } from './library-index'
+import { LibraryIndex, markedPieces, passageOf, textOfSpoken } from './library-index'
 
 const none = new Map()
 function index(): LibraryIndex {
@@ -37,6 +37,22 @@ test('a change replaces, a removal forgets; what was let go is never like', () =
   expect(it.search('ash')).toEqual([])
   expect(it.like('Steaming oak ribs').map((l) => l.id)).toEqual([])
   expect(index().like('Steam the oak rib', '', 5, new Set(['ribs']))).toEqual([])
+})
+
+test('what was heard is found as scripts are; what was made of a script is not there twice', () => {
+  const it = index()
+  const heard = (made: 'read' | 'script') => ({
+    id: 'ribs',
+    made,
+    captions: [{ from: 0, to: 2, text: 'A periwinkle on the rail.' }],
+    createdAt: '2026-11-24T09:00:00.000Z',
+    updatedAt: '2026-11-24T09:00:00.000Z',
+  })
+  it.put(exampleEpisode({ id: 'ribs', title: 'Ribs' }), none, undefined, heard('read'))
+  expect(it.search('periwinkle')).toMatchObject([{ id: 'ribs', script: true }])
+  expect(passageOf(textOfSpoken(undefined, heard('read')), ['periwinkle'])).toContain('periwinkle')
+  it.put(exampleEpisode({ id: 'ribs', title: 'Ribs' }), none, undefined, heard('script'))
+  expect(it.search('periwinkle')).toEqual([])
 })
 
 test('passages and marks', () => {

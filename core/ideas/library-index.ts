@@ -1,5 +1,5 @@
 import MiniSearch, { type SearchResult } from 'minisearch'
-import type { Episode, Id, Keyword, Script } from '../records'
+import type { Episode, Id, Keyword, Script, Transcript } from '../records'
 import { Guesser, type Guess } from './guess'
 import { Likeness, type Like } from './likeness'
 import { plainWords } from './words'
@@ -17,6 +17,12 @@ export interface Found {
 /** What is said in a script, as one text. */
 export function textOfScript(script: Script | undefined): string {
   return (script?.sections ?? []).flatMap((s) => [s.title, ...s.beats.map((b) => b.text)]).join('\n')
+}
+
+/** What is said in an episode: its script, and what was heard where that was read in (made of the script, it is the same). */
+export function textOfSpoken(script: Script | undefined, transcript: Transcript | undefined): string {
+  const heard = transcript?.made === 'read' ? transcript.captions.map((c) => c.text).join(' ') : ''
+  return [textOfScript(script), heard].filter(Boolean).join('\n')
 }
 
 const searching = {
@@ -48,8 +54,8 @@ export class LibraryIndex {
     return this.likeness.size
   }
 
-  /** Adds or replaces an episode; its script where there is one. */
-  put(episode: Episode, keywords: ReadonlyMap<Id, Keyword>, script?: Script): void {
+  /** Adds or replaces an episode; its script and what was heard in it where they are there. */
+  put(episode: Episode, keywords: ReadonlyMap<Id, Keyword>, script?: Script, transcript?: Transcript): void {
     const { id, idea } = episode
     const words = idea.keywords.flatMap((k) => keywords.get(k)?.words ?? [])
     const head = {
@@ -71,7 +77,7 @@ export class LibraryIndex {
     }
     if (this.heads.has(id)) this.heads.replace(head)
     else this.heads.add(head)
-    const text = textOfScript(script)
+    const text = textOfSpoken(script, transcript)
     if (this.scripts.has(id)) this.scripts.discard(id)
     if (text.trim() !== '') this.scripts.add({ id, text })
     this.likeness.put({

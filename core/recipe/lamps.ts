@@ -4,6 +4,7 @@ import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
 import { isScheduled } from '../release/scheduled'
 import { requiredParts, type PartState } from '../release/parts'
+import { unlicensedClips } from '../edit/clips'
 import { lacksLicence, numberedCues } from '../script/cues'
 import { sayMaterial } from './materials'
 import { bringing, partOrTick } from './bringing'
@@ -190,13 +191,15 @@ function openMaterials({ episode, today }: StandingOf): StageState['items'] {
   )
 }
 
-/** Things of others' that the script uses without a licence being noted: nothing goes out with them. */
-function openLicences({ script }: StandingOf): StageState['items'] {
-  return numberedCues(script).flatMap(({ cue }) =>
-    lacksLicence(cue)
-      ? [{ kind: 'licence' as const, id: cue.id, text: `Licence of “${cue.text}”`, list: 'not noted' }]
-      : [],
-  )
+/** Things of others' that the script or the cut uses without a licence being noted: nothing goes out with them. */
+function openLicences({ script, episode }: StandingOf): StageState['items'] {
+  const cues = numberedCues(script).flatMap(({ cue }) => (lacksLicence(cue) ? [cue] : []))
+  return [...cues, ...unlicensedClips(episode)].map(({ id, text }) => ({
+    kind: 'licence' as const,
+    id,
+    text: `Licence of “${text}”`,
+    list: 'not noted',
+  }))
 }
 
 /**

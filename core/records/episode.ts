@@ -93,6 +93,16 @@ export const Timing = z.object({
 })
 export type Timing = z.infer<typeof Timing>
 
+/** A clip of others' that was found while editing. */
+export const Clip = z.object({ id: Id, text: z.string(), source: z.string(), licence: z.string() })
+export type Clip = z.infer<typeof Clip>
+
+/** A passage of the cut that was taken to go out by itself, from and to in seconds. */
+export const Excerpt = z
+  .object({ id: Id, from: z.number().check(z.gte(0)), to: z.number().check(z.gte(0)), text: z.string() })
+  .check(z.refine((e) => e.from < e.to, 'An excerpt ends after it begins.'))
+export type Excerpt = z.infer<typeof Excerpt>
+
 /** The unit of work from first thought to back catalogue. */
 export const Episode = z.object({
   id: Id,
@@ -141,6 +151,10 @@ export const Episode = z.object({
   /** When its picture was changed for the runner-up after it was out. */
   swapped: z.optional(Moment),
   cut: Timing,
+  /** Clips found while editing; they become credits. */
+  clips: z.optional(z.array(Clip)),
+  /** Passages taken from it, in the order in which they stand. */
+  excerpts: z.optional(z.array(Excerpt)),
   /** Which of its show's kinds of episode it is. */
   form: z.optional(Id),
   /** The recipe it is made by, where it isn't its show's first. */

@@ -1,4 +1,5 @@
 import type { Episode, Outlet, Part, Recipe, Script, Show } from '../records'
+import { clipCredits } from '../edit/clips'
 import { creditsOf } from '../script/cues'
 import { chapterFaults, chaptersOf, type Chapters } from '../script/chapters'
 import { sayTime } from '../script/timecode'
@@ -56,13 +57,9 @@ export function episodeChapters({
 
 /** The description that goes out. */
 export function episodeDescription(of: PartSources): string {
-  return descriptionOf(
-    of.recipe,
-    of.episode,
-    titleOf(of.episode),
-    episodeChapters(of).list,
-    creditsOf(of.script),
-  )
+  return descriptionOf(of.recipe, of.episode, titleOf(of.episode), episodeChapters(of).list, [
+    ...new Set([...creditsOf(of.script), ...clipCredits(of.episode)]),
+  ])
 }
 
 /**

@@ -48,8 +48,11 @@ export function mend(
         missing.mend.focus,
       )
   } else if (missing.kind === 'material') go(stageWith(card, 'film'), missing.material)
-  else if (missing.kind === 'licence') go(stageWith(card, 'script'), missing.cue)
-  else if (missing.kind === 'item')
+  else if (missing.kind === 'licence') {
+    // A clip was noted at the edit, a cue in the script.
+    const isClip = card.episode.clips?.some((c) => c.id === missing.cue) ?? false
+    go(stageWith(card, isClip ? 'edit' : 'script'), missing.cue)
+  } else if (missing.kind === 'item')
     void library.perform(tickItem, { episode: card.episode.id, item: missing.item, on: true })
   else if (mendLabel(missing) === 'Tick it')
     void library.perform(tickStep, { step: missing.step.id, done: true })

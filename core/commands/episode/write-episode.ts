@@ -23,6 +23,7 @@ export type Typed = Partial<
     | 'early'
     | 'priority'
     | 'pictureIdeas'
+    | 'clips'
   >
 >
 

@@ -3,6 +3,7 @@ import { closeRound, reopenRound } from '../cuts/close-round'
 import { keepCut, removeCut } from '../cuts/keep-cut'
 import { changeNote, noteOnCut, removeNote } from '../cuts/note-on-cut'
 import { correctCaption, dropTranscript, keepTranscript } from '../transcripts/keep-transcript'
+import { dropExcerpt, takeExcerpt } from '../transcripts/take-excerpt'
 import type { Chance, Deed } from './chance'
 import { idIn, inPhase, one, word } from './chance'
 
@@ -53,6 +54,20 @@ export const cutDeeds = {
     const episode = idIn(x.r.transcripts, x)
     const was = one(x.r.transcripts.get(episode)?.captions ?? [], x) ?? { from: 0, to: 1, text: '' }
     return correctCaption(x.r, { episode, was, to: { text: x.n(3) > 0 ? word(x) : '' } }, x.c)
+  },
+  takeExcerpt: (x) => {
+    const from = x.n(300)
+    const of = inPhase(x, 'work')
+    const before = one(x.r.episodes.get(of)?.excerpts ?? [], x)
+    const id = x.n(3) === 0 && before ? before.id : x.c.id()
+    return takeExcerpt(x.r, { episode: of, excerpt: { id, from, to: from + x.n(60), text: word(x) } }, x.c)
+  },
+  dropExcerpt: (x) => {
+    const of = one(
+      [...x.r.episodes.values()].filter((e) => (e.excerpts ?? []).length > 0),
+      x,
+    )
+    return dropExcerpt(x.r, { episode: of?.id ?? 'nowhere', excerpt: of?.excerpts?.[0]?.id ?? '' }, x.c)
   },
   dropTranscript: (x) => dropTranscript(x.r, { episode: idIn(x.r.transcripts, x) }, x.c),
   keepCut: (x) => keepCut(x.r, { cut: cut(x), to: { length: 1 + x.n(900), from: word(x) } }, x.c),

@@ -1,1 +1,2 @@
 export * from './keep-transcript'
+export * from './take-excerpt'

@@ -9,6 +9,8 @@ import type { Card } from '@core/views/card'
 import { useKeymap } from '@app/ui/keymap'
 import { cutKeys } from '../keymap'
 import KeySign from '@app/ui/KeySign.vue'
+import CutClips from './CutClips.vue'
+import CutExcerpts from './CutExcerpts.vue'
 import CutFilm from './CutFilm.vue'
 import CutNeeds from './CutNeeds.vue'
 import CutNotes from './CutNotes.vue'
@@ -113,6 +115,7 @@ useKeymap(cutKeys, deeds, [], true)
         <CutPlayer :cut="cut" :of="of" :player="player" :title="`${card.show.title} ${card.number}`" />
         <CutRound :cut="cut" :of="of" :card="card" @approve="approve" @next="next" />
         <CutNeeds :card="card" />
+        <CutClips :card="card" />
       </div>
       <div
         class="grid grid-cols-1 gap-x-5 gap-y-3 content-start lg:grid-cols-[minmax(180px,230px)_minmax(0,1fr)]"
@@ -176,5 +179,6 @@ useKeymap(cutKeys, deeds, [], true)
       </div>
     </div>
     <CutSubtitles :card="card" :timing="of.timing.value" :now="player.now.value" @seek="player.seek" />
+    <CutExcerpts :card="card" :player="player" />
   </div>
 </template>
