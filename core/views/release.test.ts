@@ -1,3 +1,5 @@
+import Papa from 'papaparse'
+import { batchTable } from '../formats/batch-table'
 import { firstOutlet } from '../commands/shows/first-outlet'
 import { handOver } from '../commands/release/hand-over'
 import { after, exampleAt, exampleContext, exampleNow } from '../examples'
@@ -94,4 +96,21 @@ test('an outlet’s fields: what it takes alone, its own words, its limits', () 
   ])
   expect(fields[0]?.limit).toBe('14 of 10 characters')
   expect(fields[0]?.share).toBe(1)
+})
+
+test('a batch is a table, a row each, with what it lacks and no cell that a table would reckon with', () => {
+  const { week } = seen(
+    world((e) => ({
+      ...described(e),
+      otherwise: { letter: { title: '=SUM(1;2)', description: 'Two\nlines, "so"' } },
+    })),
+  )
+  const { data } = Papa.parse<Record<string, string>>(batchTable(week, 'Europe/Lisbon').trim(), {
+    header: true,
+  })
+  expect(data.map((r) => [r['Outlet'], r['Date'], r['Time'], r['Title'], r['Lacks'] === ''])).toEqual([
+    ['Video site', '2026-11-26', '17:00', 'Ribs', false],
+    ['Newsletter', '2026-11-26', '17:30', "'=SUM(1;2)", true],
+  ])
+  expect(data[1]?.['Description']).toBe('Two\nlines, "so"')
 })

@@ -32,7 +32,7 @@ function add() {
           ><span class="text-ink-2"
             >{{ c.source ? `, ${c.source}` : '' }}{{ c.licence ? `, ${c.licence}` : '' }}</span
           ><template v-if="open.has(c.id)">
-            <Flag :size="9" /><span class="late">no licence</span></template
+            <span class="late ml-1.5"><Flag :size="9" />no licence</span></template
           ></span
         ><button
           class="btn btn-bare btn-small px-1"

@@ -6,6 +6,7 @@ import { addDays, sayDay } from '@core/rhythm/days'
 import { dayAt, localAt } from '@core/rhythm/zone'
 import { sayMinutes } from '@core/script/timecode'
 import { useMoment } from '@app/stores/moment'
+import { download } from '@app/ui/download'
 import KeySign from '@app/ui/KeySign.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import { releaseKeys } from '../keymap'
@@ -71,6 +72,11 @@ const joins = computed(() =>
     ),
   ),
 )
+/** For whoever posts all of it in one sitting. */
+async function save() {
+  const { batchTable } = await import('@core/formats/batch-table')
+  download(`week-${moment.today}.csv`, batchTable(of.view.value.week, moment.zone), 'text/csv')
+}
 const curve = (from: number, to: number) => `M0 ${from}C30 ${from} 18 ${to} 48 ${to}`
 const time = (t: Going) => {
   const { day, time: clock } = localAt(t.at, moment.zone)
@@ -145,8 +151,12 @@ const does = (m: Move) =>
         </li>
       </ol>
     </div>
-    <p v-if="of.view.value.moves.length > shown" class="sub mt-2">
-      {{ of.view.value.moves.length - shown }} more moves follow these.
+    <p class="flex items-center gap-3 mt-2">
+      <span v-if="of.view.value.moves.length > shown" class="sub"
+        >{{ of.view.value.moves.length - shown }} more moves follow these.</span
+      ><button v-if="rows.length > 0" class="btn btn-bare btn-small ml-auto" @click="save">
+        This week as a table (CSV)
+      </button>
     </p>
   </section>
 </template>
