@@ -12,6 +12,16 @@ export function titleAt(outlet: Outlet, episode: Episode, chosen: string | undef
   return own === undefined || own === '' ? chosen : own
 }
 
+/** Whether every outlet that requires a text has its own said otherwise, so that it needs none from everywhere. */
+export function isSaidOtherwise(
+  outlets: readonly Outlet[],
+  episode: Episode,
+  part: 'title' | 'description',
+): boolean {
+  const asking = outlets.filter((o) => o.required.includes(part))
+  return asking.length > 0 && asking.every((o) => (episode.otherwise?.[o.id]?.[part] ?? '').trim() !== '')
+}
+
 /** A tag as a hashtag: its words joined, each with a capital; signs left out. */
 export function hashtag(tag: string): string {
   const words = tag.match(/[\p{L}\p{N}]+/gu) ?? []

@@ -1,6 +1,7 @@
 import type { Id, Part } from '../records'
 import type { Card } from '../views/card'
 import { partsAt, type PartAt } from './part-at'
+import type { PartState } from './parts'
 import type { Thing } from './when'
 
 /** Something that goes out, with its episode and its fields. */
@@ -27,6 +28,8 @@ export interface Move {
   /** What is done: `Choose the thumbnail`. */
   label: string
   minutes: number
+  /** Where it is done, or what does it at once. */
+  mend: PartState['mend']
   /** On whom it waits, if on anybody. */
   waits?: string
   /** The things that it mends, the earliest first. */
@@ -66,20 +69,22 @@ export function movesFor(all: readonly Going[]): Move[] {
   const moves = new Map<Id, Move>()
   for (const thing of all)
     for (const part of thing.lacking) {
-      if (part.field === 'playlist' || part.field === 'comment' || part.field === 'endScreen') continue
-      const key = `${thing.card.episode.id} ${part.field}`
+      const { field, mend } = part
+      if (!mend || field === 'playlist' || field === 'comment' || field === 'endScreen') continue
+      const key = `${thing.card.episode.id} ${field}`
       const known = moves.get(key)
       if (known) {
         known.mends.push(thing)
         continue
       }
-      const step = thing.card.standing.steps.find((s) => s.left && s.step.part === part.field)
+      const step = thing.card.standing.steps.find((s) => s.left && s.step.part === field)
       moves.set(key, {
         key,
         card: thing.card,
-        part: part.field,
+        part: field,
+        mend,
         label: labelOf(part),
-        minutes: step?.minutesLeft ?? (part.field === 'tags' || part.field === 'chapters' ? 1 : 10),
+        minutes: step?.minutesLeft ?? (field === 'tags' || field === 'chapters' ? 1 : 10),
         ...(step?.step.waiting ? { waits: step.step.waiting.who } : {}),
         mends: [thing],
       })

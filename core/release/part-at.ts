@@ -1,9 +1,17 @@
 import type { Outlet, Part } from '../records'
 import { chaptersText } from '../formats/chapters-text'
 import { sayTime } from '../script/timecode'
-import { descriptionAt, tagsAt, tagsLengthAt, takesPart, titleAt } from './at-outlet'
+import { descriptionAt, isSaidOtherwise, tagsAt, tagsLengthAt, takesPart, titleAt } from './at-outlet'
 import { publicLinks } from './description'
-import { chosenTitle, episodeChapters, episodeDescription, partState, type PartSources } from './parts'
+import {
+  chosenTitle,
+  episodeChapters,
+  episodeDescription,
+  partState,
+  titleOf,
+  type PartSources,
+  type PartState,
+} from './parts'
 
 /** A field at an outlet: a part of the episode, or what is written once for all that goes there. */
 export interface PartAt {
@@ -19,6 +27,8 @@ export interface PartAt {
   limit?: string
   /** What is copied over; nothing where there is nothing to copy. */
   text: string
+  /** What mends it, where it is a part of the episode. */
+  mend?: PartState['mend']
 }
 
 /** The parts in the order in which they are handed over. */
@@ -30,13 +40,17 @@ export function partsAt(outlet: Outlet, of: PartSources): PartAt[] {
   const parts = order
     .filter((part) => outlet.required.includes(part) || (takesPart(outlet, part) && part !== 'length'))
     .map((part): PartAt => {
-      const { name, state, sentence } = partState(part, here)
+      const { name, state, sentence, mend } = partState(part, here)
       return {
         field: part,
         name: part === 'length' ? 'File' : name,
         state: state === 'missing' && isBegun(part, of) ? 'begun' : state,
         isRequired: outlet.required.includes(part),
-        says: sentence,
+        says:
+          part === 'title' && state === 'there'
+            ? (titleAt(outlet, of.episode, titleOf(of.episode)) ?? sentence)
+            : sentence,
+        mend,
         ...measured(part, outlet, of),
       }
     })
@@ -75,7 +89,8 @@ function measured(part: Part, outlet: Outlet, of: PartSources): Pick<PartAt, 'te
       return { text, ...share([...text].length, outlet.titleLimit, 'characters') }
     }
     case 'description': {
-      const isThere = of.episode.brief.description.trim() !== ''
+      const isThere =
+        of.episode.brief.description.trim() !== '' || isSaidOtherwise([outlet], of.episode, 'description')
       const text = isThere ? descriptionAt(outlet, of.episode, episodeDescription(of)) : ''
       return { text, ...share([...text].length, outlet.descriptionLimit, 'characters') }
     }

@@ -5,7 +5,7 @@ import { chapterFaults, chaptersOf, type Chapters } from '../script/chapters'
 import { sayTime } from '../script/timecode'
 import { isInFullWords, scriptFigures, scriptWritten, sectionWritten } from '../script/timing'
 import { descriptionOf, publicLinks } from './description'
-import { descriptionAt, tagsLengthAt, takesPart, titleAt } from './at-outlet'
+import { descriptionAt, isSaidOtherwise, tagsLengthAt, takesPart, titleAt } from './at-outlet'
 import { strictest, whereIf } from './limits'
 import { fitTags, tagLength } from './tags'
 
@@ -105,7 +105,7 @@ export function partState(part: Part, of: PartSources): PartState {
     }
     case 'title': {
       const title = chosenTitle(episode)
-      if (title === undefined)
+      if (title === undefined && !isSaidOtherwise(outlets, episode, 'title'))
         return say(
           'Title',
           'missing',
@@ -126,7 +126,7 @@ export function partState(part: Part, of: PartSources): PartState {
             'Shorten it',
             'brief',
           )
-        : say('Title', 'there', title, 'Change', 'brief')
+        : say('Title', 'there', titleOf(episode), 'Change', 'brief')
     }
     case 'script': {
       const figures = scriptFigures(script, show.pace)
@@ -196,7 +196,8 @@ export function partState(part: Part, of: PartSources): PartState {
       return say(name, 'there', `${picture.width} × ${picture.height}`, 'Change', 'thumbnail')
     }
     case 'description': {
-      const written = episode.brief.description.trim() !== ''
+      const written =
+        episode.brief.description.trim() !== '' || isSaidOtherwise(outlets, episode, 'description')
       if (!written) return say('Description', 'missing', 'not written', 'Write it', 'brief')
       const everywhere = episodeDescription(of)
       const lengthAt = (o: Outlet) => [...descriptionAt(o, episode, everywhere)].length

@@ -98,6 +98,20 @@ test('an outlet’s fields: what it takes alone, its own words, its limits', () 
   expect(fields[0]?.share).toBe(1)
 })
 
+test('what is said otherwise at the only outlet that lacks it is there, and lacks elsewhere', () => {
+  const { week, moves } = seen(
+    world((e) => ({ ...e, otherwise: { letter: { title: 'A', description: 'B' } } })),
+  )
+  const [video, own] = week
+  expect(own?.lacking).toEqual([])
+  expect(own?.parts.map((p) => [p.field, p.text])).toEqual([
+    ['title', 'A'],
+    ['description', 'B'],
+  ])
+  expect(video?.lacking.map((p) => p.field)).toContain('description')
+  expect(moves.find((m) => m.part === 'description')?.mends.map((t) => t.outlet.name)).toEqual(['Video site'])
+})
+
 test('a batch is a table, a row each, with what it lacks and no cell that a table would reckon with', () => {
   const { week } = seen(
     world((e) => ({

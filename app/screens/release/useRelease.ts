@@ -74,31 +74,16 @@ export function useRelease() {
     )
   }
   /** Does what mends a part: at once where that can be, else by going to where it is done. */
-  function mend(move: Move) {
-    const { card, part, mends } = move
-    const { lacking = [] } = mends[0] ?? {}
-    const state = lacking.find((p) => p.field === part)?.state
-    if (part === 'tags' && state === 'failing') {
+  function mendBy(move: Move) {
+    const { card, mend } = move
+    if (mend.focus === 'fit-tags') {
       void library.perform(dropTags, { episode: card.episode.id, limit: strictest(card.outlets).tags })
       return
     }
-    const at = {
-      title: 'brief',
-      description: 'brief',
-      tags: 'brief',
-      chapters: 'edit',
-      length: 'edit',
-    } as const
-    const stage =
-      part === 'thumbnail'
-        ? 'thumbnail'
-        : part in at
-          ? (Object.entries(at).find(([p]) => p === part)?.[1] ?? 'release')
-          : 'release'
     void router.push({
       name: 'episode',
-      params: { code: card.episode.code, stage: stageWith(card, stage) },
-      query: { at: part },
+      params: { code: card.episode.code, stage: stageWith(card, mend.stage) },
+      query: { at: mend.focus },
     })
   }
   return {
@@ -133,7 +118,7 @@ export function useRelease() {
           'quietly',
         )
     },
-    mend,
+    mend: mendBy,
     /** Hands a thing over to its outlet, with its picture as a JPEG that the outlet takes. */
     hand: async (t: Going) => {
       const { chosenPicture } = t.card.episode
