@@ -66,9 +66,12 @@ watch(
     if (route.name !== 'episode' && route.name !== 'reader')
       document.title = `${route.meta.title} · Lamp Reel`
     if (from === undefined || to.split(/[?#]/)[0] === from.split(/[?#]/)[0]) return
+    const pressed = document.activeElement
     await nextTick()
     setTimeout(() => {
-      if (document.activeElement === document.body || document.activeElement?.closest('nav'))
+      const now = document.activeElement
+      // Whoever has pressed something else meanwhile keeps the focus there.
+      if (now === document.body || (now === pressed && now?.closest('nav')))
         document.getElementById('screen')?.focus({ preventScroll: true })
     }, 60)
   },
