@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { demo, expect, stored, test, visit } from './fixtures'
 
@@ -89,6 +90,11 @@ test('an outlet is added to a show, with its own moment and parts, and Release j
   page,
 }) => {
   await demo(page, '/shows/talks')
+  const feed = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save its feed as a file' }).click()
+  expect(await readFile(await (await feed).path(), 'utf8')).toMatch(
+    /^<\?xml[\s\S]*<title>Harbour Hours<\/title>/,
+  )
   await page.getByLabel('Its name').fill('Harbour board')
   await page.getByRole('button', { name: 'Add it', exact: true }).click()
   const card = page.getByRole('region', { name: /^Harbour board/ })

@@ -1,4 +1,4 @@
-import { create } from 'xmlbuilder2'
+import Builder from 'fast-xml-builder'
 
 /** One episode of a feed. */
 export interface FeedItem {
@@ -48,7 +48,14 @@ export function feedMoment(at: number): string {
  */
 export function podcastFeed(feed: Feed): string {
   const items = [...feed.items].sort((a, b) => b.at - a.at)
-  const whole = {
+  const builder = new Builder({
+    ignoreAttributes: false,
+    attributeNamePrefix: '@',
+    format: true,
+    suppressEmptyNode: true,
+  })
+  return builder.build({
+    '?xml': { '@version': '1.0', '@encoding': 'UTF-8' },
     rss: {
       '@version': '2.0',
       '@xmlns:atom': 'http://www.w3.org/2005/Atom',
@@ -66,8 +73,7 @@ export function podcastFeed(feed: Feed): string {
         item: items.map(itemOf),
       },
     },
-  }
-  return create({ version: '1.0', encoding: 'UTF-8' }, whole).end({ prettyPrint: true })
+  })
 }
 
 function itemOf(item: FeedItem): Record<string, unknown> {
@@ -75,7 +81,7 @@ function itemOf(item: FeedItem): Record<string, unknown> {
     title: plain(item.title),
     ...(item.link === undefined ? {} : { link: plain(item.link) }),
     description: plain(item.description) || plain(item.title),
-    guid: { '@isPermaLink': 'false', '#': plain(item.guid) },
+    guid: { '@isPermaLink': 'false', '#text': plain(item.guid) },
     pubDate: feedMoment(item.at),
     enclosure: {
       '@url': plain(item.media.url),
@@ -92,6 +98,6 @@ function itemOf(item: FeedItem): Record<string, unknown> {
       : { 'podcast:transcript': { '@url': plain(item.transcript.url), '@type': item.transcript.type } }),
     ...(item.persons.length === 0
       ? {}
-      : { 'podcast:person': item.persons.map((p) => ({ '@role': 'guest', '#': plain(p) })) }),
+      : { 'podcast:person': item.persons.map((p) => ({ '@role': 'guest', '#text': plain(p) })) }),
   }
 }
