@@ -89,6 +89,12 @@ test('a finished picture: its words are boxed by hand; one is refused with a rea
   await page.getByRole('button', { name: 'Keep this line' }).click()
   await page.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(verdict(page)).toContainText('Move “STEM” out of the lower right corner')
+  // Words that stood in it before are measured with those laid over it, as long as its crop shows them there.
+  await page.keyboard.press('w')
+  const measured = page.getByRole('region', { name: 'Measured so far' })
+  await expect(measured).toContainText('Move “STEM” out of the lower right corner')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('heading', { name: '3 candidates' })).toBeVisible()
 
   await page.getByRole('button', { name: 'More', exact: true }).click()
   await page.getByRole('button', { name: 'Refuse it, with a reason' }).click()

@@ -55,7 +55,9 @@ export const useProof = defineStore('proof', () => {
     frame: Frame,
   ): Promise<Measured> {
     const bitmap = await createImageBitmap(image)
-    return await at().measure(transfer(bitmap, [bitmap]), [...words], frame)
+    // A worker takes plain objects alone, and words may come watched.
+    const plain = words.map((w) => ({ ...w }))
+    return await at().measure(transfer(bitmap, [bitmap]), plain, frame)
   }
   /** The colours that a picture is made of, the most frequent first. */
   async function coloursOf(image: ImageBitmapSource, frame: Frame, most: number): Promise<string[]> {

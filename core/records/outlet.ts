@@ -92,6 +92,8 @@ export const Handed = z.object({
   prepared: z.optional(Moment),
   uploaded: z.optional(Moment),
   scheduled: z.optional(Moment),
+  /** The moment for which it was scheduled; where that is another by now, it is so no longer. */
+  going: z.optional(Moment),
   live: z.optional(Moment),
   told: z.optional(Moment),
   safe: z.optional(Moment),

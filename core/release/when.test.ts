@@ -3,7 +3,7 @@ import { firstOutlet } from '../commands/shows/first-outlet'
 import { exampleAt, exampleEpisode, exampleShow } from '../examples'
 import type { Outlet, When } from '../records'
 import { descriptionAt, hashtag, tagsAt, takesPart } from './at-outlet'
-import { hangingOn, momentOfThing, sayWhen, thingName, thingsOf } from './when'
+import { hangingOn, momentOfThing, sayWhen, scheduledSince, thingName, thingsOf } from './when'
 
 const zone = 'Europe/Lisbon'
 const at = Date.parse('2026-11-26T17:00:00.000Z')
@@ -104,6 +104,14 @@ describe('what goes out of an episode', () => {
       ['video', false, '12-03'],
       ['cut/1', false, '12-05'],
     ])
+  })
+  test('is scheduled no longer once its moment is another: the outlet has the old one', () => {
+    const scheduled = '2026-11-24T09:00:00.000Z'
+    expect(scheduledSince({ at, handed: { scheduled, going: new Date(at).toISOString() } })).toBe(scheduled)
+    expect(
+      scheduledSince({ at: at + 60_000, handed: { scheduled, going: new Date(at).toISOString() } }),
+    ).toBeUndefined()
+    expect(scheduledSince({ at, handed: {} })).toBeUndefined()
   })
   test('says before a move what goes with it and what stays', () => {
     const along = hangingOn(

@@ -51,6 +51,12 @@ export function thingsOf(episode: Episode, show: Show, outlets: readonly Outlet[
     .sort((a, b) => a.at - b.at)
 }
 
+/** Since when a thing is scheduled at its outlet; nothing where its moment is another by now, since the outlet has the old one. */
+export function scheduledSince({ handed, at }: Pick<Thing, 'handed' | 'at'>): string | undefined {
+  const { scheduled, going } = handed
+  return going !== undefined && Date.parse(going) !== at ? undefined : scheduled
+}
+
 /** What it is called where it stands: “Excerpt 2” at an outlet with several, nothing where it is the episode itself. */
 export function thingName({ outlet, key }: Pick<Thing, 'outlet' | 'key'>): string {
   const [, further] = key.slice(outlet.id.length).split('/')

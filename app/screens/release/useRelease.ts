@@ -6,6 +6,7 @@ import { dropTags } from '@core/commands/episode'
 import type { Going, Move } from '@core/release/moves'
 import type { PartAt } from '@core/release/part-at'
 import { strictest } from '@core/release/parts'
+import { scheduledSince } from '@core/release/when'
 import { isSeen, leadOf, releaseView } from '@core/views/release'
 import { useCards } from '@app/stores/cards'
 import { useDialogs } from '@app/stores/dialogs'
@@ -42,7 +43,7 @@ export function useRelease() {
     if (isMain(t) && state === 'scheduled')
       return t.card.standing.scheduled && phase.kind === 'work' ? phase.scheduled : undefined
     if (isMain(t) && state === 'live') return phase.kind === 'released' ? phase.at : undefined
-    return t.handed[state]
+    return state === 'scheduled' ? scheduledSince(t) : t.handed[state]
   }
   function say(t: Going, state: HandState) {
     const on = since(t, state) === undefined
@@ -56,7 +57,7 @@ export function useRelease() {
           ...(taken ? { addresses: { [t.key]: taken.address } } : {}),
         })
       else dialogs.show({ kind: 'released', episode })
-    } else void library.perform(handOver, { episode, key: t.key, state, on }, 'quietly')
+    } else void library.perform(handOver, { episode, key: t.key, state, on, going: t.at }, 'quietly')
   }
   const isCopied = (t: Going, part: PartAt) => t.handed.copied?.includes(part.field) ?? false
   const copyable = (t: Going) => t.parts.filter((p) => p.text !== '')

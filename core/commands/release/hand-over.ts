@@ -28,16 +28,20 @@ function withHanded(episode: Episode, key: Id, handed: Handed): Episode {
  * Refused:
  * - “This episode is no longer there.”
  */
-export const handOver: Command<{ episode: Id; key: Id; state: HandState; on: boolean }> = (
-  records,
-  { episode: id, key, state, on },
-  context,
-) => {
+export const handOver: Command<{
+  episode: Id
+  key: Id
+  state: HandState
+  on: boolean
+  /** The moment at which it goes out, ms: what is scheduled is scheduled for that. */
+  going?: number
+}> = (records, { episode: id, key, state, on, going }, context) => {
   const episode = records.episodes.get(id)
   if (!episode) return refused('This episode is no longer there.', 'episodes')
   const outlet = records.outlets.get(key.split('/')[0] ?? '')
   const { [state]: _before, ...rest } = episode.handed?.[key] ?? {}
-  const handed: Handed = on ? { ...rest, [state]: momentOf(context) } : rest
+  const meant = state === 'scheduled' && going !== undefined ? { going: new Date(going).toISOString() } : {}
+  const handed: Handed = on ? { ...rest, [state]: momentOf(context), ...meant } : rest
   // Where it is was said by the outlet when it took it.
   const address = on && state === 'live' && outlet?.id === key ? rest.taken?.address : undefined
   const lives = address === undefined ? {} : { addresses: { ...episode.addresses, [key]: address } }
@@ -75,6 +79,7 @@ export const noteTaken: Command<{ episode: Id; key: Id; address: string; going: 
     ...episode.handed?.[key],
     uploaded: at,
     scheduled: at,
+    going: new Date(going).toISOString(),
     taken: { address, at, going: new Date(going).toISOString() },
   })
   const { phase } = episode

@@ -52,7 +52,7 @@ const presets = ['Looks like an earlier one', 'Says too much', 'Not what the epi
         <button class="link" @click="emit('box')">Draw round them</button>
       </p>
     </div>
-    <div class="flex items-center gap-2">
+    <div class="flex items-center gap-1">
       <p v-if="tried.isChosen" class="flex-1">
         <strong>{{ tried.letter }} is chosen.</strong>
         <button class="link ml-1" @click="of.choose(undefined)">Take it back</button>
