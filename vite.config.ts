@@ -47,7 +47,7 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}', 'icon-*.png'],
-        globIgnores: ['index.html', 'post.html'],
+        globIgnores: ['index.html', 'post.html', 'helper.html'],
         maximumFileSizeToCacheInBytes: 4_000_000,
         navigateFallback: '/jot.html',
         navigateFallbackAllowlist: [/^\/jot(\?|$)/],
@@ -70,6 +70,7 @@ export default defineConfig({
               request.mode === 'navigate' &&
               !url.pathname.startsWith('/post') &&
               !url.pathname.startsWith('/belt') &&
+              !url.pathname.startsWith('/for/') &&
               !url.pathname.startsWith('/mail'),
             handler: 'NetworkFirst',
             options: {
@@ -108,6 +109,7 @@ export default defineConfig({
         jot: here('./app/jot.html'),
         post: here('./app/post.html'),
         belt: here('./app/belt.html'),
+        helper: here('./app/helper.html'),
       },
     },
   },

@@ -61,6 +61,13 @@ export function lampReelServer(dist: string, start: Start, mail?: MailOptions, s
     app.get(`/${page}`, (_request, response) => {
       response.set('Cache-Control', 'no-cache').sendFile(join(dist, `${page}.html`))
     })
+  // A helper's page is the same for all; what it shows it asks for by the secret in its address.
+  app.get('/for/:secret', (_request, response) => {
+    response
+      .set('Cache-Control', 'no-store')
+      .set('X-Robots-Tag', 'noindex')
+      .sendFile(join(dist, 'helper.html'))
+  })
   app.get('/index.html', (_request, response) => {
     response.set('Cache-Control', 'no-cache').type('html').send(html)
   })

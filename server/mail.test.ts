@@ -3,6 +3,7 @@ import { createServer, request as httpRequest, type Server } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { lampReelServer } from './app'
+import { GivenPages } from './given'
 import { Mailbox } from './mailbox'
 
 const dist = mkdtempSync(join(tmpdir(), 'lamp-reel-dist-'))
@@ -11,7 +12,13 @@ writeFileSync(join(dist, 'index.html'), '<div id="app"></div>')
 const servers: Server[] = []
 async function serve(folder: string, open = false): Promise<string> {
   const server = createServer(
-    lampReelServer(dist, 'own', { mailbox: new Mailbox(folder), open, port: 1, secure: false }),
+    lampReelServer(dist, 'own', {
+      mailbox: new Mailbox(folder),
+      given: new GivenPages(join(folder, 'given')),
+      open,
+      port: 1,
+      secure: false,
+    }),
   )
   servers.push(server)
   await new Promise<void>((ready) => {

@@ -4,12 +4,16 @@ import express, { type Request, type Response, type Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import { z } from 'zod/mini'
 import { BeltMail, JottedMail, mailLimits, WishMail } from '../core/formats/mail'
+import { GivenPage, type GivenPages } from './given'
+import { givenRoutes } from './given-routes'
 import { About, Belt, type Mailbox } from './mailbox'
 
 const local = new Set(['127.0.0.1', 'localhost', '[::1]'])
 const Taken = z.object({
   ids: z.array(z.string().check(z.regex(/^[0-9a-zA-Z-]{8,64}$/))).check(z.maxLength(500)),
 })
+
+const Given = z.object({ pages: z.array(GivenPage).check(z.maxLength(200)) })
 
 const Calendar = z.object({
   ics: z.string().check(z.maxLength(1_500_000), z.startsWith('BEGIN:VCALENDAR')),
@@ -38,6 +42,7 @@ export function addresses(port: number, secure: boolean): string[] {
  */
 export interface MailOptions {
   mailbox: Mailbox
+  given: GivenPages
   open: boolean
   port: number
   secure: boolean
@@ -48,7 +53,7 @@ export interface MailOptions {
  * both. On this machine alone no key is asked, but the Host must be this machine's own name, so that no
  * page elsewhere can speak for it (DNS rebinding).
  */
-export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router {
+export function mailRoutes({ mailbox, given, open, port, secure }: MailOptions): Router {
   const router = express.Router()
   const say = (response: Response, status: number, sentence: string) => {
     response.status(status).json({ sentence })
@@ -141,6 +146,8 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
     },
   )
 
+  router.use('/for', givenRoutes(given, mailbox))
+
   router.use(known, body)
   router.put('/jotted/:id', (request, response) => {
     const jotted = JottedMail.safeParse({ ...Object(request.body), id: request.params['id'] })
@@ -228,6 +235,15 @@ export function mailRoutes({ mailbox, open, port, secure }: MailOptions): Router
     }
     mailbox.belt = belt.data
     response.json({ at: belt.data.at })
+  })
+  // The desk names all pages that there are; others end.
+  router.put('/given', atDesk, (request, response) => {
+    const pages = Given.safeParse(request.body)
+    if (!pages.success) {
+      say(response, 400, 'These are no pages.')
+      return
+    }
+    response.json({ secrets: given.keep(pages.data.pages) })
   })
   router.get('/calendar', (_request, response) => {
     response.json({ secret: mailbox.calendar?.secret ?? '' })

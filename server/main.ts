@@ -6,6 +6,7 @@ import { parseArgs } from 'node:util'
 import { fileURLToPath } from 'node:url'
 import { lampReelServer } from './app'
 import { addresses } from './mail'
+import { GivenPages } from './given'
 import { Mailbox } from './mailbox'
 import { StandIn } from './stand-in/store'
 
@@ -40,7 +41,7 @@ const mailbox = new Mailbox(values.mailbox)
 const app = lampReelServer(
   fileURLToPath(new URL('../dist', import.meta.url)),
   start,
-  { mailbox, open, port, secure },
+  { mailbox, given: new GivenPages(join(values.mailbox, 'given')), open, port, secure },
   new StandIn(join(values.mailbox, 'stand-in')),
 )
 /**

@@ -49,6 +49,8 @@ export const useBelt = defineStore('belt', () => {
       stepIn: cards.stepIn,
       blocks: workload.load.blocks,
       sessions: sessions.all,
+      jobs: [],
+      cuts: [],
       running: library.settings.running,
     })
     const snapshot = snapshotOf({

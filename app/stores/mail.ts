@@ -1,8 +1,10 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { keepMail } from '@core/commands/ideas'
+import { takeHelperLetters } from '@core/commands/jobs'
 import { takeLetters } from '@core/commands/sessions'
 import type { FileRecord } from '@core/commands/change'
+import type { HelperMail } from '@core/helpers/deeds'
 import { Mail, type BeltMail, type IdeaMail, type JottedMail } from '@core/formats/mail'
 import { calendarEntries } from '@core/plan/calendar'
 import { callMailbox, forgetHere, waitingHere } from '@app/data/outbox'
@@ -76,8 +78,11 @@ export const useMail = defineStore('mail', () => {
 
   /** Keeps letters, all at once or, where that is refused, each by itself; the ids of those that are safe. */
   async function keepSome(mail: Mail[]): Promise<string[]> {
-    const ideas = mail.flatMap((m) => (m.kind === 'belt' ? [] : [m]))
-    const kept = await takeBelt(mail.flatMap((m) => (m.kind === 'belt' ? [m] : [])))
+    const ideas = mail.flatMap((m) => (m.kind === 'belt' || m.kind === 'helper' ? [] : [m]))
+    const kept = [
+      ...(await takeBelt(mail.flatMap((m) => (m.kind === 'belt' ? [m] : [])))),
+      ...(await takeHelpers(mail.flatMap((m) => (m.kind === 'helper' ? [m] : [])))),
+    ]
     if (ideas.length === 0) return kept
     if (await keep(ideas)) return [...kept, ...ideas.map((m) => m.id)]
     for (const one of ideas) if (await keep([one])) kept.push(one.id)
@@ -91,6 +96,15 @@ export const useMail = defineStore('mail', () => {
     const letters = openedLetters(mail, address.value.key)
     const fresh = letters.filter((l) => !library.records.letters.has(l.id))
     if (fresh.length > 0 && !(await library.perform(takeLetters, { letters: fresh })).ok) return []
+    await library.settled()
+    return letters.map((l) => l.id)
+  }
+
+  /** Takes letters of helpers, all in one transaction; the ids of those that are safe, or were before. */
+  async function takeHelpers(letters: HelperMail[]): Promise<string[]> {
+    if (letters.length === 0) return []
+    const fresh = letters.filter((l) => !library.records.letters.has(l.id))
+    if (fresh.length > 0 && !(await library.perform(takeHelperLetters, { letters: fresh })).ok) return []
     await library.settled()
     return letters.map((l) => l.id)
   }

@@ -5,6 +5,7 @@ import type { Chance, Deed } from './random/chance'
 import { cutDeeds } from './random/cuts'
 import { episodeDeeds } from './random/episode'
 import { ideasDeeds } from './random/ideas'
+import { jobDeeds } from './random/jobs'
 import { pictureDeeds } from './random/pictures'
 import { releaseDeeds } from './random/release'
 import { scheduleDeeds } from './random/schedule'
@@ -22,6 +23,7 @@ export const randomDeeds = {
   ...cutDeeds,
   ...episodeDeeds,
   ...ideasDeeds,
+  ...jobDeeds,
   ...pictureDeeds,
   ...releaseDeeds,
   ...scheduleDeeds,

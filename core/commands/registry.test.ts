@@ -1,14 +1,18 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import fc from 'fast-check'
-import { after, exampleEpisode, exampleNow, exampleRecords, valueOf } from '../examples'
+import { after, exampleAt, exampleEpisode, exampleNow, exampleRecords, valueOf } from '../examples'
 import { faultsOf } from '../formats/whole-check'
 import { rowsOf, tableNames, type Records } from '../records'
 import { withChanges, checked, inverse, type Context, type Outcome } from './change'
 import { beginCut, noteOnCut } from './cuts'
+import { keepRunnerUp } from './episode/judge-picture'
+import { addPicture, choosePicture } from './episode/pictures'
+import { giveJob, takeHelperLetters } from './jobs'
 import { keepTranscript } from './transcripts'
 import { withFollowOns } from './follow'
 import { commandNames, doDeed } from './random-deeds'
+import { picture } from './random/chance'
 import { withSession } from './random/with-session'
 import { editRecipe } from './recipes/edit-recipe'
 import { putLaunch } from './schedule/launch'
@@ -65,6 +69,17 @@ function world(): Records {
   r = after(r, beginCut(r, { episode: 'e0', id: 'cut' }, context))
   const hold = { at: 134, kind: 'to do' as const, text: 'hold the bolt longer' }
   r = after(r, noteOnCut(r, { cut: 'cut', notes: [hold] }, context))
+  const cut = { id: 'job', episode: 'e0', kind: 'cut', who: 'Pell', parts: ['notes'], shelf: [] } as const
+  r = after(r, giveJob(r, { ...cut, parts: [...cut.parts], shelf: [] }, context))
+  const asks = { kind: 'ask', text: 'Which music?' } as const
+  const letter = { kind: 'helper', id: 'letter-ask', job: 'job', n: 1, at: exampleAt, deed: asks } as const
+  r = after(r, takeHelperLetters(r, { letters: [letter] }, context))
+  for (const id of ['front', 'spare']) {
+    const file = { id, type: 'image/png', bytes: new Uint8Array([1]) }
+    r = after(r, addPicture(r, { episode: 'e1', picture: picture(id), file }, context))
+  }
+  r = after(r, choosePicture(r, { episode: 'e1', picture: 'front' }, context))
+  r = after(r, keepRunnerUp(r, { episode: 'e1', picture: 'spare' }, context))
   const heard = [{ from: 0, to: 2, text: 'It curls.' }]
   r = after(r, keepTranscript(r, { episode: 'e0', made: 'read', captions: heard }, context))
   const mail = { name: 'Mailing list', kind: 'admin', minutes: 30 } as const

@@ -8,3 +8,8 @@ export const packageParts = {
   links: 'links',
 } as const
 export type PackagePart = keyof typeof packageParts
+
+/** Whether a word names such a part. */
+export function isPackagePart(word: unknown): word is PackagePart {
+  return typeof word === 'string' && Object.hasOwn(packageParts, word)
+}

@@ -46,18 +46,21 @@ export function cueCsv(cues: readonly CueThere[]): string {
   return `${Papa.unparse({ fields: columns, data })}\r\n`
 }
 
+/** A cue in one line: `3. tide table (0:41, The berth, own drawing)`. */
+export function cueMarkdownLine({ number, cue, section }: CueThere): string {
+  const at = cue.at === undefined ? undefined : sayTime(cue.at)
+  const place = cue.place && uploadPlaces[cue.place]
+  const more = [at, section.title, cue.source, cue.licence, place, clipOf(cue)]
+  const said = more.filter((m) => m !== undefined && m.trim() !== '').join(', ')
+  return `${number}. ${cue.text}${said === '' ? '' : ` (${said})`}`
+}
+
 /** Cues as Markdown: a list to tick for each kind, in the order of the kinds given. */
 export function cueMarkdown(title: string, cues: readonly CueThere[], kinds: readonly CueKind[]): string {
   const lists = kinds.flatMap((kind) => {
     const mine = cues.filter((c) => c.cue.kind === kind)
     if (mine.length === 0) return []
-    const lines = mine.map(({ number, cue, section }) => {
-      const at = cue.at === undefined ? undefined : sayTime(cue.at)
-      const place = cue.place && uploadPlaces[cue.place]
-      const more = [at, section.title, cue.source, cue.licence, place, clipOf(cue)]
-      const said = more.filter((m) => m !== undefined && m.trim() !== '').join(', ')
-      return `- [${cue.got ? 'x' : ' '}] ${number}. ${cue.text}${said === '' ? '' : ` (${said})`}`
-    })
+    const lines = mine.map((c) => `- [${c.cue.got ? 'x' : ' '}] ${cueMarkdownLine(c)}`)
     return [`## ${cueKinds[kind].list}`, lines.join('\n')]
   })
   return `${[`# ${title}`, ...lists].join('\n\n')}\n`

@@ -18,13 +18,21 @@ export interface PackageSources {
   rate: FrameRate
   due: string
   parts: ReadonlySet<PackagePart>
+  /** Links of the shelf that were chosen, and the address of the helper's page, where there is one. */
+  shelf?: readonly { label: string; url: string }[]
+  page?: string
 }
 
 const listKinds: readonly CueKind[] = ['graphic', 'sound', 'find', 'screen', 'edit']
 const nameOf = ({ card, cut }: PackageSources) =>
   `${card.number} ${card.title}${cut ? `, cut ${cut.number}` : ''}`
-const linksOf = (links: readonly PublicLink[]) =>
+const linksOf = (links: readonly Pick<PublicLink, 'label' | 'url'>[]) =>
   links.map((l) => [l.label.trim(), l.url.trim()].filter(Boolean).join(': ')).filter(Boolean)
+
+/** The links that go along: those that go public where that was chosen, and those of the shelf that were. */
+function chosenLinks({ card, parts, shelf = [] }: PackageSources) {
+  return [...(parts.has('links') ? card.episode.links : []), ...shelf]
+}
 
 /** What is to be done, in the order in which it matters: notes by their moment, then what the cut waits for. */
 function toDo({ card, cut, rate }: PackageSources): string[] {
@@ -47,7 +55,9 @@ export function packageMessage(of: PackageSources): string {
     `${toWhom}ere is “${card.title}” (${card.show.title} ${card.number})${much}.`,
     due === '' ? '' : `I need it back by ${due}.`,
     card.script ? `It should come out at ${card.show.aim.from} to ${card.show.aim.to} minutes.` : '',
-    'All that belongs to it is in the package; begin with start.html.',
+    of.page === undefined
+      ? 'All that belongs to it is in the package; begin with start.html.'
+      : `All that belongs to it is on your page, where you can also tick, ask, and hand back the cut: ${of.page}`,
   ]
   return `${lines.filter(Boolean).join('\n')}\n`
 }
@@ -75,7 +85,7 @@ export function packagePage(of: PackageSources): string {
       remarks.map((n) => `${timecode(frameAt(n.at, rate), rate)} ${n.text}`),
     ),
     parts.has('guide') && card.show.notes ? `<h2>Guide</h2><p>${html(card.show.notes)}</p>` : '',
-    parts.has('links') ? list('Links', linksOf(card.episode.links)) : '',
+    list('Links', linksOf(chosenLinks(of))),
     ...sections.map(
       (s) =>
         `<h2>${html(s.title)}</h2>${s.beats
@@ -96,7 +106,7 @@ export function packageFiles(of: PackageSources): Record<string, string> {
   const { card, cut, rate, parts } = of
   const shots = cuesOfKinds(card.script, ['shot'])
   const lists = cuesOfKinds(card.script, listKinds)
-  const links = linksOf(card.episode.links)
+  const links = linksOf(chosenLinks(of))
   const all: [PackagePart | undefined, string, string][] = [
     [undefined, 'start.html', packagePage(of)],
     [undefined, 'message.txt', packageMessage(of)],
@@ -107,7 +117,7 @@ export function packageFiles(of: PackageSources): Record<string, string> {
     ['notes', 'notes.csv', cut && cut.notes.length > 0 ? notesCsv(cut, rate) : ''],
     ['notes', 'notes.edl', cut && cut.notes.length > 0 ? notesEdl(card.title, cut, rate) : ''],
     ['guide', 'guide.txt', card.show.notes.trim() === '' ? '' : `${card.show.notes.trim()}\n`],
-    ['links', 'links.txt', links.length > 0 ? `${links.join('\n')}\n` : ''],
+    [undefined, 'links.txt', links.length > 0 ? `${links.join('\n')}\n` : ''],
   ]
   return Object.fromEntries(
     all

@@ -1,4 +1,5 @@
 import { z } from 'zod/mini'
+import { HelperMail } from '../helpers/deeds'
 import { ok, refused, type Result } from '../result'
 
 /**
@@ -87,7 +88,7 @@ export type BeltMail = z.infer<typeof BeltMail>
 
 /** What becomes an idea. */
 export type IdeaMail = JottedMail | WishMail
-export const Mail = z.discriminatedUnion('kind', [JottedMail, WishMail, BeltMail])
+export const Mail = z.discriminatedUnion('kind', [JottedMail, WishMail, BeltMail, HelperMail])
 export type Mail = z.infer<typeof Mail>
 
 /** A hand-over without a server: ideas in a file or in codes. */

@@ -37,6 +37,8 @@ export const Cut = z.object({
   from: z.string(),
   length: z.optional(z.number().check(z.positive(), z.lte(360_000))),
   file: z.optional(z.string()),
+  /** Where it lies, if it was handed over by its address. */
+  address: z.optional(z.string()),
   notes: z.array(CutNote),
   closed: z.optional(z.object({ kind: z.enum(['approved', 'another']), at: Moment })),
   ...stamps,

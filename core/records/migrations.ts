@@ -5,7 +5,7 @@ import { recordFrom5 } from './from-5'
 import { freshSetup, freshWeights } from './settings'
 
 /** The version of the records' schema that this program writes. */
-export const schemaVersion = 7
+export const schemaVersion = 8
 
 /** Tables as they were read, before anything is known of them. */
 export type RawTables = Record<string, unknown[]>
@@ -26,6 +26,7 @@ export const migrations: Readonly<Record<number, Migration>> = {
   // Version 6 has sessions, and shots that follow several others.
   5: (tables) => over({ sessions: [], letters: [], ...tables }, recordFrom5),
   6: (tables) => ({ cuts: [], transcripts: [], offers: [], ...tables }),
+  7: (tables) => ({ jobs: [], ...tables }),
 }
 
 /**

@@ -2,6 +2,7 @@ import type { z } from 'zod/mini'
 import type { Id } from './basics'
 import { Cut } from './cut'
 import { Episode } from './episode'
+import { Job } from './job'
 import { Keyword } from './keyword'
 import { TakenLetter } from './letter'
 import { Offer } from './offer'
@@ -105,6 +106,12 @@ const defined = {
     refers: (t) => itsEpisode(t.id),
   }),
   offers: table(Offer, { singular: 'offer', since: 7, index: 'id' }),
+  jobs: table(Job, {
+    singular: 'job of a helper',
+    since: 8,
+    index: 'id',
+    refers: (j) => itsEpisode(j.episode),
+  }),
 }
 
 export type TableName = keyof typeof defined

@@ -19,6 +19,8 @@ function todayIn(records: Records, now = exampleNow): Today {
     stepIn,
     blocks: state.load.blocks,
     sessions: [...records.sessions.values()],
+    jobs: records.jobs.values(),
+    cuts: records.cuts.values(),
     running: records.settings.get('settings')?.running,
   })
 }

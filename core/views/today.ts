@@ -1,7 +1,8 @@
 import { isOthers } from '../plan/work'
 import { ranFor } from '../commands/work/logged'
 import type { WorkBlock } from '../plan/task'
-import type { Day, Episode, Id, Session } from '../records'
+import { openJobs } from '../helpers/page-of'
+import type { Cut, Day, Episode, Id, Job, Session } from '../records'
 import { daysBetween } from '../rhythm/days'
 import { filmingDay, lateMaterials, type LateMaterial } from '../recipe/materials'
 import { scriptFigures, type ScriptFigures } from '../script/timing'
@@ -29,6 +30,8 @@ export interface TodayOf {
   stepIn: ReadonlyMap<Id, StepIn>
   blocks: readonly (WorkBlock & { fixed: boolean })[]
   sessions: readonly Session[]
+  jobs: Iterable<Job>
+  cuts: Iterable<Cut>
   /** The step whose clock runs, and since when. */
   running: { step: Id; since: string } | undefined
 }
@@ -48,6 +51,9 @@ export interface Today {
   undated: TodayStep[]
   /** What is next of what is out, where it is named nowhere else, the first due first. */
   following: StepIn[]
+  /** What lies with helpers: how far they are, and what they asked that nobody answered. */
+  jobs: { job: Job; card: Card; stage: Id; says: string; question: string }[]
+  /** Steps that wait on others, but for what lies with helpers. */
   waiting: (StepIn & { waiting: NonNullable<StepIn['state']['step']['waiting']> })[]
   /** What is needed for filming and comes too late, the latest first. */
   lacking: { card: Card; late: LateMaterial }[]
@@ -116,11 +122,42 @@ function lackingOf({ working, blocks, today }: TodayOf): Today['lacking'] {
     .sort((a, b) => b.late.days - a.late.days)
 }
 
+const isWithHelper = (jobs: Today['jobs'], card: Card, who: string) =>
+  jobs.some((j) => j.card === card && j.job.who === who)
+
+/** What lies with helpers of what is in work. */
+function jobsOf({ working, jobs, cuts }: TodayOf): Today['jobs'] {
+  const all = [...cuts]
+  return openJobs(jobs).flatMap((job) => {
+    const card = working.find((c) => c.episode.id === job.episode)
+    if (!card) return []
+    const cut = all.filter((c) => c.episode === job.episode).sort((a, b) => b.number - a.number)[0]
+    const theirs = job.kind === 'cut' ? (cut?.notes.filter((n) => n.kind === 'to do' && !n.mine) ?? []) : []
+    const done = theirs.filter((n) => n.done !== undefined).length
+    return [
+      {
+        job,
+        card,
+        stage: card.standing.stages.find((s) => s.stage.kind === 'edit')?.stage.id ?? '',
+        says: [
+          job.opened === undefined ? 'not opened yet' : '',
+          theirs.length > 0 ? `${done} of ${theirs.length} ticked` : '',
+          job.back === undefined ? '' : 'handed back',
+        ]
+          .filter(Boolean)
+          .join(', '),
+        question: job.asked.findLast((q) => (q.answer ?? '') === '')?.text ?? '',
+      },
+    ]
+  })
+}
+
 /** Everything that Today shows, from what is in work and how it lies on days. */
 export function todayOf(of: TodayOf): Today {
   const found = of.running && of.stepIn.get(of.running.step)
   const running = of.running && found ? { ...found, since: of.running.since } : undefined
   const blocks = blocksOf(of)
+  const jobs = jobsOf(of)
   const undated = of.unplaced.flatMap(nextOf)
   const sessions = of.sessions.filter(({ run, day }) =>
     run.kind === 'planned' ? day === of.today : run.kind !== 'struck',
@@ -156,9 +193,12 @@ export function todayOf(of: TodayOf): Today {
           .map((state) => ({ card, state })),
       )
       .sort((a, b) => (b.state.late ?? 0) - (a.state.late ?? 0)),
+    jobs,
     waiting: of.working.flatMap((card) =>
       card.standing.steps.flatMap((state) =>
-        state.step.waiting && state.left ? [{ card, state, waiting: state.step.waiting }] : [],
+        state.step.waiting && state.left && !isWithHelper(jobs, card, state.step.waiting.who)
+          ? [{ card, state, waiting: state.step.waiting }]
+          : [],
       ),
     ),
     lacking: lackingOf(of),

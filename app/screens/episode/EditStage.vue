@@ -8,8 +8,11 @@ import { readTime, sayTime } from '@core/script/timecode'
 import { scriptFigures } from '@core/script/timing'
 import type { Card } from '@core/views/card'
 import Flag from '@app/ui/Flag.vue'
+import CutLiesWith from './edit/CutLiesWith.vue'
 import CutRoom from './edit/CutRoom.vue'
+import HandOver from './edit/HandOver.vue'
 import { useCut } from './edit/useCut'
+import { useJob } from './helper/useJob'
 import CueLists from './parts/CueLists.vue'
 import Footage from './parts/Footage.vue'
 import StepList from './StepList.vue'
@@ -21,6 +24,7 @@ const { card, here } = defineProps<{ card: Card; here: StageState }>()
 const route = useRoute()
 const write = useWriting(() => card)
 const of = useCut(() => card)
+const job = useJob(() => card.episode.id, 'cut')
 const faults = ref<Record<string, string>>({})
 const cut = computed(() => card.episode.cut)
 const figures = computed(() => scriptFigures(card.script, card.show.pace))
@@ -82,12 +86,22 @@ onMounted(() => {
   <div>
     <CutRoom v-if="of.cut.value" :key="of.cut.value.id" :cut="of.cut.value" :of="of" :card="card" />
     <div v-else-if="card.episode.phase.kind !== 'idea'" class="mx-auto max-w-[1080px] px-5 pt-5">
-      <p class="panel p-4 flex flex-wrap items-center gap-4">
+      <div class="panel p-4 flex flex-wrap items-center gap-4">
         <span class="flex-1 min-w-[260px]"
           >Is the first cut there? Review it here: it plays beside its script, and what you note at a moment
           becomes the list for the next cut.</span
-        ><button class="btn btn-main" @click="of.begin()">Review cut 1</button>
-      </p>
+        ><HandOver :of="of" :card="card" :job="job" /><button class="btn btn-main" @click="of.begin()">
+          Review cut 1
+        </button>
+      </div>
+      <CutLiesWith
+        v-if="job.job.value"
+        :of="of"
+        :card="card"
+        :job="job"
+        :given="job.job.value"
+        class="mt-4"
+      />
     </div>
     <div class="mx-auto max-w-[1080px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_280px]">
       <div class="grid grid-cols-1 gap-6 content-start">

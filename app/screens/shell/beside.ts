@@ -25,6 +25,10 @@ const parts: readonly (() => Promise<unknown>)[] = [
     import('@app/stores/belt').then(({ useBelt }) => {
       useBelt().start()
     }),
+  () =>
+    import('@app/stores/helpers').then(({ useHelpers }) => {
+      useHelpers().start()
+    }),
 ]
 
 /**

@@ -36,6 +36,7 @@ import StandingToday from './parts/StandingToday.vue'
 import TakenUp from './parts/TakenUp.vue'
 import ThenToday from './parts/ThenToday.vue'
 import WaitingOn from './parts/WaitingOn.vue'
+import WithHelpers from './parts/WithHelpers.vue'
 import WantToKnow from './parts/WantToKnow.vue'
 import WereTheyOut from './parts/WereTheyOut.vue'
 import { useToday } from './useToday'
@@ -146,6 +147,7 @@ useKeymap(todayKeys, {
         <AfterRelease v-if="today.following.length > 0" :steps="today.following" />
         <NoSlotYet v-if="today.undated.length > 0" :steps="today.undated" />
         <StillLacking v-if="today.lacking.length > 0" :lacking="today.lacking" />
+        <WithHelpers v-if="today.jobs.length > 0" :jobs="today.jobs" />
         <WaitingOn v-if="today.waiting.length > 0" :waiting="today.waiting" />
         <ScriptsOnDesk v-if="today.scripts.length > 0" :scripts="today.scripts" />
       </div>

@@ -24,6 +24,8 @@ export function useToday() {
       stepIn: cards.stepIn,
       blocks: workload.load.blocks,
       sessions: sessions.all,
+      jobs: library.records.jobs.values(),
+      cuts: library.records.cuts.values(),
       running: library.settings.running,
     }),
   )

@@ -17,7 +17,8 @@ export const beginCut: Command<{
   id: Id
   from?: string | undefined
   file?: string | undefined
-}> = (records, { episode, id, from, file }, context) => {
+  address?: string | undefined
+}> = (records, { episode, id, from, file, address }, context) => {
   if (!records.episodes.has(episode)) return refused('This episode is no longer there.', 'episodes')
   const last = cutsOf(records, episode).at(-1)
   if (last?.closed?.kind === 'approved')
@@ -35,6 +36,7 @@ export const beginCut: Command<{
     came: at,
     from: from ?? last?.from ?? '',
     ...(file === undefined ? {} : { file }),
+    ...(address === undefined ? {} : { address }),
     notes: carried.map((n) => ({ ...n, asked: [...n.asked, number] })),
     createdAt: at,
     updatedAt: at,

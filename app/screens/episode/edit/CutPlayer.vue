@@ -123,6 +123,11 @@ function broken() {
           @change="take"
       /></label>
     </div>
+    <p v-if="cut.address || (cut.file && !file && !known)" class="text-12 truncate">
+      <a v-if="cut.address" :href="cut.address" target="_blank" rel="noreferrer noopener">{{
+        cut.address
+      }}</a><template v-else>It is in {{ cut.file }}.</template>
+    </p>
     <p class="sub text-12">
       <KeySign :line="cutKeys.lines.play" /> <KeySign :line="cutKeys.lines.shuttle" />
       <KeySign :line="cutKeys.lines.frame" /> frames.

@@ -11,8 +11,10 @@ import { useMoment } from '@app/stores/moment'
 import { usePlan } from '@app/stores/plan'
 import { useWorkload } from '@app/stores/workload'
 import KeySign from '@app/ui/KeySign.vue'
-import HandOver from './HandOver.vue'
+import { useJob } from '../helper/useJob'
 import { cutKeys } from '../keymap'
+import CutLiesWith from './CutLiesWith.vue'
+import HandOver from './HandOver.vue'
 import type { CutInHand } from './useCut'
 
 /** How the round of a cut stands, what a further one would do to the release, and how it ends. */
@@ -23,6 +25,7 @@ const moment = useMoment()
 const plan = usePlan()
 const workload = useWorkload()
 const counts = computed(() => of.counts.value)
+const job = useJob(() => card.episode.id, 'cut')
 const says = computed(() => {
   const { open = 0, again = 0 } = counts.value ?? {}
   if (cut.closed?.kind === 'approved')
@@ -65,7 +68,7 @@ const sayReady = (at: Ready) =>
         class="sub"
         >usually {{ of.usual.value }} {{ of.usual.value === 1 ? 'cut' : 'cuts' }}</span
       >
-      <HandOver v-if="cut.closed?.kind !== 'approved'" :cut="cut" :of="of" :card="card" />
+      <HandOver v-if="cut.closed?.kind !== 'approved'" :cut="cut" :of="of" :card="card" :job="job" />
     </div>
     <div v-if="!cut.closed" class="grid grid-cols-[auto_minmax(0,1fr)] gap-x-3 gap-y-1.5 items-center">
       <button class="btn" :class="counts?.open === 0 ? 'btn-main' : ''" @click="emit('approve')">
@@ -86,5 +89,6 @@ const sayReady = (at: Ready) =>
         Cut {{ cut.number + 1 }} is here</button
       ><button class="btn" @click="of.reopen">Open cut {{ cut.number }} again</button>
     </p>
+    <CutLiesWith v-if="job.job.value" :cut="cut" :of="of" :card="card" :job="job" :given="job.job.value" />
   </section>
 </template>

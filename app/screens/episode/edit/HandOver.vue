@@ -1,76 +1,109 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { packageParts, type PackagePart } from '@core/edit/package-parts'
-import type { Cut } from '@core/records'
-import { sayDay } from '@core/rhythm/days'
+import { isPackagePart, packageParts, type PackagePart } from '@core/edit/package-parts'
+import type { Cut, Id } from '@core/records'
 import type { Card } from '@core/views/card'
 import { remembered } from '@app/stores/remembered'
-import { useMoment } from '@app/stores/moment'
 import { download } from '@app/ui/download'
 import Drop from '@app/ui/Drop.vue'
 import TextField from '@app/ui/fields/TextField.vue'
+import type { JobInHand } from '../helper/useJob'
 import type { CutInHand } from './useCut'
+import { usePackage } from './usePackage'
 
-/** Hands the cut over to who makes the next: one package, and a message that goes with it. */
-const { cut, of, card } = defineProps<{ cut: Cut; of: CutInHand; card: Card }>()
-const moment = useMoment()
-const isPart = (x: unknown): x is PackagePart => typeof x === 'string' && Object.hasOwn(packageParts, x)
-const all = Object.keys(packageParts).filter(isPart)
+/** Hands the cut over to who makes the next: a page of their own, or one package; and a message that goes with it. */
+const { cut, of, card, job } = defineProps<{
+  cut?: Cut | undefined
+  of: CutInHand
+  card: Card
+  job: JobInHand
+}>()
+const all = Object.keys(packageParts).filter(isPackagePart)
 const chosen = remembered<PackagePart[]>('lamp-reel.package', all, (kept) =>
-  Array.isArray(kept) ? kept.filter(isPart) : undefined,
+  Array.isArray(kept) ? kept.filter(isPackagePart) : undefined,
 )
-const copied = ref(false)
-/** The day on which the next open step of the edit is due. */
-const due = computed(() => {
-  const edit = card.standing.stages.find((s) => s.stage.kind === 'edit')
-  const days = edit?.steps.filter((s) => s.left && s.due).map((s) => s.due ?? '') ?? []
-  const first = days.sort()[0]
-  return first === undefined ? '' : sayDay(first, moment.today)
-})
-const sources = () => ({
-  card,
-  cut,
-  rate: of.rate.value,
-  due: due.value,
+const shelf = ref<Id[]>([])
+const links = computed(() => card.episode.idea.sources.filter((s) => s.url.trim() !== ''))
+/** Before there is a cut nobody has made one: who is to is typed here. */
+const typed = ref('')
+const who = computed(() => cut?.from ?? typed.value)
+const fault = ref('')
+const made = usePackage(
+  () => card,
+  () => cut,
+  () => of.rate.value,
+)
+const choice = () => ({
   parts: new Set(chosen.value),
+  shelf: links.value.filter((l) => shelf.value.includes(l.id)),
 })
 function turn(part: PackagePart) {
   chosen.value = chosen.value.includes(part)
     ? chosen.value.filter((p) => p !== part)
     : all.filter((p) => p === part || chosen.value.includes(p))
 }
+function turnLink(id: Id) {
+  shelf.value = shelf.value.includes(id) ? shelf.value.filter((s) => s !== id) : [...shelf.value, id]
+}
+function name(to: string) {
+  fault.value = ''
+  if (cut) of.keep({ from: to.trim() })
+  else typed.value = to
+}
+async function give(close: () => void) {
+  const done = await job.give(who.value, chosen.value, shelf.value)
+  if (done.ok) close()
+  else fault.value = done.problem.sentence
+}
 async function save() {
-  const { packageZip } = await import('@core/formats/cut-package')
-  const zip = packageZip(sources())
+  const zip = await made.zip(choice())
   download(zip.name, zip.bytes, 'application/zip')
 }
 async function copy() {
-  const { packageMessage } = await import('@core/formats/cut-package')
-  await navigator.clipboard.writeText(packageMessage(sources()))
-  copied.value = true
+  await job.copy(await made.message(choice(), job.address.value))
 }
 </script>
 
 <template>
-  <Drop label="Hand over" small right>
+  <Drop v-slot="{ close }" label="Hand over" small right>
     <TextField
-      :model-value="cut.from"
+      :model-value="who"
       lazy
       label="Who cuts it"
       placeholder="I do"
-      @update:model-value="of.keep({ from: $event.trim() })"
+      :fault="fault"
+      @update:model-value="name"
     />
-    <fieldset class="grid gap-1.5 my-3">
-      <legend class="label">What goes along</legend>
-      <label v-for="(says, part) in packageParts" :key="part" class="flex items-start gap-2 text-12"
-        ><input type="checkbox" class="tick" :checked="chosen.includes(part)" @change="turn(part)" />{{
-          says
-        }}</label
-      >
-    </fieldset>
-    <div class="grid gap-1.5">
-      <button class="btn btn-small" @click="save">Save the package</button
-      ><button class="btn btn-small" @click="copy">{{ copied ? 'Copied' : 'Copy the message' }}</button>
+    <button v-if="!job.job.value" class="btn btn-small btn-main mt-3 w-full" @click="give(close)">
+      Give them a page
+    </button>
+    <div class="grid grid-cols-2 gap-1.5 mt-1.5">
+      <button class="btn btn-small px-1" @click="save">Save the package</button
+      ><button class="btn btn-small px-1" @click="copy">
+        {{ job.copied.value ? 'Copied' : 'Copy the message' }}
+      </button>
     </div>
+    <details class="mt-3" :open="links.length > 0">
+      <summary class="text-12">What goes along, {{ chosen.length + shelf.length }} parts</summary>
+      <ul class="grid gap-1.5 mt-2">
+        <li v-for="(says, part) in packageParts" :key="part">
+          <label class="flex items-start gap-2 text-12"
+            ><input type="checkbox" class="tick" :checked="chosen.includes(part)" @change="turn(part)" />{{
+              says
+            }}</label
+          >
+        </li>
+        <li v-for="l in links" :key="l.id">
+          <label class="flex items-start gap-2 text-12"
+            ><input
+              type="checkbox"
+              class="tick"
+              :checked="shelf.includes(l.id)"
+              @change="turnLink(l.id)"
+            /><span class="min-w-0 break-words">from the shelf: {{ l.text || l.url }}</span></label
+          >
+        </li>
+      </ul>
+    </details>
   </Drop>
 </template>

@@ -14,6 +14,7 @@ import LampMark from '@app/ui/LampMark.vue'
 import { keyed, releaseKeys } from '../keymap'
 import { lampOfPart } from '../lamps'
 import type { ReleaseDeeds } from '../useRelease'
+import GiveRelease from './GiveRelease.vue'
 import Otherwise from './Otherwise.vue'
 import OutletLine from './OutletLine.vue'
 
@@ -154,7 +155,10 @@ const out = computed(() => {
         </tr>
       </tbody>
     </table>
-    <Otherwise :thing="thing" class="mt-3" />
+    <div class="mt-3 flex flex-wrap items-start gap-3">
+      <Otherwise :thing="thing" class="flex-1 min-w-[280px]" />
+      <GiveRelease :key="thing.card.episode.id" :card="thing.card" />
+    </div>
   </section>
 </template>
 

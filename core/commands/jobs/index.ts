@@ -1,0 +1,2 @@
+export { answerHelper, endJob, giveJob } from './give-job'
+export { takeHelperLetters } from './take-helper-letters'
