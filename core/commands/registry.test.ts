@@ -10,6 +10,7 @@ import { keepRunnerUp } from './episode/judge-picture'
 import { addPicture, choosePicture } from './episode/pictures'
 import { giveJob, takeHelperLetters } from './jobs'
 import { keepTranscript } from './transcripts'
+import { keepOffer } from './offers'
 import { withFollowOns } from './follow'
 import { commandNames, doDeed } from './random-deeds'
 import { picture } from './random/chance'
@@ -74,6 +75,8 @@ function world(): Records {
   const asks = { kind: 'ask', text: 'Which music?' } as const
   const letter = { kind: 'helper', id: 'letter-ask', job: 'job', n: 1, at: exampleAt, deed: asks } as const
   r = after(r, takeHelperLetters(r, { letters: [letter] }, context))
+  const offer = { name: 'Drawings', address: '', wordings: [], shows: ['show'] }
+  r = after(r, keepOffer(r, offer, { ...context, id: () => 'offer' }))
   for (const id of ['front', 'spare']) {
     const file = { id, type: 'image/png', bytes: new Uint8Array([1]) }
     r = after(r, addPicture(r, { episode: 'e1', picture: picture(id), file }, context))

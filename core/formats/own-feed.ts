@@ -42,6 +42,7 @@ export function ownFeed(
             media: { url, type: types.find(([ending]) => ending.test(url))?.[1] ?? 'audio/mpeg' },
             persons: e.guests,
             ...(e.number === undefined ? {} : { number: e.number }),
+            ...(e.season === undefined ? {} : { season: e.season }),
           },
         ]
   })

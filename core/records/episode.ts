@@ -103,6 +103,13 @@ export const Excerpt = z
   .check(z.refine((e) => e.from < e.to, 'An excerpt ends after it begins.'))
 export type Excerpt = z.infer<typeof Excerpt>
 
+/** A place where footage is kept safe: a disk, a store elsewhere. */
+export const SafePlace = z.object({
+  place: z.string().check(z.trim(), z.minLength(1, 'Say where it is kept.'), z.maxLength(80)),
+  on: Day,
+})
+export type SafePlace = z.infer<typeof SafePlace>
+
 /** The unit of work from first thought to back catalogue. */
 export const Episode = z.object({
   id: Id,
@@ -139,6 +146,11 @@ export const Episode = z.object({
   otherwise: z.optional(z.record(Id, Otherwise)),
   /** How far what goes out has been handed over, by the outlet's id, a further thing there with `/1`, `/2` behind it. */
   handed: z.optional(z.record(Id, Handed)),
+  /** What feeds ask besides: its season, and whether it has strong words in it. */
+  season: z.optional(z.int().check(z.gte(1, 'Seasons are counted from 1.'), z.lte(9999))),
+  explicit: z.optional(z.boolean()),
+  /** Where its footage is kept safe, and since when. */
+  safe: z.optional(z.array(SafePlace)),
   guests: z.array(z.string()),
   sponsor: z.optional(z.string()),
   /** What the sponsor asked of its read. */

@@ -1,5 +1,5 @@
 import { exampleEpisode, exampleRecords, exampleScript } from '../examples'
-import { fileName, kitTexts } from './kit'
+import { fileName, kitTexts, outletTexts } from './kit'
 
 const records = exampleRecords()
 const show = records.shows.get('show')
@@ -72,5 +72,22 @@ describe('the release kit', () => {
   test('has a name in plain letters', () => {
     expect(fileName('#42', 'Café, ribs & “oak”')).toBe('42-cafe-ribs-oak')
     expect(fileName('', '…')).toBe('episode')
+  })
+})
+
+test('an outlet’s own kit has its fields in their order, as they are said there', () => {
+  const outlet = records.outlets.get('outlet')
+  if (!outlet) throw new Error('no example')
+  const marked = { ...episode, season: 2, explicit: true, otherwise: { outlet: { title: 'Ribs' } } }
+  const files = outletTexts(
+    { ...outlet, takes: ['title', 'length'], required: ['title'] },
+    {
+      ...{ episode: marked, show, recipe, script, outlets: [outlet] },
+    },
+  )
+  expect(files).toEqual({
+    '1-title.txt': 'Ribs\n',
+    '2-season.txt': 'Season 2\n',
+    '3-strong-words.txt': 'Strong words in it\n',
   })
 })

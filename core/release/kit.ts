@@ -2,7 +2,9 @@ import { chaptersText } from '../formats/chapters-text'
 import { ffmetadata } from '../formats/ffmetadata'
 import { jsonChapters } from '../formats/json-chapters'
 import { scriptMarkdown } from '../formats/script-markdown'
+import type { Outlet } from '../records'
 import { publicLinks } from './description'
+import { partsAt } from './part-at'
 import { episodeChapters, episodeDescription, titleOf, type PartSources } from './parts'
 
 /**
@@ -38,6 +40,8 @@ export function kitTexts(
     code: episode.code,
     title,
     goesOut: about.at === undefined ? null : new Date(about.at).toISOString(),
+    season: episode.season ?? null,
+    explicit: episode.explicit ?? false,
     lengthSeconds: episode.cut.length ?? null,
     chaptersFrom: chapters.from,
     tags: episode.tags,
@@ -62,6 +66,15 @@ export function kitTexts(
     'script.md': scriptMarkdown(script, title, show.pace),
     'kit.json': `${JSON.stringify(kit, null, 2)}\n`,
   }
+}
+
+/** What stands in the fields of one outlet, a file each, numbered in the order in which they are copied over. */
+export function outletTexts(outlet: Outlet, of: PartSources): Record<string, string> {
+  return Object.fromEntries(
+    partsAt(outlet, of)
+      .filter((p) => p.text !== '')
+      .map((p, i) => [`${i + 1}-${fileName('', p.name)}.txt`, `${p.text.trimEnd()}\n`]),
+  )
 }
 
 /** A name for files made of an episode: its number and title in plain letters, `42-steaming-oak-ribs`. */

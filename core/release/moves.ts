@@ -1,4 +1,4 @@
-import type { Id, Part } from '../records'
+import { Part, type Id } from '../records'
 import type { Card } from '../views/card'
 import { partsAt, type PartAt } from './part-at'
 import type { PartState } from './parts'
@@ -36,6 +36,10 @@ export interface Move {
   mends: Going[]
 }
 
+function isPart(field: PartAt['field']): field is Part {
+  return Part.safeParse(field).success
+}
+
 /** What a move is called, by the part and how that stands. */
 function labelOf(part: PartAt): string {
   const isBroken = part.state === 'failing'
@@ -70,7 +74,7 @@ export function movesFor(all: readonly Going[]): Move[] {
   for (const thing of all)
     for (const part of thing.lacking) {
       const { field, mend } = part
-      if (!mend || field === 'playlist' || field === 'comment' || field === 'endScreen') continue
+      if (!mend || !isPart(field)) continue
       const key = `${thing.card.episode.id} ${field}`
       const known = moves.get(key)
       if (known) {

@@ -15,7 +15,7 @@ import {
 
 /** A field at an outlet: a part of the episode, or what is written once for all that goes there. */
 export interface PartAt {
-  field: Part | 'playlist' | 'comment' | 'endScreen'
+  field: Part | 'playlist' | 'comment' | 'endScreen' | 'season' | 'explicit'
   name: string
   /** `begun`: something is there to choose from. */
   state: 'there' | 'begun' | 'missing' | 'failing'
@@ -62,11 +62,27 @@ export function partsAt(outlet: Outlet, of: PartSources): PartAt[] {
   ] as const
   return [
     ...parts,
+    ...marksAt(outlet, of),
     ...lines.flatMap(([field, name, text]): PartAt[] =>
       text === undefined || text.trim() === ''
         ? []
         : [{ field, name, state: 'there', isRequired: false, says: text, text }],
     ),
+  ]
+}
+
+/** What an outlet that takes the file asks besides, as far as it was said: season and number, strong words. */
+function marksAt(outlet: Outlet, { episode }: PartSources): PartAt[] {
+  if (!takesPart(outlet, 'length')) return []
+  const { season, explicit, number } = episode
+  const mark = (field: 'season' | 'explicit', name: string, text: string): PartAt => ({
+    ...{ field, name, state: 'there', isRequired: false, says: text, text },
+  })
+  return [
+    ...(season === undefined
+      ? []
+      : [mark('season', 'Season', `Season ${season}${number === undefined ? '' : `, episode ${number}`}`)]),
+    ...(explicit ? [mark('explicit', 'Strong words', 'Strong words in it')] : []),
   ]
 }
 

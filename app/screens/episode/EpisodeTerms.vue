@@ -125,6 +125,26 @@ async function folders() {
         @update:model-value="write({ sponsor: $event.trim() || undefined }, 'the sponsor')"
       />
       <ReadFields v-if="card.episode.sponsor !== undefined" :card="card" />
+      <div v-if="card.show.kind === 'audio'" class="grid grid-cols-2 gap-2 items-end">
+        <OptionalNumberField
+          :model-value="card.episode.season"
+          label="Season"
+          :min="1"
+          :max="9999"
+          placeholder="none"
+          @update:model-value="write({ season: $event }, 'the season')"
+        />
+        <label class="flex items-center gap-2 h-9"
+          ><input
+            type="checkbox"
+            class="tick"
+            :checked="card.episode.explicit ?? false"
+            @change="
+              write({ explicit: card.episode.explicit ? undefined : true }, 'whether it has strong words')
+            "
+          />Strong words</label
+        >
+      </div>
       <fieldset v-if="launches.length > 0" class="grid gap-1.5">
         <legend class="label">Supports the launch</legend>
         <label v-for="l in launches" :key="l.id" class="flex items-center gap-2"

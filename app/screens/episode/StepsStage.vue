@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { StageState } from '@core/recipe/progress'
 import type { Card } from '@core/views/card'
+import KeptSafe from './parts/KeptSafe.vue'
 import StepList from './StepList.vue'
 
 /** A stage that has steps alone. */
@@ -8,5 +9,8 @@ const { card, here } = defineProps<{ card: Card; here: StageState }>()
 </script>
 
 <template>
-  <div class="mx-auto max-w-[640px] p-5"><StepList :card="card" :here="here" /></div>
+  <div class="mx-auto max-w-[640px] p-5 grid gap-6">
+    <StepList :card="card" :here="here" />
+    <KeptSafe v-if="here.stage.kind === 'after' && card.episode.phase.kind === 'released'" :card="card" />
+  </div>
 </template>

@@ -33,27 +33,29 @@ export async function readPicture(file: File): Promise<Result<{ picture: Picture
 }
 
 /**
- * A picture at 1280 × 720 as a file type: it fills the frame, what is too wide or too high is cut evenly;
- * one that is nearly square (a cover) stands whole on a dark ground. JPEG is made lighter until it has at
- * most `most` bytes.
+ * A picture in the size of its show's pictures (px) as a file type: it fills the frame, what is too wide or too high is
+ * cut evenly; one of quite another shape (a square cover in a wide frame, a wide picture in a square one) stands whole on
+ * a dark ground. JPEG is made lighter until it has at most `most` bytes.
  */
 export async function renderPicture(
-  bytes: Uint8Array,
-  from: string,
+  file: { bytes: Uint8Array; type: string },
   to: 'image/png' | 'image/jpeg',
+  frame: { width: number; height: number },
   most: number,
 ): Promise<Uint8Array> {
-  const image = await imageOf(new Blob([new Uint8Array(bytes)], { type: from }))
+  const image = await imageOf(new Blob([new Uint8Array(file.bytes)], { type: file.type }))
   const canvas = document.createElement('canvas')
-  canvas.width = 1280
-  canvas.height = 720
+  const { width, height } = frame
+  canvas.width = width
+  canvas.height = height
   const pen = canvas.getContext('2d')
   if (!pen) throw new Error('no canvas')
   pen.fillStyle = '#17131c'
-  pen.fillRect(0, 0, 1280, 720)
+  pen.fillRect(0, 0, width, height)
   const { naturalWidth: w, naturalHeight: h } = image
-  const scale = w / h < 1.3 ? Math.min(1280 / w, 720 / h) : Math.max(1280 / w, 720 / h)
-  pen.drawImage(image, (1280 - w * scale) / 2, (720 - h * scale) / 2, w * scale, h * scale)
+  const isOther = Math.abs(Math.log((w / h) * (height / width))) > 0.3
+  const scale = isOther ? Math.min(width / w, height / h) : Math.max(width / w, height / h)
+  pen.drawImage(image, (width - w * scale) / 2, (height - h * scale) / 2, w * scale, h * scale)
   if (to === 'image/jpeg') return await jpegOf(canvas, most)
   const blob = await new Promise<Blob | null>((done) => {
     canvas.toBlob(done, to)

@@ -5,6 +5,7 @@ import type { HandState } from '@core/commands/release/hand-over'
 import { dropTags } from '@core/commands/episode'
 import type { Going, Move } from '@core/release/moves'
 import type { PartAt } from '@core/release/part-at'
+import { frameOf } from '@core/pictures/frame'
 import { strictest } from '@core/release/parts'
 import { scheduledSince } from '@core/release/when'
 import { isSeen, leadOf, releaseView } from '@core/views/release'
@@ -13,6 +14,7 @@ import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import { useLines } from '@app/stores/lines'
 import { useMoment } from '@app/stores/moment'
+import { download } from '@app/ui/download'
 import { stageWith } from '../episode/mend'
 import { renderPicture } from '../episode/pictures'
 
@@ -125,8 +127,16 @@ export function useRelease() {
       const { chosenPicture } = t.card.episode
       const file = chosenPicture === undefined ? undefined : await library.file(chosenPicture)
       const most = t.outlet.pictureBytes
-      const picture = file && (await renderPicture(file.bytes, file.type, 'image/jpeg', most))
+      const picture = file && (await renderPicture(file, 'image/jpeg', frameOf(t.card.show), most))
       await lines.hand(t, picture)
+    },
+    /** Saves what the outlet asks of a thing, as one file. */
+    saveKit: async (t: Going) => {
+      const { outletKit } = await import('../episode/kit')
+      const { chosenPicture } = t.card.episode
+      const file = chosenPicture === undefined ? undefined : await library.file(chosenPicture)
+      const made = await outletKit(t.card, t.outlet, file)
+      download(made.name, made.bytes, 'application/zip')
     },
     isSeen: (t: Going) => isSeen(t.card, t.key, t.outlet),
   }

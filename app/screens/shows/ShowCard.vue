@@ -4,6 +4,7 @@ import type { Show } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 import { usualPoint } from '@core/script/spoken'
 import FormFields from './FormFields.vue'
+import ProofFields from './ProofFields.vue'
 import NumberField from '@app/ui/fields/NumberField.vue'
 import TextField from '@app/ui/fields/TextField.vue'
 import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
@@ -101,6 +102,7 @@ function most(which: 'evergreen' | 'topical', count: number | undefined) {
       />
     </fieldset>
     <FormFields :show="show" />
+    <ProofFields :show="show" @write="write({ proof: $event })" />
     <TextField
       :model-value="show.notes"
       field="field min-h-[70px]"

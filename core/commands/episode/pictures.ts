@@ -1,4 +1,4 @@
-import type { Candidate, Id, Picture } from '../../records'
+import type { Candidate, Episode, Id, Picture } from '../../records'
 import { ok, refused } from '../../result'
 import { type Command, type FileRecord, momentOf, putRecord } from '../change'
 import { largestPicture, pictureTooLarge } from './picture-size'
@@ -57,6 +57,36 @@ export const removePicture: Command<{ episode: Id; picture: Id }> = (
       }),
     ],
     sentence: 'Took a picture away',
+    about: [id],
+  })
+}
+
+/** Pictures of an episode that were tried and are neither the one that went out nor its runner-up. */
+export function sparePictures({ pictures, chosenPicture, runnerUp }: Episode): Candidate[] {
+  return pictures.filter((p) => p.id !== chosenPicture && p.id !== runnerUp)
+}
+
+/**
+ * Lets the pictures of an episode go that were not taken, to free their room.
+ *
+ * Refused:
+ * - “This episode is no longer there.”
+ * - “All its pictures are in use.”
+ */
+export const freePictures: Command<{ episode: Id }> = (records, { episode: id }, context) => {
+  const episode = records.episodes.get(id)
+  if (!episode) return refused('This episode is no longer there.', 'episodes')
+  const spare = sparePictures(episode)
+  if (spare.length === 0) return refused('All its pictures are in use.', 'episodes.pictures')
+  return ok({
+    changes: [
+      putRecord(records, 'episodes', {
+        ...episode,
+        pictures: episode.pictures.filter((p) => !spare.includes(p)),
+        updatedAt: momentOf(context),
+      }),
+    ],
+    sentence: spare.length === 1 ? 'Let a picture go' : `Let ${spare.length} pictures go`,
     about: [id],
   })
 }

@@ -24,6 +24,9 @@ export type Typed = Partial<
     | 'priority'
     | 'pictureIdeas'
     | 'clips'
+    | 'season'
+    | 'explicit'
+    | 'safe'
   >
 >
 

@@ -6,7 +6,7 @@ import {
   refusePicture,
   swapPicture,
 } from '../episode/judge-picture'
-import { addPicture, choosePicture, removePicture } from '../episode/pictures'
+import { addPicture, choosePicture, freePictures, removePicture } from '../episode/pictures'
 import type { Chance, Deed } from './chance'
 import { episode, one, picture, word } from './chance'
 
@@ -27,6 +27,7 @@ export const pictureDeeds = {
     return addPicture(x.r, { episode: episode(x), picture: picture(id), file: bytes(id) }, x.c)
   },
   removePicture: (x) => removePicture(x.r, tried(x), x.c),
+  freePictures: (x) => freePictures(x.r, { episode: tried(x).episode }, x.c),
   choosePicture: (x) => {
     const of = tried(x)
     return choosePicture(x.r, x.n(4) > 0 ? of : { ...of, picture: undefined }, x.c)

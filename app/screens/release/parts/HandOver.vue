@@ -157,6 +157,7 @@ const out = computed(() => {
     </table>
     <div class="mt-3 flex flex-wrap items-start gap-3">
       <Otherwise :thing="thing" class="flex-1 min-w-[280px]" />
+      <button class="btn btn-small" @click="of.saveKit(thing)">Save its kit</button>
       <GiveRelease :key="thing.card.episode.id" :card="thing.card" />
     </div>
   </section>
