@@ -108,7 +108,9 @@ describe('the demo world', () => {
       if (e.phase.kind !== 'released') continue
       const age = (exampleNow - Date.parse(e.phase.at)) / 86_400_000
       for (const f of e.figures) expect(f.age).toBeLessThanOrEqual(Math.ceil(age))
-      expect(e.figures.map((f) => f.views)).toEqual([...e.figures.map((f) => f.views)].sort((a, b) => a - b))
+      expect(e.figures.map((f) => f.views)).toEqual(
+        [...e.figures.map((f) => f.views ?? 0)].sort((a, b) => a - b),
+      )
     }
   })
 

@@ -4,6 +4,7 @@ import type { Outcome } from './change'
 import type { Chance, Deed } from './random/chance'
 import { cutDeeds } from './random/cuts'
 import { episodeDeeds } from './random/episode'
+import { figureDeeds } from './random/figures'
 import { ideasDeeds } from './random/ideas'
 import { jobDeeds } from './random/jobs'
 import { pictureDeeds } from './random/pictures'
@@ -22,6 +23,7 @@ import { workDeeds } from './random/work'
 export const randomDeeds = {
   ...cutDeeds,
   ...episodeDeeds,
+  ...figureDeeds,
   ...ideasDeeds,
   ...jobDeeds,
   ...pictureDeeds,

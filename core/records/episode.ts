@@ -1,6 +1,7 @@
 import { z } from 'zod/mini'
 import { ClockTime, Day, Id, Moment, stamps } from './basics'
 import { Candidate } from './candidate'
+import { Figure } from './figure'
 import { Idea, Picture } from './idea'
 import { Material } from './material'
 import { AskedRead } from './offer'
@@ -182,8 +183,8 @@ export const Episode = z.object({
   left: z.optional(z.array(Id)),
   /** What followed by itself, each follow-on once; a note or a folder stays on Today until it is put away. */
   followed: z.optional(z.array(Followed)),
-  /** Views (or listens) at an age in days since release. */
-  figures: z.array(z.object({ age: z.int().check(z.gte(0)), views: z.int().check(z.gte(0)) })),
+  /** What was counted of it, by age. */
+  figures: z.array(Figure),
   ...stamps,
 })
 export type Episode = z.infer<typeof Episode>

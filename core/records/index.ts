@@ -1,6 +1,7 @@
 export * from './basics'
 export * from './idea'
 export * from './candidate'
+export * from './figure'
 export * from './keyword'
 export * from './view'
 export * from './rule-check'

@@ -2,6 +2,7 @@ import { z } from 'zod/mini'
 import { ClockTime, Day, Id, Zone, stamps } from './basics'
 import { Proof } from './candidate'
 import { FrameRate } from './cut'
+import { Followers } from './figure'
 import { OwnField } from './idea'
 import { RhythmStart, Rule } from './rule-check'
 
@@ -127,6 +128,8 @@ export const Show = z.object({
       share: z.number().check(z.gte(0), z.lte(1)),
     }),
   ),
+  /** How many followed it, by date. */
+  followers: z.optional(z.array(Followers)),
   fields: z.array(OwnField),
   notes: z.string(),
   ...stamps,

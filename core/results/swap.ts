@@ -1,4 +1,5 @@
 import type { Candidate, Episode } from '../records'
+import { lastViews } from './at-age'
 import { timesUsual } from './usual'
 
 /** How long it must be out before its picture is judged by its figures, days. */
@@ -26,7 +27,7 @@ export function swapsOf(released: readonly Episode[], now: number): Swap[] {
     const does = times.get(episode.id)
     if (phase.kind !== 'released' || swapped !== undefined || !instead || does === undefined) return []
     const days = (now - Date.parse(phase.at)) / 86_400_000
-    const isKnown = (episode.figures.at(-1)?.age ?? 0) >= wait
+    const isKnown = (lastViews(episode)?.age ?? 0) >= wait
     return does < 1 && isKnown && days >= wait && days <= fresh ? [{ episode, times: does, instead }] : []
   })
 }

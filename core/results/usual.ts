@@ -1,22 +1,43 @@
 import { median } from 'd3-array'
 import type { Episode } from '../records'
+import { countedAt, lastViews } from './at-age'
+
+/** How many releases a usual is made from at most, and how many it takes at least. */
+const most = 10
+const least = 3
+
+/** How an episode did against its usual: views at an age, what is usual there, and of how many that is the middle. */
+export interface AgainstUsual {
+  age: number
+  views: number
+  usual: number
+  cases: number
+  times: number
+}
 
 /**
- * How each released episode of one show did against its usual (`engine` 12): its views at the greatest age
- * it has figures for,
- * over the median of the ten before it at the same age. Nothing for the first three, which have no usual yet.
- * `released` in the order of release.
+ * How each released episode of one show did against its usual (`engine` 12, 16): its views at the greatest age that was
+ * counted, or at the one asked for, over the median of the ten of its kind before it at the same age. Nothing for the
+ * first three, which have no usual yet. `released` in the order of release.
  */
+export function againstUsual(released: readonly Episode[], at?: number): Map<string, AgainstUsual> {
+  const found = new Map<string, AgainstUsual>()
+  const earlier = new Map<string, Episode[]>()
+  for (const episode of released) {
+    const kind = episode.form ?? ''
+    const before = (earlier.get(kind) ?? []).slice(-most)
+    earlier.set(kind, [...before, episode])
+    const age = at ?? lastViews(episode)?.age
+    const views = age === undefined ? undefined : countedAt(episode, age)
+    if (age === undefined || views === undefined) continue
+    const counted = before.flatMap((e) => countedAt(e, age) ?? [])
+    const usual = counted.length < least ? undefined : median(counted)
+    if (usual) found.set(episode.id, { age, views, usual, cases: counted.length, times: views / usual })
+  }
+  return found
+}
+
+/** The multiples alone. */
 export function timesUsual(released: readonly Episode[]): Map<string, number> {
-  const multiples = new Map<string, number>()
-  released.forEach((episode, i) => {
-    const last = episode.figures.at(-1)
-    if (!last) return
-    const before = released
-      .slice(Math.max(0, i - 10), i)
-      .flatMap((e) => e.figures.find((f) => f.age === last.age)?.views ?? [])
-    const usual = before.length < 3 ? undefined : median(before)
-    if (usual) multiples.set(episode.id, last.views / usual)
-  })
-  return multiples
+  return new Map([...againstUsual(released)].map(([id, { times }]) => [id, times]))
 }

@@ -8,6 +8,7 @@ import { sayNumber } from '@core/rhythm/numbering'
 import { sayTime } from '@core/script/timecode'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
+import { lastViews } from '@core/results/at-age'
 import { lateBy, onTimeOf } from '@core/results/on-time'
 import { releaseOf } from '@core/rhythm/slots'
 import { usePictures } from '@app/stores/pictures'
@@ -38,7 +39,7 @@ interface Out {
   show: Show
   day: Day
   number: string
-  views: Episode['figures'][number] | undefined
+  views: { age: number; views: number } | undefined
   multiple: number | undefined
   /** Days after its planned day. */
   late: number | undefined
@@ -53,7 +54,7 @@ const out = computed<Out[]>(() =>
         show,
         day: releaseOf(e, show)?.day ?? '',
         number: sayNumber(show, e.number, e.code),
-        views: e.figures.at(-1),
+        views: lastViews(e),
         multiple: cards.multiples.get(e.id),
         late: lateBy(e, show.zone),
       },
