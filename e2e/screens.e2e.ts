@@ -17,6 +17,7 @@ const screens = [
   '/sessions',
   '/release',
   '/catalogue',
+  '/rhythm',
   '/shows',
   '/shows/boats/recipe/recipe-boats',
   '/settings',

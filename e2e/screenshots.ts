@@ -34,7 +34,7 @@ test('one picture of each main view, from the demo', async ({ page }) => {
   await page.getByRole('button', { name: 'Step First cut' }).click()
   await page.waitForTimeout(2500)
   await shot('recipe')
-  for (const screen of ['ideas', 'schedule', 'catalogue', 'shows']) {
+  for (const screen of ['ideas', 'schedule', 'catalogue', 'rhythm', 'shows']) {
     await page.goto(`/${screen}`)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await shot(screen)
@@ -47,7 +47,6 @@ test('one picture of each main view, from the demo', async ({ page }) => {
   const pilot = await address(/The ferry pilot/)
   for (const [name, path] of [
     ['script', `${spar}/script`],
-    ['film', `${spar}/film`],
     ['cut', `${pilot}/edit`],
     ['reader', spar.replace('/episode/', '/read/')],
     ['thumbnail', `${ribs}/thumbnail`],

@@ -1,8 +1,18 @@
-import { CalendarRange, Clapperboard, Columns3, Film, Lightbulb, Send, Sun, Video } from '@lucide/vue'
+import {
+  AudioWaveform,
+  CalendarRange,
+  Clapperboard,
+  Columns3,
+  Film,
+  Lightbulb,
+  Send,
+  Sun,
+  Video,
+} from '@lucide/vue'
 import type { Component } from 'vue'
 import type { RouteRecordSingleView } from 'vue-router'
 
-/** A screen that has a number as its key, in the order of the list. */
+/** A screen that stands in the bar, in the order of the list. */
 export interface Place {
   /** Its sign in the bar; a place without one stands elsewhere in it. */
   icon?: Component
@@ -166,6 +176,17 @@ export const screens: readonly Screen[] = [
     place: { icon: Film, words: 'released archive back catalogue published', joins: 'released' },
   },
   {
+    path: '/rhythm',
+    name: 'rhythm',
+    title: 'Rhythm',
+    component: () => import('./rhythm/Rhythm.vue'),
+    place: {
+      icon: AudioWaveform,
+      words: 'results figures views statistics promise kept lead time hours estimates bottleneck',
+      joins: 'released',
+    },
+  },
+  {
     path: '/shows/:show?',
     name: 'shows',
     title: 'Shows',
@@ -195,5 +216,8 @@ export const screens: readonly Screen[] = [
   },
 ]
 
-/** The screens with a key of their own, 1 for the first. */
+/** The screens that stand in the bar or behind the gear; the first nine have a number as their key. */
 export const places = screens.flatMap((s) => (s.place ? [{ name: s.name, title: s.title, ...s.place }] : []))
+
+/** As many of them as have a number. */
+export const numbered = 9

@@ -60,7 +60,10 @@ export const useLines = defineStore('lines', () => {
     const standing = await lineOf(going.outlet)?.ask(idOf(going))
     if (standing) standings.set(idOf(going), standing)
   }
+  /** How an outlet has a thing, by its id there. */
+  const standingAt = async (outlet: Outlet, id: string) => lineOf(outlet)?.ask(id)
   return {
+    standingAt,
     join,
     leave,
     hand,

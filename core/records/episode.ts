@@ -147,6 +147,8 @@ export const Episode = z.object({
   otherwise: z.optional(z.record(Id, Otherwise)),
   /** How far what goes out has been handed over, by the outlet's id, a further thing there with `/1`, `/2` behind it. */
   handed: z.optional(z.record(Id, Handed)),
+  /** The episode that it follows, where it was thought of as going on from one. */
+  follows: z.optional(Id),
   /** What feeds ask besides: its season, and whether it has strong words in it. */
   season: z.optional(z.int().check(z.gte(1, 'Seasons are counted from 1.'), z.lte(9999))),
   explicit: z.optional(z.boolean()),

@@ -138,7 +138,7 @@ const keyed = keysOn(captureKeys, {
 </script>
 
 <template>
-  <div class="capture relative w-[268px] max-sm:flex-1 max-sm:w-auto" @focusout="left">
+  <div class="capture relative w-[268px] max-[1379px]:w-[216px] max-sm:flex-1 max-sm:w-auto" @focusout="left">
     <input
       ref="field"
       v-model="line"

@@ -31,7 +31,9 @@ function hasJoined(joins: NonNullable<Place['joins']>): boolean {
       class="flex items-center gap-2.5 no-underline font-title font-bold text-16 rounded-control"
       aria-label="Lamp Reel, to Today"
     >
-      <img src="/mark.svg" width="27" height="27" alt="" /><span class="max-lg:hidden">Lamp Reel</span>
+      <img src="/mark.svg" width="27" height="27" alt="" /><span class="max-lg:hidden whitespace-nowrap"
+        >Lamp Reel</span
+      >
     </RouterLink>
     <nav aria-label="Screens" class="screens flex gap-0.5">
       <RouterLink
@@ -39,13 +41,14 @@ function hasJoined(joins: NonNullable<Place['joins']>): boolean {
         :key="s.name"
         :to="{ name: s.name }"
         class="screen"
+        :class="s.name === 'rhythm' ? 'max-sm:hidden' : ''"
         active-class="here"
       >
         <component :is="s.icon" :size="20" class="sm:hidden" aria-hidden="true" /><span>{{ s.title }}</span>
       </RouterLink>
     </nav>
     <span v-if="library.world === 'demo'" class="flex items-center gap-2 text-12 text-ink-2 max-md:hidden">
-      <span class="border border-dashed border-ring rounded-control px-2 py-0.5">Demo</span>
+      <span class="border border-dashed border-ring rounded-control px-2 py-0.5 whitespace-nowrap">Demo</span>
       <button
         v-if="library.demoOf"
         class="btn btn-small"
@@ -54,7 +57,10 @@ function hasJoined(joins: NonNullable<Place['joins']>): boolean {
       >
         Lay it out for today
       </button>
-      <button class="btn btn-small btn-bare underline underline-offset-2" @click="library.enter('own')">
+      <button
+        class="btn btn-small btn-bare underline underline-offset-2 whitespace-nowrap"
+        @click="library.enter('own')"
+      >
         Leave it
       </button>
     </span>
@@ -86,6 +92,11 @@ function hasJoined(joins: NonNullable<Place['joins']>): boolean {
 .here {
   background: var(--raised);
   color: var(--ink);
+}
+@media (max-width: 1379px) {
+  .screen {
+    padding-inline: 7px;
+  }
 }
 @media (max-width: 639px) {
   .screens {

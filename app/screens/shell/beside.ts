@@ -29,6 +29,10 @@ const parts: readonly (() => Promise<unknown>)[] = [
     import('@app/stores/helpers').then(({ useHelpers }) => {
       useHelpers().start()
     }),
+  () =>
+    import('@app/stores/counts').then(({ useCounts }) => {
+      useCounts().start()
+    }),
 ]
 
 /**

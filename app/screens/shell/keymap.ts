@@ -1,11 +1,20 @@
 import { keymap } from '@app/ui/keymap'
-import { places } from '../registry'
+import { numbered, places } from '../registry'
 
 /** Keys that mean the same on every screen. */
 export const shellKeys = keymap('Everywhere', {
   jot: ['I', 'jot an idea'],
   find: ['/', 'find or do'],
-  go: [places.map((_, i) => i + 1).join(' '), places.map((p) => p.title).join(', ')],
+  go: [
+    places
+      .slice(0, numbered)
+      .map((_, i) => i + 1)
+      .join(' '),
+    places
+      .slice(0, numbered)
+      .map((p) => p.title)
+      .join(', '),
+  ],
   now: ['0', 'the film at the top back to today'],
   late: ['L', 'the next late thing, why, and what mends it'],
   undo: ['Ctrl+Z', 'undo'],

@@ -1,6 +1,7 @@
 import { backToIdeas } from '../ideas/back-to-ideas'
 import { dropEpisodes } from '../ideas/drop-episodes'
 import { editMany } from '../ideas/edit-many'
+import { followUp } from '../ideas/follow-up'
 import { jotIdea, jotIdeas } from '../ideas/jot'
 import { layStart } from '../ideas/lay-start'
 import { keepMail } from '../ideas/keep-mail'
@@ -23,6 +24,7 @@ import { one, idIn, today, near, word, episode, inPhase, show } from './chance'
 
 /** Random deeds: ideas. */
 export const ideasDeeds = {
+  followUp: (x) => followUp(x.r, { episode: episode(x), why: word(x) }, x.c),
   jotIdea: (x) => jotIdea(x.r, { show: show(x), line: word(x) }, x.c),
   jotIdeas: (x) =>
     jotIdeas(

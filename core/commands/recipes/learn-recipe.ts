@@ -1,0 +1,57 @@
+import type { Id, StepKind } from '../../records'
+import { ok, refused } from '../../result'
+import type { Command } from '../change'
+import { editRecipe } from './edit-recipe'
+
+/**
+ * Plans all steps of a kind at what they really take: their minutes times `times`, in fives.
+ *
+ * Refused:
+ * - “This recipe is no longer there.”
+ * - “It plans that already.”
+ */
+export const planMinutes: Command<{ recipe: Id; kind: StepKind; times: number }> = (
+  records,
+  { recipe: id, kind, times },
+  context,
+) => {
+  const recipe = records.recipes.get(id)
+  if (!recipe) return refused('This recipe is no longer there.', 'recipes')
+  const lines = recipe.lines.map((l) =>
+    l.kind === kind ? { ...l, minutes: Math.max(5, Math.round((l.minutes * times) / 5) * 5) } : l,
+  )
+  if (lines.every((l, i) => l.minutes === recipe.lines[i]?.minutes))
+    return refused('It plans that already.', 'recipes.lines')
+  const done = editRecipe(records, { recipe: id, fields: { lines } }, context)
+  return done.ok
+    ? ok({ ...done.value, sentence: `“${recipe.name}” plans ${kind} at ${times.toFixed(1)} times as much` })
+    : done
+}
+
+/**
+ * Begins a stage so many days earlier: its steps before the release get that many days more.
+ *
+ * Refused:
+ * - “This recipe is no longer there.”
+ * - “Nothing of this stage can begin earlier.”
+ */
+export const beginEarlier: Command<{ recipe: Id; stage: Id; days: number }> = (
+  records,
+  { recipe: id, stage, days },
+  context,
+) => {
+  const recipe = records.recipes.get(id)
+  if (!recipe) return refused('This recipe is no longer there.', 'recipes')
+  const lines = recipe.lines.map((l) =>
+    l.stage === stage && l.lead.kind === 'before'
+      ? { ...l, lead: { ...l.lead, days: Math.min(365, l.lead.days + Math.max(0, Math.round(days))) } }
+      : l,
+  )
+  if (JSON.stringify(lines) === JSON.stringify(recipe.lines))
+    return refused('Nothing of this stage can begin earlier.', 'recipes.lines')
+  const done = editRecipe(records, { recipe: id, fields: { lines } }, context)
+  const name = recipe.stages.find((s) => s.id === stage)?.name ?? 'A stage'
+  return done.ok
+    ? ok({ ...done.value, sentence: `${name} begins ${Math.round(days)} d earlier in “${recipe.name}”` })
+    : done
+}
