@@ -90,6 +90,12 @@ await opening(
   '[aria-label="Released episodes"] [role="presentation"] [role="row"]',
 )
 
+await opening(
+  'Rhythm of 2,500 releases opens',
+  'a[href="/rhythm"]',
+  'svg[aria-label^="Releases of this time"]',
+)
+
 /** From a key in a field to the frame that shows its letter. */
 async function typing(what: string, selector: string): Promise<void> {
   await page.locator(selector).first().click()
@@ -115,6 +121,27 @@ async function typing(what: string, selector: string): Promise<void> {
 await page.goto(`${base}/ideas`)
 await page.locator('[aria-label="Ideas"] li').first().waitFor()
 await typing('find in 15,000 episodes', 'input[type="search"]')
+await page.goto(`${base}/catalogue`)
+await page.locator('[aria-label="The film, to be scrolled"] button').first().waitFor()
+await typing('asking the catalogue of 5,000', 'input[aria-label="Ask the catalogue"]')
+await page.locator('input[aria-label="Ask the catalogue"]').fill('')
+const frames = await page.evaluate(async () => {
+  const film = document.querySelector('[aria-label="The film, to be scrolled"]')
+  const found: number[] = []
+  let last = performance.now()
+  for (let i = 0; film && i < 120; i++) {
+    film.scrollLeft -= 40
+    await new Promise((r) => {
+      requestAnimationFrame(r)
+    })
+    const now = performance.now()
+    found.push(now - last)
+    last = now
+  }
+  return found.sort((a, b) => a - b)
+})
+console.log(line('scrolling the film with its arcs, a frame: middle of 120', frames[60] ?? 0))
+console.log(line('scrolling the film with its arcs, a frame: the 12th slowest', frames[108] ?? 0))
 await page.goto(`${base}/today`)
 await page.getByRole('heading', { level: 1 }).waitFor()
 await typing('jotting, with likeness and topics looked up', 'input[aria-label="Jot an idea"]')

@@ -1,4 +1,5 @@
-import type { Day, Episode, Picture, Step, Zone } from '@core/records'
+import { linkTo } from '@core/catalogue/links'
+import type { Day, Episode, Picture, Show, Step, Zone } from '@core/records'
 import { dayIn } from '@core/rhythm/creator'
 import { addDays, daysBetween } from '@core/rhythm/days'
 import type { PictureOrder, Progress } from './progress'
@@ -54,4 +55,27 @@ export function runnersUp(
     episode.pictures.push({ ...picture, id, name: 'thumbnail-b.jpg' })
     episode.runnerUp = id
   }
+}
+
+/**
+ * What is out leads to what was said of the same topic before, two times of three; the earlier one leads on where that was
+ * thought of at the time.
+ */
+export function linked(episodes: readonly Episode[], shows: readonly Show[]): void {
+  const last = new Map<string, Episode>()
+  episodes
+    .filter((e) => e.phase.kind === 'released')
+    .forEach((episode, i) => {
+      const key = `${episode.show} ${episode.topics[0] ?? ''}`
+      const earlier = last.get(key)
+      last.set(key, episode)
+      if (!earlier || episode.phase.kind !== 'released') return
+      const link = (from: Episode, to: Episode, at: string) => {
+        const show = shows.find((s) => s.id === to.show)
+        const made = show && linkTo(to, show)
+        if (made) from.links = [...from.links, { ...made, id: `${from.id}/to-${to.id}`, pasted: at }]
+      }
+      if (i % 3 !== 0) link(episode, earlier, episode.phase.at)
+      if (i % 4 === 1) link(earlier, episode, episode.phase.at)
+    })
 }

@@ -89,7 +89,7 @@ test('figures are pasted down a column; what is odd is asked about; a table of o
   })
   await test.step('the catalogue has them', async () => {
     await page.getByRole('link', { name: 'Catalogue' }).click()
-    await expect(page.getByRole('row', { name: /384 copper nails/ })).toContainText('9,900')
-    await expect(page.getByRole('row', { name: /Choosing larch/ })).toContainText('5,100')
+    await page.getByRole('button', { name: 'Look at #38' }).click()
+    await expect(page.getByRole('region', { name: '384 copper nails' })).toContainText('28 days9,900')
   })
 })

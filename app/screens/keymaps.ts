@@ -10,6 +10,7 @@ import {
   shotKeys,
   thumbnailKeys,
 } from './episode/keymap'
+import { catalogueKeys } from './catalogue/keymap'
 import { ideasKeys, plotKeys, sortKeys } from './ideas/keymap'
 import { countdownKeys, monthKeys, monthsKeys, openSlotsKeys, slotsKeys, workKeys } from './schedule/keymap'
 import { releaseKeys } from './release/keymap'
@@ -49,6 +50,7 @@ export const keymaps: readonly Keymap[] = [
   thumbnailKeys,
   makingKeys,
   releaseKeys,
+  catalogueKeys,
   readerKeys,
   scoreKeys,
 ]

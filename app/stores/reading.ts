@@ -55,6 +55,8 @@ export const useReading = defineStore('reading', () => {
     start().like(head, body, count, without)
   const guess = async (line: string): Promise<Guess> => start().guess(line)
   const passages = async (asked: Record<Id, string[]>): Promise<Record<Id, string>> => start().passages(asked)
+  const said = async (asked: Record<Id, string[]>): Promise<Record<Id, { passage: string; times: number }>> =>
+    start().said(asked)
   const progress = async (): Promise<number> => start().progress()
-  return { edition, start, search, like, guess, passages, progress }
+  return { edition, start, search, like, guess, passages, said, progress }
 })

@@ -1,6 +1,6 @@
 import 'temporal-polyfill/global'
 import { expose } from 'comlink'
-import { LibraryIndex, passageOf, textOfSpoken } from '@core/ideas/library-index'
+import { LibraryIndex, passageOf, textOfSpoken, timesSaid } from '@core/ideas/library-index'
 import type { Change, Id, Keyword } from '@core/records'
 import { Store } from '@app/data/database'
 
@@ -112,6 +112,24 @@ class Reading {
     return Object.fromEntries(
       ids.map((id, i) => [id, passageOf(textOfSpoken(scripts[i], transcripts[i]), asked[id] ?? [])]),
     )
+  }
+
+  /** Passages as `passages` gives them, and how often the words are said in all of it. */
+  async said(asked: Record<Id, string[]>): Promise<Record<Id, { passage: string; times: number }>> {
+    const found: Record<Id, { passage: string; times: number }> = {}
+    const all = Object.entries(asked)
+    // A breath between batches, so that what is typed next is answered meanwhile.
+    for (let at = 0; at < all.length; at += 40) {
+      const batch = all.slice(at, at + 40)
+      const ids = batch.map(([id]) => id)
+      const scripts = (await this.store?.rows('scripts').bulkGet(ids)) ?? []
+      const transcripts = (await this.store?.rows('transcripts').bulkGet(ids)) ?? []
+      batch.forEach(([id, words], i) => {
+        const text = textOfSpoken(scripts[i], transcripts[i])
+        found[id] = { passage: passageOf(text, words), times: timesSaid(text, words) }
+      })
+    }
+    return found
   }
 }
 

@@ -2,6 +2,7 @@ import type { Result } from '../result'
 import type { Outcome } from './change'
 
 import type { Chance, Deed } from './random/chance'
+import { catalogueDeeds } from './random/catalogue'
 import { cutDeeds } from './random/cuts'
 import { episodeDeeds } from './random/episode'
 import { figureDeeds } from './random/figures'
@@ -21,6 +22,7 @@ import { workDeeds } from './random/work'
  * of `core/commands` has a row.
  */
 export const randomDeeds = {
+  ...catalogueDeeds,
   ...cutDeeds,
   ...episodeDeeds,
   ...figureDeeds,

@@ -47,7 +47,10 @@ function withFollowed(records: Records, result: Result<Outcome>, context: Contex
 function world(): Records {
   const records = exampleRecords(
     ['Ribs', 'Keel', 'Spar', 'Oars', 'Tar'].map((title, i) =>
-      exampleEpisode({ id: `e${i}`, code: `AB2${i + 2}`, title }),
+      exampleEpisode({
+        ...{ id: `e${i}`, code: `AB2${i + 2}`, title },
+        addresses: { outlet: `https://video.example/${i}` },
+      }),
     ),
     'full',
   )

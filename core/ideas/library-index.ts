@@ -160,6 +160,11 @@ export function passageOf(text: string, words: readonly string[]): string {
     .trim()}…`
 }
 
+/** How often a text says some words, or words that begin with them. */
+export function timesSaid(text: string, words: readonly string[]): number {
+  return markedPieces(text, words).filter((p) => p.match).length
+}
+
 /** A text cut at some words (and words that begin with them), for marking: every second piece is a match. */
 export function markedPieces(text: string, words: readonly string[]): { text: string; match: boolean }[] {
   const wanted = words.filter((w) => w !== '').map((w) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))

@@ -74,6 +74,10 @@ export const PublicLink = z.object({
   label: z.string(),
   url: z.string(),
   goes: z.optional(z.enum(['description', 'outlet', 'nowhere'])),
+  /** The episode that it leads to, where it leads to one of one's own. */
+  episode: z.optional(Id),
+  /** When it was put into a description that is out already. */
+  pasted: z.optional(Moment),
 })
 export type PublicLink = z.infer<typeof PublicLink>
 
@@ -149,6 +153,8 @@ export const Episode = z.object({
   handed: z.optional(z.record(Id, Handed)),
   /** The episode that it follows, where it was thought of as going on from one. */
   follows: z.optional(Id),
+  /** What in it may be out of date by a day, noted while it was made. */
+  again: z.optional(z.object({ on: Day, what: z.string().check(z.maxLength(300)) })),
   /** What feeds ask besides: its season, and whether it has strong words in it. */
   season: z.optional(z.int().check(z.gte(1, 'Seasons are counted from 1.'), z.lte(9999))),
   explicit: z.optional(z.boolean()),

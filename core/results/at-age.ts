@@ -8,6 +8,16 @@ const near = 0.2
  * that has most.
  */
 export function wholeFigures({ figures }: Pick<Episode, 'figures'>): Figure[] {
+  const known = whole.get(figures)
+  if (known) return known
+  const found = chosenFigures(figures)
+  whole.set(figures, found)
+  return found
+}
+/** Records are never changed in place: what follows from a list of figures holds as long as that list. */
+const whole = new WeakMap<readonly Figure[], Figure[]>()
+
+function chosenFigures(figures: readonly Figure[]): Figure[] {
   const by = new Map<string, Figure[]>()
   for (const f of figures) by.set(f.outlet ?? '', [...(by.get(f.outlet ?? '') ?? []), f])
   const most = [...by].sort(([a, x], [b, y]) => y.length - x.length || (a < b ? -1 : 1))[0]

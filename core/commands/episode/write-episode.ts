@@ -27,6 +27,7 @@ export type Typed = Partial<
     | 'season'
     | 'explicit'
     | 'safe'
+    | 'again'
   >
 >
 

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { lineOf, toPaste } from '@core/catalogue/links'
+import { sayDay } from '@core/rhythm/days'
+import { sayTime } from '@core/script/timecode'
+import type { CatalogueRow } from '@core/views/catalogue'
+import { useLibrary } from '@app/stores/library'
+import { useMoment } from '@app/stores/moment'
+import DateField from '@app/ui/fields/DateField.vue'
+import TextField from '@app/ui/fields/TextField.vue'
+import type { CatalogueHere } from '../useCatalogue'
+
+/** What it is linked with, what is to be pasted where, what was made from it, and what to say again. */
+const { of, row } = defineProps<{ of: CatalogueHere; row: CatalogueRow }>()
+const { linked, likely, byId } = of
+const library = useLibrary()
+const moment = useMoment()
+/** Descriptions that are out and do not have their links yet: its own, and those of what it is linked with. */
+const pastes = computed(() =>
+  [row, ...linked.value].flatMap((r) => {
+    const fresh = byId.value.get(r.episode.id) ?? r
+    const links = toPaste(fresh.episode)
+    return links.length === 0 ? [] : [{ row: fresh, links, text: links.map(lineOf).join('\n') }]
+  }),
+)
+async function copy(text: string) {
+  await navigator.clipboard.writeText(text)
+  library.say('Copied. Paste it into the description at its outlet.')
+}
+const excerpts = computed(() => row.episode.excerpts ?? [])
+const what = ref('')
+const on = ref('')
+watch(
+  () => row.episode.id,
+  () => {
+    what.value = ''
+    on.value = ''
+  },
+)
+function remind() {
+  if (what.value.trim() !== '' && on.value !== '') of.again({ on: on.value, what: what.value.trim() })
+}
+</script>
+
+<template>
+  <div class="min-w-0 grid grid-cols-1 gap-5 content-start">
+    <section v-if="pastes.length > 0" aria-labelledby="to-paste">
+      <h2 id="to-paste" class="mb-1">To paste</h2>
+      <ul class="grid grid-cols-1 gap-2">
+        <li v-for="p in pastes" :key="p.row.episode.id" class="panel p-3">
+          <p class="flex items-center gap-2 mb-1">
+            <strong class="flex-1 min-w-0 truncate text-12">Into {{ p.row.number }} {{ p.row.title }}</strong
+            ><button
+              class="btn btn-small"
+              :aria-label="`Copy what goes into ${p.row.number}`"
+              @click="copy(p.text)"
+            >
+              Copy</button
+            ><button
+              class="btn btn-small"
+              :aria-label="`It stands in ${p.row.number}`"
+              @click="
+                of.pasted(
+                  p.row.episode.id,
+                  p.links.map((l) => l.id),
+                )
+              "
+            >
+              Done
+            </button>
+          </p>
+          <p class="text-12 text-ink-2 whitespace-pre-line break-words">{{ p.text }}</p>
+        </li>
+      </ul>
+    </section>
+    <section aria-labelledby="linked">
+      <h2 id="linked" class="mb-1">
+        {{ linked.length === 0 ? 'Linked with nothing' : `Linked with ${linked.length}` }}
+      </h2>
+      <ul>
+        <li v-for="r in linked" :key="r.episode.id" class="border-t border-faint py-1">
+          <button class="flex w-full gap-2 text-left" @click="of.look(r.episode.id)">
+            <span class="num text-ink-2 w-[46px]">{{ r.number }}</span><span
+              class="flex-1 min-w-0 truncate"
+              >{{ r.title }}</span
+            >
+          </button>
+        </li>
+        <li v-for="l in likely" :key="l.row.episode.id" class="border-t border-dashed border-line py-1">
+          <button class="flex w-full gap-2 text-left" @click="of.look(l.row.episode.id)">
+            <span class="num text-ink-2 w-[46px]">{{ l.row.number }}</span><span
+              class="flex-1 min-w-0 truncate text-ink-2"
+              >{{ l.row.title }}<span class="sub"> likely: {{ l.words.join(', ') }}</span></span
+            >
+          </button>
+        </li>
+      </ul>
+    </section>
+    <section aria-labelledby="made-from">
+      <h2 id="made-from" class="mb-1">Made from it</h2>
+      <ul v-if="excerpts.length > 0">
+        <li v-for="e in excerpts" :key="e.id" class="flex gap-2 border-t border-faint py-1">
+          <span class="num text-ink-2">{{ sayTime(e.from) }}</span><span class="flex-1 min-w-0 truncate">{{
+            e.text
+          }}</span
+          ><span class="num">{{ Math.round(e.to - e.from) }} s</span>
+        </li>
+      </ul>
+      <p class="sub flex items-center gap-2">
+        <span class="flex-1">{{ excerpts.length === 0 ? 'Nothing yet.' : '' }}</span><RouterLink
+          class="btn btn-small"
+          :to="{ name: 'episode', params: { code: row.episode.code, stage: 'edit' } }"
+          >See what could be cut from it</RouterLink
+        >
+      </p>
+    </section>
+    <section aria-labelledby="say-again">
+      <h2 id="say-again" class="mb-1">Say again?</h2>
+      <p v-if="row.episode.again" class="flex items-center gap-3">
+        <span class="flex-1 min-w-0"
+          >{{ row.episode.again.what
+          }}<span class="sub block">look again {{ sayDay(row.episode.again.on, moment.today) }}</span></span
+        ><button class="btn btn-small" @click="of.again(undefined)">Still true</button>
+      </p>
+      <form v-else class="grid grid-cols-[minmax(0,1fr)_140px_auto] gap-2 items-end" @submit.prevent="remind">
+        <TextField v-model="what" label="What may be out of date" placeholder="a price" maxlength="300" />
+        <DateField v-model="on" label="Look again on" />
+        <button class="btn btn-small h-9" :disabled="what.trim() === '' || on === ''">Note</button>
+      </form>
+    </section>
+  </div>
+</template>

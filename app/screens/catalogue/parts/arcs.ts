@@ -1,0 +1,52 @@
+import type { Arc } from '@core/catalogue/links'
+import type { Id } from '@core/records'
+import { lanes, type FilmFrame } from './useFilm'
+
+/** What the arcs are drawn from; `left` is how far the film is scrolled, px. */
+export interface ArcScene {
+  frames: ReadonlyMap<Id, FilmFrame>
+  arcs: readonly Arc[]
+  here: Id | undefined
+  likely: readonly Id[]
+  left: number
+  width: number
+  height: number
+  ink: string
+  faint: string
+}
+
+/** Where an arc meets a frame. */
+const foot = (f: FilmFrame, left: number) => f.x + f.w / 2 - left
+
+/** An arc between two frames, as high as they are apart; nothing where neither end nor its middle is in sight. */
+function arc(pen: CanvasRenderingContext2D, a: FilmFrame, b: FilmFrame, { left, width }: ArcScene): void {
+  const [from, to] = [foot(a, left), foot(b, left)]
+  if (Math.max(from, to) < -20 || Math.min(from, to) > width + 20) return
+  const top = lanes.first - 4 - Math.min(96, 14 + Math.abs(to - from) / 4)
+  pen.moveTo(from, a.y - 2)
+  pen.bezierCurveTo(from, top, to, top, to, b.y - 2)
+}
+
+/** Draws all arcs: faint ones of all, strong ones of what is looked at, dashed to what is likely. */
+export function drawArcs(pen: CanvasRenderingContext2D, scene: ArcScene): void {
+  const { frames, arcs, here, likely, ink, faint, width, height } = scene
+  pen.clearRect(0, 0, width, height)
+  const lines = (of: readonly Arc[]) => {
+    pen.beginPath()
+    for (const { from, to } of of) {
+      const [a, b] = [frames.get(from), frames.get(to)]
+      if (a && b) arc(pen, a, b, scene)
+    }
+    pen.stroke()
+  }
+  pen.setLineDash([])
+  pen.lineWidth = 1
+  pen.strokeStyle = faint
+  lines(arcs.filter((a) => a.from !== here && a.to !== here))
+  if (here === undefined) return
+  pen.strokeStyle = ink
+  pen.lineWidth = 2
+  lines(arcs.filter((a) => a.from === here || a.to === here))
+  pen.setLineDash([5, 4])
+  lines(likely.map((to) => ({ from: here, to })))
+}
