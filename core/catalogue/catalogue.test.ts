@@ -4,7 +4,15 @@ import { linkEpisodes, notePasted } from '../commands/catalogue'
 import { chartCsv } from '../formats/chart-csv'
 import { readTable } from '../formats/tables'
 import type { Episode, Records } from '../records'
-import { answerOf, catalogueRows, catalogueTable, neighbours, passes, sumsOf } from '../views/catalogue'
+import {
+  answerOf,
+  bareRows,
+  catalogueRows,
+  catalogueTable,
+  neighbours,
+  passes,
+  sumsOf,
+} from '../views/catalogue'
 import { arcsOf, countLinks, lineOf, livesAt, toPaste } from './links'
 
 const out = (i: number, fields: Partial<Episode> = {}) =>
@@ -56,8 +64,8 @@ test('what is to be pasted into descriptions that are out is listed until it was
 })
 
 function rowsOf(r: Records, said?: ReadonlyMap<string, number>) {
-  return catalogueRows([...r.episodes.values()], {
-    ...{ shows: r.shows, made: new Map(), usual: new Map(), links: countLinks(arcs(r)), said },
+  return catalogueRows(bareRows([...r.episodes.values()], r.shows), {
+    ...{ made: new Map(), usual: new Map(), links: countLinks(arcs(r)), said },
   })
 }
 

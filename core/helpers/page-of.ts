@@ -3,7 +3,7 @@ import { frameAt, timecode } from '../edit/frames'
 import { editNeeds } from '../edit/needs'
 import { isPackagePart, type PackagePart } from '../edit/package-parts'
 import { cueMarkdownLine } from '../formats/cue-lists'
-import type { Cut, CueKind, FrameRate, Id, Job, TakenLetter } from '../records'
+import type { Cut, CueKind, FrameRate, Job, TakenLetter } from '../records'
 import { going } from '../release/moves'
 import { scheduledSince, thingName, thingsOf } from '../release/when'
 import { sayDay } from '../rhythm/days'
@@ -156,14 +156,4 @@ export function helperPage(of: PageSources): HelperPage {
       .map(({ name, day }) => ({ name, due: said(day) })),
     taken: [...letters].flatMap((l) => (l.job === job.id ? [{ id: l.id, over: l.over ?? '' }] : [])),
   }
-}
-
-/** The jobs that lie with helpers now, the first given first. */
-export function openJobs(jobs: Iterable<Job>): Job[] {
-  return [...jobs].filter((j) => j.ended === undefined).sort((a, b) => ascending(a.given, b.given))
-}
-
-/** What lies with a helper of an episode; nothing where it is all at home. */
-export function jobOf(jobs: Iterable<Job>, episode: Id, kind: Job['kind']): Job | undefined {
-  return openJobs(jobs).find((j) => j.episode === episode && j.kind === kind)
 }

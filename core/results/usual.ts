@@ -23,16 +23,23 @@ export interface AgainstUsual {
 export function againstUsual(released: readonly Episode[], at?: number): Map<string, AgainstUsual> {
   const found = new Map<string, AgainstUsual>()
   const earlier = new Map<string, Episode[]>()
+  // Each is asked about again by the ten after it.
+  const counted = new Map<string, number | undefined>()
+  const viewsOf = (e: Episode, age: number) => {
+    const key = `${age} ${e.id}`
+    if (!counted.has(key)) counted.set(key, countedAt(e, age))
+    return counted.get(key)
+  }
   for (const episode of released) {
     const kind = episode.form ?? ''
     const before = (earlier.get(kind) ?? []).slice(-most)
     earlier.set(kind, [...before, episode])
     const age = at ?? lastViews(episode)?.age
-    const views = age === undefined ? undefined : countedAt(episode, age)
+    const views = age === undefined ? undefined : viewsOf(episode, age)
     if (age === undefined || views === undefined) continue
-    const counted = before.flatMap((e) => countedAt(e, age) ?? [])
-    const usual = counted.length < least ? undefined : median(counted)
-    if (usual) found.set(episode.id, { age, views, usual, cases: counted.length, times: views / usual })
+    const others = before.flatMap((e) => viewsOf(e, age) ?? [])
+    const usual = others.length < least ? undefined : median(others)
+    if (usual) found.set(episode.id, { age, views, usual, cases: others.length, times: views / usual })
   }
   return found
 }

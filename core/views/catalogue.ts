@@ -7,8 +7,8 @@ import { titleOf } from '../release/parts'
 import { countedAt } from '../results/at-age'
 import { lateBy } from '../results/on-time'
 import type { AgainstUsual } from '../results/usual'
+import { dayIn } from '../rhythm/creator'
 import { sayNumber } from '../rhythm/numbering'
-import { releaseOf } from '../rhythm/slots'
 
 /** The age at which episodes are compared in the list, days. */
 export const listAge = 7
@@ -33,9 +33,27 @@ export interface CatalogueRow {
   said: number | undefined
 }
 
+/** What of a row is the episode's own, and seldom another. */
+export type BareRow = Pick<CatalogueRow, 'episode' | 'show' | 'number' | 'title' | 'day' | 'late' | 'views'>
+
+/** Rows of what is out without what others say of it. */
+export function bareRows(episodes: readonly Episode[], shows: ReadonlyMap<Id, Show>): BareRow[] {
+  return episodes.flatMap((episode): BareRow[] => {
+    const show = shows.get(episode.show)
+    if (!show || episode.phase.kind !== 'released') return []
+    return [
+      {
+        ...{ episode, show, number: sayNumber(show, episode.number, episode.code), title: titleOf(episode) },
+        day: dayIn(episode.phase.at, show.zone),
+        late: lateBy(episode, show.zone),
+        views: countedAt(episode, listAge),
+      },
+    ]
+  })
+}
+
 /** What the rows are made from, by episode. */
 export interface CatalogueSources {
-  shows: ReadonlyMap<Id, Show>
   made: ReadonlyMap<Id, Made>
   usual: ReadonlyMap<Id, AgainstUsual>
   links: ReadonlyMap<Id, number>
@@ -43,24 +61,18 @@ export interface CatalogueSources {
 }
 
 /** The rows of some released episodes. */
-export function catalogueRows(episodes: readonly Episode[], of: CatalogueSources): CatalogueRow[] {
-  return episodes.flatMap((episode): CatalogueRow[] => {
-    const show = of.shows.get(episode.show)
-    if (!show) return []
-    const minutes = of.made.get(episode.id)?.minutes
-    return [
-      {
-        ...{ episode, show, number: sayNumber(show, episode.number, episode.code), title: titleOf(episode) },
-        day: releaseOf(episode, show)?.day ?? '',
-        late: lateBy(episode, show.zone),
-        minutes: minutes === 0 ? undefined : minutes,
-        views: countedAt(episode, listAge),
-        times: of.usual.get(episode.id)?.times,
-        links: of.links.get(episode.id) ?? 0,
-        made: episode.excerpts?.length ?? 0,
-        said: of.said && (of.said.get(episode.id) ?? 0),
-      },
-    ]
+export function catalogueRows(bare: readonly BareRow[], of: CatalogueSources): CatalogueRow[] {
+  return bare.map((row): CatalogueRow => {
+    const { id, excerpts } = row.episode
+    const minutes = of.made.get(id)?.minutes
+    return {
+      ...row,
+      minutes: minutes === 0 ? undefined : minutes,
+      times: of.usual.get(id)?.times,
+      links: of.links.get(id) ?? 0,
+      made: excerpts?.length ?? 0,
+      said: of.said && (of.said.get(id) ?? 0),
+    }
   })
 }
 

@@ -46,8 +46,17 @@ const made = Array.from({ length: 12 }, (_, i): Made => {
   if (!of) throw new Error('not out')
   return of
 })
+const released = made.map((m) => m.episode)
 const view = (of: readonly Made[] = made) =>
-  rhythmView({ show, recipe, made: of, coming: [], today: '2026-11-24', period: 52 })
+  rhythmView({
+    show,
+    recipe,
+    released: of.map((m) => m.episode),
+    made: of,
+    coming: [],
+    today: '2026-11-24',
+    period: 52,
+  })
 
 test('every sentence says what the figures hold, with the number of its cases', () => {
   const { promise, lead, worth, path, estimates } = view().findings
@@ -73,9 +82,9 @@ test('with few cases nothing is claimed, and nothing is offered', () => {
 })
 
 test('a period and a kind leave the others out, but the usual is made of all', () => {
-  const of = rhythmView({ show, recipe, made, coming: [], today: '2026-11-24', period: 13 })
+  const of = rhythmView({ show, recipe, released, made, coming: [], today: '2026-11-24', period: 13 })
   expect(of.frames).toHaveLength(12)
-  const short = rhythmView({ show, recipe, made, coming: [], today: '2027-01-20', period: 13 })
+  const short = rhythmView({ show, recipe, released, made, coming: [], today: '2027-01-20', period: 13 })
   expect(short.frames.map((f) => f.number)).toEqual(['#8', '#9', '#10', '#11', '#12'])
   expect(short.frames.at(-1)?.usual).toMatchObject({ times: 4, cases: 10 })
 })
@@ -106,7 +115,7 @@ test('what was changed since the last release is not offered again before anothe
   const now = { ...exampleContext(), now: Date.parse('2026-11-24T09:00:00.000Z') }
   const changed = after(records, planMinutes(records, { recipe: 'recipe', kind: 'edit', times: 1.3 }, now))
   const of = rhythmView({
-    ...{ show, made, coming: [], today: '2026-11-24', period: 52 },
+    ...{ show, released, made, coming: [], today: '2026-11-24', period: 52 },
     recipe: changed.recipes.get('recipe') ?? recipe,
   })
   expect(of.findings.estimates.deed).toBeUndefined()

@@ -69,10 +69,11 @@ export interface RhythmView {
   findings: Record<Finding['id'], Finding>
 }
 
-/** What it is made from. `made`: every released episode of the show in the order of release. */
+/** What it is made from: the released episodes of the show in the order of release, and how they were made as far as that is known. */
 export interface RhythmSources {
   show: Show
   recipe: Recipe
+  released: readonly Episode[]
   made: readonly Made[]
   coming: readonly Card[]
   today: Day
@@ -110,9 +111,9 @@ function lengthName({ cut }: Pick<Episode, 'cut'>): string {
 
 /** Everything that the screen shows of one show and period. */
 export function rhythmView(of: RhythmSources): RhythmView {
-  const { show, recipe, made: all, coming, today, period, form } = of
+  const { show, recipe, released, made: all, coming, today, period, form } = of
   const from = addDays(today, -7 * period)
-  const usual = againstUsual(all.map((m) => m.episode))
+  const usual = againstUsual(released)
   const made = all.filter((m) => m.day >= from && (form === undefined || m.episode.form === form))
   const frames = made.map((m): RhythmFrame => ({
     made: m,

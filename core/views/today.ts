@@ -1,7 +1,7 @@
 import { isOthers } from '../plan/work'
 import { ranFor } from '../commands/work/logged'
 import type { WorkBlock } from '../plan/task'
-import { openJobs } from '../helpers/page-of'
+import { openJobs } from '../helpers/jobs'
 import type { Cut, Day, Episode, Id, Job, Session } from '../records'
 import { daysBetween } from '../rhythm/days'
 import { filmingDay, lateMaterials, type LateMaterial } from '../recipe/materials'

@@ -1,16 +1,13 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { arcsOf, countLinks, livesAt } from '@core/catalogue/links'
 import { linkEpisodes, notePasted } from '@core/commands/catalogue'
 import { writeEpisode } from '@core/commands/episode'
 import { followUp } from '@core/commands/ideas'
 import type { Like } from '@core/ideas/likeness'
 import type { Episode, Id } from '@core/records'
 import { titleOf } from '@core/release/parts'
-import { againstUsual } from '@core/results/usual'
 import {
   answerOf,
-  catalogueRows,
   listAge,
   neighbours,
   passes,
@@ -18,10 +15,10 @@ import {
   type CatalogueFilter,
   type CatalogueRow,
 } from '@core/views/catalogue'
-import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
 import { useMade } from '@app/stores/made'
 import { useMoment } from '@app/stores/moment'
+import { useOut } from '@app/stores/out'
 import { useReading } from '@app/stores/reading'
 import { useSortable } from '@app/ui/table/sortable'
 import { useAsked } from './useAsked'
@@ -29,37 +26,20 @@ import { useAsked } from './useAsked'
 /** Everything that is out: what is looked for, what is looked at, and what can be done with it. */
 export function useCatalogue() {
   const library = useLibrary()
-  const cards = useCards()
   const moment = useMoment()
   const made = useMade()
+  const out = useOut()
   const reading = useReading()
   const router = useRouter()
   made.want()
   const only = ref('')
   const filter = ref<CatalogueFilter>('all')
   const question = useAsked()
-  const shows = computed(() => new Map(moment.shows.map((s) => [s.id, s])))
-  const arcs = computed(() => arcsOf(cards.released, livesAt(cards.released)))
-  const usual = computed(() => {
-    const of = [...cards.released].reverse()
-    return new Map(
-      moment.shows.flatMap((s) => [
-        ...againstUsual(
-          of.filter((e) => e.show === s.id),
-          listAge,
-        ),
-      ]),
-    )
+  const arcs = computed(() => out.arcs)
+  const all = computed(() => {
+    const said = question.said.value
+    return said ? out.rows.map((r) => ({ ...r, said: said.get(r.episode.id) ?? 0 })) : out.rows
   })
-  const all = computed(() =>
-    catalogueRows(cards.released, {
-      shows: shows.value,
-      made: new Map(made.all.map((m) => [m.episode.id, m])),
-      usual: usual.value,
-      links: countLinks(arcs.value),
-      said: question.said.value,
-    }),
-  )
   const byId = computed(() => new Map(all.value.map((r) => [r.episode.id, r])))
   /** What is left of the question, of the show and of the filter; in the order of release, the latest first. */
   const rows = computed(() =>

@@ -99,7 +99,7 @@ const main = computed(() => {
       ><button class="btn" @click="open = 'read'">Read a file</button>
     </header>
     <p v-if="of.isReading.value" role="status" class="sub">Reading what past work took…</p>
-    <template v-if="view && view.frames.length > 0">
+    <template v-else-if="view && view.frames.length > 0">
       <section
         class="film text-ink rounded-panel bg-base p-4 grid grid-cols-1 gap-x-6 lg:grid-cols-[264px_minmax(0,1fr)]"
         aria-label="The promise"
@@ -165,7 +165,7 @@ const main = computed(() => {
       </div>
       <GroupRows v-if="view.groups.length > 0" :groups="view.groups" />
     </template>
-    <section v-else-if="!of.isReading.value" class="panel p-8 text-center">
+    <section v-else class="panel p-8 text-center">
       <h2 class="text-20 mb-1">{{ view ? 'Nothing went out in this time' : 'Nothing has gone out yet' }}</h2>
       <p class="sub mb-4">
         Here stands how the promise was kept, how far ahead you were, and what your hours went into. It needs

@@ -1,7 +1,8 @@
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { z } from 'zod/mini'
 import { followUp } from '@core/commands/ideas'
+import { addDays } from '@core/rhythm/days'
 import { beginEarlier, planMinutes } from '@core/commands/recipes'
 import { periods, rhythmView, type RhythmDeed } from '@core/views/rhythm'
 import { useCards } from '@app/stores/cards'
@@ -26,12 +27,13 @@ export function useRhythm() {
   const made = useMade()
   const dialogs = useDialogs()
   const router = useRouter()
-  made.want()
   const choice = remembered<Choice>('lamp-reel.rhythm', { show: '', period: 52, form: '' }, (kept) => {
     const read = Choice.safeParse(kept)
     return read.success ? read.data : undefined
   })
   const show = computed(() => moment.shows.find((s) => s.id === choice.value.show) ?? moment.shows[0])
+  watch(() => show.value?.id, made.want, { immediate: true })
+  const released = computed(() => cards.released.filter((e) => e.show === show.value?.id).reverse())
   const form = computed(() => show.value?.forms?.find((f) => f.id === choice.value.form)?.id)
   const view = computed(() => {
     const of = show.value
@@ -40,6 +42,7 @@ export function useRhythm() {
       ? rhythmView({
           show: of,
           recipe,
+          released: released.value,
           made: made.all.filter((m) => m.episode.show === of.id),
           coming: cards.coming.filter((c) => c.show.id === of.id).slice(0, 5),
           today: moment.today,
@@ -76,7 +79,10 @@ export function useRhythm() {
     show,
     form,
     view,
-    isReading: computed(() => made.state === 'reading'),
+    isReading: computed(() => {
+      const from = addDays(moment.today, -7 * choice.value.period)
+      return made.since === undefined || made.since > from
+    }),
     choose,
     act,
   }

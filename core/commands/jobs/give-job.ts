@@ -1,4 +1,4 @@
-import { jobOf, openJobs } from '../../helpers/page-of'
+import { jobOf, openJobs } from '../../helpers/jobs'
 import type { Id, Job, Records, Step } from '../../records'
 import { ok, refused } from '../../result'
 import { titleOf } from '../../release/parts'

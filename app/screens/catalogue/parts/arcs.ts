@@ -18,13 +18,32 @@ export interface ArcScene {
 /** Where an arc meets a frame. */
 const foot = (f: FilmFrame, left: number) => f.x + f.w / 2 - left
 
-/** An arc between two frames, as high as they are apart; nothing where neither end nor its middle is in sight. */
+const topOf = (from: number, to: number) => lanes.first - 4 - Math.min(96, 14 + Math.abs(to - from) / 4)
+
+/**
+ * An arc between two frames, as high as they are apart; nothing where it is out of sight. One that is much longer than the
+ * room is drawn as far as it is in it.
+ */
 function arc(pen: CanvasRenderingContext2D, a: FilmFrame, b: FilmFrame, { left, width }: ArcScene): void {
-  const [from, to] = [foot(a, left), foot(b, left)]
-  if (Math.max(from, to) < -20 || Math.min(from, to) > width + 20) return
-  const top = lanes.first - 4 - Math.min(96, 14 + Math.abs(to - from) / 4)
-  pen.moveTo(from, a.y - 2)
-  pen.bezierCurveTo(from, top, to, top, to, b.y - 2)
+  const [first, last] = a.x < b.x ? [a, b] : [b, a]
+  const [from, to] = [foot(first, left), foot(last, left)]
+  if (to < -20 || from > width + 20) return
+  const top = topOf(from, to)
+  if (to - from <= 2 * width) {
+    pen.moveTo(from, first.y - 2)
+    pen.bezierCurveTo(from, top, to, top, to, last.y - 2)
+    return
+  }
+  const bend = width / 4
+  if (from > -width) {
+    pen.moveTo(from, first.y - 2)
+    pen.quadraticCurveTo(from, top, from + bend, top)
+  } else pen.moveTo(-10, top)
+  pen.lineTo(Math.min(to - bend, width + 10), top)
+  if (to < 2 * width) {
+    pen.lineTo(to - bend, top)
+    pen.quadraticCurveTo(to, top, to, last.y - 2)
+  }
 }
 
 /** Draws all arcs: faint ones of all, strong ones of what is looked at, dashed to what is likely. */

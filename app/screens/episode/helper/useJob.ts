@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue'
 import { answerHelper, endJob, giveJob } from '@core/commands/jobs'
-import { jobOf } from '@core/helpers/page-of'
+import { jobOf } from '@core/helpers/jobs'
 import type { Id, Job } from '@core/records'
 import { useHelpers } from '@app/stores/helpers'
 import { useLibrary } from '@app/stores/library'
