@@ -133,6 +133,7 @@ test('without a film a clock runs; lines are pasted, markers read, sections time
   await page.getByRole('button', { name: 'Hand over' }).click()
   await page.getByLabel('Who cuts it').fill('Pell Orring')
   await page.getByLabel('Who cuts it').press('Tab')
+  await page.getByText(/^What goes along/).click()
   await page.getByLabel('how the show looks and sounds').uncheck()
   const zipping = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save the package' }).click()

@@ -113,8 +113,8 @@ test('an episode that runs below its usual is offered its runner-up on Today; th
   page,
 }) => {
   await demo(page, '/today')
-  const offer = page.getByRole('region', { name: 'A swap for #38' })
-  await expect(offer).toContainText('runs at 0.7× its usual')
+  const offer = page.getByRole('region', { name: 'A swap for #39' })
+  await expect(offer).toContainText('runs at 0.8× its usual')
   await offer.getByRole('button', { name: 'Change to B' }).click()
   await expect(offer).toHaveCount(0)
   await page.keyboard.press('Control+z')

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { unzipSync } from 'fflate'
-import { begin, expect, jot, moment, png, test } from './fixtures'
+import { begin, expect, jot, moment, png, test, visit } from './fixtures'
 
 /** The whole job of one episode, start to finish, as a creator does it. */
 test('from a jotted idea to a release kit, out, backed up and restored', async ({ page }, info) => {
@@ -260,6 +260,11 @@ test('from a jotted idea to a release kit, out, backed up and restored', async (
       'tags.txt',
       'thumbnail.jpg',
       'thumbnail.png',
+      'video-site/1-title.txt',
+      'video-site/2-description.txt',
+      'video-site/3-tags.txt',
+      'video-site/4-chapters.txt',
+      'video-site/5-links.txt',
     ])
     const text = (name: string) => new TextDecoder().decode(kit[name])
     expect(text('chapters.txt')).toBe(
@@ -333,10 +338,10 @@ test('a newcomer can look round in the demo and leave it, with nothing mixed', a
   await begin(page, 'My own show')
   await page.keyboard.press('2')
   await expect(page.getByText('No ideas are kept yet')).toBeVisible()
-  await page.keyboard.press('9')
+  await visit(page, '/settings')
   await page.getByRole('button', { name: 'Look round in the demo' }).click()
   await expect(page.getByText('Demo', { exact: true })).toBeVisible({ timeout: 60_000 })
-  await page.keyboard.press('8')
+  await page.keyboard.press('9')
   await expect(page.getByRole('button', { name: 'Harbour Hours' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'My own show' })).toHaveCount(0)
 })

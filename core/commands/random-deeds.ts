@@ -8,6 +8,7 @@ import { episodeDeeds } from './random/episode'
 import { figureDeeds } from './random/figures'
 import { ideasDeeds } from './random/ideas'
 import { jobDeeds } from './random/jobs'
+import { pastDeeds } from './random/past'
 import { pictureDeeds } from './random/pictures'
 import { releaseDeeds } from './random/release'
 import { scheduleDeeds } from './random/schedule'
@@ -28,6 +29,7 @@ export const randomDeeds = {
   ...figureDeeds,
   ...ideasDeeds,
   ...jobDeeds,
+  ...pastDeeds,
   ...pictureDeeds,
   ...releaseDeeds,
   ...scheduleDeeds,

@@ -6,7 +6,7 @@ import { sayNumber } from '../rhythm/numbering'
 export type EpisodeNames = ReadonlyMap<string, Id>
 
 /** A name without what differs between programs: case, spaces, punctuation, accents. */
-function plain(text: string): string {
+export function plainName(text: string): string {
   return text
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')
@@ -40,7 +40,7 @@ export function episodeNames(episodes: Iterable<Episode>, shows: ReadonlyMap<Id,
     put(e.code.toLowerCase(), e.id)
     if (show && e.number !== undefined) put(plainNumber(sayNumber(show, e.number, e.code)), e.id)
     for (const title of new Set([titleOf(e), e.title, ...e.titles.map((t) => t.text)]))
-      put(plain(title), e.id)
+      put(plainName(title), e.id)
     for (const a of Object.values(e.addresses ?? {})) put(address(a), e.id)
   }
   for (const name of twice) names.delete(name)
@@ -56,7 +56,7 @@ export function matchEpisode(names: EpisodeNames, text: string): Id | undefined 
   if (clean === '') return undefined
   return (
     names.get(plainNumber(clean)) ??
-    names.get(plain(clean)) ??
+    names.get(plainName(clean)) ??
     names.get(address(clean)) ??
     names.get(clean.toLowerCase())
   )

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from 'vue'
+import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
+import { useRoute } from 'vue-router'
 import { useMoment } from '@app/stores/moment'
 import { typedIn } from '@app/ui/fields/event'
 import { useKeymap } from '@app/ui/keymap'
@@ -11,7 +12,9 @@ import LinksBeside from './parts/LinksBeside.vue'
 import { useCatalogue } from './useCatalogue'
 
 /** Everything that is out, on film and as a list: asked by words, linked, looked at against the usual. */
+const TakePast = defineAsyncComponent(() => import('./parts/TakePast.vue'))
 const of = useCatalogue()
+const isTaking = ref(useRoute().query['take'] !== undefined)
 const { rows, all, only, filter, question, counts, here } = of
 const moment = useMoment()
 const field = useTemplateRef<HTMLInputElement>('field')
@@ -88,13 +91,17 @@ useKeymap(catalogueKeys, {
       >
         {{ says }}
       </button>
+      <button v-if="all.length > 0" class="btn btn-small" @click="isTaking = true">Take in more</button>
     </header>
     <section v-if="all.length === 0" class="panel p-8 text-center">
       <h2 class="text-20 mb-1">Nothing has gone out yet</h2>
       <p class="sub mb-4">
         After the release moment Today asks “is it out?”. What is out is kept here for good.
       </p>
-      <RouterLink to="/today" class="btn">To Today</RouterLink>
+      <p class="flex justify-center gap-3">
+        <RouterLink to="/today" class="btn">To Today</RouterLink
+        ><button class="btn btn-main" @click="isTaking = true">Take in what is out already</button>
+      </p>
     </section>
     <template v-else>
       <CatalogueFilm :of="of" class="max-sm:hidden" />
@@ -106,6 +113,7 @@ useKeymap(catalogueKeys, {
         </template>
       </div>
     </template>
+    <TakePast v-if="isTaking" @close="isTaking = false" />
   </div>
 </template>
 

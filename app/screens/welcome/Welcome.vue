@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
 import { addShow } from '@core/commands/shows'
 import type { RhythmWish } from '@core/rhythm/rule'
 import { dayAt } from '@core/rhythm/zone'
@@ -17,6 +18,7 @@ import NumberField from '@app/ui/fields/NumberField.vue'
  * show, the application goes on to Today by itself.
  */
 const library = useLibrary()
+const router = useRouter()
 const moment = useMoment()
 const title = ref('')
 const kind = ref<'video' | 'audio'>('video')
@@ -27,6 +29,8 @@ const start = ref(dayAt(moment.now, zone.value))
 const hours = ref([90, 90, 90, 90, 90, 150, 0])
 const total = computed(() => hours.value.reduce((a, b) => a + b, 0))
 const fault = ref('')
+/** Episodes are out already: they are taken in next. */
+const hasPast = ref(false)
 const name = ref<HTMLInputElement>()
 onMounted(() => {
   void nextTick(() => name.value?.focus())
@@ -56,6 +60,7 @@ async function begin() {
     return
   }
   void library.askToKeep()
+  if (hasPast.value) void router.push({ name: 'catalogue', query: { take: '' } })
 }
 </script>
 
@@ -122,6 +127,10 @@ async function begin() {
           <HoursFields v-model="hours" />
         </div>
         <p v-if="fault" id="fault" role="alert" class="late">{{ fault }}</p>
+        <label class="flex items-center gap-2"
+          ><input v-model="hasPast" type="checkbox" class="tick" />Episodes are out already: take them in
+          next, from a table, a feed or subtitles</label
+        >
         <div class="flex items-center gap-4">
           <button class="btn btn-main px-5">Begin</button>
           <p class="sub">
