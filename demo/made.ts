@@ -79,3 +79,20 @@ export function linked(episodes: readonly Episode[], shows: readonly Show[]): vo
       if (i % 4 === 1) link(earlier, episode, episode.phase.at)
     })
 }
+
+/** What was said of some releases after they were out, by their numbers. */
+const saidOf: Readonly<Record<string, readonly [well: string, change: string]>> = {
+  'boats-40': ['The sawyer said it better than I could', 'Film the end grain before it rains'],
+  'boats-38': ['Counting aloud kept people watching', 'One nail closer, ten fewer'],
+  'talks-18': ['The silence after the sluice', 'Ask for the last question before the kettle boils'],
+}
+
+/** Lines that were written looking back, two days after the release. */
+export function lookedBackOn(episodes: readonly Episode[]): void {
+  for (const episode of episodes) {
+    const said = saidOf[episode.id]
+    if (!said || episode.phase.kind !== 'released') continue
+    const at = new Date(Date.parse(episode.phase.at) + 2 * 86_400_000).toISOString()
+    episode.lookedBack = { well: said[0], change: said[1], at }
+  }
+}

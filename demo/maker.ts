@@ -23,7 +23,7 @@ import { blankEpisode } from '@core/records/blank-episode'
 import { demoCuts } from './cuts'
 import { materialsOf } from './materials'
 import { askedReads, demoOffers, saying } from './offers'
-import { linked, picturesOf, runnersUp, waitingSince } from './made'
+import { linked, lookedBackOn, picturesOf, runnersUp, waitingSince } from './made'
 import { covered, sponsored } from './titles-with'
 import { codeFor } from '@core/rhythm/numbering'
 import { dayAt, momentAt } from '@core/rhythm/zone'
@@ -87,6 +87,7 @@ export class Maker {
   world(): WholeStore {
     runnersUp(this.episodes, this.pictures, this.today, zone)
     linked(this.episodes, [this.boats, this.talks])
+    lookedBackOn(this.episodes)
     const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
     return {
       tables: {

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { findings } from './axe'
-import { demo, expect, stored, test } from './fixtures'
+import { demo, expect, stored, test, visit } from './fixtures'
 
 test('a finding of Rhythm is carried out and undone; its chart is a table and a file with the same numbers', async ({
   page,
@@ -92,4 +92,38 @@ test('figures are pasted down a column; what is odd is asked about; a table of o
     await page.getByRole('button', { name: 'Look at #38' }).click()
     await expect(page.getByRole('region', { name: '384 copper nails' })).toContainText('28 days9,900')
   })
+})
+
+test('a line looking back comes back with the next of its kind; the hours of a month add up', async ({
+  page,
+}) => {
+  await demo(page, '/today')
+  const form = page.getByRole('form', { name: /^Looking back on #41/ })
+  await form.getByRole('textbox', { name: 'What to change' }).fill('sharpen before, not during')
+  await form.getByRole('button', { name: 'Keep' }).click()
+  await expect(form).toHaveCount(0)
+  await stored(page)
+  await visit(page, '/schedule')
+  await page.getByRole('link', { name: /Cutting a spar/ }).click()
+  await page.getByRole('link', { name: /^Brief/ }).click()
+  await expect(page.getByRole('list', { name: 'Said of the last ones' })).toContainText(
+    '#41 change: sharpen before, not during.',
+  )
+  await visit(page, '/rhythm')
+  await page.getByText(/Hours by day/).click()
+  await page.getByLabel('How long').selectOption('month')
+  await page.getByRole('button', { name: 'Before', exact: true }).click()
+  await expect(page.getByText('October 2026')).toBeVisible()
+  const coming = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save as CSV' }).click()
+  const lines = readFileSync(await (await coming).path(), 'utf8')
+    .trim()
+    .split('\r\n')
+  const minutes = lines.slice(1).map((l) => l.split(',').slice(1).map(Number))
+  const all = minutes.reduce((sum, row) => sum + (row.at(-1) ?? 0), 0)
+  expect(all).toBeGreaterThan(600)
+  for (const row of minutes) expect(row.slice(0, -1).reduce((a, b) => a + b, 0)).toBe(row.at(-1))
+  const said = `${Math.floor(all / 60)} h ${String(all % 60).padStart(2, '0')}`.replace(/ 00$/, '')
+  await expect(page.getByText(`Hours by day: ${said} this month`)).toBeVisible()
+  expect(await findings(page)).toEqual([])
 })

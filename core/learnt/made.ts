@@ -1,8 +1,9 @@
 import { max, min, sum } from 'd3-array'
-import type { Day, Episode, Recipe, StageKind, Step, StepKind, Zone } from '../records'
+import type { Day, Episode, Id, Recipe, StageKind, Step, StepKind, Zone } from '../records'
 import { dayIn } from '../rhythm/creator'
 import { daysBetween } from '../rhythm/days'
 import { dayAt } from '../rhythm/zone'
+import { workedOf, type Worked } from './time-sheet'
 
 /** The days on which a stage was worked on. */
 export interface StageSpan {
@@ -32,6 +33,10 @@ export interface Made {
   kinds: ReadonlyMap<StepKind, { planned: number; taken: number }>
   /** The day on which it was filmed or recorded; nothing where nothing was. */
   filmed: Day | undefined
+  /** Whether each of its recipe's lines was done. */
+  lines: ReadonlyMap<Id, boolean>
+  /** Its work by day. */
+  worked: Worked[]
 }
 
 const isAfter = (s: Step) => s.lead.kind === 'after'
@@ -61,6 +66,8 @@ export function madeOf(
         (s.kind === 'film' || s.kind === 'record') && s.doneAt !== undefined ? [dayIn(s.doneAt, zone)] : [],
       ),
     ),
+    lines: new Map(steps.flatMap((s) => (s.line === undefined ? [] : [[s.line, s.doneAt !== undefined]]))),
+    worked: workedOf(steps, zone),
   }
 }
 

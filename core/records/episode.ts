@@ -153,6 +153,14 @@ export const Episode = z.object({
   handed: z.optional(z.record(Id, Handed)),
   /** The episode that it follows, where it was thought of as going on from one. */
   follows: z.optional(Id),
+  /** One line after it was out: what went well, what to change. */
+  lookedBack: z.optional(
+    z.object({
+      well: z.string().check(z.maxLength(300)),
+      change: z.string().check(z.maxLength(300)),
+      at: Moment,
+    }),
+  ),
   /** What in it may be out of date by a day, noted while it was made. */
   again: z.optional(z.object({ on: Day, what: z.string().check(z.maxLength(300)) })),
   /** What feeds ask besides: its season, and whether it has strong words in it. */

@@ -8,6 +8,7 @@ import type { Brief } from '@core/records'
 import type { Card } from '@core/views/card'
 import Flag from '@app/ui/Flag.vue'
 import KeywordField from '../ideas/KeywordField.vue'
+import SaidBefore from './brief/SaidBefore.vue'
 import PictureIdeas from './brief/PictureIdeas.vue'
 import TitleCandidates from './brief/TitleCandidates.vue'
 import StepList from './StepList.vue'
@@ -51,6 +52,7 @@ onMounted(() => {
     class="mx-auto max-w-[1280px] px-5 py-5 grid grid-cols-1 gap-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_280px]"
   >
     <div class="grid grid-cols-1 gap-5 content-start">
+      <SaidBefore :card="card" />
       <TextField
         :model-value="brief.takeaway"
         class="text-16"

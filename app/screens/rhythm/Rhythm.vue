@@ -6,8 +6,10 @@ import ChartFrame from './parts/ChartFrame.vue'
 import EstimatesChart from './parts/EstimatesChart.vue'
 import FindingText from './parts/FindingText.vue'
 import GroupRows from './parts/GroupRows.vue'
+import NeverUsed from './parts/NeverUsed.vue'
 import PathChart from './parts/PathChart.vue'
 import ReadFigures from './parts/ReadFigures.vue'
+import TimeSheet from './parts/TimeSheet.vue'
 import TypeFigures from './parts/TypeFigures.vue'
 import YearFilm from './parts/YearFilm.vue'
 import { useRhythm } from './useRhythm'
@@ -163,7 +165,9 @@ const main = computed(() => {
           /></ChartFrame>
         </section>
       </div>
+      <NeverUsed v-if="show" :show="show" />
       <GroupRows v-if="view.groups.length > 0" :groups="view.groups" />
+      <TimeSheet />
     </template>
     <section v-else class="panel p-8 text-center">
       <h2 class="text-20 mb-1">{{ view ? 'Nothing went out in this time' : 'Nothing has gone out yet' }}</h2>

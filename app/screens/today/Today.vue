@@ -4,6 +4,7 @@ import { markReleased } from '@core/commands/release'
 import { endStep, startStep, stopStep } from '@core/commands/work'
 import { layOnDay } from '@core/commands/week'
 import { sayDayLong } from '@core/rhythm/days'
+import { toLookBack } from '@core/views/looking-back'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { useSchedule } from '@app/stores/schedule'
@@ -21,6 +22,7 @@ import DayBar from './parts/DayBar.vue'
 import FollowOnNote from './parts/FollowOnNote.vue'
 import IsItOut from './parts/IsItOut.vue'
 import LateStep from './parts/LateStep.vue'
+import LookBack from './parts/LookBack.vue'
 import LeftOver from './parts/LeftOver.vue'
 import MayRemind from './parts/MayRemind.vue'
 import NextOut from './parts/NextOut.vue'
@@ -54,6 +56,8 @@ const desk = useDesk()
 const openStep = useOpenStep()
 const today = useToday()
 const swaps = useSwaps()
+/** The last release, while it is fresh and nobody looked back on it. */
+const lookBack = computed(() => toLookBack(cards.released, moment.today, moment.zone))
 const nothing = computed(() => cards.withWork.length === 0)
 const next = computed(() => cards.coming[0])
 const vacant = computed(() => schedule.rows.find((r) => r.slot && !r.slot.skipped))
@@ -140,6 +144,7 @@ useKeymap(todayKeys, {
       <WantToKnow v-for="e in today.told" :key="e.id" :episode="e" />
       <TakenUp v-for="e in today.takenUp" :key="e.id" :episode="e" />
       <ThenToday v-if="today.rest.length > 0" :steps="today.rest" />
+      <LookBack v-if="lookBack" :episode="lookBack" />
       <MayRemind v-if="askedToRemind" />
       <StandingToday />
       <NothingYet v-if="nothing" />

@@ -28,6 +28,7 @@ export type Typed = Partial<
     | 'explicit'
     | 'safe'
     | 'again'
+    | 'lookedBack'
   >
 >
 

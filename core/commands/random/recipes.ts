@@ -7,6 +7,7 @@ import { beginEarlier, planMinutes } from '../recipes/learn-recipe'
 import { leaveOutStage } from '../recipes/leave-out-stage'
 import { openDifferences } from '../recipes/open-differences'
 import { settleDifferences } from '../recipes/settle-differences'
+import { takeOut } from '../recipes/take-out'
 import { takeStarter } from '../recipes/take-starter'
 import { changeRecipe } from '../recipes/change-recipe'
 
@@ -44,6 +45,15 @@ export const recipesDeeds = {
       },
       x.c,
     ),
+  takeOut: (x) => {
+    const of = recipe(x)
+    const line = one(x.r.recipes.get(of)?.lines ?? [], x)
+    return takeOut(
+      x.r,
+      { show: show(x), recipe: of, unused: [{ kind: 'line', id: line?.id ?? 'none' }] },
+      x.c,
+    )
+  },
   planMinutes: (x) => planMinutes(x.r, { recipe: recipe(x), kind: 'write', times: 0.8 + x.n(6) / 10 }, x.c),
   beginEarlier: (x) => beginEarlier(x.r, { recipe: recipe(x), stage: chosenStage(x), days: x.n(5) }, x.c),
   editLine: (x) => {
