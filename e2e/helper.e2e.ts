@@ -156,3 +156,42 @@ test('an assistant copies fields by one key and says what is scheduled; the desk
     })
   }).toPass({ timeout: 60_000 })
 })
+
+test('two reviewers look at a cut in turn, each on a page of their own; their notes stand at their moments', async ({
+  browser,
+}) => {
+  test.slow()
+  const server = new OwnServer()
+  await server.start('--host', '127.0.0.1', '--start', 'demo')
+  const desk = await (await browser.newContext()).newPage()
+  await openDesk(desk, server, '/schedule')
+  await desk.locator('a', { hasText: 'The ferry pilot' }).first().click()
+  await desk.getByRole('link', { name: /^Edit/ }).click()
+  const notes = desk.getByRole('list', { name: 'Notes on the cut' }).getByRole('listitem')
+  await expect(notes).toHaveCount(4)
+  for (const [who, line, count] of [
+    ['Wren', '5:10 ! the bell is too loud', 5],
+    ['Ansel', '0:40 I smiled here', 6],
+  ] as const) {
+    await desk.getByRole('button', { name: 'Ask for a look' }).click()
+    await desk.getByRole('textbox', { name: 'Who looks at it' }).fill(who)
+    await desk.getByRole('button', { name: 'Give them a page' }).click()
+    const lies = desk.getByRole('region', { name: new RegExp(`^With ${who}`) })
+    const address = await addressOn(desk, new RegExp(`^With ${who}`))
+    const page = await (await browser.newContext()).newPage()
+    await page.goto(server.base + new URL(address).pathname)
+    await page.getByRole('textbox', { name: 'A time, then words' }).fill(line)
+    await page.keyboard.press('Enter')
+    await page.getByRole('button', { name: 'I am through' }).click()
+    await expect(page.getByText('You are through.')).toBeVisible()
+    expect(await findings(page)).toEqual([])
+    await expect(async () => {
+      await look(desk)
+      await expect(lies).toContainText('through: ask the next one', { timeout: 2000 })
+    }).toPass({ timeout: 60_000 })
+    await expect(notes).toHaveCount(count)
+    await expect(notes.filter({ hasText: `by ${who}` })).toHaveCount(1)
+    await lies.getByRole('button', { name: 'Take back' }).click()
+    await expect(lies).toHaveCount(0)
+  }
+})

@@ -30,7 +30,18 @@ afterAll(() => {
 const folder = () => mkdtempSync(join(tmpdir(), 'lamp-reel-given-'))
 const blank: HelperPage = {
   ...{ kind: 'cut', who: 'Pell', show: 'Tern & Tiller', number: '#42', title: 'Ribs', due: '', aim: '' },
-  ...{ since: '', opened: false, back: false, toDo: [], needs: [], remarks: [], guide: '', links: [] },
+  ...{
+    since: '',
+    opened: false,
+    back: false,
+    where: '',
+    notes: [],
+    toDo: [],
+    needs: [],
+    remarks: [],
+    guide: '',
+    links: [],
+  },
   ...{ shots: [], lists: [], script: [], things: [], asked: [], also: [], taken: [] },
 }
 const send = (method: string, url: string, body?: unknown) =>

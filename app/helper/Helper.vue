@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import HelperCut from './HelperCut.vue'
+import HelperReview from './HelperReview.vue'
 import HelperRelease from './HelperRelease.vue'
 import { useHelper } from './useHelper'
 
@@ -66,6 +67,7 @@ watch(
         {{ o.charAt(0).toUpperCase() + o.slice(1) }}.
       </p>
       <HelperCut v-if="page.kind === 'cut'" :page="page" :here="here" />
+      <HelperReview v-else-if="page.kind === 'review'" :page="page" :here="here" />
       <HelperRelease v-else :page="page" :here="here" />
       <section aria-labelledby="asked" class="grid gap-2">
         <h2 id="asked">Questions</h2>

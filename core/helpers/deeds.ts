@@ -23,6 +23,10 @@ export const HelperDeed = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('ask'), text: words(2000) }),
   /** A cut, by the address where it lies or by its file's name; with some words about it. */
   z.object({ kind: z.literal('back'), where: words(1000), says: z.string().check(z.maxLength(2000)) }),
+  /** A note on the cut as it is typed: a time, `!` before what is to be done, words. */
+  z.object({ kind: z.literal('note'), text: words(2000) }),
+  /** All is noted: the reviewer is through. */
+  z.object({ kind: z.literal('through') }),
   z.object({ kind: z.literal('handed'), key: Id, state: z.enum(helperStates), on: z.boolean() }),
 ])
 export type HelperDeed = z.infer<typeof HelperDeed>

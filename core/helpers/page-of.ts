@@ -51,6 +51,18 @@ function toDoOf(cut: Cut | undefined, rate: FrameRate): HelperPage['toDo'] {
     }))
 }
 
+/** Everything that was noted on a cut, so that nobody notes it twice; what its maker noted for oneself stays there. */
+function notesOf(cut: Cut | undefined, rate: FrameRate): HelperPage['notes'] {
+  return (cut?.notes ?? [])
+    .filter((n) => !n.mine)
+    .map((n) => ({
+      at: timecode(frameAt(n.at, rate), rate),
+      text: n.text,
+      by: n.by ?? '',
+      isTask: n.kind === 'to do',
+    }))
+}
+
 /** What of an episode its edit is made with, as far as it was chosen. */
 function materialOf({ job, card, cut, rate }: PageSources, parts: ReadonlySet<PackagePart>) {
   const all = numberedCues(card.script)
@@ -142,11 +154,13 @@ export function helperPage(of: PageSources): HelperPage {
     due: said(wantedBy(job, card)),
     aim: job.kind === 'cut' && card.script ? `${from} to ${to} minutes` : '',
     since: sayDay(dayAt(Date.parse(job.given), card.show.zone)),
-    ...(job.kind === 'cut' && cut
+    ...(job.kind !== 'release' && cut
       ? { cut: { number: cut.number, length: cut.length === undefined ? '' : sayTime(cut.length) } }
       : {}),
     opened: job.opened !== undefined,
     back: job.back !== undefined,
+    where: job.kind === 'review' ? (cut?.address ?? cut?.file ?? '') : '',
+    notes: job.kind === 'review' ? notesOf(cut, of.rate) : [],
     ...materialOf(of, parts),
     things: job.kind === 'release' ? thingsFor(of) : [],
     asked: job.asked.map((q) => ({ id: q.id, text: q.text, answer: q.answer ?? '' })),

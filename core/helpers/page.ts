@@ -21,7 +21,7 @@ const PageThing = z.object({
  * page knows nothing else of the program.
  */
 export const HelperPage = z.object({
-  kind: z.enum(['cut', 'release']),
+  kind: z.enum(['cut', 'release', 'review']),
   who: text,
   show: text,
   number: text,
@@ -32,6 +32,10 @@ export const HelperPage = z.object({
   cut: z.optional(z.object({ number: z.number(), length: text })),
   opened: z.boolean(),
   back: z.boolean(),
+  /** Where the cut lies that is looked at. */
+  where: text,
+  /** What was noted on it, by whom; empty for the creator. */
+  notes: z.array(z.object({ at: text, text, by: text, isTask: z.boolean() })),
   toDo: z.array(z.object({ id: text, at: text, text, done: z.boolean(), again: z.boolean() })),
   /** What the edit needs, as far as it is there. */
   needs: texts,

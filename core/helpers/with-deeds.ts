@@ -19,6 +19,9 @@ function withDeed(page: HelperPage, id: string, deed: HelperDeed): HelperPage {
       return page.asked.some((q) => q.id === id)
         ? page
         : { ...page, asked: [...page.asked, { id, text: deed.text, answer: '' }] }
+    case 'note':
+      return { ...page, notes: [...page.notes, { at: '', text: deed.text, by: page.who, isTask: false }] }
+    case 'through':
     case 'back':
       return { ...page, back: true }
     case 'handed':

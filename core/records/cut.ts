@@ -16,6 +16,8 @@ export const CutNote = z.object({
   at: seconds,
   kind: z.enum(['to do', 'remark']),
   text: z.string().check(z.trim(), z.minLength(1, 'A note needs words.'), z.maxLength(2000)),
+  /** Who noted it, where it was a reviewer. */
+  by: z.optional(z.string()),
   /** For oneself, where another cuts. */
   mine: z.optional(z.boolean()),
   done: z.optional(Moment),

@@ -11,13 +11,13 @@ export const HelperQuestion = z.object({
 export type HelperQuestion = z.infer<typeof HelperQuestion>
 
 /**
- * What lies on a helper's desk: the cut of an episode, or its hand-over to the outlets. It has a page with an address of
+ * What lies on a helper's desk: the cut of an episode, its hand-over to the outlets, or a look at a cut. It has a page with an address of
  * its own until it is ended; the page shows what was chosen here, and nothing else.
  */
 export const Job = z.object({
   id: Id,
   episode: Id,
-  kind: z.enum(['cut', 'release']),
+  kind: z.enum(['cut', 'release', 'review']),
   who: z.string().check(z.trim(), z.minLength(1, 'Say who it goes to.'), z.maxLength(80)),
   /** What of the episode goes along (`edit/package-parts`). */
   parts: z.array(z.string()),
@@ -26,7 +26,7 @@ export const Job = z.object({
   given: Moment,
   /** When the page was first opened, as its reader said. */
   opened: z.optional(Moment),
-  /** When it came back: a cut, or the last thing scheduled. */
+  /** When it came back: a cut, or that its reviewer is through. */
   back: z.optional(Moment),
   ended: z.optional(Moment),
   asked: z.array(HelperQuestion),

@@ -142,7 +142,7 @@ function jobsOf({ working, jobs, cuts }: TodayOf): Today['jobs'] {
         says: [
           job.opened === undefined ? 'not opened yet' : '',
           theirs.length > 0 ? `${done} of ${theirs.length} ticked` : '',
-          job.back === undefined ? '' : 'handed back',
+          job.back === undefined ? '' : job.kind === 'review' ? 'through' : 'handed back',
         ]
           .filter(Boolean)
           .join(', '),

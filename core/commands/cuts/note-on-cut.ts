@@ -14,11 +14,11 @@ import { nameOf, openCut, written } from './of-cut'
  * - “The round of this cut is closed. Open it again first.”
  * - “There is nothing new to note.”
  */
-export const noteOnCut: Command<{ cut: Id; notes: readonly (ReadNote & { mine?: boolean })[] }> = (
-  records,
-  { cut: id, notes },
-  context,
-) => {
+export const noteOnCut: Command<{
+  cut: Id
+  notes: readonly (ReadNote & { mine?: boolean })[]
+  by?: string
+}> = (records, { cut: id, notes, by }, context) => {
   const cut = openCut(records, id)
   if (!cut.ok) return cut
   const at = momentOf(context)
@@ -31,6 +31,7 @@ export const noteOnCut: Command<{ cut: Id; notes: readonly (ReadNote & { mine?: 
       at: n.at,
       kind: n.kind,
       text: n.text,
+      ...(by === undefined ? {} : { by }),
       ...(n.mine && n.kind === 'to do' ? { mine: true } : {}),
       ...(n.isDone ? { done: at } : {}),
       asked: [cut.value.number],

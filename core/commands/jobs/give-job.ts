@@ -49,7 +49,7 @@ export const giveJob: Command<Pick<Job, 'id' | 'episode' | 'kind' | 'who' | 'par
     ...{ createdAt: at, updatedAt: at },
   }
   const step = kind === 'cut' ? editStep(records, of) : undefined
-  const what = kind === 'cut' ? 'the cut' : 'the hand-over'
+  const what = { cut: 'the cut', release: 'the hand-over', review: 'a look at the cut' }[kind]
   return ok({
     changes: [
       putRecord(records, 'jobs', job),

@@ -13,7 +13,7 @@ const c = exampleContext()
 const all = ['script', 'shots', 'lists', 'notes', 'guide', 'links']
 
 /** Cut 1 of “Ribs” with two things to do for its maker and one for oneself, given to Pell. */
-function given(parts: string[] = all, kind: 'cut' | 'release' = 'cut'): Records {
+function given(parts: string[] = all, kind: 'cut' | 'release' | 'review' = 'cut'): Records {
   let r = exampleWorld()
   r = after(r, beginCut(r, { episode: 'e0', id: 'cut', from: 'Pell' }, c))
   const notes = [
@@ -151,4 +151,24 @@ test('what comes after the page was ended changes nothing but that it was heard'
   const late = take(r, letter({ kind: 'back', where: 'late.mp4', says: '' }))
   expect(cutsOf(late, 'e0')).toHaveLength(1)
   expect([...late.letters.values()].at(-1)?.over).toMatch(/ended before/)
+})
+
+test('a reviewer’s notes come once, at their moments and under their name; through, they wait for the next', () => {
+  const first = letter({ kind: 'note', text: '1:20 ! hold the bolt\n2:00 wind here' })
+  let r = take(given(all, 'review'), first, first, letter({ kind: 'note', text: '99:99' }))
+  const [cut] = cutsOf(r, 'e0')
+  expect(cut?.notes.filter((x) => x.by === 'Pell').map((x) => [x.at, x.kind, x.text])).toEqual([
+    [80, 'to do', 'hold the bolt'],
+    [120, 'remark', 'wind here'],
+  ])
+  const page = pageOf(r)
+  expect(page.notes.map((x) => x.by)).toEqual(['', '', 'Pell', 'Pell', ''])
+  expect(JSON.stringify(page)).not.toContain('draw the graphic')
+  expect([page.toDo, page.script, page.things]).toEqual([[], [], []])
+  expect(page.taken.filter((t) => t.over !== '')).toHaveLength(1)
+  r = take(r, letter({ kind: 'through' }))
+  expect(r.jobs.get('job')?.back).toBeDefined()
+  expect([...r.steps.values()].some((s) => s.waiting)).toBe(false)
+  const other = take(given(), letter({ kind: 'note', text: '1:20 not mine' }))
+  expect(pageOf(other).taken.at(-1)?.over).toBe('there is no cut to look at')
 })

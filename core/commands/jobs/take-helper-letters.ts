@@ -1,4 +1,6 @@
 import { ascending } from 'd3-array'
+import { usualRate } from '../../edit/frames'
+import { readNotes } from '../../edit/notes'
 import { cutsOf } from '../../edit/rounds'
 import type { HelperMail } from '../../helpers/deeds'
 import type { Id, Job, Records, TakenLetter } from '../../records'
@@ -6,7 +8,7 @@ import { ok, refused } from '../../result'
 import { thingsOf } from '../../release/when'
 import { type Change, type Command, type Context, merged, momentOf, putRecord, withChanges } from '../change'
 import { beginCut } from '../cuts/begin-cut'
-import { changeNote } from '../cuts/note-on-cut'
+import { changeNote, noteOnCut } from '../cuts/note-on-cut'
 import { handOver } from '../release/hand-over'
 import { scheduleRelease } from '../release/schedule-release'
 import { waitingEnded } from './give-job'
@@ -80,6 +82,10 @@ function taken(records: Records, job: Job, letter: HelperMail, context: Context)
       return ticked(records, job, deed, at)
     case 'back':
       return cameBack(records, job, letter.id, deed, at)
+    case 'note':
+      return noted(records, job, deed, at)
+    case 'through':
+      return kept({ back: momentOf(at) }, `${job.who} is through with the cut`)
     case 'handed':
       return handed(records, job, deed, at)
   }
@@ -94,6 +100,19 @@ function ticked(records: Records, job: Job, { note: id, done, saw }: Deed<'tick'
   if ((note.done !== undefined) !== saw)
     return { over: `the desk had changed “${note.text}” meanwhile, and that stands` }
   const came = changeNote(records, { cut: cut.id, note: id, to: { isDone: done } }, context)
+  return came.ok
+    ? { changes: came.value.changes, sentence: `${job.who}: ${came.value.sentence}` }
+    : { over: came.problem.sentence }
+}
+
+/** What a reviewer noted, at its moment; what holds no time stands at the beginning. */
+function noted(records: Records, job: Job, { text }: Deed<'note'>, context: Context): Came {
+  const cut = cutsOf(records, job.episode).at(-1)
+  if (!cut || job.kind !== 'review') return { over: 'there is no cut to look at' }
+  const rate = records.shows.get(records.episodes.get(job.episode)?.show ?? '')?.frames ?? usualRate
+  const { notes, faults } = readNotes(text, rate)
+  if (notes.length === 0) return { over: faults[0]?.sentence ?? 'a note had no words' }
+  const came = noteOnCut(records, { cut: cut.id, notes, by: job.who }, context)
   return came.ok
     ? { changes: came.value.changes, sentence: `${job.who}: ${came.value.sentence}` }
     : { over: came.problem.sentence }

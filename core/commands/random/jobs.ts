@@ -12,6 +12,8 @@ function helperDeed(x: Chance, of: string): HelperDeed {
   const deeds: HelperDeed[] = [
     { kind: 'opened' },
     { kind: 'ask', text: word(x) },
+    { kind: 'note', text: `1:20 ! ${word(x)}` },
+    { kind: 'through' },
     { kind: 'tick', note: note?.id ?? 'none', done: x.n(2) > 0, saw: note?.done !== undefined },
     { kind: 'back', where: ['https://cuts.example/2', 'cut.mp4'][x.n(2)] ?? '', says: word(x) },
     { kind: 'handed', key: idIn(x.r.outlets, x), state: x.n(2) > 0 ? 'uploaded' : 'scheduled', on: true },
@@ -27,7 +29,7 @@ export const jobDeeds = {
       {
         id: x.c.id(),
         episode: inPhase(x, 'work'),
-        kind: x.n(2) > 0 ? 'cut' : 'release',
+        kind: (['cut', 'release', 'review'] as const)[x.n(3)] ?? 'cut',
         who: x.n(9) > 0 ? word(x) : ' ',
         parts: ['notes'],
         shelf: [],

@@ -13,6 +13,7 @@ import { useWorkload } from '@app/stores/workload'
 import KeySign from '@app/ui/KeySign.vue'
 import { useJob } from '../helper/useJob'
 import { cutKeys } from '../keymap'
+import AskLook from './AskLook.vue'
 import CutLiesWith from './CutLiesWith.vue'
 import HandOver from './HandOver.vue'
 import type { CutInHand } from './useCut'
@@ -90,5 +91,6 @@ const sayReady = (at: Ready) =>
       ><button class="btn" @click="of.reopen">Open cut {{ cut.number }} again</button>
     </p>
     <CutLiesWith v-if="job.job.value" :cut="cut" :of="of" :card="card" :job="job" :given="job.job.value" />
+    <AskLook v-if="!cut.closed" :cut="cut" :card="card" />
   </section>
 </template>

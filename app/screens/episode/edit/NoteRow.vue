@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { X } from '@lucide/vue'
 import type { CutNote } from '@core/records'
 import { sayTime } from '@core/script/timecode'
@@ -19,9 +20,15 @@ const emit = defineEmits<{
   change: [to: Partial<Pick<CutNote, 'text' | 'mine' | 'kind'>>]
   remove: []
 }>()
+const isFor = computed(() => note.kind === 'to do' && from !== '')
 const history = () => {
   const [first] = note.asked
-  return note.asked.length > 1 ? `again, asked first in cut ${first ?? 1}` : ''
+  return [
+    note.by === undefined ? '' : `by ${note.by}`,
+    note.asked.length > 1 ? `again, asked first in cut ${first ?? 1}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
 }
 function reword(event: Event) {
   const text = typedIn(event).trim()
@@ -61,16 +68,16 @@ function leave(event: Event) {
         @change="reword"
         @keydown.enter.prevent="leave"
       />
-      <p v-if="note.kind === 'to do' && (from !== '' || history())" class="sub text-12 px-1">
+      <p v-if="isFor || history()" class="sub text-12 px-1">
         <button
-          v-if="from !== ''"
+          v-if="isFor"
           class="hover:underline"
           :disabled="closed"
           :aria-label="`For ${note.mine ? 'me' : from}; change: ${note.text}`"
           @click="emit('change', { mine: !note.mine })"
         >
           for {{ note.mine ? 'me' : from }}</button
-        ><template v-if="history() && !note.done">{{ from !== '' ? ', ' : '' }}{{ history() }}</template>
+        ><template v-if="history() && !note.done">{{ isFor ? ', ' : '' }}{{ history() }}</template>
       </p>
     </div>
     <button

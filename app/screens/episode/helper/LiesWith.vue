@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useId } from 'vue'
 import type { Cut, Job } from '@core/records'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { dayAt } from '@core/rhythm/zone'
@@ -17,6 +17,7 @@ const { of, job, cut, message } = defineProps<{
   message: () => string | Promise<string>
 }>()
 const moment = useMoment()
+const heading = useId()
 const helpers = useHelpers()
 const dayOf = (at: string) => dayAt(Date.parse(at), moment.zone)
 const since = computed(() => dayOf(job.given))
@@ -26,11 +27,19 @@ const ticked = computed(() => {
     ? ''
     : `${theirs.filter((n) => n.done !== undefined).length} of ${theirs.length} ticked`
 })
+const noted = computed(() => {
+  const theirs = cut?.notes.filter((n) => n.by === job.who).length ?? 0
+  return `${theirs} ${theirs === 1 ? 'note' : 'notes'} so far`
+})
 const says = computed(() =>
   [
     job.opened ? `opened ${sayDay(dayOf(job.opened), moment.today)}` : 'not opened yet',
-    ticked.value,
-    job.back ? `last handed back ${sayDay(dayOf(job.back), moment.today)}` : '',
+    job.kind === 'review' ? noted.value : ticked.value,
+    job.back && job.kind === 'review'
+      ? 'through: ask the next one'
+      : job.back
+        ? `last handed back ${sayDay(dayOf(job.back), moment.today)}`
+        : '',
   ]
     .filter(Boolean)
     .join(' · '),
@@ -42,9 +51,9 @@ const asked = computed(() => [...job.asked].sort((a, b) => Number(!!a.answer) - 
 </script>
 
 <template>
-  <section class="panel p-4 grid gap-3" aria-labelledby="lies-with">
+  <section class="panel p-4 grid gap-3" :aria-labelledby="heading">
     <div class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
-      <h2 id="lies-with" class="flex-1 min-w-0 break-words">
+      <h2 :id="heading" class="flex-1 min-w-0 break-words">
         With {{ job.who }}
         <span class="text-sea text-12 font-sans font-medium">{{
           sayAway(since, moment.today).replace(' ago', '')

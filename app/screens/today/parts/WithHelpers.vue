@@ -6,6 +6,7 @@ import { useMoment } from '@app/stores/moment'
 
 /** What lies with helpers, since when, and what they ask. */
 const { jobs } = defineProps<{ jobs: Today['jobs'] }>()
+const whats = { cut: 'the cut', release: 'the hand-over', review: 'a look at the cut' } as const
 const moment = useMoment()
 const dayOf = (at: string) => dayAt(Date.parse(at), moment.zone)
 </script>
@@ -17,7 +18,7 @@ const dayOf = (at: string) => dayAt(Date.parse(at), moment.zone)
       <li v-for="j in jobs" :key="j.job.id">
         <RouterLink
           :to="
-            j.job.kind === 'cut'
+            j.job.kind !== 'release'
               ? { name: 'episode', params: { code: j.card.episode.code, stage: j.stage } }
               : { name: 'release' }
           "
@@ -26,8 +27,7 @@ const dayOf = (at: string) => dayAt(Date.parse(at), moment.zone)
           <span class="flex-1 min-w-0"
             ><span class="block font-semibold truncate">{{ j.job.who }}</span
             ><span class="sub block truncate"
-              >{{ j.job.kind === 'cut' ? 'the cut' : 'the hand-over' }},
-              <span class="num">{{ j.card.number }}</span><template v-if="j.says"
+              >{{ whats[j.job.kind] }}, <span class="num">{{ j.card.number }}</span><template v-if="j.says"
                 >, {{ j.says }}</template
               ></span
             ><span v-if="j.question" class="block truncate">asks: “{{ j.question }}”</span></span
