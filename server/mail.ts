@@ -6,6 +6,7 @@ import { z } from 'zod/mini'
 import { BeltMail, JottedMail, mailLimits, WishMail } from '../core/formats/mail'
 import { GivenPage, type GivenPages } from './given'
 import { givenRoutes } from './given-routes'
+import { isNestedBeyond } from './nested'
 import { About, Belt, type Mailbox } from './mailbox'
 
 const local = new Set(['127.0.0.1', 'localhost', '[::1]'])
@@ -290,24 +291,4 @@ export function mailRoutes({ mailbox, given, open, port, secure }: MailOptions):
     )
   })
   return router
-}
-
-/**
- * Whether JSON opens more brackets at once than a limit, looked at before it is read: deep nesting costs a
- * parser seconds.
- */
-function isNestedBeyond(bytes: Buffer, limit: number): boolean {
-  let depth = 0
-  let inText = false
-  for (let i = 0; i < bytes.length; i++) {
-    const c = bytes[i]
-    if (inText) {
-      if (c === 0x5c) i++
-      else if (c === 0x22) inText = false
-    } else if (c === 0x22) inText = true
-    else if (c === 0x5b || c === 0x7b) {
-      if (++depth > limit) return true
-    } else if (c === 0x5d || c === 0x7d) depth--
-  }
-  return false
 }

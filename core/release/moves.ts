@@ -1,4 +1,4 @@
-import { Part, type Id } from '../records'
+import { Part, type Id, type Outlet } from '../records'
 import type { Card } from '../views/card'
 import { partsAt, type PartAt } from './part-at'
 import type { PartState } from './parts'
@@ -13,9 +13,19 @@ export interface Going extends Thing {
   isReady: boolean
 }
 
+/** Cards and outlets are never changed in place: several things of an episode at one outlet have the same fields. */
+const known = new WeakMap<Card, Map<Outlet, PartAt[]>>()
+function partsOf(card: Card, outlet: Outlet): PartAt[] {
+  const mine = known.get(card) ?? new Map<Outlet, PartAt[]>()
+  known.set(card, mine)
+  const parts = mine.get(outlet) ?? partsAt(outlet, card)
+  mine.set(outlet, parts)
+  return parts
+}
+
 /** A thing with what is there of it (`engine` 15: ready when its outlet's required parts pass). */
 export function going(card: Card, thing: Thing): Going {
-  const parts = partsAt(thing.outlet, card)
+  const parts = partsOf(card, thing.outlet)
   const lacking = parts.filter((p) => p.isRequired && p.state !== 'there')
   return { ...thing, card, parts, lacking, isReady: lacking.length === 0 }
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { workNames } from '@core/views/rhythm'
+import { workNames } from '@core/views/rhythm-findings'
 import { typedIn } from '@app/ui/fields/event'
 import ChartFrame from './parts/ChartFrame.vue'
 import EstimatesChart from './parts/EstimatesChart.vue'

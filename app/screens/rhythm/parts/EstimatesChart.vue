@@ -5,7 +5,7 @@ import { scaleLinear } from 'd3-scale'
 import { sum } from 'd3-array'
 import type { KindTimes } from '@core/learnt/findings'
 import { sayMinutes } from '@core/script/timecode'
-import { workNames } from '@core/views/rhythm'
+import { workNames } from '@core/views/rhythm-findings'
 
 /** Planned against taken by kind of work: the bar is the plan, what goes beyond it hatched; each stroke is one episode. */
 const { times } = defineProps<{ times: readonly KindTimes[] }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Finding, RhythmDeed } from '@core/views/rhythm'
+import type { Finding, RhythmDeed } from '@core/views/rhythm-findings'
 
 /** What the figures hold, and the one thing to do about it. */
 const { finding, main = false } = defineProps<{ finding: Finding; main?: boolean }>()
