@@ -41,7 +41,8 @@ function keep(to: SafePlace[]) {
 }
 function add(name: string) {
   const clean = name.trim()
-  if (clean !== '') keep([...places.value, { place: clean, on: moment.today }])
+  if (clean !== '' && !places.value.some((p) => p.place === clean))
+    keep([...places.value, { place: clean, on: moment.today }])
   place.value = ''
 }
 function free() {
