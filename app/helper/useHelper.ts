@@ -35,6 +35,12 @@ export function useHelper() {
       const { id, n, at, deed } = one
       const answer = await callMailbox('PUT', `/for/${secret}/letters/${id}`, { n, at, deed })
       if (answer.kind === 'refused') trouble.value = answer.sentence
+      if (answer.kind === 'refused' && answer.status === 400) {
+        // It can never be taken: it must not hold up the others.
+        kept.forget([id])
+        deeds.value = kept.all
+        continue
+      }
       if (answer.kind !== 'answered') return
       trouble.value = ''
       kept.keep({ ...one, sent: true })

@@ -42,7 +42,9 @@ export const useMade = defineStore('made', () => {
   }
   async function read(): Promise<void> {
     const mine = ++round
-    const known = new Map(all.value.map((m) => [m.episode, m]))
+    // What is loaded may have been worked on since; the rest is as it was.
+    const loaded = new Set([...library.records.steps.values()].map((s) => s.episode))
+    const known = new Map(all.value.flatMap((m) => (loaded.has(m.episode.id) ? [] : [[m.episode, m]])))
     const { released } = cards
     const order = [
       ...released.filter((e) => e.show === first.value),
@@ -64,9 +66,12 @@ export const useMade = defineStore('made', () => {
     }
     if (order.length === 0) since.value = ''
   }
-  watch([() => cards.released, () => library.records.recipes, wanted, first], () => {
-    if (wanted.value) void read()
-  })
+  watch(
+    [() => cards.released, () => library.records.recipes, () => library.records.steps, wanted, first],
+    () => {
+      if (wanted.value) void read()
+    },
+  )
   return {
     all,
     since,

@@ -1,5 +1,13 @@
 import { ascending } from 'd3-array'
-import type { Id, Job } from '../records'
+import type { Id, Job, Step } from '../records'
+
+/** What a step of the edit waits for while its cut lies with a helper. */
+export const cutWait = 'the cut'
+
+/** Whether a step waits for what lies with a helper, and for nothing else of the same person. */
+export function waitsFor(job: Job, waiting: Step['waiting']): boolean {
+  return job.kind === 'cut' && waiting?.who === job.who && waiting.what === cutWait
+}
 
 /** The jobs that lie with helpers now, the first given first. */
 export function openJobs(jobs: Iterable<Job>): Job[] {

@@ -1,7 +1,7 @@
 import { isOthers } from '../plan/work'
 import { ranFor } from '../commands/work/logged'
 import type { WorkBlock } from '../plan/task'
-import { openJobs } from '../helpers/jobs'
+import { openJobs, waitsFor } from '../helpers/jobs'
 import type { Cut, Day, Episode, Id, Job, Session } from '../records'
 import { daysBetween } from '../rhythm/days'
 import { filmingDay, lateMaterials, type LateMaterial } from '../recipe/materials'
@@ -122,8 +122,8 @@ function lackingOf({ working, blocks, today }: TodayOf): Today['lacking'] {
     .sort((a, b) => b.late.days - a.late.days)
 }
 
-const isWithHelper = (jobs: Today['jobs'], card: Card, who: string) =>
-  jobs.some((j) => j.card === card && j.job.who === who)
+const isWithHelper = (jobs: Today['jobs'], card: Card, waiting: StepIn['state']['step']['waiting']) =>
+  jobs.some((j) => j.card === card && waitsFor(j.job, waiting))
 
 /** What lies with helpers of what is in work. */
 function jobsOf({ working, jobs, cuts }: TodayOf): Today['jobs'] {
@@ -196,7 +196,7 @@ export function todayOf(of: TodayOf): Today {
     jobs,
     waiting: of.working.flatMap((card) =>
       card.standing.steps.flatMap((state) =>
-        state.step.waiting && state.left && !isWithHelper(jobs, card, state.step.waiting.who)
+        state.step.waiting && state.left && !isWithHelper(jobs, card, state.step.waiting)
           ? [{ card, state, waiting: state.step.waiting }]
           : [],
       ),

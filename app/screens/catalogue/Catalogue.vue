@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { useRoute } from 'vue-router'
 import { useMoment } from '@app/stores/moment'
 import { typedIn } from '@app/ui/fields/event'
+import ChoiceRow from '@app/ui/ChoiceRow.vue'
 import { useKeymap } from '@app/ui/keymap'
 import { catalogueKeys } from './keymap'
 import CatalogueFilm from './parts/CatalogueFilm.vue'
@@ -53,24 +54,13 @@ useKeymap(catalogueKeys, {
         placeholder="Ask it: titles, scripts, tags"
         aria-label="Ask the catalogue"
       />
-      <div
+      <ChoiceRow
         v-if="moment.shows.length > 1"
-        role="radiogroup"
-        aria-label="Which show"
-        class="flex rounded-control border border-line max-md:hidden"
-      >
-        <button role="radio" class="choice" :aria-checked="only === ''" @click="only = ''">Every show</button>
-        <button
-          v-for="s in moment.shows"
-          :key="s.id"
-          role="radio"
-          class="choice"
-          :aria-checked="only === s.id"
-          @click="only = s.id"
-        >
-          {{ s.title }}
-        </button>
-      </div>
+        v-model="only"
+        label="Which show"
+        :of="[['', 'Every show'], ...moment.shows.map((s) => [s.id, s.title] as const)]"
+        class="max-md:hidden"
+      />
       <select
         v-if="moment.shows.length > 1"
         class="field w-auto md:hidden"
@@ -116,15 +106,3 @@ useKeymap(catalogueKeys, {
     <TakePast v-if="isTaking" @close="isTaking = false" />
   </div>
 </template>
-
-<style scoped>
-.choice {
-  padding: 6px 12px;
-  font-size: 12.5px;
-  border-radius: 6px;
-}
-.choice[aria-checked='true'] {
-  background: var(--raised);
-  font-weight: 600;
-}
-</style>

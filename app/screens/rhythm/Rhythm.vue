@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { workNames } from '@core/views/rhythm-findings'
+import ChoiceRow from '@app/ui/ChoiceRow.vue'
 import { typedIn } from '@app/ui/fields/event'
 import ChartFrame from './parts/ChartFrame.vue'
 import EstimatesChart from './parts/EstimatesChart.vue'
@@ -57,35 +58,19 @@ const main = computed(() => {
   <div class="mx-auto max-w-[1560px] px-5 py-4 grid grid-cols-1 gap-4 max-sm:px-3">
     <header class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <h1>Rhythm</h1>
-      <div
+      <ChoiceRow
         v-if="shows.length > 1"
-        role="radiogroup"
-        aria-label="Which show"
-        class="flex rounded-control border border-line"
-      >
-        <button
-          v-for="s in shows"
-          :key="s.id"
-          role="radio"
-          class="tab-choice"
-          :aria-checked="s.id === show?.id"
-          @click="of.choose({ show: s.id, form: '' })"
-        >
-          {{ s.title }}
-        </button>
-      </div>
-      <div role="radiogroup" aria-label="How far back" class="flex rounded-control border border-line">
-        <button
-          v-for="p in of.periods"
-          :key="p"
-          role="radio"
-          class="tab-choice"
-          :aria-checked="p === choice.period"
-          @click="of.choose({ period: p })"
-        >
-          {{ names[p] }}
-        </button>
-      </div>
+        :model-value="show?.id ?? ''"
+        label="Which show"
+        :of="shows.map((s) => [s.id, s.title] as const)"
+        @update:model-value="of.choose({ show: $event, form: '' })"
+      />
+      <ChoiceRow
+        :model-value="choice.period"
+        label="How far back"
+        :of="of.periods.map((p) => [p, names[p]] as const)"
+        @update:model-value="of.choose({ period: $event })"
+      />
       <select
         v-if="(show?.forms ?? []).length > 0"
         class="field w-auto"
@@ -181,15 +166,3 @@ const main = computed(() => {
     <ReadFigures v-if="open === 'read' && show" :show="show" @close="open = undefined" />
   </div>
 </template>
-
-<style scoped>
-.tab-choice {
-  padding: 6px 12px;
-  font-size: 12.5px;
-  border-radius: 6px;
-}
-.tab-choice[aria-checked='true'] {
-  background: var(--raised);
-  font-weight: 600;
-}
-</style>

@@ -1,4 +1,4 @@
-import { jobOf, openJobs } from '../../helpers/jobs'
+import { cutWait, jobOf, openJobs, waitsFor } from '../../helpers/jobs'
 import type { Id, Job, Records, Step } from '../../records'
 import { ok, refused } from '../../result'
 import { titleOf } from '../../release/parts'
@@ -13,10 +13,10 @@ function editStep(records: Records, episode: Id): Step | undefined {
   return stage && stepsOf(records, episode).find((s) => s.stage === stage.id && s.doneAt === undefined)
 }
 
-/** The steps that wait on who has a job, waiting no longer. */
+/** The steps that wait for what lies with a helper, waiting no longer. */
 export function waitingEnded(records: Records, job: Job, at: string): Change[] {
   return stepsOf(records, job.episode)
-    .filter((s) => s.waiting?.who === job.who)
+    .filter((s) => waitsFor(job, s.waiting))
     .map((s) => {
       const { waiting: _ended, ...rest } = s
       return putRecord(records, 'steps', { ...rest, updatedAt: at })
@@ -49,7 +49,7 @@ export const giveJob: Command<Pick<Job, 'id' | 'episode' | 'kind' | 'who' | 'par
     ...{ createdAt: at, updatedAt: at },
   }
   const step = kind === 'cut' ? editStep(records, of) : undefined
-  const what = { cut: 'the cut', release: 'the hand-over', review: 'a look at the cut' }[kind]
+  const what = { cut: cutWait, release: 'the hand-over', review: 'a look at the cut' }[kind]
   return ok({
     changes: [
       putRecord(records, 'jobs', job),

@@ -7,6 +7,7 @@ import type { Records } from '../../records'
 import { exampleWorld, viewOf } from '../../views/example-cards'
 import { changeNote, beginCut, noteOnCut } from '../cuts'
 import { writeEpisode } from '../episode'
+import { waitStep } from '../work/wait-step'
 import { answerHelper, endJob, giveJob, takeHelperLetters } from '.'
 
 const c = exampleContext()
@@ -69,6 +70,15 @@ test('given, the edit waits on its helper; ended, it waits no longer', () => {
   expect(refusalOf(endJob(ended, { job: 'job' }, c))).toBe('This is no longer with a helper.')
 })
 const giving = { id: 'other', episode: 'e0', kind: 'cut' as const, who: ' ', parts: [], shelf: [] }
+
+test('what the same person is waited for besides stays waited for, whatever becomes of the cut', () => {
+  let r = given()
+  const step = [...r.steps.values()].find((s) => s.episode === 'e0' && !s.waiting && s.doneAt === undefined)
+  const waiting = { who: 'Pell', what: 'a portrait', since: '2026-11-20' }
+  r = after(r, waitStep(r, { step: step?.id ?? '', waiting }, c))
+  r = after(r, endJob(r, { job: 'job' }, c))
+  expect([...r.steps.values()].flatMap((s) => s.waiting?.what ?? [])).toEqual(['a portrait'])
+})
 
 test('a page shows what was chosen, and no byte more', () => {
   const whole = JSON.stringify(pageOf(given()))
