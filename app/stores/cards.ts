@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { recipeFor } from '@core/commands/of-episode'
+import { dealFor } from '@core/partners/deal-of'
 import { partMinutesOf } from '@core/plan/accuracy'
 import { workedOn } from '@core/plan/worked'
 import { smallRecipe } from '@core/recipe/starters'
@@ -137,8 +138,10 @@ export const useCards = defineStore('cards', () => {
       episode.number ?? numbers.value.get(show.id)?.episodes.get(episode.id),
       episode.code,
     )
+    const deal = dealFor(records.deals, episode, show)
     const from = [
       episode,
+      deal,
       show,
       recipe,
       script,
@@ -160,6 +163,7 @@ export const useCards = defineStore('cards', () => {
       script,
       outlets,
       steps,
+      deal,
       today: moment.today,
       works: moment.works,
       partMinutes: partMinutes.value.get(show.id),
@@ -171,6 +175,7 @@ export const useCards = defineStore('cards', () => {
       outlets,
       script,
       steps,
+      deal,
       standing,
       number,
       title: titleOf(episode),

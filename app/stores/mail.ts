@@ -220,7 +220,7 @@ export const useMail = defineStore('mail', () => {
     const { icalendar } = await import('@core/formats/icalendar')
     return icalendar(
       calendarEntries(
-        [...cards.coming, ...cards.following].map((c) => ({
+        [...cards.coming, ...cards.following, ...cards.unplaced].map((c) => ({
           id: c.episode.id,
           title: c.title,
           number: c.number,

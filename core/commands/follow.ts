@@ -1,6 +1,7 @@
 import type { Day, Episode, FollowOn, Id, Recipe, Records, Step } from '../records'
 import { progressOf } from '../recipe/lamps'
 import { type EpisodeProgress } from '../recipe/progress'
+import { dealFor } from '../partners/deal-of'
 import { workingDays } from '../recipe/due'
 import { stepId } from '../recipe/apply'
 import { withChanges, merged, momentOf, putRecord, type Context, type Outcome } from './change'
@@ -123,6 +124,7 @@ function standing(
       outlets,
       script: records.scripts.get(id),
       steps: stepsOf(records, id),
+      deal: dealFor(records.deals, episode, show),
       today,
       works: workingDays(records.settings.get('settings') ?? freshSettings(momentOf(context))),
     }),

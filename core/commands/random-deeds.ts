@@ -9,6 +9,7 @@ import { figureDeeds } from './random/figures'
 import { ideasDeeds } from './random/ideas'
 import { jobDeeds } from './random/jobs'
 import { pastDeeds } from './random/past'
+import { peopleDeeds } from './random/people'
 import { pictureDeeds } from './random/pictures'
 import { releaseDeeds } from './random/release'
 import { scheduleDeeds } from './random/schedule'
@@ -30,6 +31,7 @@ export const randomDeeds = {
   ...ideasDeeds,
   ...jobDeeds,
   ...pastDeeds,
+  ...peopleDeeds,
   ...pictureDeeds,
   ...releaseDeeds,
   ...scheduleDeeds,

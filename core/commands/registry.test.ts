@@ -8,7 +8,12 @@ import { withChanges, checked, inverse, type Context, type Outcome } from './cha
 import { beginCut, noteOnCut } from './cuts'
 import { keepRunnerUp } from './episode/judge-picture'
 import { addPicture, choosePicture } from './episode/pictures'
+import { keepCampaign } from './campaigns'
+import { keepDeal } from './deals'
+import { writeEpisode } from './episode'
 import { giveJob, takeHelperLetters } from './jobs'
+import { exampleDeal } from '../partners/example-deal'
+import { bookGuest, keepPerson } from './people'
 import { keepTranscript } from './transcripts'
 import { keepOffer } from './offers'
 import { withFollowOns } from './follow'
@@ -88,6 +93,25 @@ function world(): Records {
   r = after(r, keepRunnerUp(r, { episode: 'e1', picture: 'spare' }, context))
   const heard = [{ from: 0, to: 2, text: 'It curls.' }]
   r = after(r, keepTranscript(r, { episode: 'e0', made: 'read', captions: heard }, context))
+  const asked = { guests: ['Ines Varga'], sponsor: 'Kelpline Rope' }
+  r = after(r, writeEpisode(r, { episode: 'e1', typed: asked, what: 'the guests' }, context))
+  r = after(
+    r,
+    bookGuest(
+      r,
+      { episode: 'e1', guest: 'Ines Varga', day: '2026-12-01', at: '15:00', minutes: 60 },
+      context,
+    ),
+  )
+  const ines = { name: 'Ines Varga', roles: [], work: '', ways: [], known: '', note: '' }
+  r = after(r, keepPerson(r, { fields: ines }, { ...context, id: () => 'ines' }))
+  r = after(r, keepDeal(r, { deal: 'deal', fields: exampleDeal }, context))
+  const poster = {
+    ...{ name: 'Poster', outlet: '', from: '2026-12-01', to: '2026-12-04' },
+    state: 'planned',
+  } as const
+  const campaign = { ...poster, asset: '', address: '', posts: [] }
+  r = after(r, keepCampaign(r, { fields: campaign }, { ...context, id: () => 'campaign' }))
   const mail = { name: 'Mailing list', kind: 'admin', minutes: 30 } as const
   r = after(r, putStanding(r, { ...mail, when: { kind: 'once', day: '2026-11-30' } }, context))
   const regatta = { name: 'Regatta', from: '2026-12-20', to: '2026-12-24', runUp: 14, wanted: 2, note: '' }

@@ -29,7 +29,21 @@ export function calendarEntries(
   for (const b of joined(blocks)) (laid.get(b.id) ?? laid.set(b.id, []).get(b.id))?.push(b)
   return episodes.flatMap(({ id, title, number, show, standing, out: isOut }): CalendarEntry[] => {
     const { release } = standing
-    if (!release) return []
+    // What was agreed on with somebody stands in the calendar, whether it has a slot or not.
+    const agreed = standing.steps.flatMap(({ step, left }) =>
+      left
+        ? step.blocks.flatMap((b) => (b.at === undefined || b.missed ? [] : { step, ...b, at: b.at }))
+        : [],
+    )
+    const meetings = agreed.map(({ step, day, minutes, at }, i): CalendarEntry => ({
+      kind: 'timed',
+      uid: `meeting-${step.id.replace(/[^\w-]/g, '-')}${agreed.findIndex((a) => a.step === step) === i ? '' : `-${day}`}@lamp-reel.invalid`,
+      at: momentAt(day, at, show.zone),
+      minutes,
+      summary: `${step.name}, ${number}`,
+      description: title,
+    }))
+    if (!release) return meetings
     const out: CalendarEntry = {
       kind: 'release',
       uid: `release-${id}@lamp-reel.invalid`,
@@ -52,29 +66,21 @@ export function calendarEntries(
           ],
     )
     const work = standing.steps.flatMap(({ step }) =>
-      (laid.get(step.id) ?? []).map((b, i): CalendarEntry => {
-        const both = {
-          uid: `work-${step.id.replace(/[^\w-]/g, '-')}${i === 0 ? '' : `-${i + 1}`}@lamp-reel.invalid`,
-          description: title,
-        }
-        const at = step.blocks.find((x) => x.day === b.day)?.at
-        return at === undefined
-          ? {
-              kind: 'work',
-              ...both,
-              day: b.day,
-              summary: `${sayMinutes(b.minutes)}: ${step.name}, ${number}`,
-            }
-          : {
-              kind: 'timed',
-              ...both,
-              at: momentAt(b.day, at, show.zone),
-              minutes: b.minutes,
-              summary: `${step.name}, ${number}`,
-            }
-      }),
+      (laid.get(step.id) ?? []).flatMap((b, i): CalendarEntry[] =>
+        agreed.some((a) => a.step === step && a.day === b.day)
+          ? []
+          : [
+              {
+                kind: 'work',
+                uid: `work-${step.id.replace(/[^\w-]/g, '-')}${i === 0 ? '' : `-${i + 1}`}@lamp-reel.invalid`,
+                description: title,
+                day: b.day,
+                summary: `${sayMinutes(b.minutes)}: ${step.name}, ${number}`,
+              },
+            ],
+      ),
     )
-    return [...(isOut ? [] : [out]), ...due, ...work]
+    return [...(isOut ? [] : [out]), ...due, ...work, ...meetings]
   })
 }
 

@@ -1,5 +1,6 @@
 import type {
   Day,
+  Deal,
   Episode,
   Id,
   Launch,
@@ -15,6 +16,7 @@ import type {
 } from '../records'
 import { recipeFor } from '../commands/of-episode'
 import { freshSettings } from '../commands/settings/fresh-settings'
+import { dealFor } from '../partners/deal-of'
 import { workingDays } from '../recipe/due'
 import { progressOf } from '../recipe/lamps'
 import { hasWork, type EpisodeProgress } from '../recipe/progress'
@@ -37,6 +39,8 @@ export interface Working {
   outlets: readonly Outlet[]
   script: Script | undefined
   steps: readonly Step[]
+  /** What was agreed with its sponsor, if anything. */
+  deal: Deal | undefined
   standing: EpisodeProgress
 }
 
@@ -168,7 +172,8 @@ export function stateOf(
     const outlets = show.outlets.flatMap((id) => records.outlets.get(id) ?? [])
     const script = records.scripts.get(episode.id)
     const steps = bySteps.get(episode.id) ?? []
-    const of = { episode, show, recipe, outlets, script, steps }
+    const deal = dealFor(records.deals, episode, show)
+    const of = { episode, show, recipe, outlets, script, steps, deal }
     return [{ ...of, standing: progressOf({ ...of, today, works, partMinutes: partMinutes.get(show.id) }) }]
   })
   const working = all.filter((w) => w.episode.phase.kind === 'work')

@@ -4,12 +4,10 @@ import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
 import { isScheduled } from '../release/scheduled'
 import { requiredParts, type PartState } from '../release/parts'
-import { unlicensedClips } from '../edit/clips'
-import { lacksLicence, numberedCues } from '../script/cues'
-import { sayMaterial } from './materials'
 import { bringing, partOrTick } from './bringing'
 import { dated, earliestBefore, noticeFor } from './dated'
 import { dueDates, isShort } from './due'
+import { itemNamed, openItems, openLicences, openMaterials, openRead } from './lacks'
 import {
   type StandingOf,
   type EpisodeProgress,
@@ -103,7 +101,11 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     const open = unsettled.get(stage.id) ?? []
     const items = [
       ...openItems(of, stage.id),
-      ...(stage.kind === 'film' ? heldItems : stage.kind === 'release' ? openLicences(of) : []),
+      ...(stage.kind === 'film'
+        ? heldItems
+        : stage.kind === 'release'
+          ? [...openLicences(of), ...openRead(of, release?.day)]
+          : []),
     ]
     const begun = stage.after.every((id) => lit.get(id) ?? true) && open.length === 0
     const lamp =
@@ -171,37 +173,6 @@ function inKnownStages(of: StandingOf): StandingOf {
   return { ...of, steps: of.steps.map((s) => (known.has(s.stage) ? s : { ...s, stage })) }
 }
 
-/** Required items of a stage's checklists that are not ticked. */
-function openItems({ episode, recipe }: StandingOf, stage: Id): StageState['items'] {
-  return (recipe.checklists ?? [])
-    .filter((list) => list.stage === stage)
-    .flatMap((list) =>
-      list.items
-        .filter((i) => i.required === true && !(episode.ticked ?? []).includes(i.id))
-        .map(({ id, text }) => ({ kind: 'item' as const, id, text, list: list.name })),
-    )
-}
-
-/** Materials that filming can't do without and that are not here. */
-function openMaterials({ episode, today }: StandingOf): StageState['items'] {
-  return (episode.materials ?? []).flatMap((m) =>
-    m.required && m.stand !== 'here'
-      ? [{ kind: 'material' as const, id: m.id, text: m.what, list: sayMaterial(m, today) }]
-      : [],
-  )
-}
-
-/** Things of others' that the script or the cut uses without a licence being noted: nothing goes out with them. */
-function openLicences({ script, episode }: StandingOf): StageState['items'] {
-  const cues = numberedCues(script).flatMap(({ cue }) => (lacksLicence(cue) ? [cue] : []))
-  return [...cues, ...unlicensedClips(episode)].map(({ id, text }) => ({
-    kind: 'licence' as const,
-    id,
-    text: `Licence of “${text}”`,
-    list: 'not noted',
-  }))
-}
-
 /**
  * One stage's lamp, from its steps, its parts, whether the stages it builds on are lit, and whether the required
  * items of its checklists are ticked.
@@ -261,13 +232,7 @@ function missingOf(before: readonly StageState[], required: readonly PartState[]
         })
   for (const { stage, items } of before)
     for (const { kind, id, text, list: name } of items)
-      list.push(
-        kind === 'item'
-          ? { kind, item: id, name: text, sentence: name, stage: stage.id }
-          : kind === 'licence'
-            ? { kind, cue: id, name: text, sentence: name, stage: stage.id }
-            : { kind, material: id, name: text, sentence: name, stage: stage.id },
-      )
+      list.push({ name: text, sentence: name, stage: stage.id, ...itemNamed(kind, id) })
   for (const p of parts.values())
     list.push({ kind: 'part', part: p.part, name: p.name, sentence: p.sentence, mend: p.mend })
   return list

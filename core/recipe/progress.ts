@@ -1,4 +1,4 @@
-import type { Day, Id, Part, Stage, Step } from '../records'
+import type { Day, Deal, Id, Part, Stage, Step } from '../records'
 import { type PartSources, type PartState } from '../release/parts'
 import type { Notice, WorkingDays } from './due'
 
@@ -51,7 +51,7 @@ export interface StageState {
    * Required items of its checklists that are open; before filming also materials that are not here, before a release
    * licences that are not noted.
    */
-  items: readonly { kind: 'item' | 'licence' | 'material'; id: Id; text: string; list: string }[]
+  items: readonly { kind: 'item' | 'licence' | 'material' | 'read'; id: Id; text: string; list: string }[]
   /** Parts that must be there before it may begin, and aren't. */
   unsettled: PartState[]
 }
@@ -64,6 +64,8 @@ export type Missing =
   /** Something that filming can't do without, and that is not here; a licence that is not noted, of something of another's that the script uses. */
   | { kind: 'material'; material: Id; name: string; sentence: string; stage: Id }
   | { kind: 'licence'; cue: Id; name: string; sentence: string; stage: Id }
+  /** A sponsor's read that is not as it was agreed, or not there. */
+  | { kind: 'read'; check: Id; name: string; sentence: string; stage: Id }
 
 /** Where an episode stands. */
 export interface EpisodeProgress {
@@ -95,6 +97,8 @@ export interface StandingOf extends PartSources {
   works: WorkingDays
   /** Minutes that bringing a part takes, as far as that was learnt. */
   partMinutes?: Partial<Record<Part, number>> | undefined
+  /** What was agreed with its sponsor. */
+  deal?: Deal | undefined
 }
 
 /**

@@ -6,6 +6,7 @@ import { Idea, Picture } from './idea'
 import { Material } from './material'
 import { AskedRead } from './offer'
 import { Handed, Otherwise } from './outlet'
+import { Visit } from './person'
 
 /** Where an episode stands in its life. An idea is an episode on which no work has started. */
 export const Phase = z.discriminatedUnion('kind', [
@@ -169,6 +170,8 @@ export const Episode = z.object({
   /** Where its footage is kept safe, and since when. */
   safe: z.optional(z.array(SafePlace)),
   guests: z.array(z.string()),
+  /** How far each guest is, by name; nothing is known of those who are not in it. */
+  visits: z.optional(z.array(Visit)),
   sponsor: z.optional(z.string()),
   /** What the sponsor asked of its read. */
   read: z.optional(AskedRead),

@@ -5,7 +5,7 @@ import { recordFrom5 } from './from-5'
 import { freshSetup, freshWeights } from './settings'
 
 /** The version of the records' schema that this program writes. */
-export const schemaVersion = 8
+export const schemaVersion = 9
 
 /** Tables as they were read, before anything is known of them. */
 export type RawTables = Record<string, unknown[]>
@@ -27,6 +27,7 @@ export const migrations: Readonly<Record<number, Migration>> = {
   5: (tables) => over({ sessions: [], letters: [], ...tables }, recordFrom5),
   6: (tables) => ({ cuts: [], transcripts: [], offers: [], ...tables }),
   7: (tables) => ({ jobs: [], ...tables }),
+  8: (tables) => ({ people: [], deals: [], campaigns: [], ...tables }),
 }
 
 /**

@@ -1,5 +1,5 @@
 import { z } from 'zod/mini'
-import { Id, stamps } from './basics'
+import { Day, Id, stamps } from './basics'
 
 /** One way to say an offer. */
 export const Wording = z.object({
@@ -20,6 +20,14 @@ export const Offer = z.object({
   address: z.string(),
   wordings: z.array(Wording),
   shows: z.array(Id),
+  /** The file that it gives away: its name, and whether it is made. */
+  file: z.optional(z.object({ name: z.string().check(z.maxLength(200)), made: z.boolean() })),
+  /** How often it was taken, as somebody counted: by a day, of one episode where that is known. */
+  taken: z.optional(
+    z.array(
+      z.object({ on: Day, count: z.int().check(z.gte(0, 'A count is 0 or more.')), episode: z.optional(Id) }),
+    ),
+  ),
   ...stamps,
 })
 export type Offer = z.infer<typeof Offer>

@@ -27,6 +27,8 @@ export const Reservation = z.object({
     ),
   kind: z.enum(['sponsor', 'launch', 'season', 'other']),
   launch: z.optional(Id),
+  /** The deal for which it is kept. */
+  deal: z.optional(Id),
   kept: Kept,
   note: z.string(),
   ...stamps,
@@ -51,6 +53,13 @@ export const Launch = z
     /** How many episodes should support it, and which do. */
     wanted: z.int().check(z.gte(0), z.lte(100)),
     episodes: z.array(Id),
+    /** Kinds of episode that should stand before it and after it, by the kind's name. */
+    around: z.optional(
+      z.array(z.object({ form: z.string().check(z.minLength(1)), side: z.enum(['before', 'after']) })),
+    ),
+    /** What it cost besides its campaigns, and what it brought. */
+    cost: z.optional(z.number().check(z.gte(0), z.lte(10_000_000))),
+    earned: z.optional(z.number().check(z.gte(0), z.lte(10_000_000))),
     note: z.string(),
     ...stamps,
   })

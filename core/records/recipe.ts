@@ -117,6 +117,8 @@ export const Recipe = z.object({
   pattern: z.string(),
   /** Lines said at the end of every description. */
   call: z.string(),
+  /** The offer that its scripts begin with, where it isn't the show's. */
+  offer: z.optional(Id),
   /** The folders of an episode; a slash puts one within another. */
   folders: z.array(z.string()),
   /** How an episode's outer folder is named, with {number}, {title}, {code}, {date} and {show}. */

@@ -1,11 +1,14 @@
 import type { z } from 'zod/mini'
 import type { Id } from './basics'
+import { Campaign } from './campaign'
 import { Cut } from './cut'
+import { Deal } from './deal'
 import { Episode } from './episode'
 import { Job } from './job'
 import { Keyword } from './keyword'
 import { TakenLetter } from './letter'
 import { Offer } from './offer'
+import { Person } from './person'
 import { Launch, Reservation } from './promise'
 import { Recipe } from './recipe'
 import { Script } from './script'
@@ -112,6 +115,9 @@ const defined = {
     index: 'id',
     refers: (j) => itsEpisode(j.episode),
   }),
+  people: table(Person, { singular: 'person', since: 9, index: 'id' }),
+  deals: table(Deal, { singular: 'deal', since: 9, index: 'id', refers: itsShow }),
+  campaigns: table(Campaign, { singular: 'campaign', since: 9, index: 'id' }),
 }
 
 export type TableName = keyof typeof defined

@@ -65,6 +65,8 @@ export const Settings = z.object({
         .check(z.refine((a) => a.from <= a.to, 'The first day away comes before the last.')),
     ),
   ),
+  /** Own words for messages to people, by what each is for. */
+  messages: z.optional(z.record(z.string(), z.string().check(z.maxLength(4000)))),
   theme: z.enum(['booth', 'daylight', 'system']),
   ...stamps,
 })

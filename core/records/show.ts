@@ -114,6 +114,8 @@ export const Show = z.object({
   }),
   /** How many of the next slots the creator wishes to have ready. */
   readyAhead: z.int().check(z.gte(0)),
+  /** The offer that its scripts begin with. */
+  offer: z.optional(Id),
   /** The most that should be ready ahead: evergreen, and topical, which goes stale. */
   readyMost: z.optional(
     z.object({

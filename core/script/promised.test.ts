@@ -1,6 +1,7 @@
 import { blankEpisode } from '../records/blank-episode'
 import type { Beat, Episode, Offer, Promised, Script } from '../records'
-import { beatBefore, nextWording, offerUses, readAsked, readDiffers, readStands } from './promised'
+import { readAsked } from '../partners/deal-of'
+import { beatBefore, nextWording, offerUses, readDiffers, readStands } from './promised'
 
 const at = '2026-11-01T10:00:00Z'
 const pace = { camera: 60, voice: 60 }
@@ -99,9 +100,14 @@ test('a read is held against its length and its place', () => {
 
 test('what was asked stands with the sponsor; without one nothing was asked', () => {
   const blank = episode('one')
-  expect(readAsked({ ...blank, read: { words: 'Say it' } })).toBeUndefined()
-  expect(readAsked({ ...blank, sponsor: 'Kelpline Rope' })).toEqual({ sponsor: 'Kelpline Rope', words: '' })
-  expect(readAsked({ ...blank, sponsor: 'Kelpline Rope', read: { words: 'Say it', seconds: 30 } })).toEqual({
+  expect(readAsked({ ...blank, read: { words: 'Say it' } }, undefined)).toBeUndefined()
+  expect(readAsked({ ...blank, sponsor: 'Kelpline Rope' }, undefined)).toEqual({
+    sponsor: 'Kelpline Rope',
+    words: '',
+  })
+  expect(
+    readAsked({ ...blank, sponsor: 'Kelpline Rope', read: { words: 'Say it', seconds: 30 } }, undefined),
+  ).toEqual({
     sponsor: 'Kelpline Rope',
     words: 'Say it',
     seconds: 30,

@@ -66,11 +66,6 @@ export function nextWording(
   return wordings.reduce<Wording | undefined>((a, b) => (a && ago(a) >= ago(b) ? a : b), undefined)
 }
 
-/** What was asked of the sponsor's read in an episode. The one place that knows where that is written. */
-export function readAsked(episode: Episode): (AskedRead & { sponsor: string }) | undefined {
-  return episode.sponsor === undefined ? undefined : { words: '', ...episode.read, sponsor: episode.sponsor }
-}
-
 /**
  * Behind which beat something is said that was asked for at a place: behind the first section, at the end of the section
  * nearest to the middle of the running time, or behind all but the last section. Nothing in a script without a beat.

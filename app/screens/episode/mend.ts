@@ -13,6 +13,7 @@ export function mendLabel(missing: Missing): string {
   if (missing.kind === 'item') return 'Tick it'
   if (missing.kind === 'licence') return 'Note it'
   if (missing.kind === 'material') return 'See it'
+  if (missing.kind === 'read') return missing.check === 'read' ? 'Write it' : 'Mend it'
   return missing.step.waiting
     ? 'See it'
     : stepTicks(missing.step) && missing.step.kind === 'admin'
@@ -48,7 +49,10 @@ export function mend(
         missing.mend.focus,
       )
   } else if (missing.kind === 'material') go(stageWith(card, 'film'), missing.material)
-  else if (missing.kind === 'licence') {
+  else if (missing.kind === 'read') {
+    const isWritten = missing.check === 'written'
+    go(stageWith(card, isWritten ? 'brief' : 'script'), isWritten ? 'description' : undefined)
+  } else if (missing.kind === 'licence') {
     // A clip was noted at the edit, a cue in the script.
     const isClip = card.episode.clips?.some((c) => c.id === missing.cue) ?? false
     go(stageWith(card, isClip ? 'edit' : 'script'), missing.cue)

@@ -11,8 +11,9 @@ import { type Command, momentOf, putRecord, removeRecord } from '../change'
  * - “This show is no longer there.”
  */
 export const keepOffer: Command<
-  { offer?: Id | undefined } & Pick<Offer, 'name' | 'address' | 'wordings' | 'shows'>
-> = (records, { offer: id, name, address, wordings, shows }, context) => {
+  { offer?: Id | undefined } & Pick<Offer, 'name' | 'address' | 'wordings' | 'shows'> &
+    Partial<Pick<Offer, 'file' | 'taken'>>
+> = (records, { offer: id, name, address, wordings, shows, file, taken }, context) => {
   const at = momentOf(context)
   const old = id === undefined ? undefined : records.offers.get(id)
   if (shows.some((s) => !records.shows.has(s)))
@@ -23,6 +24,8 @@ export const keepOffer: Command<
     address: address.trim(),
     wordings,
     shows,
+    ...(file === undefined || file.name.trim() === '' ? {} : { file }),
+    ...(taken === undefined || taken.length === 0 ? {} : { taken }),
     createdAt: old?.createdAt ?? at,
     updatedAt: at,
   })

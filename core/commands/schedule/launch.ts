@@ -4,7 +4,8 @@ import { type Command, momentOf, putRecord, removeRecord } from '../change'
 
 /** Adds a launch, or changes one. Refused when it ends before it begins. */
 export const putLaunch: Command<
-  { launch?: Id | undefined } & Pick<Launch, 'name' | 'from' | 'to' | 'runUp' | 'wanted' | 'note'>
+  { launch?: Id | undefined } & Pick<Launch, 'name' | 'from' | 'to' | 'runUp' | 'wanted' | 'note'> &
+    Partial<Pick<Launch, 'around' | 'cost' | 'earned'>>
 > = (records, { launch: id, ...fields }, context) => {
   const at = momentOf(context)
   const old = id === undefined ? undefined : records.launches.get(id)
@@ -24,7 +25,7 @@ export const putLaunch: Command<
 }
 
 /**
- * Takes a launch away; slots kept for it are kept no longer.
+ * Takes a launch away; slots kept for it are kept no longer, its campaigns go on by themselves.
  *
  * Refused:
  * - “This launch is no longer there.”
@@ -37,6 +38,9 @@ export const removeLaunch: Command<{ launch: Id }> = (records, { launch: id }, _
     changes: [
       removeRecord(records, 'launches', id),
       ...kept.map((r) => removeRecord(records, 'reservations', r.id)),
+      ...[...records.campaigns.values()]
+        .filter((c) => c.launch === id)
+        .map(({ launch: _gone, ...c }) => putRecord(records, 'campaigns', c)),
     ],
     sentence: `Removed the launch “${old.name}”`,
     about: [],

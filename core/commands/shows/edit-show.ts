@@ -28,6 +28,7 @@ export const editShow: Command<{
       | 'frames'
       | 'proof'
       | 'lettering'
+      | 'offer'
     >
   >
 }> = (records, { show: id, fields }, context) => {

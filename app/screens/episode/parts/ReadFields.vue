@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { AskedRead } from '@core/records'
 import { ReadPlace } from '@core/records'
-import { readAsked } from '@core/script/promised'
+import { readAsked } from '@core/partners/deal-of'
 import type { Card } from '@core/views/card'
 import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
 import TextField from '@app/ui/fields/TextField.vue'
@@ -11,6 +12,7 @@ import { useWriting } from '../writing'
 /** What the sponsor asked of its read: how long, where, in which words; the script takes it from there. */
 const { card } = defineProps<{ card: Card }>()
 const write = useWriting(() => card)
+const asked = computed(() => readAsked(card.episode, card.deal))
 const places = { opening: 'in the opening', middle: 'in the middle', close: 'in the close' }
 function ask(to: Partial<AskedRead>) {
   void write({ read: { words: '', ...card.episode.read, ...to } }, 'what was asked of the read')
@@ -24,7 +26,7 @@ function place(event: Event) {
 <template>
   <div class="grid grid-cols-[72px_minmax(0,1fr)] gap-2">
     <OptionalNumberField
-      :model-value="readAsked(card.episode)?.seconds"
+      :model-value="asked?.seconds"
       label="Seconds"
       :min="1"
       :max="3600"
@@ -33,13 +35,13 @@ function place(event: Event) {
     />
     <label
       ><span class="label">Where it is said</span
-      ><select class="field" :value="readAsked(card.episode)?.place ?? ''" @change="place">
+      ><select class="field" :value="asked?.place ?? ''" @change="place">
         <option value="">anywhere</option>
         <option v-for="p in ReadPlace.options" :key="p" :value="p">{{ places[p] }}</option>
       </select></label
     >
     <TextField
-      :model-value="readAsked(card.episode)?.words ?? ''"
+      :model-value="asked?.words ?? ''"
       lazy
       :rows="4"
       class="col-span-2"

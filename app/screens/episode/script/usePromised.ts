@@ -6,10 +6,10 @@ import {
   nextWording,
   offerUses,
   promisedIn,
-  readAsked,
   readDiffers,
   readStands,
 } from '@core/script/promised'
+import { readAsked } from '@core/partners/deal-of'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { placePromised, rewordPromised } from './document/promised-deeds'
@@ -68,7 +68,7 @@ export function usePromised(
       ]
     }),
   )
-  const asked = computed(() => readAsked(card().episode))
+  const asked = computed(() => readAsked(card().episode, card().deal))
   const read = computed((): ReadHere | undefined => {
     if (!asked.value) return undefined
     const stands = readStands(script.value, card().show.pace)

@@ -1,0 +1,1 @@
+export { dropCampaign, keepCampaign } from './keep-campaign'

@@ -1,0 +1,51 @@
+import type { ClockTime, Day, Episode, Step, Visit } from '../records'
+import { folded } from './names'
+
+/** What is noted of a guest's visit to an episode; nothing noted is a bare one. */
+export function visitOf(episode: Pick<Episode, 'visits'>, guest: string): Visit {
+  return (episode.visits ?? []).find((v) => folded(v.guest) === folded(guest)) ?? { guest }
+}
+
+/** When a guest is recorded, in the zone of the episode's show. */
+export interface Booking {
+  step: Step
+  day: Day
+  at: ClockTime
+  minutes: number
+}
+
+/** How far a guest is with an episode, from wished for to told that it is out. */
+export type VisitState =
+  | { kind: 'wished for' }
+  | { kind: 'asked'; since: Day }
+  | { kind: 'cannot'; since: Day }
+  | { kind: 'coming'; since: Day }
+  | { kind: 'booked'; booking: Booking }
+  | { kind: 'recorded' }
+  | { kind: 'out'; told: boolean }
+
+/** The day and clock time at which a visit is booked: the first timed block of its step, if it has one. */
+export function bookingOf(visit: Visit, steps: ReadonlyMap<string, Step>): Booking | undefined {
+  const step = steps.get(visit.step ?? '')
+  const block = step?.blocks
+    .filter((b) => b.at !== undefined && b.missed !== true)
+    .sort((a, b) => (a.day < b.day ? 1 : -1))[0]
+  return step && block?.at !== undefined
+    ? { step, day: block.day, at: block.at, minutes: block.minutes }
+    : undefined
+}
+
+/**
+ * How far a guest is with an episode. What is out is out for all its guests; who is recorded follows from their step being done, so that
+ * no second tick can say otherwise.
+ */
+export function visitState(episode: Episode, guest: string, steps: ReadonlyMap<string, Step>): VisitState {
+  const visit = visitOf(episode, guest)
+  if (episode.phase.kind === 'released') return { kind: 'out', told: visit.told !== undefined }
+  if (steps.get(visit.step ?? '')?.doneAt !== undefined) return { kind: 'recorded' }
+  const booking = bookingOf(visit, steps)
+  if (booking) return { kind: 'booked', booking }
+  if (visit.answered) return { kind: visit.answered.comes ? 'coming' : 'cannot', since: visit.answered.on }
+  if (visit.asked !== undefined) return { kind: 'asked', since: visit.asked }
+  return { kind: 'wished for' }
+}
