@@ -24,6 +24,7 @@ import { demoCuts } from './cuts'
 import { materialsOf } from './materials'
 import { askedReads, demoOffers, saying } from './offers'
 import { linked, lookedBackOn, picturesOf, runnersUp, waitingSince } from './made'
+import { demoDeals, demoJobs, demoPeople, withGuests, withReads } from './partners'
 import { covered, sponsored } from './titles-with'
 import { codeFor } from '@core/rhythm/numbering'
 import { dayAt, momentAt } from '@core/rhythm/zone'
@@ -87,6 +88,9 @@ export class Maker {
   world(): WholeStore {
     runnersUp(this.episodes, this.pictures, this.today, zone)
     linked(this.episodes, [this.boats, this.talks])
+    withReads(this.episodes, this.scripts, this.boats)
+    withGuests(this.episodes, this.steps, this.today)
+    const thursday = this.next(3, '17:00')
     lookedBackOn(this.episodes)
     const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
     return {
@@ -105,6 +109,9 @@ export class Maker {
         reservations: this.reservations,
         launches: this.launches,
         offers: demoOffers(this.at),
+        people: demoPeople(this.at),
+        deals: demoDeals(this.at, thursday, this.episodes),
+        jobs: demoJobs(thursday, (day) => this.moment(day)),
         cuts: demoCuts(this.today, (day) => this.moment(day), this.episodes),
       },
       journal: [],

@@ -34,6 +34,7 @@ export function demoPromises(
       name: 'Kelpline Rope',
       kind: 'sponsor',
       kept: { kind: 'slot', day: addDays(thursday, 28) },
+      deal: 'deal-kelpline',
       note: 'A read of 45 seconds, before the first third.',
       ...stamp,
     },

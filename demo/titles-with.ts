@@ -10,12 +10,11 @@ export const covered: Readonly<Record<string, string>> = {
 /** What was made, or is, with a sponsor. */
 export const sponsored: Readonly<Record<string, string>> = {
   'Eight coats in nine days': 'Brightwork Varnish',
-  'Splicing what you can reach': 'Kelpline Rope',
   'Rope fenders in an evening': 'Kelpline Rope',
   'Mending a hole the size of a fist': 'Brightwork Varnish',
   'Eels, and who still eats them': 'Kelpline Rope',
   'The harbour office, one window': 'Brightwork Varnish',
   'Steaming oak ribs without a steam box': 'Brightwork Varnish',
-  'Caulking, the quiet skill': 'Brightwork Varnish',
+  'Caulking, the quiet skill': 'Kelpline Rope',
   'Lofting a stem on the kitchen floor': 'Kelpline Rope',
 }

@@ -69,7 +69,6 @@ test('Slots are narrowed to whose move it is, and a row is dragged and moved by 
   await expect(
     page.getByRole('button', { name: /^#46 Caulking, the quiet skill, goes out Thu 24 Dec/ }),
   ).toBeVisible()
-  await expect(page.getByText(/It is kept for Kelpline Rope/)).toBeVisible()
   await expect(table.getByRole('link', { name: /Caulking/ })).toBeFocused()
   await page.keyboard.press('Control+z')
   await table

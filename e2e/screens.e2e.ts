@@ -19,6 +19,9 @@ const screens = [
   '/catalogue',
   '/rhythm',
   '/shows',
+  '/shows/partners',
+  '/shows/partners/tomas',
+  '/shows/partners/pell',
   '/shows/boats/recipe/recipe-boats',
   '/settings',
 ] as const

@@ -17,6 +17,7 @@ import { releaseKeys } from './release/keymap'
 import { readerKeys } from './reader/keymap'
 import { sessionKeys, sessionsKeys } from './sessions/keymap'
 import { captureKeys, finderKeys, shellKeys, stripKeys } from './shell/keymap'
+import { partnersKeys } from './shows/partners/keymap'
 import { scoreKeys } from './shows/recipe/keymap'
 import { todayKeys } from './today/keymap'
 import { weekKeys } from './week/keymap'
@@ -53,4 +54,5 @@ export const keymaps: readonly Keymap[] = [
   catalogueKeys,
   readerKeys,
   scoreKeys,
+  partnersKeys,
 ]

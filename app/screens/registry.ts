@@ -187,6 +187,13 @@ export const screens: readonly Screen[] = [
     },
   },
   {
+    path: '/shows/partners/:who?',
+    name: 'partners',
+    title: 'People and partners',
+    component: () => import('./shows/partners/Partners.vue'),
+    props: true,
+  },
+  {
     path: '/shows/:show?',
     name: 'shows',
     title: 'Shows',

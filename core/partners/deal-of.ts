@@ -33,14 +33,12 @@ export function readAsked(
 ): (AskedRead & { sponsor: string }) | undefined {
   if (episode.sponsor === undefined) return undefined
   const { words = '', seconds, place } = deal ?? {}
-  const own = Object.fromEntries(
-    Object.entries(episode.read ?? {}).filter(([, v]) => v !== undefined && v !== ''),
-  )
+  const own = episode.read
+  const [lasts, at] = [own?.seconds ?? seconds, own?.place ?? place]
   return {
-    words,
-    ...(seconds === undefined ? {} : { seconds }),
-    ...(place === undefined ? {} : { place }),
-    ...own,
+    words: own?.words || words,
+    ...(lasts === undefined ? {} : { seconds: lasts }),
+    ...(at === undefined ? {} : { place: at }),
     sponsor: episode.sponsor,
   }
 }

@@ -226,7 +226,7 @@ function shown({ day, today, episode }: ReadOf, before: number, note: ReadNote):
       ...base,
       state: 'passes',
       says: note.agreed === undefined ? 'shown' : 'shown and agreed',
-      measure: sayDay(note.shown),
+      measure: sayDay(note.shown).replace(/^\w+ /u, ''),
     }
   if (by === undefined) return { ...base, state: 'open', says: 'no date yet' }
   const isLate = by < today && episode.phase.kind !== 'released'

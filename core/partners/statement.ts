@@ -6,11 +6,11 @@ import { addDays } from '../rhythm/days'
 import type { DealView } from './deal-view'
 import type { DealRead } from './deal-reads'
 
-/** A row of a deal's statement: one read. */
+/** A row of a deal's statement: one read; '' is a day that is not there. */
 export interface StatementRow {
   number: string
   title: string
-  day: Day | ''
+  day: Day
   /** Seconds at which it begins, and how long it is. */
   at: number | undefined
   seconds: number | undefined
@@ -18,11 +18,11 @@ export interface StatementRow {
   why: string
   address: string
   views: number | undefined
-  viewsOn: Day | ''
+  viewsOn: Day
   fee: number
   feeIs: DealRead['fee']
-  invoiced: Day | ''
-  paid: Day | ''
+  invoiced: Day
+  paid: Day
 }
 
 /** Sums of a statement, of a stretch of time or of all. */

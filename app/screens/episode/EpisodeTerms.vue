@@ -6,6 +6,7 @@ import { supportLaunch } from '@core/commands/schedule'
 import { copyEpisode } from '@core/commands/episode'
 import { changeRecipe } from '@core/commands/recipes'
 import type { Nature } from '@core/records'
+import { draftId } from '@core/partners/people'
 import { outOfWindow } from '@core/ideas/usable'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
@@ -124,7 +125,13 @@ async function folders() {
         placeholder="none"
         @update:model-value="write({ sponsor: $event.trim() || undefined }, 'the sponsor')"
       />
-      <ReadFields v-if="card.episode.sponsor !== undefined" :card="card" />
+      <template v-if="card.episode.sponsor !== undefined"
+        ><RouterLink
+          class="text-12 underline decoration-dotted underline-offset-2"
+          :to="{ name: 'partners', params: { who: draftId(card.episode.sponsor) } }"
+          >{{ card.deal ? 'What was agreed with them' : 'Write down what was agreed with them' }}</RouterLink
+        ><ReadFields :card="card"
+      /></template>
       <div v-if="card.show.kind === 'audio'" class="grid grid-cols-2 gap-2 items-end">
         <OptionalNumberField
           :model-value="card.episode.season"

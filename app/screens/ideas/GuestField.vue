@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { draftId } from '@core/partners/people'
 import { heldBy } from '@core/named'
 import { ref } from 'vue'
 import { writeEpisode } from '@core/commands/episode'
@@ -67,7 +68,10 @@ function drop(guest: string, i: number) {
     <p class="label">Guests thought of</p>
     <ul class="grid gap-1.5">
       <li v-for="g in episode.guests" :key="g" class="flex flex-wrap gap-x-2 gap-y-1 items-center">
-        <strong class="font-medium">{{ g }}</strong><span
+        <RouterLink
+          class="font-medium no-underline hover:underline"
+          :to="{ name: 'partners', params: { who: draftId(g) } }"
+          >{{ g }}</RouterLink><span
           v-for="(t, i) in times(g)"
           :key="i"
           class="border border-line rounded-control px-2 text-12"

@@ -1,3 +1,4 @@
+import { draftId } from '@core/partners/people'
 import { computed, ref, watch, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Episode } from '@core/records'
@@ -135,23 +136,21 @@ export function useFinding(asked: Ref<string>) {
     ...can.value.filter((e) => fits(`${e.text} ${e.words ?? ''}`)),
   ])
 
-  /** People and sponsors lead to the episode that they are in next, or were in last. */
+  /** People and sponsors, and what each is. */
   const named = computed<Entry[]>(() => {
-    const by = new Map<string, { note: string; episode: Episode }>()
-    const all = [...cards.released].reverse().concat(cards.working.map((c) => c.episode))
-    for (const e of all) {
-      for (const g of e.guests) by.set(g, { note: 'guest', episode: e })
-      if (e.sponsor !== undefined) by.set(e.sponsor, { note: 'sponsor', episode: e })
+    const by = new Map<string, string>()
+    for (const { guests, sponsor } of library.records.episodes.values()) {
+      for (const g of guests) by.set(g, 'guest')
+      if (sponsor !== undefined) by.set(sponsor, 'sponsor')
     }
-    for (const s of library.records.steps.values()) {
-      const episode = library.records.episodes.get(s.episode)
-      if (s.owner !== 'me' && episode) by.set(s.owner, { note: 'helps', episode })
-    }
-    return [...by].map(([name, { note, episode }]) => ({
+    for (const s of library.records.steps.values()) if (s.owner !== 'me') by.set(s.owner, 'helps')
+    for (const p of library.records.people.values())
+      by.set(p.name, p.work || by.get(p.name) || p.roles[0] || '')
+    return [...by].map(([name, note]) => ({
       key: `name ${name}`,
       text: name,
       note,
-      act: entryOf(episode).act,
+      act: go({ name: 'partners', params: { who: draftId(name) } }),
     }))
   })
   const goals = computed<Entry[]>(() =>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import { sayRhythm } from '@core/rhythm/rule'
 import { useMoment } from '@app/stores/moment'
 import AddOutlet from './AddOutlet.vue'
@@ -10,33 +9,20 @@ import OutletCard from './OutletCard.vue'
 import RecipeCard from './RecipeCard.vue'
 import RhythmCard from './RhythmCard.vue'
 import ShowCard from './ShowCard.vue'
+import ShowsHead from './ShowsHead.vue'
 
 const { show: id = '' } = defineProps<{ show?: string }>()
 const moment = useMoment()
-const router = useRouter()
 const show = computed(() => moment.shows.find((s) => s.id === id) ?? moment.shows[0])
 const adding = ref(false)
 </script>
 
 <template>
   <div class="mx-auto max-w-[1200px] px-5 py-4 max-sm:px-3">
-    <header class="flex flex-wrap items-center gap-3 mb-4">
-      <h1>Shows</h1>
-      <div class="flex flex-wrap gap-1.5 min-w-0" role="group" aria-label="Which show">
-        <button
-          v-for="s in moment.shows"
-          :key="s.id"
-          class="btn"
-          :class="s.id === show?.id ? 'border-ink bg-raised' : ''"
-          :aria-pressed="s.id === show?.id"
-          @click="router.push({ name: 'shows', params: { show: s.id } })"
-        >
-          <span class="truncate">{{ s.title }}</span>
-        </button>
-      </div>
+    <ShowsHead :here="show?.id ?? ''">
       <p v-if="show" class="sub flex-1">{{ sayRhythm(show.rhythm) }}</p>
       <button class="btn" @click="adding = true">Add a show</button>
-    </header>
+    </ShowsHead>
     <div v-if="show" :key="show.id" class="grid grid-cols-1 gap-5 lg:grid-cols-2 items-start">
       <RhythmCard :show="show" />
       <ShowCard :show="show" />

@@ -22,8 +22,9 @@ export const keepDeal: Command<{ deal?: Id | undefined; fields: DealFields }> = 
   if (!records.shows.has(fields.show)) return refused('This show is no longer there.', 'deals.show')
   const at = momentOf(context)
   const old = id === undefined ? undefined : records.deals.get(id)
+  const said: [string, unknown][] = Object.entries(fields)
   const read = Deal.safeParse({
-    ...fields,
+    ...Object.fromEntries(said.filter(([, value]) => value !== undefined)),
     id: old?.id ?? id ?? context.id(),
     noted: old?.noted ?? {},
     createdAt: old?.createdAt ?? at,

@@ -19,9 +19,8 @@ export const noteRead: Command<{
   if (!deal) return refused('This deal is no longer there.', 'deals')
   const episode = records.episodes.get(of)
   if (!episode) return refused('This episode is no longer there.', 'episodes')
-  const next = Object.fromEntries(
-    Object.entries({ ...deal.noted[of], ...note }).filter(([, value]) => value !== undefined),
-  )
+  const said: [string, unknown][] = Object.entries({ ...deal.noted[of], ...note })
+  const next = Object.fromEntries(said.filter(([, value]) => value !== undefined))
   const read = ReadNote.safeParse(next)
   if (!read.success) return refused(read.error.issues[0]?.message ?? 'This cannot be noted.', 'deals.noted')
   return ok({
@@ -46,7 +45,8 @@ const words: Record<keyof ReadNote, string> = {
   ruled: 'settled by hand',
 }
 function sayNote(note: { [K in keyof ReadNote]?: ReadNote[K] | undefined }): string {
-  const said = Object.entries(note).map(([name, value]) => {
+  const all: [string, unknown][] = Object.entries(note)
+  const said = all.map(([name, value]) => {
     const word = Object.entries(words).find(([key]) => key === name)?.[1] ?? name
     return value === undefined ? `not ${word}` : word
   })

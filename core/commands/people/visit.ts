@@ -81,7 +81,7 @@ export const noteVisit: Command<{ episode: Id; guest: string; note: VisitNote }>
   })
 }
 
-/** The step at which a guest is recorded: the one it was booked on, else the first open recording that no other guest has, else a new one. */
+/** The step at which a guest is recorded: the one it was booked on, else the first open recording that no other guest has and that is ticked by hand, else a new one. */
 function stepFor(
   records: Records,
   episode: Episode,
@@ -100,7 +100,13 @@ function stepFor(
   const found =
     open.find((s) => s.id === visit.step) ??
     open
-      .filter((s) => s.stage === stage.id && (s.kind === 'record' || s.kind === 'film') && !others.has(s.id))
+      .filter(
+        (s) =>
+          s.stage === stage.id &&
+          (s.kind === 'record' || s.kind === 'film') &&
+          s.part === undefined &&
+          !others.has(s.id),
+      )
       .sort((a, b) => a.order - b.order)[0]
   if (found) return found
   const at = momentOf(context)

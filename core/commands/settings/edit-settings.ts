@@ -21,6 +21,7 @@ export const editSettings: Command<
       | 'away'
       | 'nudgeAfter'
       | 'currency'
+      | 'messages'
     >
   >
 > = (records, fields, context) => {
@@ -43,9 +44,11 @@ export const editSettings: Command<
                   ? 'what weighs in choosing ideas'
                   : fields.views !== undefined || fields.workViews !== undefined
                     ? 'the views'
-                    : fields.away !== undefined
-                      ? 'when guests are not free'
-                      : 'the hours of the week'
+                    : fields.messages !== undefined
+                      ? 'the words of a message'
+                      : fields.away !== undefined
+                        ? 'when guests are not free'
+                        : 'the hours of the week'
   return ok({
     changes: [putRecord(records, 'settings', { ...settings, ...fields, updatedAt: at })],
     sentence: `Changed ${what}`,
