@@ -17,6 +17,7 @@ import { recipesDeeds } from './random/recipes'
 import { scriptDeeds } from './random/scripts'
 import { sessionDeeds } from './random/sessions'
 import { showsDeeds } from './random/shows'
+import { spinOffDeeds } from './random/spin-offs'
 import { workDeeds } from './random/work'
 
 /**
@@ -39,6 +40,7 @@ export const randomDeeds = {
   ...scriptDeeds,
   ...sessionDeeds,
   ...showsDeeds,
+  ...spinOffDeeds,
   ...workDeeds,
 } satisfies Record<string, Deed>
 

@@ -25,6 +25,7 @@ import { putLaunch } from './schedule/launch'
 import { placeOnSlot } from './schedule/place-on-slot'
 import { startWork } from './schedule/start-work'
 import { planSession } from './sessions'
+import { makeSpinOff } from './spin-offs'
 import { putStanding } from './standing/put-standing'
 import { takeBusy } from './standing/busy'
 import { tickStep } from './work/tick-step'
@@ -112,6 +113,7 @@ function world(): Records {
   } as const
   const campaign = { ...poster, asset: '', address: '', posts: [] }
   r = after(r, keepCampaign(r, { fields: campaign }, { ...context, id: () => 'campaign' }))
+  r = after(r, makeSpinOff(r, { episode: 'e0', kind: 'post' }, { ...context, id: () => 'post' }))
   const mail = { name: 'Mailing list', kind: 'admin', minutes: 30 } as const
   r = after(r, putStanding(r, { ...mail, when: { kind: 'once', day: '2026-11-30' } }, context))
   const regatta = { name: 'Regatta', from: '2026-12-20', to: '2026-12-24', runUp: 14, wanted: 2, note: '' }

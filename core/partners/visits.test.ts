@@ -57,7 +57,7 @@ test('a guest goes from wished for to told, each state derived from what was don
   r = after(r, placeOnSlot(r, { episode: 'e', day: '2026-12-10' }, c))
   expect(moves(r)).toEqual([])
   const step = r.episodes.get('e')?.visits?.[0]?.step ?? ''
-  expect(r.steps.get(step)).toMatchObject({ stage: 'film', kind: 'film' })
+  expect(r.steps.get(step)).toMatchObject({ stage: 'film', kind: 'record' })
   r = after(r, tickStep(r, { step, done: true }, c))
   expect(state(r)).toEqual({ kind: 'recorded' })
   expect(refusalOf(noteVisit(r, { ...who, note: { kind: 'told', told: true } }, c))).toBe(

@@ -71,7 +71,9 @@ export function openWork(
         minutes: others ? 0 : dated || lies === 0 ? state.minutesLeft : Math.min(lies, state.minutesLeft),
         due: state.due,
         needs: state.needs.filter((n) => ids.has(n)),
-        earliest: state.earliest ?? (step.lead.kind === 'after' ? standing.release?.day : undefined),
+        earliest:
+          state.earliest ??
+          (step.lead.kind === 'after' && step.spin === undefined ? standing.release?.day : undefined),
         split: step.kind !== 'film' && step.kind !== 'record',
         release: step.required && step.lead.kind !== 'after' ? out : undefined,
         weight,

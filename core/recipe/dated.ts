@@ -7,6 +7,8 @@ import type { StandingOf } from './progress'
 /** A step with what it needs, by itself and by its stage. */
 export interface Dated extends Needing {
   lead: Lead
+  /** It has a moment of its own, which short notice does not press. */
+  fixed: boolean
   step: Step
 }
 
@@ -23,8 +25,12 @@ export function dated(steps: readonly Step[], recipe: Recipe): Dated[] {
       asked.length === 0
         ? []
         : steps.filter((s) => s.id !== step.id && s.part !== undefined && asked.includes(s.part))
-    const needs = [...new Set([...(byStages.get(step.id) ?? []), ...bring.map((s) => s.id)])]
-    return { id: step.id, name: step.name, needs, lead: step.lead, step }
+    // What is made besides waits for nothing but what it says itself.
+    const needs =
+      step.spin === undefined
+        ? [...new Set([...(byStages.get(step.id) ?? []), ...bring.map((s) => s.id)])]
+        : step.needs
+    return { id: step.id, name: step.name, needs, lead: step.lead, fixed: step.spin !== undefined, step }
   })
   const ordered = inOrder(full)
   if (ordered.ok) return ordered.value

@@ -35,6 +35,8 @@ export function workingDayAfter(day: number, works: WorkingDays): number {
 /** What counting back needs to know of a step. */
 export interface Dated extends Needing {
   lead: Lead
+  /** It has a moment of its own, which short notice does not press. */
+  fixed?: boolean
 }
 
 /** The days there are for a release from the day on which it was put there, and those that its work takes. */
@@ -69,7 +71,10 @@ export function sayNotice({ days, usual }: Pick<Notice, 'days' | 'usual'>): stri
 export function noticeOf(steps: readonly Dated[], open: ReadonlySet<Id>, from: Day, release: Day): Notice {
   const byId = new Map(steps.map((s) => [s.id, s]))
   const days = Math.max(0, daysBetween(from, release))
-  const usual = Math.max(0, ...steps.filter((s) => open.has(s.id)).map((s) => throughLead(s, byId) ?? 0))
+  const usual = Math.max(
+    0,
+    ...steps.filter((s) => open.has(s.id) && s.fixed !== true).map((s) => throughLead(s, byId) ?? 0),
+  )
   return { from, days, usual }
 }
 
@@ -99,7 +104,7 @@ export function dueDates(
     const { lead } = step
     let due: number
     if (lead.kind === 'after') due = workingDayAfter(out + lead.days, works)
-    else if (notice && isShort(notice)) {
+    else if (notice && isShort(notice) && step.fixed !== true) {
       const pressed = Math.floor(((throughLead(step, byId) ?? 0) * notice.days) / notice.usual + 0.5)
       due = workingDayBefore(out - pressed, works)
     } else if (lead.kind === 'before') due = workingDayBefore(out - lead.days, works)

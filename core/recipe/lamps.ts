@@ -4,6 +4,7 @@ import { addDays, daysBetween } from '../rhythm/days'
 import { releaseOf } from '../rhythm/slots'
 import { isScheduled } from '../release/scheduled'
 import { requiredParts, type PartState } from '../release/parts'
+import { isSpinDone } from '../release/spin-offs'
 import { bringing, partOrTick } from './bringing'
 import { dated, earliestBefore, noticeFor } from './dated'
 import { dueDates, isShort } from './due'
@@ -45,7 +46,9 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   const done = new Map(
     sorted.map((s) => [
       s.id,
-      s.doneAt !== undefined || (s.part !== undefined && part(s.part).state === 'there'),
+      s.doneAt !== undefined ||
+        (s.part !== undefined && part(s.part).state === 'there') ||
+        (s.spin !== undefined && isSpinDone(episode, s)),
     ]),
   )
   const early = earliestBefore(recipe.stages, episode.early)
@@ -62,7 +65,7 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   const follows = new Set(recipe.stages.filter((s) => s.kind === 'after').map((s) => s.id))
   const patience = episode.phase.kind === 'released' && episode.phase.planned ? followDays : followDaysOnce
   const isLong = isOut && release !== undefined && daysBetween(release.day, today) > patience
-  const letBe = (step: Step) => gone && (isLong || !follows.has(step.stage))
+  const letBe = (step: Step) => gone && (isLong || !(follows.has(step.stage) || step.spin !== undefined))
   const moot = new Set(sorted.filter(letBe).map((s) => s.id))
   const steps = row.map(({ step, needs }): StepState => {
     const isDone = done.get(step.id) ?? false

@@ -9,7 +9,9 @@ import { ReadPlace } from './offer'
 export const ReadNote = z.object({
   shown: z.optional(Day),
   agreed: z.optional(Day),
-  heardAt: z.optional(z.number().check(z.gte(0), z.lte(86_400))),
+  heardAt: z.optional(
+    z.number().check(z.gte(0, 'It is heard at a time from 0:00 on.'), z.lte(86_400, 'At most a day in.')),
+  ),
   invoiced: z.optional(Day),
   paid: z.optional(Day),
   ruled: z.optional(z.enum(['counts', 'does not count'])),
@@ -34,7 +36,7 @@ export const Deal = z
     reads: z
       .int('Reads are counted whole: 12, say.')
       .check(z.gte(1, 'A deal has at least one read.'), z.lte(500, 'A deal has at most 500 reads.')),
-    perMonth: z.optional(z.int().check(z.gte(1, 'At least one a month.'), z.lte(31))),
+    perMonth: z.optional(z.int().check(z.gte(1, 'At least one a month.'), z.lte(31, 'At most 31 a month.'))),
     from: Day,
     to: z.optional(Day),
     seconds: z.optional(
@@ -54,10 +56,16 @@ export const Deal = z
     /** What else must not come up in the same episode. */
     without: phrases,
     /** Days before the release at which they are shown the read. */
-    shownBefore: z.optional(z.int().check(z.gte(0), z.lte(90, 'At most 90 days before.'))),
-    fee: z.optional(z.number().check(z.gte(0, 'A fee is not below nothing.'), z.lte(10_000_000))),
+    shownBefore: z.optional(
+      z.int().check(z.gte(0, 'Days before are not below nothing.'), z.lte(90, 'At most 90 days before.')),
+    ),
+    fee: z.optional(
+      z.number().check(z.gte(0, 'A fee is not below nothing.'), z.lte(10_000_000, 'At most ten million.')),
+    ),
     /** Days within which an invoice is paid. */
-    payWithin: z.optional(z.int().check(z.gte(0), z.lte(365))),
+    payWithin: z.optional(
+      z.int().check(z.gte(0, 'Days are not below nothing.'), z.lte(365, 'At most a year.')),
+    ),
     note: z.string(),
     /** By the episode's id. */
     noted: z.record(Id, ReadNote),

@@ -7,6 +7,7 @@ import { Material } from './material'
 import { AskedRead } from './offer'
 import { Handed, Otherwise } from './outlet'
 import { Visit } from './person'
+import { SpinOff } from './spin-off'
 
 /** Where an episode stands in its life. An idea is an episode on which no work has started. */
 export const Phase = z.discriminatedUnion('kind', [
@@ -187,6 +188,8 @@ export const Episode = z.object({
   clips: z.optional(z.array(Clip)),
   /** Passages taken from it, in the order in which they stand. */
   excerpts: z.optional(z.array(Excerpt)),
+  /** What is made of it besides, in the order in which it was thought of. */
+  spinOffs: z.optional(z.array(SpinOff).check(z.maxLength(60, 'At most 60 things are made of one episode.'))),
   /** Which of its show's kinds of episode it is. */
   form: z.optional(Id),
   /** The recipe it is made by, where it isn't its show's first. */

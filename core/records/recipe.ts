@@ -1,4 +1,5 @@
 import { z } from 'zod/mini'
+import { SpinLine } from './spin-off'
 import { Id, Lead, Minutes, Moment, Part, StageKind, StepKind, stamps } from './basics'
 
 /** One stage of a recipe. `after` names the stages that it builds on: a partial order, not a row. */
@@ -123,6 +124,8 @@ export const Recipe = z.object({
   folders: z.array(z.string()),
   /** How an episode's outer folder is named, with {number}, {title}, {code}, {date} and {show}. */
   folderName: z.optional(z.string()),
+  /** What is made of every episode besides. */
+  spinOffs: z.optional(z.array(SpinLine)),
   checklists: z.optional(z.array(Checklist)),
   follow: z.optional(z.array(FollowOn)),
   ...stamps,

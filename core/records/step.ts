@@ -19,6 +19,8 @@ export type PlannedBlock = z.infer<typeof PlannedBlock>
 export const Step = z.object({
   id: Id,
   episode: Id,
+  /** What is made of the episode by it, a spin-off's id; it holds up no release. */
+  spin: z.optional(Id),
   /** The recipe's line that this step came from. */
   line: z.optional(Id),
   stage: Id,

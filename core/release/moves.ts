@@ -1,6 +1,7 @@
 import { Part, type Id, type Outlet } from '../records'
 import type { Card } from '../views/card'
 import { partsAt, type PartAt } from './part-at'
+import { spinParts } from './spin-parts'
 import type { PartState } from './parts'
 import type { Thing } from './when'
 
@@ -15,7 +16,8 @@ export interface Going extends Thing {
 
 /** Cards and outlets are never changed in place: several things of an episode at one outlet have the same fields. */
 const known = new WeakMap<Card, Map<Outlet, PartAt[]>>()
-function partsOf(card: Card, outlet: Outlet): PartAt[] {
+function partsOf(card: Card, { outlet, spin }: Thing): PartAt[] {
+  if (spin) return spinParts(outlet, card, spin)
   const mine = known.get(card) ?? new Map<Outlet, PartAt[]>()
   known.set(card, mine)
   const parts = mine.get(outlet) ?? partsAt(outlet, card)
@@ -25,7 +27,7 @@ function partsOf(card: Card, outlet: Outlet): PartAt[] {
 
 /** A thing with what is there of it (`engine` 15: ready when its outlet's required parts pass). */
 export function going(card: Card, thing: Thing): Going {
-  const parts = partsOf(card, thing.outlet)
+  const parts = partsOf(card, thing)
   const lacking = parts.filter((p) => p.isRequired && p.state !== 'there')
   return { ...thing, card, parts, lacking, isReady: lacking.length === 0 }
 }
@@ -75,6 +77,17 @@ function labelOf(part: PartAt): string {
   }
 }
 
+/** Whether a field of a spin-off is its own, not the episode's. */
+function isOwnWord({ field }: PartAt): boolean {
+  return field === 'title' || field === 'description'
+}
+
+/** Which move mends a part of a thing: the same one for all things that have it from the same place. */
+export function moveKey({ card, spin }: Pick<Going, 'card' | 'spin'>, part: PartAt): string {
+  const of = spin && isOwnWord(part) ? spin.id : card.episode.id
+  return `${of} ${part.field}`
+}
+
 /**
  * The moves that mend what is lacking (`engine` 15): each part of an episode once, with all that waits for it; those that
  * mend what goes out soonest first, then those that mend most a minute.
@@ -85,19 +98,23 @@ export function movesFor(all: readonly Going[]): Move[] {
     for (const part of thing.lacking) {
       const { field, mend } = part
       if (!mend || !isPart(field)) continue
-      const key = `${thing.card.episode.id} ${field}`
+      const key = moveKey(thing, part)
       const known = moves.get(key)
       if (known) {
         known.mends.push(thing)
         continue
       }
-      const step = thing.card.standing.steps.find((s) => s.left && s.step.part === field)
+      const step = thing.card.standing.steps.find((s) =>
+        thing.spin && isOwnWord(part)
+          ? s.left && s.step.spin === thing.spin.id
+          : s.left && s.step.part === field,
+      )
       moves.set(key, {
         key,
         card: thing.card,
         part: field,
         mend,
-        label: labelOf(part),
+        label: thing.spin && isOwnWord(part) ? `${labelOf(part)} of the ${thing.spin.kind}` : labelOf(part),
         minutes: step?.minutesLeft ?? (field === 'tags' || field === 'chapters' ? 1 : 10),
         ...(step?.step.waiting ? { waits: step.step.waiting.who } : {}),
         mends: [thing],

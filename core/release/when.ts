@@ -1,4 +1,4 @@
-import type { Episode, Handed, Id, Outlet, Show, When } from '../records'
+import type { Episode, Handed, Id, Outlet, Show, SpinKind, SpinOff, When } from '../records'
 import { addDays, sayDay } from '../rhythm/days'
 import { datesOf } from '../rhythm/rule'
 import { releaseOf } from '../rhythm/slots'
@@ -27,6 +27,8 @@ export interface Thing {
   outlet: Outlet
   at: number
   when: When
+  /** What it is of the episode, where it isn't the episode itself or an outlet's own thing. */
+  spin?: SpinOff
   /** Its moment was fixed by hand: it stays when the release moves. */
   isFixed: boolean
   handed: Handed
@@ -38,17 +40,42 @@ export function thingsOf(episode: Episode, show: Show, outlets: readonly Outlet[
   if (!release) return []
   return outlets
     .flatMap((outlet) =>
-      [outlet.when ?? ({ kind: 'with' } as const), ...(outlet.more ?? [])].flatMap((when, i): Thing[] => {
-        const key = i === 0 ? outlet.id : `${outlet.id}/${i}`
+      waysAt(episode, outlet).flatMap(({ key, when, spin }): Thing[] => {
         const handed = episode.handed?.[key] ?? {}
         const { fixed } = handed
         const at = fixed
           ? momentAt(fixed.day, fixed.time, show.zone)
           : momentOfThing(when, release.at, show.zone)
-        return at === undefined ? [] : [{ key, outlet, at, when, isFixed: fixed !== undefined, handed }]
+        const isFixed = fixed !== undefined
+        return at === undefined ? [] : [{ key, outlet, at, when, isFixed, handed, ...(spin ? { spin } : {}) }]
       }),
     )
     .sort((a, b) => a.at - b.at)
+}
+
+/** The key under which it stands with the episode how far a spin-off was handed over; nothing while it has no outlet. */
+export function spinKey({ id, outlet }: Pick<SpinOff, 'id' | 'outlet'>): Id | undefined {
+  return outlet === undefined ? undefined : `${outlet}/${id}`
+}
+
+/**
+ * What of an episode goes out at an outlet: the outlet's own things, and what was made of the episode for it. Where the outlet's things
+ * are not the episode itself (excerpts) each that was made takes the place of one of them, the last first.
+ */
+export function waysAt(
+  episode: Pick<Episode, 'spinOffs'>,
+  outlet: Outlet,
+): { key: Id; when: When; spin: SpinOff | undefined }[] {
+  const own = [outlet.when ?? { kind: 'with' as const }, ...(outlet.more ?? [])].map((when, i) => ({
+    key: i === 0 ? outlet.id : `${outlet.id}/${i}`,
+    when,
+    spin: undefined,
+  }))
+  const made = (episode.spinOffs ?? [])
+    .filter((s) => s.outlet === outlet.id && s.off !== true)
+    .map((spin) => ({ key: `${outlet.id}/${spin.id}`, when: spin.when, spin }))
+  const isItself = outlet.thing === undefined || outlet.thing.trim() === ''
+  return [...own.slice(0, isItself ? own.length : Math.max(0, own.length - made.length)), ...made]
 }
 
 /** Since when a thing is scheduled at its outlet; nothing where its moment is another by now, since the outlet has the old one. */
@@ -57,8 +84,21 @@ export function scheduledSince({ handed, at }: Pick<Thing, 'handed' | 'at'>): st
   return going !== undefined && Date.parse(going) !== at ? undefined : scheduled
 }
 
+const kinds: Record<SpinKind, string> = {
+  excerpt: 'Excerpt',
+  short: 'Short',
+  post: 'Post',
+  letter: 'Letter',
+  article: 'Article',
+}
+/** What a kind of spin-off is called. */
+export function sayKind(kind: SpinKind): string {
+  return kinds[kind]
+}
+
 /** What it is called where it stands: “Excerpt 2” at an outlet with several, nothing where it is the episode itself. */
-export function thingName({ outlet, key }: Pick<Thing, 'outlet' | 'key'>): string {
+export function thingName({ outlet, key, spin }: Pick<Thing, 'outlet' | 'key' | 'spin'>): string {
+  if (spin) return sayKind(spin.kind)
   const [, further] = key.slice(outlet.id.length).split('/')
   if (outlet.thing === undefined || outlet.thing.trim() === '') return ''
   return (outlet.more ?? []).length === 0 ? outlet.thing : `${outlet.thing} ${Number(further ?? 0) + 1}`
@@ -94,10 +134,9 @@ export function hangingOn(
   return outlets
     .filter((o) => o.id !== show.outlets[0])
     .flatMap((outlet) =>
-      [outlet.when ?? ({ kind: 'with' } as const), ...(outlet.more ?? [])].map((when, i) => {
-        const key = i === 0 ? outlet.id : `${outlet.id}/${i}`
+      waysAt(episode, outlet).map(({ key, when, spin }) => {
         const { live, fixed } = episode.handed?.[key] ?? {}
-        const name = thingName({ outlet, key })
+        const name = thingName({ outlet, key, ...(spin ? { spin } : {}) })
         return {
           says: `${name === '' ? outlet.name : name} ${fixed ? `on ${sayDay(fixed.day)} ${fixed.time}` : sayWhen(when)}`,
           stays: live !== undefined ? 'out already' : fixed ? 'fixed by hand' : undefined,

@@ -154,7 +154,10 @@ export const bookGuest: Command<{ episode: Id; guest: string; day: Day; at: Cloc
   const start: Change[] =
     episode.phase.kind === 'work'
       ? []
-      : [putRecord(records, 'episodes', working(episode, context)), ...begun(records, episode, context)]
+      : [
+          putRecord(records, 'episodes', working(records, episode, context)),
+          ...begun(records, episode, context),
+        ]
   const now = withChanges(records, start)
   const step = stepFor(now, episode, visit, minutes, context)
   if (!step) return refused('Its recipe has no stage in which it could be recorded.', 'recipes.stages')

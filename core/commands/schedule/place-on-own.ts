@@ -34,7 +34,7 @@ export const placeOnOwn: Command<{ episode: Id; day: Day; time: ClockTime }> = (
   return ok({
     changes: [
       putRecord(records, 'episodes', {
-        ...working(episode, context),
+        ...working(records, episode, context),
         place: { kind: 'own', day, time },
         placedOn: todayOf(records, context),
         spare: false,

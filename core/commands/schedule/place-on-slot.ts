@@ -67,7 +67,7 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
       ? kept.reservation.name
       : undefined
   const placed: Episode = {
-    ...working(episode, context),
+    ...working(records, episode, context),
     ...recipe,
     ...(sponsor === undefined ? {} : { sponsor }),
     place: { kind: 'slot', day },

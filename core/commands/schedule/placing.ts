@@ -1,4 +1,5 @@
 import { scriptFrom, stepsToAdd } from '../../recipe/apply'
+import { spinOffsToAdd, spinStage, spinStep } from '../../release/spin-offs'
 import type { Episode, Id, Records, Show } from '../../records'
 import { type Result, ok, refused } from '../../result'
 import { type Change, type Context, momentOf, putRecord } from '../change'
@@ -19,13 +20,22 @@ export function begun(records: Records, episode: Episode, context: Context): Cha
   const script = records.scripts.has(episode.id)
     ? []
     : [putRecord(records, 'scripts', scriptFrom(recipe, episode, at))]
-  return [...steps.map((s) => putRecord(records, 'steps', s)), ...script]
+  const order = Math.max(0, ...steps.map((s) => s.order + 1))
+  const spun = spinOffsToAdd(recipe, records.episodes.get(episode.id) ?? episode, at).map(
+    ({ spin, line }, i) =>
+      spinStep(episode.id, spin, { stage: spinStage(recipe), minutes: line.minutes, order: order + i, at }),
+  )
+  return [...[...steps, ...spun].map((s) => putRecord(records, 'steps', s)), ...script]
 }
 
-export function working(episode: Episode, context: Context): Episode {
+/** An episode in work; what its recipe has made of every episode is there from then on. */
+export function working(records: Records, episode: Episode, context: Context): Episode {
   const at = momentOf(context)
+  const recipe = recipeFor(records, episode)
+  const spun = recipe ? spinOffsToAdd(recipe, episode, at).map(({ spin }) => spin) : []
   return {
     ...episode,
+    ...(spun.length > 0 ? { spinOffs: [...(episode.spinOffs ?? []), ...spun] } : {}),
     phase: episode.phase.kind === 'work' ? episode.phase : { kind: 'work', since: at },
     updatedAt: at,
   }

@@ -17,7 +17,10 @@ export const startWork: Command<{ episode: Id }> = (records, { episode: id }, co
   const { episode } = read.value
   if (episode.phase.kind === 'released') return refused('It has already been released.', 'episodes.phase')
   return ok({
-    changes: [putRecord(records, 'episodes', working(episode, context)), ...begun(records, episode, context)],
+    changes: [
+      putRecord(records, 'episodes', working(records, episode, context)),
+      ...begun(records, episode, context),
+    ],
     sentence: `Started “${titleOf(episode)}”`,
     about: [id],
   })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Going, Move } from '@core/release/moves'
+import { moveKey, type Going, type Move } from '@core/release/moves'
 import { thingName } from '@core/release/when'
 import { addDays, sayDay } from '@core/rhythm/days'
 import { dayAt, localAt } from '@core/rhythm/zone'
@@ -61,7 +61,7 @@ const joins = computed(() =>
   moves.value.flatMap((move, m) =>
     rows.value.flatMap((row) =>
       row.thing.lacking.flatMap((part, i) =>
-        row.thing.card.episode.id === move.card.episode.id && part.field === move.part
+        moveKey(row.thing, part) === move.key
           ? {
               key: `${of.idOf(row.thing)} ${part.field}`,
               isFirst: m === 0,

@@ -1,0 +1,2 @@
+export { dropSpinOff, makeSpinOff } from './make-spin-off'
+export { writeSpinOff, type SpinFields } from './write-spin-off'
