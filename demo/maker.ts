@@ -25,6 +25,7 @@ import { materialsOf } from './materials'
 import { askedReads, demoOffers, saying } from './offers'
 import { linked, lookedBackOn, picturesOf, runnersUp, waitingSince } from './made'
 import { demoDeals, demoJobs, demoPeople, withGuests, withReads } from './partners'
+import { withSpinOffs } from './spin-offs'
 import { covered, sponsored } from './titles-with'
 import { codeFor } from '@core/rhythm/numbering'
 import { dayAt, momentAt } from '@core/rhythm/zone'
@@ -89,6 +90,7 @@ export class Maker {
     runnersUp(this.episodes, this.pictures, this.today, zone)
     linked(this.episodes, [this.boats, this.talks])
     withReads(this.episodes, this.scripts, this.boats)
+    this.steps.push(...withSpinOffs(this.episodes, (day) => this.moment(day), this.today))
     withGuests(this.episodes, this.steps, this.today)
     const thursday = this.next(3, '17:00')
     lookedBackOn(this.episodes)

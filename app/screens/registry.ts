@@ -169,6 +169,12 @@ export const screens: readonly Screen[] = [
     place: { icon: Send, words: 'outlets upload publish hand over', joins: 'going' },
   },
   {
+    path: '/release/write',
+    name: 'write',
+    title: 'Write in one sitting',
+    component: () => import('./release/WriteAll.vue'),
+  },
+  {
     path: '/catalogue',
     name: 'catalogue',
     title: 'Catalogue',

@@ -79,7 +79,13 @@ function labelOf(part: PartAt): string {
 
 /** Whether a field of a spin-off is its own, not the episode's. */
 function isOwnWord({ field }: PartAt): boolean {
-  return field === 'title' || field === 'description'
+  return field === 'title' || field === 'description' || field === 'length'
+}
+
+/** What a move is called that mends a spin-off's own; nothing where it is another's. */
+function spinLabel({ spin }: Thing, part: PartAt): string | undefined {
+  if (!spin || !isOwnWord(part)) return undefined
+  return part.field === 'length' ? `Cut the ${spin.kind}` : `${labelOf(part)} of the ${spin.kind}`
 }
 
 /** Which move mends a part of a thing: the same one for all things that have it from the same place. */
@@ -114,7 +120,7 @@ export function movesFor(all: readonly Going[]): Move[] {
         card: thing.card,
         part: field,
         mend,
-        label: thing.spin && isOwnWord(part) ? `${labelOf(part)} of the ${thing.spin.kind}` : labelOf(part),
+        label: spinLabel(thing, part) ?? labelOf(part),
         minutes: step?.minutesLeft ?? (field === 'tags' || field === 'chapters' ? 1 : 10),
         ...(step?.step.waiting ? { waits: step.step.waiting.who } : {}),
         mends: [thing],

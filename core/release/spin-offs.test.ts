@@ -10,7 +10,8 @@ import type { Outlet, Records } from '../records'
 import { viewOf } from '../views/example-cards'
 import { releaseView } from '../views/release'
 import { firstOutlet } from '../commands/shows/first-outlet'
-import { spinCode, spinState } from './spin-offs'
+import { spinCode } from './spin-offs'
+import { spinState } from './spin-parts'
 import { thingName, thingsOf } from './when'
 
 const c = exampleContext()
@@ -115,9 +116,9 @@ test('ready when its step is done and its words fit; out when it was seen live; 
   r = after(r, makeSpinOff(r, { episode: 'e', kind: 'excerpt', excerpt: 'x' }, c))
   const id = spinsIn(r)[0]?.id ?? ''
   const state = (x: Records) => {
-    const { e } = episodeIn(x)
-    const spin = e.spinOffs?.[0]
-    return spin && spinState(e, spin, { steps: [...x.steps.values()], outlet: x.outlets.get('excerpts') })
+    const [card] = viewOf(x).cards
+    const spin = card?.episode.spinOffs?.[0]
+    return card && spin && spinState(card, spin)
   }
   expect(state(r)).toBe('begun')
   r = after(r, tickStep(r, { step: `e/spin/${id}`, done: true }, c))
@@ -169,10 +170,16 @@ test('Release asks for what it lacks, each by a move of its own', () => {
     view(x)
       .moves.filter((m) => m.label.includes('excerpt'))
       .map((m) => `${m.label} ${m.mends.length}`)
-  expect(moves(r)).toEqual(['Write the title of the excerpt 1', 'Write the title of the excerpt 1'])
+  expect(moves(r)).toEqual([
+    'Write the title of the excerpt 1',
+    'Cut the excerpt 1',
+    'Write the title of the excerpt 1',
+    'Cut the excerpt 1',
+  ])
   const id = spinsIn(r)[0]?.id ?? ''
   r = after(r, writeSpinOff(r, { episode: 'e', spin: id, fields: { title: 'It bends' } }, c))
-  expect(moves(r)).toHaveLength(1)
+  r = after(r, tickStep(r, { step: `e/spin/${id}`, done: true }, c))
+  expect(moves(r)).toHaveLength(2)
   const ready = view(r)
     .rows.find((row) => row.outlet.id === 'excerpts')
     ?.things.find((t) => t.spin?.id === id)

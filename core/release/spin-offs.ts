@@ -3,7 +3,6 @@ import type {
   Id,
   Lead,
   Moment,
-  Outlet,
   Recipe,
   SpinKind,
   SpinLine,
@@ -104,9 +103,6 @@ export function hasWords(spin: Pick<SpinOff, 'kind' | 'text' | 'excerpt'>): bool
   return spin.text.trim() !== '' || (!spinWork[spin.kind].isWritten && spin.excerpt !== undefined)
 }
 
-/** How far something made of an episode is. */
-export type SpinState = 'off' | 'to make' | 'begun' | 'ready' | 'out'
-
 /** Whether a step's spin-off asks for no more work by it: its words are there, it is out, or it is not made. */
 export function isSpinDone(episode: Pick<Episode, 'spinOffs' | 'handed'>, step: Pick<Step, 'spin'>): boolean {
   const spin = (episode.spinOffs ?? []).find((s) => s.id === step.spin)
@@ -118,37 +114,6 @@ export function isSpinDone(episode: Pick<Episode, 'spinOffs' | 'handed'>, step: 
 export function isSpinOut(episode: Pick<Episode, 'handed'>, spin: SpinOff): boolean {
   const key = spinKey(spin)
   return spin.address !== undefined || (key !== undefined && episode.handed?.[key]?.live !== undefined)
-}
-
-/**
- * How far a spin-off is: off; out; ready when its step is done and its words are inside the limits of its outlet; begun when some of it is
- * there.
- */
-export function spinState(
-  episode: Pick<Episode, 'spinOffs' | 'handed'>,
-  spin: SpinOff,
-  { steps, outlet }: { steps: readonly Step[]; outlet: Outlet | undefined },
-): SpinState {
-  if (spin.off === true) return 'off'
-  if (isSpinOut(episode, spin)) return 'out'
-  const mine = steps.filter((s) => s.spin === spin.id)
-  const isMade = mine.every((s) => s.doneAt !== undefined || isSpinDone(episode, s))
-  const needsTitle = outlet?.required.includes('title') ?? false
-  const isTitled = spin.title.trim() !== '' || !needsTitle
-  if (isMade && hasWords(spin) && isTitled && overLimit(spin, outlet) === undefined) return 'ready'
-  return hasWords(spin) || spin.title.trim() !== '' || mine.some((s) => s.logged > 0) ? 'begun' : 'to make'
-}
-
-/** What of a spin-off is too long for its outlet, in words; nothing where all fits. */
-export function overLimit(
-  { title, text }: Pick<SpinOff, 'title' | 'text'>,
-  outlet: Outlet | undefined,
-): string | undefined {
-  if (!outlet) return undefined
-  const [t, d] = [[...title.trim()].length, [...text.trim()].length]
-  if (t > outlet.titleLimit) return `the title has ${t} of ${outlet.titleLimit} characters`
-  if (d > outlet.descriptionLimit) return `${d} of ${outlet.descriptionLimit} characters`
-  return undefined
 }
 
 /** What a spin-off is called in a list: its title, else its first words, else its kind. */

@@ -1,5 +1,7 @@
 import type { Day, Id, Launch } from '../records'
 import { addDays, monthName, weekday } from '../rhythm/days'
+import { sayKind, thingsOf } from '../release/when'
+import { dayAt } from '../rhythm/zone'
 import { sayMinutes } from '../script/timecode'
 import type { WorkBlock } from '../plan/task'
 import type { Card, StepIn } from './card'
@@ -45,6 +47,16 @@ export function dueByDay(placed: readonly Card[]): Map<Day, string[]> {
   for (const card of placed)
     for (const s of card.standing.steps)
       if (s.left && s.due) push(by, s.due, `${s.step.name}, ${card.number}`)
+  return by
+}
+
+/** What is made of episodes and goes out by itself, on each day as a line: “Post AB22-A, #42”. */
+export function spinOffsByDay(cards: readonly Card[]): Map<Day, string[]> {
+  const by = new Map<Day, string[]>()
+  for (const { episode, show, outlets, number } of cards)
+    if ((episode.spinOffs ?? []).length > 0)
+      for (const { spin, at } of thingsOf(episode, show, outlets))
+        if (spin) push(by, dayAt(at, show.zone), `${sayKind(spin.kind)} ${spin.code}, ${number}`)
   return by
 }
 

@@ -26,6 +26,7 @@ import CueLists from './parts/CueLists.vue'
 import CopyButton from './release/CopyButton.vue'
 import WhereItLives from './release/WhereItLives.vue'
 import ReleaseLinks from './release/ReleaseLinks.vue'
+import SpinOffs from './spin/SpinOffs.vue'
 import StepList from './StepList.vue'
 
 /**
@@ -125,6 +126,7 @@ async function kit() {
       </div>
       <CueLists :card="card" :kinds="['upload']" />
       <ReleaseLinks :card="card" />
+      <SpinOffs :card="card" />
     </div>
     <aside class="grid grid-cols-1 gap-5 content-start">
       <section class="panel p-4" aria-labelledby="ready">

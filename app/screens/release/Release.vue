@@ -46,6 +46,7 @@ useKeymap(releaseKeys, {
     <header class="flex flex-wrap items-center gap-x-5 gap-y-1 px-5 py-3">
       <h1>Release</h1>
       <p class="flex-1 text-16 font-medium min-w-[280px]">{{ lead }}</p>
+      <RouterLink class="btn btn-small" :to="{ name: 'write' }">Write in one sitting</RouterLink>
       <ul class="flex flex-wrap gap-x-3.5 text-12 text-ink-2" aria-label="What the signs mean">
         <li v-for="[says, lamp] in legend" :key="says" class="flex items-center gap-1.5">
           <LampMark :lamp="lamp" :size="12" hidden />{{ says }}

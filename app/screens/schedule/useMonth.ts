@@ -9,6 +9,7 @@ import {
   monthCounts,
   releasesByDay,
   sayCounts,
+  spinOffsByDay,
   workByDay,
   type MonthCells,
 } from '@core/views/month'
@@ -70,6 +71,7 @@ export function useMonth() {
       return slot ? [{ show: s, slot }] : []
     })
   const due = computed(() => dueByDay(shows.value.due ? cards.placed : []))
+  const spun = computed(() => spinOffsByDay([...cards.placed, ...cards.lately]))
   const work = computed(() => workByDay(shows.value.work ? workload.load.blocks : [], cards.stepIn))
   const launches = (day: string) => launchesOn(library.records.launches.values(), day)
   /** What a month holds, in words: releases by show, open slots, hours planned against those given. */
@@ -86,7 +88,7 @@ export function useMonth() {
       sum(ahead, (f) => f.whole - f.taken),
     )
   }
-  return { counts, offset, shows, months, names, releases, open, openOn, due, work, launches }
+  return { counts, offset, shows, months, names, spun, releases, open, openOn, due, work, launches }
 }
 
 export type MonthSeen = ReturnType<typeof useMonth>

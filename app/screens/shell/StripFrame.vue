@@ -16,6 +16,7 @@ import Flag from '@app/ui/Flag.vue'
 import { saysOpen, saysRelease } from './frame-words'
 import Glyph from '@app/ui/Glyph.vue'
 import LampMark from '@app/ui/LampMark.vue'
+import SpinMarks from './SpinMarks.vue'
 
 /** One frame of the strip. Its right edge is its release. */
 const { frame, lane, show, left, width, next, slim, tab, when } = defineProps<{
@@ -77,12 +78,13 @@ const outlook = computed(() => {
 const narrow = computed(() => width < 84)
 /** One offer for open frames in a row, on the first of them. */
 const offers = computed(() => width > 150 && (frame.run?.index ?? 0) === 0)
+const spun = computed(() => (frame.episode?.spinOffs ?? []).filter((s) => s.off !== true).length)
 const label = computed(() => {
   const out = `${sayDay(frame.day, moment.today)}${when ? `, in ${when}` : ''}`
   if (frame.kind === 'open') return saysOpen(number.value, out, kept.value?.name, suggested.value)
   return frame.kind === 'skipped'
     ? `Skipped, ${out}. Take the skip back`
-    : saysRelease(`${number.value} ${card.value?.title ?? ''}`, frame.kind, out, trouble.value, form.value)
+    : `${saysRelease(`${number.value} ${card.value?.title ?? ''}`, frame.kind, out, trouble.value, form.value)}${spun.value > 0 ? `, ${spun.value} made from it` : ''}`
 })
 /** What stands in the way of the release, or that nothing does any more. */
 const trouble = computed(() => {
@@ -150,7 +152,10 @@ const trouble = computed(() => {
               :class="isScheduled ? 'invisible' : ''"
               aria-hidden="true"
               ><LampMark v-for="(l, i) in lamps" :key="i" :lamp="l" :size="10" hidden />
-              <FormSign v-if="signFits" class="ml-1" :name="form"
+              <FormSign v-if="signFits" class="ml-1" :name="form" /><SpinMarks
+                v-if="frame.episode"
+                class="ml-1"
+                :episode="frame.episode"
             /></span>
           </template>
           <Glyph v-else-if="frame.kind === 'filled' && !narrow" :lamps="lamps" :size="15" class="flex-none" />
@@ -167,6 +172,11 @@ const trouble = computed(() => {
       <span v-if="frame.kind === 'open' && offers" class="text-12 font-semibold ml-auto" aria-hidden="true"
         >Choose</span
       >
+      <SpinMarks
+        v-if="frame.kind === 'exposed' && frame.episode && !narrow && !slim"
+        class="absolute right-2 bottom-[3px]"
+        :episode="frame.episode"
+      />
       <span
         v-if="frame.kind === 'exposed' && multiple && !narrow"
         class="num text-11 ml-auto pl-1"

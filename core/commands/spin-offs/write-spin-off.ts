@@ -13,7 +13,7 @@ export type SpinFields = {
 
 /**
  * Writes what is made of an episode: title, words, where and when it goes out, whether it is made at all. Its step is due with it. How
- * far it was handed over goes along to another outlet only as far as that it is out.
+ * far it was handed over ends with a change of outlet.
  *
  * Refused:
  * - “This is no longer made of it.” and “This outlet is no longer there.”
@@ -45,8 +45,7 @@ export const writeSpinOff: Command<{ episode: Id; spin: Id; fields: SpinFields }
   const lead = spinLead(spin.when)
   const moved = steps.filter((s) => JSON.stringify(s.lead) !== JSON.stringify(lead))
   const [was, is] = [spinKey(old), spinKey(spin)]
-  const handed = { ...episode.handed }
-  if (was !== is && was !== undefined) delete handed[was]
+  const handed = Object.fromEntries(Object.entries(episode.handed ?? {}).filter(([key]) => key !== was))
   const { address: _none, ...bare } = spin
   const kept = spin.address === undefined ? bare : spin
   return ok({

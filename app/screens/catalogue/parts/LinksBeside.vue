@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { lineOf, toPaste } from '@core/catalogue/links'
+import { spinName } from '@core/release/spin-offs'
+import { spinState } from '@core/release/spin-parts'
 import { sayDay } from '@core/rhythm/days'
 import { sayTime } from '@core/script/timecode'
 import type { CatalogueRow } from '@core/views/catalogue'
+import { spinLamp } from '@app/screens/episode/spin/spin-lamp'
+import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
 import { useMoment } from '@app/stores/moment'
+import LampMark from '@app/ui/LampMark.vue'
 import DateField from '@app/ui/fields/DateField.vue'
 import TextField from '@app/ui/fields/TextField.vue'
 import type { CatalogueHere } from '../useCatalogue'
@@ -14,6 +19,7 @@ import type { CatalogueHere } from '../useCatalogue'
 const { of, row } = defineProps<{ of: CatalogueHere; row: CatalogueRow }>()
 const { linked, likely, byId } = of
 const library = useLibrary()
+const cards = useCards()
 const moment = useMoment()
 /** Descriptions that are out and do not have their links yet: its own, and those of what it is linked with. */
 const pastes = computed(() =>
@@ -37,9 +43,25 @@ watch(
     on.value = ''
   },
 )
+// What is made of it is told by its steps, which are read when somebody looks.
+watch(
+  () => ((row.episode.spinOffs ?? []).length > 0 ? row.episode.id : ''),
+  (id) => {
+    if (id !== '') void library.ensure([id])
+  },
+  { immediate: true },
+)
 function remind() {
   if (what.value.trim() !== '' && on.value !== '') of.again({ on: on.value, what: what.value.trim() })
 }
+const spun = computed(() =>
+  (row.episode.spinOffs ?? [])
+    .filter((s) => s.off !== true)
+    .flatMap((spin) => {
+      const card = cards.card(row.episode.id)
+      return card ? [{ spin, state: spinState(card, spin) }] : []
+    }),
+)
 </script>
 
 <template>
@@ -98,6 +120,15 @@ function remind() {
     </section>
     <section aria-labelledby="made-from">
       <h2 id="made-from" class="mb-1">Made from it</h2>
+      <ul v-if="spun.length > 0">
+        <li v-for="s in spun" :key="s.spin.id" class="flex items-center gap-2 border-t border-faint py-1">
+          <LampMark :lamp="spinLamp(s.state)" :size="14" :name="s.state" /><span
+            class="num text-12 text-ink-2"
+            >{{ s.spin.code }}</span
+          ><span class="flex-1 min-w-0 truncate">{{ spinName(s.spin) }}</span
+          ><span class="sub">{{ s.state }}</span>
+        </li>
+      </ul>
       <ul v-if="excerpts.length > 0">
         <li v-for="e in excerpts" :key="e.id" class="flex gap-2 border-t border-faint py-1">
           <span class="num text-ink-2">{{ sayTime(e.from) }}</span><span class="flex-1 min-w-0 truncate">{{
@@ -107,7 +138,7 @@ function remind() {
         </li>
       </ul>
       <p class="sub flex items-center gap-2">
-        <span class="flex-1">{{ excerpts.length === 0 ? 'Nothing yet.' : '' }}</span><RouterLink
+        <span class="flex-1">{{ excerpts.length + spun.length === 0 ? 'Nothing yet.' : '' }}</span><RouterLink
           class="btn btn-small"
           :to="{ name: 'episode', params: { code: row.episode.code, stage: 'edit' } }"
           >See what could be cut from it</RouterLink

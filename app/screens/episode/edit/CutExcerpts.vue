@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { Play } from '@lucide/vue'
+import { makeSpinOff } from '@core/commands/spin-offs'
 import { dropExcerpt, takeExcerpt } from '@core/commands/transcripts'
 import { proposeExcerpts, type Passage } from '@core/edit/excerpts'
 import type { Excerpt } from '@core/records'
@@ -46,6 +47,12 @@ function move(excerpt: Excerpt, end: 'from' | 'to', event: Event) {
   else library.say(read.problem.sentence, 'refused')
   field.value = sayTime(read.ok ? read.value : excerpt[end])
 }
+/** The codes of what was made of a taken passage. */
+const madeOf = (excerpt: string) =>
+  (card.episode.spinOffs ?? [])
+    .filter((s) => s.excerpt === excerpt)
+    .map((s) => s.code)
+    .join(', ')
 const why = (p: Passage) =>
   [p.point ? `makes “${p.point}”` : '', p.words.length > 0 ? `carried by ${p.words.join(', ')}` : '']
     .filter(Boolean)
@@ -81,6 +88,14 @@ const span = ({ from, to }: { from: number; to: number }) =>
           >out <input class="quiet-field num w-[56px]" :value="sayTime(e.to)" @change="move(e, 'to', $event)"
         /></label>
         <p class="flex-1 min-w-[240px] line-clamp-2">{{ e.text }}</p>
+        <span v-if="madeOf(e.id)" class="sub">made: {{ madeOf(e.id) }}</span
+        ><button
+          v-else
+          class="btn btn-small"
+          @click="library.perform(makeSpinOff, { episode: card.episode.id, kind: 'excerpt', excerpt: e.id })"
+        >
+          Make it one that goes out
+        </button>
         <CopyButton :text="`${sayTime(e.from)} to ${sayTime(e.to)}\n${e.text}`" /><button
           class="btn btn-bare btn-small"
           @click="library.perform(dropExcerpt, { episode: card.episode.id, excerpt: e.id })"

@@ -17,6 +17,7 @@ const { day, seen, moves } = defineProps<{
 const moment = useMoment()
 const workload = useWorkload()
 const due = computed(() => seen.due.value.get(day) ?? [])
+const spun = computed(() => seen.spun.value.get(day) ?? [])
 const work = computed(() => seen.work.value.get(day) ?? [])
 </script>
 
@@ -41,6 +42,9 @@ const work = computed(() => seen.work.value.get(day) ?? [])
     @keyed="moves.keyed($event, c)"
   />
   <MonthOpen v-for="o in seen.openOn(day)" :key="o.show.id" :vacant="o.slot" :show="o.show" />
+  <span v-for="s in spun" :key="s" class="block truncate text-11 leading-[13px] text-ink-2" :title="s">{{
+    s
+  }}</span>
   <span v-if="seen.shows.value.due" class="text-11 leading-[13px] text-ink-2"
     ><span v-for="s in due.slice(0, 3)" :key="s" class="block truncate">{{ s }}</span
     ><span v-if="due.length > 3">and {{ due.length - 3 }} more</span></span

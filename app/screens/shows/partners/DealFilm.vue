@@ -28,8 +28,7 @@ const now = computed(() => {
 })
 const place = computed(() => (view.deal.place ? placeWords(view.deal.place) : undefined))
 const isAudio = computed(() => view.show.kind === 'audio')
-const key = (f: DealFrame, i: number) =>
-  f.kind === 'read' ? f.read.episode.id : `${f.kind}${f.day}${i}`
+const key = (f: DealFrame, i: number) => (f.kind === 'read' ? f.read.episode.id : `${f.kind}${f.day}${i}`)
 function sayRead(read: DealRead): string {
   const stands = {
     delivered: 'counts',

@@ -15,6 +15,7 @@ import FollowOns from './FollowOns.vue'
 import OutlineFields from './OutlineFields.vue'
 import PatternFields from './PatternFields.vue'
 import Score from './Score.vue'
+import SpinLines from './SpinLines.vue'
 import StageAside from './StageAside.vue'
 import StepAside from './StepAside.vue'
 import KeySign from '@app/ui/KeySign.vue'
@@ -175,6 +176,7 @@ async function remove() {
       <OutlineFields :recipe="recipe" @write="write" />
       <PatternFields :recipe="recipe" @write="write" />
       <FolderFields :recipe="recipe" :show="show" @write="write" />
+      <SpinLines :recipe="recipe" :show="show" class="lg:col-span-2" @write="write" />
     </div>
   </div>
   <section v-else class="p-10 text-center">
