@@ -4,6 +4,7 @@ import { demoShows, formOfTitle, zone } from './shows'
 import type { WholeStore } from '@core/formats/backup'
 import {
   rowsFrom,
+  type Campaign,
   type Day,
   type Episode,
   type Launch,
@@ -55,6 +56,7 @@ export class Maker {
   private readonly standing: StandingWork[] = []
   private readonly reservations: Reservation[] = []
   private readonly launches: Launch[] = []
+  private readonly campaigns: Campaign[] = []
   last!: { episode: Episode }
 
   constructor(
@@ -84,6 +86,7 @@ export class Maker {
     this.launches.push(...made.launches)
     this.reservations.push(...made.reservations)
     this.standing.push(...made.standing)
+    this.campaigns.push(...made.campaigns)
   }
 
   world(): WholeStore {
@@ -110,6 +113,7 @@ export class Maker {
         busy: [],
         reservations: this.reservations,
         launches: this.launches,
+        campaigns: this.campaigns,
         offers: demoOffers(this.at),
         people: demoPeople(this.at),
         deals: demoDeals(this.at, thursday, this.episodes),

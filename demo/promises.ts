@@ -1,4 +1,11 @@
-import { type Day, type Episode, type Launch, type Reservation, type StandingWork } from '@core/records'
+import {
+  type Campaign,
+  type Day,
+  type Episode,
+  type Launch,
+  type Reservation,
+  type StandingWork,
+} from '@core/records'
 import { addDays, weekday } from '@core/rhythm/days'
 
 /**
@@ -9,7 +16,7 @@ export function demoPromises(
   today: Day,
   thursday: Day,
   episodes: readonly Episode[],
-): { launches: Launch[]; reservations: Reservation[]; standing: StandingWork[] } {
+): { launches: Launch[]; reservations: Reservation[]; standing: StandingWork[]; campaigns: Campaign[] } {
   const stamp = { createdAt: at, updatedAt: at }
   const work = episodes.filter(
     (e) => e.phase.kind === 'work' && e.show === 'boats' && e.place.kind === 'slot',
@@ -82,5 +89,35 @@ export function demoPromises(
       ...stamp,
     },
   ]
-  return { launches, reservations, standing }
+  const campaigns: Campaign[] = [
+    {
+      id: 'campaign-boards',
+      name: 'Notices at the slips',
+      launch: 'launch-drawings',
+      outlet: 'harbour boards',
+      from: addDays(thursday, 36),
+      to: addDays(thursday, 62),
+      budget: 60,
+      spent: 18,
+      state: 'planned',
+      asset: 'dinghy-lines-a4.pdf',
+      address: 'https://tern-and-tiller.example/drawings',
+      posts: [
+        {
+          id: 'campaign-boards/1',
+          on: addDays(thursday, 36),
+          text: 'The lines, without words.',
+          address: '',
+        },
+        {
+          id: 'campaign-boards/2',
+          on: addDays(thursday, 48),
+          text: 'They are here: nine sheets.',
+          address: '',
+        },
+      ],
+      ...stamp,
+    },
+  ]
+  return { launches, reservations, standing, campaigns }
 }

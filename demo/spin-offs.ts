@@ -1,5 +1,5 @@
 import type { Day, Episode, Excerpt, SpinOff, Step } from '@core/records'
-import { spinStep, spinWork } from '@core/release/spin-offs'
+import { spinStep } from '@core/release/spin-offs'
 import { addDays } from '@core/rhythm/days'
 
 const excerptAt = 'outlet-excerpts'
@@ -13,7 +13,7 @@ const passages: Readonly<Record<string, readonly [from: number, to: number, text
   ],
 }
 
-/** What is made of the demo's episodes besides: excerpts that are out, and one that is coming. */
+/** What is made of the demo's episodes besides: excerpts that are out, and one that is cut and coming. */
 export function withSpinOffs(episodes: readonly Episode[], moment: (day: Day) => string, today: Day): Step[] {
   const made = (episode: Episode, n: number, rest: Partial<SpinOff> & Pick<SpinOff, 'kind'>): SpinOff => ({
     id: `${episode.id}-spin-${n}`,
@@ -33,11 +33,11 @@ export function withSpinOffs(episodes: readonly Episode[], moment: (day: Day) =>
       const at = moment(addDays(today, -4))
       const step = spinStep(episode.id, spin, {
         stage: 'after',
-        minutes: spinWork[spin.kind].minutes,
+        minutes: 10,
         order: 100 + i,
         at,
       })
-      steps.push(episode.phase.kind === 'released' ? { ...step, doneAt: moment(addDays(today, -3)) } : step)
+      steps.push({ ...step, doneAt: moment(addDays(today, -3)) })
     }
   }
   for (const episode of episodes) {

@@ -9,7 +9,7 @@ test('what goes out at five outlets: the best move is done, fields are copied by
   page,
 }) => {
   await demo(page, '/release')
-  await expect(page.getByText('Choose the thumbnail next: 2 of the 7 unready things need it.')).toBeVisible()
+  await expect(page.getByText('Choose the thumbnail next: 2 of the 6 unready things need it.')).toBeVisible()
   const moves = page.getByRole('list', { name: 'Moves, best first' }).getByRole('listitem')
   await expect(moves.first()).toContainText('#42, 10 min, mends 2')
 
@@ -26,7 +26,7 @@ test('what goes out at five outlets: the best move is done, fields are copied by
     await expect(page.getByText('A is chosen.')).toBeVisible()
     await visit(page, '/release')
     await expect(
-      page.getByText('Write the description next: 3 of the 7 unready things need it.'),
+      page.getByText('Write the description next: 3 of the 6 unready things need it.'),
     ).toBeVisible()
     await expect(
       thing(page, /^#42 Steaming oak ribs .* at Own site, Wed 25 Nov 21:00: lacks description$/),

@@ -240,5 +240,5 @@ test('a sponsor’s read goes where it was asked for, an offer in the words not 
   await expect(beat('all nine sheets')).toHaveCount(0)
   await page.getByRole('link', { name: 'Shows' }).click()
   const offer = page.getByRole('group', { name: 'The drawings' })
-  await expect(offer).toContainText('3 times, last in “Lofting a stem on the kitchen floor”, not out yet')
+  await expect(offer).toContainText('7 times, last in “Lofting a stem on the kitchen floor”, not out yet')
 })

@@ -93,7 +93,7 @@ afterEach(() => {
 test('commands at random, with undo, reload, back-up and restore between: what is shown is what is stored, whole', async () => {
   const done = new Set<string>()
   await fc.assert(
-    fc.asyncProperty(fc.array(turn, { minLength: 15, maxLength: 40 }), async (row) => {
+    fc.asyncProperty(fc.array(turn, { minLength: 24, maxLength: 52 }), async (row) => {
       let name = `random ${++n}`
       let library = await opened(name)
       await begun(library)
@@ -118,7 +118,7 @@ test('commands at random, with undo, reload, back-up and restore between: what i
       }
       await kept(library)
     }),
-    { numRuns: Number(process.env['RANDOM_RUNS'] ?? 6), seed: 20_261_125, endOnFailure: true },
+    { numRuns: Number(process.env['RANDOM_RUNS'] ?? 7), seed: 20_261_125, endOnFailure: true },
   )
   expect(done.size).toBeGreaterThan(commandNames.length * 0.45)
 })

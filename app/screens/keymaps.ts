@@ -13,7 +13,7 @@ import {
 import { catalogueKeys } from './catalogue/keymap'
 import { ideasKeys, plotKeys, sortKeys } from './ideas/keymap'
 import { countdownKeys, monthKeys, monthsKeys, openSlotsKeys, slotsKeys, workKeys } from './schedule/keymap'
-import { releaseKeys } from './release/keymap'
+import { releaseKeys, writeKeys } from './release/keymap'
 import { readerKeys } from './reader/keymap'
 import { sessionKeys, sessionsKeys } from './sessions/keymap'
 import { captureKeys, finderKeys, shellKeys, stripKeys } from './shell/keymap'
@@ -51,6 +51,7 @@ export const keymaps: readonly Keymap[] = [
   thumbnailKeys,
   makingKeys,
   releaseKeys,
+  writeKeys,
   catalogueKeys,
   readerKeys,
   scoreKeys,

@@ -10,6 +10,8 @@ export interface Supporter {
   release: Day | undefined
   ready: boolean
   outlook: Outlook['is'] | undefined
+  /** What its show calls this kind of episode: “tutorial”. */
+  form?: string | undefined
 }
 
 /** How a launch stands: the dates of its run-up, and what is missing around it, the gravest first. */
@@ -20,7 +22,7 @@ export interface LaunchStanding {
 }
 
 /**
- * What is missing around a launch: episodes not chosen yet, not placed, going out after its end or before
+ * What is missing around a launch: kinds of episode that should stand before or after it; episodes not chosen yet, not placed, going out after its end or before
  * its run-up, not likely to be in time; and open slots within its run-up, by date. `open` are the open
  * slots' dates.
  */
@@ -48,6 +50,16 @@ export function launchStanding(
       missing.push(`${s.number} is ${s.outlook}`)
   }
   if (mine.length < launch.wanted) missing.push(`${mine.length} of ${launch.wanted} episodes chosen`)
+  const isKind = (s: Supporter, form: string) => s.form?.toLowerCase() === form.toLowerCase()
+  for (const { form, side } of launch.around ?? []) {
+    const stands = mine.some(
+      (s) =>
+        isKind(s, form) &&
+        s.release !== undefined &&
+        (side === 'before' ? s.release < launch.from : s.release >= launch.from),
+    )
+    if (!stands) missing.push(`no ${form} ${side === 'before' ? 'before it' : 'from its first day on'}`)
+  }
   const gaps = open.filter((d) => d >= window.from && d <= window.to && d >= today)
   if (gaps.length > 0 && (mine.length < launch.wanted || mine.some((s) => s.release === undefined)))
     missing.push(

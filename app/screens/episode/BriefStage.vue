@@ -10,6 +10,7 @@ import Flag from '@app/ui/Flag.vue'
 import KeywordField from '../ideas/KeywordField.vue'
 import SaidBefore from './brief/SaidBefore.vue'
 import PictureIdeas from './brief/PictureIdeas.vue'
+import OfferWords from './brief/OfferWords.vue'
 import TitleCandidates from './brief/TitleCandidates.vue'
 import StepList from './StepList.vue'
 import { useWriting } from './writing'
@@ -87,6 +88,11 @@ onMounted(() => {
           @input="put({ description: typedIn($event) }, 'the description')"
         />
       </label>
+      <OfferWords
+        :card="card"
+        :text="brief.description"
+        @put="put({ description: $event }, 'the description')"
+      />
     </div>
     <div class="grid grid-cols-1 gap-5 content-start">
       <TitleCandidates :card="card" />

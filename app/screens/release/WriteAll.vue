@@ -16,9 +16,12 @@ import { useLibrary } from '@app/stores/library'
 import { useMoment } from '@app/stores/moment'
 import { download } from '@app/ui/download'
 import ChoiceRow from '@app/ui/ChoiceRow.vue'
+import { useKeymap } from '@app/ui/keymap'
+import KeySign from '@app/ui/KeySign.vue'
 import Flag from '@app/ui/Flag.vue'
 import LampMark from '@app/ui/LampMark.vue'
 import TextField from '@app/ui/fields/TextField.vue'
+import { writeKeys } from './keymap'
 import { spinLamp } from '../episode/spin/spin-lamp'
 
 /** What is made of episodes and not out yet, one under the other: ten posts are written in one sitting. */
@@ -63,16 +66,15 @@ const count = (s: SpinOff) => {
   const most = outletOf(s)?.descriptionLimit
   return most === undefined ? String(length) : `${length}/${most}`
 }
-/** Ctrl and Enter go on to the next words. */
-async function next(event: KeyboardEvent) {
-  if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey)) return
-  event.preventDefault()
+/** Goes on to the next words; what was typed is kept as the field is left. */
+async function next() {
   const fields = [...document.querySelectorAll<HTMLTextAreaElement>('[data-words]')]
-  const at = fields.findIndex((f) => f === event.target)
+  const at = fields.findIndex((f) => f === document.activeElement)
   fields[at]?.blur()
   await nextTick()
   fields[at + 1]?.focus()
 }
+useKeymap(writeKeys, { next: () => void next() }, ['next'])
 function save() {
   const things = rows.value.flatMap(({ card, spin }) =>
     thingsOf(card.episode, card.show, card.outlets)
@@ -147,13 +149,12 @@ function save() {
           hidden
           placeholder="Words"
           data-words
-          @keydown="next"
           @update:model-value="write(r, { text: $event })"
         />
         <p class="sub flex gap-3">
           <span class="num">{{ count(r.spin) }}</span><span v-if="spinFault(r.card, r.spin)" class="late"
             ><Flag />{{ spinFault(r.card, r.spin) }}</span
-          ><span class="ml-auto">Ctrl Enter goes on to the next</span>
+          ><span class="ml-auto"><KeySign :line="writeKeys.lines.next" /> goes on to the next</span>
         </p>
       </li>
     </ul>

@@ -11,3 +11,7 @@ export const releaseKeys = keymap('Release', {
 
 /** The states that have a key, in the order of the keys. */
 export const keyed = ['uploaded', 'scheduled', 'live', 'told', 'safe'] as const
+
+export const writeKeys = keymap('Write in one sitting', {
+  next: ['Ctrl+Enter', 'on to the next words'],
+})

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { putLaunch, removeLaunch } from '@core/commands/schedule'
 import { addDays } from '@core/rhythm/days'
 import { useMoment } from '@app/stores/moment'
@@ -7,6 +7,7 @@ import { useLibrary } from '@app/stores/library'
 import Sheet from '@app/ui/Sheet.vue'
 import DateField from '@app/ui/fields/DateField.vue'
 import NumberField from '@app/ui/fields/NumberField.vue'
+import OptionalNumberField from '@app/ui/fields/OptionalNumberField.vue'
 import TextField from '@app/ui/fields/TextField.vue'
 
 /** A launch's name, dates and wishes; a new one without `launch`. */
@@ -15,6 +16,22 @@ const emit = defineEmits<{ close: [] }>()
 const library = useLibrary()
 const moment = useMoment()
 const old = launch === undefined ? undefined : library.records.launches.get(launch)
+/** Kinds of episode asked for on one side of it, as they are typed. */
+function formsOf(side: 'before' | 'after'): string {
+  return (old?.around ?? [])
+    .filter((a) => a.side === side)
+    .map((a) => a.form)
+    .join(', ')
+}
+const kinds = (text: string, side: 'before' | 'after') =>
+  text
+    .split(',')
+    .map((form) => form.trim())
+    .filter((form) => form !== '')
+    .map((form) => ({ form, side }))
+const known = computed(() => [
+  ...new Set([...library.records.shows.values()].flatMap((s) => (s.forms ?? []).map((f) => f.name))),
+])
 const editing = ref({
   name: old?.name ?? '',
   from: old?.from ?? addDays(moment.today, 42),
@@ -22,12 +39,20 @@ const editing = ref({
   runUp: old?.runUp ?? 21,
   wanted: old?.wanted ?? 2,
   note: old?.note ?? '',
+  before: formsOf('before'),
+  after: formsOf('after'),
+  cost: old?.cost,
+  earned: old?.earned,
 })
 const fault = ref('')
 async function save() {
+  const { before, after, cost, earned, ...fields } = editing.value
   const done = await library.perform(putLaunch, {
     ...(launch === undefined ? {} : { launch }),
-    ...editing.value,
+    ...fields,
+    around: [...kinds(before, 'before'), ...kinds(after, 'after')],
+    ...(cost === undefined ? {} : { cost }),
+    ...(earned === undefined ? {} : { earned }),
   })
   fault.value = done.ok ? '' : done.problem.sentence
   if (done.ok) emit('close')
@@ -53,6 +78,22 @@ async function remove() {
           :min="0"
           :max="100"
         />
+      </div>
+      <div class="grid grid-cols-2 gap-3">
+        <TextField
+          v-model="editing.before"
+          label="Kinds before it"
+          :placeholder="known[0] ?? 'tutorial'"
+        /><TextField
+          v-model="editing.after"
+          label="Kinds from its first day"
+          :placeholder="known[1] ?? 'talk'"
+        /><OptionalNumberField
+          v-model="editing.cost"
+          label="Cost, without campaigns"
+          :min="0"
+          placeholder="nothing"
+        /><OptionalNumberField v-model="editing.earned" label="Brought" :min="0" placeholder="not counted" />
       </div>
       <TextField v-model="editing.note" label="Note" />
       <p v-if="fault" role="alert" class="late">{{ fault }}</p>

@@ -2,19 +2,22 @@
 import { computed } from 'vue'
 import { X } from '@lucide/vue'
 import { dropOffer, keepOffer } from '@core/commands/offers'
-import type { Offer } from '@core/records'
+import type { Offer, Show } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { dayAt } from '@core/rhythm/zone'
-import { offerUses } from '@core/script/promised'
 import { useLibrary } from '@app/stores/library'
 import { useMoment } from '@app/stores/moment'
+import { useOffers } from '@app/stores/offers'
+import OfferMore from './OfferMore.vue'
 import TextField from '@app/ui/fields/TextField.vue'
 
 /** One offer: its name, where it leads, and the ways to say it with where each was said last. */
-const { offer } = defineProps<{ offer: Offer }>()
+const { offer } = defineProps<{ offer: Offer; show: Show }>()
 const library = useLibrary()
 const moment = useMoment()
-const uses = computed(() => offerUses(library.records, offer.id))
+const offers = useOffers()
+offers.start()
+const uses = computed(() => offers.usesOf(offer))
 function used(wording: string): string {
   const all = uses.value.filter((u) => u.wording === wording)
   const last = all[0]?.episode
@@ -28,8 +31,8 @@ function used(wording: string): string {
   return `${all.length === 1 ? 'once' : `${all.length} times`}, last in “${last.title}”${when}`
 }
 function keep(to: Partial<Pick<Offer, 'name' | 'address' | 'wordings'>>) {
-  const { name, address, wordings, shows } = offer
-  void library.perform(keepOffer, { offer: offer.id, name, address, wordings, shows, ...to }, 'quietly')
+  const { id, createdAt: _made, updatedAt: _changed, ...fields } = offer
+  void library.perform(keepOffer, { offer: id, ...fields, ...to }, 'quietly')
 }
 function reword(id: string, text: string) {
   const wordings = offer.wordings.flatMap((w) => (w.id !== id ? w : text.trim() === '' ? [] : { id, text }))
@@ -77,5 +80,6 @@ function addWording(text: string) {
       :label="offer.wordings.length > 0 ? 'Another way to say it' : 'How it is said'"
       @update:model-value="addWording"
     />
+    <OfferMore :offer="offer" :show="show" />
   </div>
 </template>

@@ -28,6 +28,6 @@ function add() {
       </h2>
       <button class="btn btn-small" @click="add"><Plus :size="14" aria-hidden="true" /> An offer</button>
     </header>
-    <OfferFields v-for="o in offers" :key="o.id" :offer="o" />
+    <OfferFields v-for="o in offers" :key="o.id" :offer="o" :show="show" />
   </section>
 </template>

@@ -1,17 +1,11 @@
 import { computed, type ComputedRef, type Ref } from 'vue'
 import type { Command } from '@tiptap/pm/state'
 import type { Id, Offer, Script, Wording } from '@core/records'
-import {
-  beatBefore,
-  nextWording,
-  offerUses,
-  promisedIn,
-  readDiffers,
-  readStands,
-} from '@core/script/promised'
+import { beatBefore, nextWording, promisedIn, readDiffers, readStands } from '@core/script/promised'
 import { readAsked } from '@core/partners/deal-of'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
+import { useOffers } from '@app/stores/offers'
 import { placePromised, rewordPromised } from './document/promised-deeds'
 
 /** An offer beside its script: the wording that comes next, and the one that stands in it. */
@@ -45,10 +39,10 @@ export function usePromised(
 } {
   const library = useLibrary()
   const promised = computed(() => promisedIn(script.value))
-  const ofShow = computed(() =>
-    [...library.records.offers.values()].filter((o) => o.shows.includes(card().episode.show)),
-  )
-  const uses = computed(() => new Map(ofShow.value.map((o) => [o.id, offerUses(library.records, o.id)])))
+  const known = useOffers()
+  known.start()
+  const ofShow = computed(() => known.of(card().episode))
+  const uses = computed(() => new Map(ofShow.value.map((o) => [o.id, known.usesOf(o)])))
   const offers = computed(() =>
     ofShow.value.flatMap((offer): OfferHere[] => {
       const used = uses.value.get(offer.id) ?? []

@@ -1,12 +1,20 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { RecipeFields } from '@core/commands/recipes/written'
 import type { Recipe } from '@core/records'
 import { patternWords } from '@core/release/description'
+import { useLibrary } from '@app/stores/library'
+import ChoiceField from '@app/ui/fields/ChoiceField.vue'
 import TextField from '@app/ui/fields/TextField.vue'
 
 /** How descriptions are made up, and what every one ends with. */
 const { recipe } = defineProps<{ recipe: Recipe }>()
 const emit = defineEmits<{ write: [RecipeFields] }>()
+const library = useLibrary()
+const offers = computed(() => [
+  ['', 'what the show asks first'] as const,
+  ...[...library.records.offers.values()].map((o) => [o.id, o.name] as const),
+])
 const braced = (word: string) => `{${word}}`
 </script>
 
@@ -30,6 +38,13 @@ const braced = (word: string) => `{${word}}`
         @update:model-value="emit('write', { call: $event })"
       />
     </div>
+    <ChoiceField
+      v-if="offers.length > 1"
+      :model-value="recipe.offer ?? ''"
+      label="What the audience is asked first"
+      :of="offers"
+      @update:model-value="emit('write', { offer: $event || undefined })"
+    />
     <p class="sub">
       Words in braces are filled in:
       <template v-for="(what, word, i) in patternWords" :key="word"
