@@ -126,3 +126,67 @@ test('two names become one; cards are read once and again', async ({ page }) => 
   await page.getByRole('button', { name: /^Maren Quill/ }).click()
   await expect(page.getByRole('region', { name: 'How to reach them' })).toContainText('quill@sea.example')
 })
+
+test('a campaign with its posts: sums on screen are those of the table; an offer is the show’s first', async ({
+  page,
+}) => {
+  await demo(page, '/schedule')
+  await test.step('a second campaign, over its budget', async () => {
+    await page.getByRole('button', { name: 'Add a campaign' }).click()
+    const sheet = page.getByRole('dialog', { name: 'A campaign' })
+    await sheet.getByLabel('What it is called').fill('Postcards')
+    await sheet.getByLabel('Where it runs').fill('chandlers')
+    await sheet.getByLabel('Budget').fill('40')
+    await sheet.getByLabel('Spent').fill('52')
+    await sheet.getByLabel('State').selectOption('running')
+    for (const words of ['The first fifty', 'The rest']) {
+      await sheet.getByRole('button', { name: 'Add a post' }).click()
+      await sheet
+        .getByLabel(/^Words of post/)
+        .last()
+        .fill(words)
+    }
+    await sheet.getByRole('checkbox', { name: 'out' }).first().check()
+    expect(await findings(page)).toEqual([])
+    await sheet.getByRole('button', { name: 'Keep it' }).click()
+    const row = page.getByRole('row', { name: /^Postcards/ })
+    await expect(row).toContainText('12 over its budget')
+    await expect(row).toContainText('1 of 2')
+  })
+  await test.step('together, on screen and in the file', async () => {
+    const campaigns = page.getByRole('region', { name: 'Campaigns' })
+    const sums = await campaigns
+      .getByRole('row', { name: /^Together/ })
+      .getByRole('cell')
+      .allTextContents()
+    const coming = page.waitForEvent('download')
+    await campaigns.getByRole('button', { name: 'Save as CSV' }).click()
+    const lines = readFileSync(await (await coming).path(), 'utf8')
+      .trim()
+      .split('\r\n')
+      .map((l) => l.split(','))
+    const total = (name: string) =>
+      lines.slice(1).reduce((n, l) => n + Number(l[lines[0]?.indexOf(name) ?? 0]), 0)
+    expect(sums.slice(1)).toEqual([
+      `${total('Posts out')} of ${total('Posts')}`,
+      String(total('Budget')),
+      String(total('Spent')),
+    ])
+  })
+  await test.step('what the show asks first stands in the brief, in the words that come next', async () => {
+    await stored(page)
+    await visit(page, '/shows/boats')
+    const offer = page.getByRole('group', { name: 'The drawings' })
+    await offer.getByText('file, figures').click()
+    await offer.getByRole('checkbox', { name: /ask first/ }).click()
+    await offer.getByLabel('Taken').fill('31')
+    await offer.getByRole('button', { name: 'Note' }).click()
+    await expect(offer).toContainText('taken 31 times')
+    await stored(page)
+    await visit(page, '/episode/ULP6/brief')
+    await page.getByRole('button', { name: 'Put The drawings into the description' }).click()
+    await expect(page.getByLabel(/^Description, the words/)).toHaveValue(
+      /Somebody asked for the lines of her.*\/drawings$/,
+    )
+  })
+})

@@ -16,6 +16,7 @@ const screens = [
   '/scripts',
   '/sessions',
   '/release',
+  '/release/write',
   '/catalogue',
   '/rhythm',
   '/shows',

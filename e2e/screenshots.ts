@@ -13,14 +13,6 @@ test('one picture of each main view, from the demo', async ({ page }) => {
   await shot('welcome')
   await demo(page)
   await shot('today')
-  await page.goto('/ideas')
-  await page
-    .getByRole('button', { name: /Building a steam box/ })
-    .last()
-    .click()
-  await page.keyboard.press('e')
-  await page.getByRole('button', { name: 'Draft a start' }).click()
-  await shot('idea')
   for (const [name, path] of [
     ['countdown', '/schedule/countdown'],
     ['week', '/week'],
@@ -51,6 +43,7 @@ test('one picture of each main view, from the demo', async ({ page }) => {
     ['reader', spar.replace('/episode/', '/read/')],
     ['thumbnail', `${ribs}/thumbnail`],
     ['release', '/release'],
+    ['partners', '/shows/partners'],
   ] as const) {
     await page.goto(path)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()

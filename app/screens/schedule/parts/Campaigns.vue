@@ -39,48 +39,50 @@ function edit(of?: Campaign) {
       <button v-if="all.length > 0" class="btn btn-small btn-bare" @click="save">Save as CSV</button>
       <button class="btn btn-small" @click="edit()">Add a campaign</button>
     </div>
-    <table v-if="all.length > 0" class="panel w-full">
-      <thead class="text-12 text-ink-2">
-        <tr>
-          <th scope="col" class="text-left font-normal px-4 py-1.5">Campaign</th>
-          <th scope="col" class="text-left font-normal">Where and when</th>
-          <th scope="col" class="text-left font-normal">State</th>
-          <th scope="col" class="text-right font-normal">Posts out</th>
-          <th scope="col" class="text-right font-normal">Budget, {{ currency }}</th>
-          <th scope="col" class="text-right font-normal pr-4">Spent, {{ currency }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="c in all" :key="c.id" class="border-t border-faint">
-          <td class="px-4 py-1.5">
-            <button class="font-semibold underline decoration-dotted underline-offset-2" @click="edit(c)">
-              {{ c.name }}</button>{{ ' ' }}
-            <span v-if="launchOf(c)" class="sub">for {{ launchOf(c) }}</span>
-          </td>
-          <td>
-            {{ c.outlet }}
-            <span class="sub">{{ sayDay(c.from, moment.today) }} to {{ sayDay(c.to, moment.today) }}</span>
-          </td>
-          <td>
-            {{ c.state }}
-            <span v-for="f in campaignFaults(c, moment.today)" :key="f" class="late text-12 block"
-              ><Flag :size="9" />{{ f }}</span
-            >
-          </td>
-          <td class="num text-right">{{ c.posts.filter((p) => p.out).length }} of {{ c.posts.length }}</td>
-          <td class="num text-right">{{ money(c.budget) }}</td>
-          <td class="num text-right pr-4">{{ money(c.spent) }}</td>
-        </tr>
-      </tbody>
-      <tfoot v-if="all.length > 1">
-        <tr class="border-t border-line font-semibold">
-          <td class="px-4 py-1.5" colspan="3">Together, without the budgets of those called off</td>
-          <td class="num text-right">{{ sums.out }} of {{ sums.posts }}</td>
-          <td class="num text-right">{{ money(sums.budget) }}</td>
-          <td class="num text-right pr-4">{{ money(sums.spent) }}</td>
-        </tr>
-      </tfoot>
-    </table>
+    <div v-if="all.length > 0" class="panel overflow-hidden">
+      <table class="w-full">
+        <thead class="text-12 text-ink-2">
+          <tr>
+            <th scope="col" class="text-left font-normal px-4 py-1.5">Campaign</th>
+            <th scope="col" class="text-left font-normal">Where and when</th>
+            <th scope="col" class="text-left font-normal">State</th>
+            <th scope="col" class="text-right font-normal">Posts out</th>
+            <th scope="col" class="text-right font-normal">Budget, {{ currency }}</th>
+            <th scope="col" class="text-right font-normal pr-4">Spent, {{ currency }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="c in all" :key="c.id" class="border-t border-faint">
+            <td class="px-4 py-1.5">
+              <button class="font-semibold underline decoration-dotted underline-offset-2" @click="edit(c)">
+                {{ c.name }}</button>{{ ' ' }}
+              <span v-if="launchOf(c)" class="sub">for {{ launchOf(c) }}</span>
+            </td>
+            <td>
+              {{ c.outlet }}
+              <span class="sub">{{ sayDay(c.from, moment.today) }} to {{ sayDay(c.to, moment.today) }}</span>
+            </td>
+            <td>
+              {{ c.state }}
+              <span v-for="f in campaignFaults(c, moment.today)" :key="f" class="late text-12 block"
+                ><Flag :size="9" />{{ f }}</span
+              >
+            </td>
+            <td class="num text-right">{{ c.posts.filter((p) => p.out).length }} of {{ c.posts.length }}</td>
+            <td class="num text-right">{{ money(c.budget) }}</td>
+            <td class="num text-right pr-4">{{ money(c.spent) }}</td>
+          </tr>
+        </tbody>
+        <tfoot v-if="all.length > 1">
+          <tr class="border-t border-line font-semibold">
+            <td class="px-4 py-1.5" colspan="3">Together, without the budgets of those called off</td>
+            <td class="num text-right">{{ sums.out }} of {{ sums.posts }}</td>
+            <td class="num text-right">{{ money(sums.budget) }}</td>
+            <td class="num text-right pr-4">{{ money(sums.spent) }}</td>
+          </tr>
+        </tfoot>
+      </table>
+    </div>
     <CampaignSheet v-if="editing" :campaign="editing.of" @close="editing = undefined" />
   </section>
 </template>

@@ -24,10 +24,10 @@ const visit = computed(() => visits.value.find((v) => v.episode.id === chosen.va
 const kindOf = ({ state }: VisitHere): MessageKind =>
   state.kind === 'out'
     ? 'out'
-    : state.kind === 'booked'
+    : state.kind === 'booked' || state.kind === 'coming'
       ? 'confirming'
-      : state.kind === 'coming' || state.kind === 'recorded'
-        ? 'questions'
+      : state.kind === 'recorded'
+        ? 'out'
         : 'asking'
 const wanted = ref<MessageKind>()
 const kind = computed(() => wanted.value ?? (visit.value ? kindOf(visit.value) : messageKinds[0]))
