@@ -96,6 +96,12 @@ await opening(
   'svg[aria-label^="Releases of this time"]',
 )
 
+await opening(
+  'People and partners open',
+  '[aria-label="Which show"] button:last-child',
+  'nav[aria-label="People"] li',
+)
+
 /** From a key in a field to the frame that shows its letter. */
 async function typing(what: string, selector: string): Promise<void> {
   await page.locator(selector).first().click()
@@ -117,6 +123,30 @@ async function typing(what: string, selector: string): Promise<void> {
   }, selector)
   console.log(line(`${what}, key to painted letter: middle`, times[20] ?? 0))
   console.log(line(`${what}, key to painted letter: slowest of 40`, times.at(-1) ?? 0))
+}
+/** From a key pressed where the focus is to the frame that shows its letter. */
+async function keying(what: string): Promise<void> {
+  const letters: number[] = []
+  for (let i = 0; i < 40; i++) {
+    const begin = await page.evaluate(() => performance.now())
+    await page.keyboard.press('a')
+    letters.push(
+      await page.evaluate(
+        (from) =>
+          new Promise<number>((done) => {
+            requestAnimationFrame(() => {
+              setTimeout(() => {
+                done(performance.now() - from)
+              }, 0)
+            })
+          }),
+        begin,
+      ),
+    )
+  }
+  letters.sort((a, b) => a - b)
+  console.log(line(`${what}, key to letter: middle`, letters[20] ?? 0))
+  console.log(line(`${what}, key to letter: slowest of 40`, letters.at(-1) ?? 0))
 }
 await page.goto(`${base}/ideas`)
 await page.locator('[aria-label="Ideas"] li').first().waitFor()
@@ -148,8 +178,9 @@ await typing('jotting, with likeness and topics looked up', 'input[aria-label="J
 await page.goto(`${base}/schedule`)
 const address = await page.locator('tbody a', { hasText: 'Cutting a spar' }).getAttribute('href')
 await page.goto(`${base}${address ?? ''}/script`)
-await page.locator('.beat .words').first().waitFor()
-await typing('script of 1,000 words', '.beat .words')
+await page.locator('.beat').first().waitFor()
+await page.locator('.beat').nth(2).click()
+await keying('script of 1,000 words')
 await page.goto(`${base}${address ?? ''}/edit`)
 await page.getByRole('heading', { level: 1 }).waitFor()
 await page.getByRole('button', { name: 'Notebook' }).click()
@@ -160,27 +191,7 @@ await page.evaluate(async () => {
   await navigator.clipboard.writeText(Array.from({ length: 20 }, () => text).join('\n\n'))
 })
 await page.keyboard.press('Control+v')
-const letters: number[] = []
-for (let i = 0; i < 40; i++) {
-  const begin = await page.evaluate(() => performance.now())
-  await page.keyboard.press('a')
-  letters.push(
-    await page.evaluate(
-      (from) =>
-        new Promise<number>((done) => {
-          requestAnimationFrame(() => {
-            setTimeout(() => {
-              done(performance.now() - from)
-            }, 0)
-          })
-        }),
-      begin,
-    ),
-  )
-}
-letters.sort((a, b) => a - b)
-console.log(line('notebook of 20,000 characters, key to letter: middle', letters[20] ?? 0))
-console.log(line('notebook of 20,000 characters, key to letter: slowest of 40', letters.at(-1) ?? 0))
+await keying('notebook of 20,000 characters')
 await page.goto(`${base}${address ?? ''}/brief`)
 await page.locator('textarea[data-at="takeaway"]').waitFor()
 await typing('brief', 'textarea[data-at="takeaway"]')

@@ -1,5 +1,8 @@
 import fc from 'fast-check'
-import { exampleEpisode } from '../examples'
+import { dueLater } from '../commands/recipes'
+import { after, exampleContext, exampleEpisode, exampleRecords, refusalOf } from '../examples'
+import { addDays } from '../rhythm/days'
+import { alwaysLate } from './always-late'
 import { fullRecipe } from '../recipe/starters'
 import type { Episode, Step } from '../records'
 import { againstUsual } from '../results/usual'
@@ -148,7 +151,31 @@ test('no claim under eight cases, none between samples of the same; the same val
       expect(differ(a, b)).toBe(holds)
       expect(differsFrom(a, 51)).toBe(a.length >= 8)
     }),
-    { numRuns: 60 },
+    { numRuns: 80, seed: 20_261_126 },
   )
   expect(said).toBeGreaterThan(0)
+})
+
+test('a stage that is late by the same days every time is told from eight on, and is due then by one move', () => {
+  const [line] = recipe.lines.filter((l) => l.stage === 'edit' && l.required)
+  const lead = line?.lead.kind === 'before' ? line.lead.days : 0
+  /** Releases whose edit ended so many days after it was due. */
+  const ended = (late: readonly number[]) =>
+    late.map((days, i) => {
+      const out = `2026-${String(3 + i).padStart(2, '0')}-26`
+      const done = addDays(out, -(lead - days))
+      return made([step('edit', 'edit', done, { line: line?.id ?? '' })], released({}, out))
+    })
+  const found = (late: readonly number[], of = recipe) =>
+    alwaysLate(ended(late), { recipe: 'recipe' }, of).map((l) => [l.stage, l.days, l.cases])
+  expect(found([2, 2, 3, 2, 2, 2, 3, 2])).toEqual([['edit', 2, 8]])
+  expect(found([2, 2, 3, 2, 2, 2, 3])).toEqual([])
+  expect(found([0, 5, 3, 2, 7, 1, 9, 2])).toEqual([])
+  expect(found([0, 0, 0, 0, 0, 0, 0, 0])).toEqual([])
+  const records = { ...exampleRecords([], 'full'), recipes: new Map([['recipe', recipe]]) }
+  const c = exampleContext()
+  const later = after(records, dueLater(records, { recipe: 'recipe', stage: 'edit', days: 2 }, c))
+  expect(found([2, 2, 3, 2, 2, 2, 3, 2], later.recipes.get('recipe'))).toEqual([])
+  const none = { recipe: 'recipe', stage: 'after', days: 2 }
+  expect(refusalOf(dueLater(records, none, c))).toBe('Nothing of this stage can be due later.')
 })

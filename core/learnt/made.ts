@@ -35,6 +35,8 @@ export interface Made {
   filmed: Day | undefined
   /** Whether each of its recipe's lines was done. */
   lines: ReadonlyMap<Id, boolean>
+  /** How many days before its release each line was done; those that were not are left out. */
+  ended: ReadonlyMap<Id, number>
   /** Its work by day. */
   worked: Worked[]
 }
@@ -67,6 +69,13 @@ export function madeOf(
       ),
     ),
     lines: new Map(steps.flatMap((s) => (s.line === undefined ? [] : [[s.line, s.doneAt !== undefined]]))),
+    ended: new Map(
+      before.flatMap((s) =>
+        s.line === undefined || s.doneAt === undefined
+          ? []
+          : [[s.line, daysBetween(dayIn(s.doneAt, zone), dayAt(at, zone))]],
+      ),
+    ),
     worked: workedOf(steps, zone),
   }
 }

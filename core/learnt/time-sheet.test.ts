@@ -65,7 +65,13 @@ test('what nobody used in eight releases or more can be taken out by one move', 
   const made = (count: number, lines: Record<string, boolean>): Made[] =>
     Array.from({ length: count }, () => ({
       ...{ episode: exampleEpisode(), day: '2026-11-19', at: 0, lead: 1, spans: [], minutes: 0 },
-      ...{ kinds: new Map(), filmed: undefined, worked: [], lines: new Map(Object.entries(lines)) },
+      ...{
+        kinds: new Map(),
+        filmed: undefined,
+        worked: [],
+        ended: new Map(),
+        lines: new Map(Object.entries(lines)),
+      },
     }))
   const found = unusedOf(made(9, { prepare: false, film: true }), show, recipe)
   expect(found.map((u) => [u.kind, u.name, u.cases])).toEqual([

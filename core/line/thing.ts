@@ -3,6 +3,7 @@ import { descriptionAt, tagsAt, takesPart, titleAt } from '../release/at-outlet'
 import { publicLinks } from '../release/description'
 import type { Going } from '../release/moves'
 import { episodeChapters, episodeDescription, titleOf } from '../release/parts'
+import { inItsWords } from '../release/spin-parts'
 import { thingName } from '../release/when'
 import type { HandedThing } from './message'
 
@@ -13,9 +14,11 @@ export function lineId({ code }: Pick<Episode, 'code'>, key: string): string {
 
 /** A thing as it is handed over to its outlet: only what that has a place for. */
 export function thingToHand(going: Going, number: number | undefined, transcript?: string): HandedThing {
-  const { card, outlet, key, at } = going
+  const { outlet, key, at, spin } = going
+  const card = spin ? inItsWords(going.card, spin) : going.card
   const { episode, show } = card
-  const name = thingName(going)
+  // What has a title of its own needs no other name.
+  const name = spin ? '' : thingName(going)
   const title = titleAt(outlet, episode, titleOf(episode)) ?? episode.title
   return {
     id: lineId(episode, key),

@@ -1,5 +1,6 @@
 import { ascending } from 'd3-array'
 import type { Day, Deal, Episode, Id, Records, Show } from '../records'
+import { reservedBetween } from '../commands/schedule/kept'
 import { addDays } from '../rhythm/days'
 import { slotsOf, type Slot } from '../rhythm/slots'
 import { dealReads, keptForDeal, type DealRead } from './deal-reads'
@@ -51,7 +52,7 @@ const usualReach = 21
 
 type Needs = Pick<
   Records,
-  'recipes' | 'shows' | 'scripts' | 'outlets' | 'episodes' | 'deals' | 'reservations'
+  'recipes' | 'shows' | 'scripts' | 'outlets' | 'episodes' | 'deals' | 'reservations' | 'launches'
 >
 
 /** How a deal stands on a day. `filled` is what stands on the show's slots, by their original date. */
@@ -68,12 +69,19 @@ export function dealView(
   const hasRead = new Set(reads.map((r) => r.episode.id))
   const end = deal.to ?? addDays(today, 730)
   const slots = slotsOf(show, today, end < today ? today : end).filter((s) => !s.skipped)
-  const toFill = kept.single
-    .flatMap((r): KeptSlot[] => {
-      const day = r.kept.kind === 'slot' ? r.kept.day : ''
+  const monthly = new Set(kept.standing.map((r) => r.id))
+  const byMonth =
+    monthly.size === 0
+      ? []
+      : [...reservedBetween(records, show, today, addDays(today, ahead), filled)].flatMap(([day, x]) =>
+          monthly.has(x.reservation.id) ? [{ id: x.reservation.id, day }] : [],
+        )
+  const single = kept.single.flatMap((r) => (r.kept.kind === 'slot' ? [{ id: r.id, day: r.kept.day }] : []))
+  const toFill = [...single, ...byMonth]
+    .flatMap(({ id, day }): KeptSlot[] => {
       const slot = slots.find((s) => s.original === day)
       const episode = filled.get(day)
-      return slot && !(episode && hasRead.has(episode.id)) ? [{ reservation: r.id, slot, episode }] : []
+      return slot && !(episode && hasRead.has(episode.id)) ? [{ reservation: id, slot, episode }] : []
     })
     .sort((a, b) => ascending(a.slot.day, b.slot.day))
   const delivered = reads.filter((r) => r.standing === 'delivered').length

@@ -8,6 +8,7 @@ import { dealMoves } from './deal-next'
 import { dealView } from './deal-view'
 import { exampleDeal } from './example-deal'
 import { statementRows, statementSums } from './statement'
+import { worthOf } from './worth'
 
 const c = exampleContext()
 const today = '2026-11-24'
@@ -268,4 +269,31 @@ test('the sums of a statement are those of its rows: by the day paid, and by the
     ['2027', 240, 0],
   ])
   expect(view.money).toEqual({ paid: 720, due: 480, invoiced: 0, toCome: 1680 })
+})
+
+test('slots that are kept month by month count as kept, of the months that one looks ahead to', () => {
+  const { r } = world()
+  const standing = {
+    ...{ id: 'monthly', show: 'show', name: 'KELPLINE rope', kind: 'sponsor' as const, note: '' },
+    kept: { kind: 'deal' as const, perMonth: 1, from: '2026-11-01' },
+    ...{ createdAt: '2026-11-24T09:00:00.000Z', updatedAt: '2026-11-24T09:00:00.000Z' },
+  }
+  const view = viewIn({ ...r, reservations: new Map([['monthly', standing]]) })
+  // November has its read, December the one on its way; the first open slots of the months after are kept by themselves.
+  expect(view.toFill.map((k) => k.slot.day)).toEqual(['2027-01-07', '2027-02-04', '2027-03-04'])
+  expect([view.toFind, view.dates]).toEqual([3, []])
+})
+
+test('an hour is worth the fee of a read that counts, and what was typed, over the hours logged', () => {
+  const { r } = world()
+  const worth = (id: string, minutes: number, income?: number) => {
+    const [episode, show] = [r.episodes.get(id), r.shows.get('show')]
+    if (!episode || !show) throw new Error('gone')
+    const of = income === undefined ? episode : { ...episode, income }
+    return worthOf(of, show, r.deals, stands(r, id), minutes)
+  }
+  expect(worth('r1', 600)).toEqual({ fees: 240, typed: 0, anHour: 24 })
+  expect(worth('r1', 600, 60)).toEqual({ fees: 240, typed: 60, anHour: 30 })
+  expect(worth('r3', 600)).toEqual({ fees: 0, typed: 0, anHour: 0 })
+  expect(worth('w', 0, 10)).toEqual({ fees: 0, typed: 10, anHour: undefined })
 })

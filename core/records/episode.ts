@@ -168,6 +168,10 @@ export const Episode = z.object({
   /** What feeds ask besides: its season, and whether it has strong words in it. */
   season: z.optional(z.int().check(z.gte(1, 'Seasons are counted from 1.'), z.lte(9999))),
   explicit: z.optional(z.boolean()),
+  /** What it brought besides fees of deals, in the creator's currency. */
+  income: z.optional(
+    z.number().check(z.gte(0, 'Income is not below nothing.'), z.lte(10_000_000, 'At most ten million.')),
+  ),
   /** Where its footage is kept safe, and since when. */
   safe: z.optional(z.array(SafePlace)),
   guests: z.array(z.string()),

@@ -1,3 +1,5 @@
+import { copyEpisode } from '../commands/episode'
+import { thingToHand } from '../line/thing'
 import { takeExcerpt } from '../commands/transcripts'
 import { editRecipe } from '../commands/recipes/edit-recipe'
 import { handOver } from '../commands/release'
@@ -184,4 +186,36 @@ test('Release asks for what it lacks, each by a move of its own', () => {
     .rows.find((row) => row.outlet.id === 'excerpts')
     ?.things.find((t) => t.spin?.id === id)
   expect([ready?.isReady, ready?.parts.find((p) => p.field === 'title')?.text]).toEqual([true, 'It bends'])
+})
+
+test('a copy is made without what was made of the other; the recipe’s are there anew', () => {
+  let r = world()
+  const line = { id: 'post', kind: 'post' as const, when: { kind: 'with' as const }, minutes: 20 }
+  r = after(r, makeSpinOff(r, { episode: 'e', kind: 'excerpt', excerpt: 'x' }, c))
+  r = after(r, editRecipe(r, { recipe: 'recipe', fields: { spinOffs: [line] } }, c))
+  const copied = after(r, copyEpisode(r, { episode: 'e', texts: true }, c))
+  const copy = [...copied.episodes.values()].find((e) => e.id !== 'e')
+  expect(copy?.spinOffs?.map((s) => s.kind)).toEqual(['post'])
+  const steps = [...copied.steps.values()].filter((s) => s.episode === copy?.id)
+  expect(
+    steps.filter((s) => s.spin !== undefined || s.name.startsWith('Cut the')).map((s) => s.name),
+  ).toEqual(['Write the post A'])
+})
+
+test('what is handed over of it has its own title and words', () => {
+  let r = world()
+  r = after(r, makeSpinOff(r, { episode: 'e', kind: 'excerpt', excerpt: 'x' }, c))
+  const id = spinsIn(r)[0]?.id ?? ''
+  r = after(
+    r,
+    writeSpinOff(r, { episode: 'e', spin: id, fields: { title: 'It bends', text: 'Look <b>close</b>' } }, c),
+  )
+  const thing = releaseView(viewOf(r).cards, Date.parse(exampleAt))
+    .rows.flatMap((row) => row.things)
+    .find((t) => t.spin?.id === id)
+  expect(thing && thingToHand(thing, 42)).toMatchObject({
+    title: 'It bends',
+    description: 'Look <b>close</b>',
+    id: `AB22-excerpts-${id}`,
+  })
 })

@@ -6,11 +6,23 @@ import { hasWords, isSpinDone, isSpinOut, spinWork } from './spin-offs'
 /** What a spin-off is told by: its episode with its steps. */
 export type SpinSources = PartSources & { steps: readonly Step[] }
 
-/** An episode whose words are those of something made of it. */
-function inItsWords(episode: Episode, spin: SpinOff): Episode {
+/**
+ * An episode as something made of it says it: with that one's title and words, and a description of nothing else. All that is handed over
+ * of it is made from this.
+ */
+export function inItsWords<Of extends PartSources>(of: Of, spin: SpinOff): Of {
+  return {
+    ...of,
+    recipe: { ...of.recipe, pattern: '{description}' },
+    episode: wordsOf(of.episode, spin),
+  }
+}
+
+function wordsOf(episode: Episode, spin: SpinOff): Episode {
   const title = spin.title.trim()
   return {
     ...episode,
+    title: title || episode.title,
     titles: title === '' ? [] : [{ id: spin.id, text: title }],
     chosenTitle: spin.id,
     brief: { ...episode.brief, description: spin.text },
@@ -30,9 +42,8 @@ function isMade({ episode, steps }: SpinSources, spin: SpinOff): boolean {
  * has to be.
  */
 export function spinParts(outlet: Outlet, of: SpinSources, spin: SpinOff): PartAt[] {
-  const recipe = { ...of.recipe, pattern: '{description}' }
   const mend = { label: 'Write it', stage: 'release' as const, focus: `spin-${spin.id}` }
-  const parts = partsAt(outlet, { ...of, recipe, episode: inItsWords(of.episode, spin) }).map((part) =>
+  const parts = partsAt(outlet, inItsWords(of, spin)).map((part) =>
     part.field === 'title' || part.field === 'description' ? { ...part, mend } : part,
   )
   if (spinWork[spin.kind].isWritten) return parts

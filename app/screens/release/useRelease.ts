@@ -5,6 +5,8 @@ import type { HandState } from '@core/commands/release/hand-over'
 import { dropTags } from '@core/commands/episode'
 import type { Going, Move } from '@core/release/moves'
 import type { PartAt } from '@core/release/part-at'
+import { spinName } from '@core/release/spin-offs'
+import { inItsWords } from '@core/release/spin-parts'
 import { frameOf } from '@core/pictures/frame'
 import { strictest } from '@core/release/parts'
 import { scheduledSince } from '@core/release/when'
@@ -135,7 +137,11 @@ export function useRelease() {
       const { outletKit } = await import('../episode/kit')
       const { chosenPicture } = t.card.episode
       const file = chosenPicture === undefined ? undefined : await library.file(chosenPicture)
-      const made = await outletKit(t.card, t.outlet, file)
+      const made = await outletKit(
+        t.spin ? { ...inItsWords(t.card, t.spin), title: spinName(t.spin) } : t.card,
+        t.outlet,
+        file,
+      )
       download(made.name, made.bytes, 'application/zip')
     },
     isSeen: (t: Going) => isSeen(t.card, t.key, t.outlet),

@@ -1,3 +1,4 @@
+import { spinOffsToAdd, spinStage, spinStep } from '../../release/spin-offs'
 import { scriptFrom, stepId, stepsToAdd } from '../../recipe/apply'
 import type { Episode, Id, Script, Step } from '../../records'
 import { ok, refused } from '../../result'
@@ -60,7 +61,8 @@ export const copyEpisode: Command<{ episode: Id; texts: boolean }> = (
     createdAt: at,
     updatedAt: at,
   }
-  const mine = stepsOf(records, id)
+  // What was made of the other one is not made of this; what the recipe has made of every one is.
+  const mine = stepsOf(records, id).filter((s) => s.spin === undefined)
   const ids = new Map(
     mine.map((s) => [s.id, s.line === undefined ? `${made}/${context.id()}` : stepId(made, s.line)]),
   )
@@ -107,10 +109,23 @@ export const copyEpisode: Command<{ episode: Id; texts: boolean }> = (
         updatedAt: at,
       }
     : own && scriptFrom(own, { id: made }, at)
-  const fresh = mine.length > 0 || !own ? steps : stepsToAdd(own, made, [], at)
+  const base = mine.length > 0 || !own ? steps : stepsToAdd(own, made, [], at)
+  const spun = own ? spinOffsToAdd(own, episode, at) : []
+  const fresh = [
+    ...base,
+    ...spun.map(({ spin, line }, i) =>
+      spinStep(made, spin, {
+        ...{ stage: own ? spinStage(own) : '', minutes: line.minutes, at },
+        order: base.length + i,
+      }),
+    ),
+  ]
   return ok({
     changes: [
-      putRecord(records, 'episodes', episode),
+      putRecord(records, 'episodes', {
+        ...episode,
+        ...(spun.length > 0 ? { spinOffs: spun.map(({ spin }) => spin) } : {}),
+      }),
       ...fresh.map((s) => putRecord(records, 'steps', s)),
       ...(script ? [putRecord(records, 'scripts', script)] : []),
     ],

@@ -29,6 +29,7 @@ export type Typed = Partial<
     | 'safe'
     | 'again'
     | 'lookedBack'
+    | 'income'
   >
 >
 

@@ -1,4 +1,5 @@
-import type { Id } from '../../records'
+import { folded } from '../../partners/names'
+import type { Episode, Id, Visit } from '../../records'
 import { ok, refused } from '../../result'
 import { type Command, momentOf, putRecord } from '../change'
 import { withIdea } from './with-idea'
@@ -48,6 +49,9 @@ export const mergeIdeas: Command<{ into: Id; from: Id }> = (records, { into, fro
         ),
         topics: union(kept.topics, other.topics),
         guests: union(kept.guests, other.guests),
+        ...(kept.visits || other.visits
+          ? { visits: [...(kept.visits ?? []), ...visitsOf(other, kept)] }
+          : {}),
         links: [...kept.links, ...other.links],
         tags: union(kept.tags, other.tags),
         updatedAt: at,
@@ -66,4 +70,10 @@ export const mergeIdeas: Command<{ into: Id; from: Id }> = (records, { into, fro
 
 function joinedTexts(first: string, second: string): string {
   return [first, second].filter((t) => t.trim() !== '').join('\n')
+}
+
+/** How far guests of the other one are, of whom nothing is known in the first. */
+function visitsOf(other: Episode, kept: Episode): Visit[] {
+  const known = new Set((kept.visits ?? []).map((v) => folded(v.guest)))
+  return (other.visits ?? []).filter((v) => !known.has(folded(v.guest)))
 }

@@ -24,11 +24,12 @@ export function renamed(records: Records, from: readonly string[], to: string, a
   const settings = records.settings.get('settings')
   const away = Object.entries(settings?.away ?? {})
   if (settings && away.some(([name]) => isOld(name))) {
-    const next: typeof settings.away = {}
-    for (const [name, times] of away) {
+    const times = new Map<string, (typeof settings.away)[string]>()
+    for (const [name, all] of away) {
       const key = isOld(name) ? to : name
-      next[key] = [...(next[key] ?? []), ...times]
+      times.set(key, [...(times.get(key) ?? []), ...all])
     }
+    const next = Object.fromEntries(times)
     changes.push(putRecord(records, 'settings', { ...settings, away: next, updatedAt: at }))
   }
   return changes

@@ -3,7 +3,7 @@ import { copyEpisode } from '../episode/copy-episode'
 import { editLine } from '../recipes/edit-line'
 import { editRecipe } from '../recipes/edit-recipe'
 import { firstRecipe } from '../recipes/first-recipe'
-import { beginEarlier, planMinutes } from '../recipes/learn-recipe'
+import { beginEarlier, dueLater, planMinutes } from '../recipes/learn-recipe'
 import { leaveOutStage } from '../recipes/leave-out-stage'
 import { openDifferences } from '../recipes/open-differences'
 import { settleDifferences } from '../recipes/settle-differences'
@@ -56,6 +56,7 @@ export const recipesDeeds = {
   },
   planMinutes: (x) => planMinutes(x.r, { recipe: recipe(x), kind: 'write', times: 0.8 + x.n(6) / 10 }, x.c),
   beginEarlier: (x) => beginEarlier(x.r, { recipe: recipe(x), stage: chosenStage(x), days: x.n(5) }, x.c),
+  dueLater: (x) => dueLater(x.r, { recipe: recipe(x), stage: chosenStage(x), days: x.n(5) }, x.c),
   editLine: (x) => {
     const found = x.r.recipes.get(recipe(x))
     const line = one(found?.lines ?? [], x)

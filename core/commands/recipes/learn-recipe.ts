@@ -55,3 +55,31 @@ export const beginEarlier: Command<{ recipe: Id; stage: Id; days: number }> = (
     ? ok({ ...done.value, sentence: `${name} begins ${Math.round(days)} d earlier in “${recipe.name}”` })
     : done
 }
+
+/**
+ * Has a stage due so many days later, as it is done in any case: its steps before the release get that many days fewer, down to none.
+ *
+ * Refused:
+ * - “This recipe is no longer there.”
+ * - “Nothing of this stage can be due later.”
+ */
+export const dueLater: Command<{ recipe: Id; stage: Id; days: number }> = (
+  records,
+  { recipe: id, stage, days },
+  context,
+) => {
+  const recipe = records.recipes.get(id)
+  if (!recipe) return refused('This recipe is no longer there.', 'recipes')
+  const lines = recipe.lines.map((l) =>
+    l.stage === stage && l.lead.kind === 'before'
+      ? { ...l, lead: { ...l.lead, days: Math.max(0, l.lead.days - Math.max(0, Math.round(days))) } }
+      : l,
+  )
+  if (JSON.stringify(lines) === JSON.stringify(recipe.lines))
+    return refused('Nothing of this stage can be due later.', 'recipes.lines')
+  const done = editRecipe(records, { recipe: id, fields: { lines } }, context)
+  const name = recipe.stages.find((s) => s.id === stage)?.name ?? 'A stage'
+  return done.ok
+    ? ok({ ...done.value, sentence: `${name} is due ${Math.round(days)} d later in “${recipe.name}”` })
+    : done
+}

@@ -8,6 +8,7 @@ import type { CatalogueRow } from '@core/views/catalogue'
 import { useAddresses } from '@app/stores/addresses'
 import { useMoment } from '@app/stores/moment'
 import { usePictures } from '@app/stores/pictures'
+import EpisodeWorth from './EpisodeWorth.vue'
 import AddressLinks from '@app/ui/AddressLinks.vue'
 import Chalk from '@app/ui/Chalk.vue'
 import KeySign from '@app/ui/KeySign.vue'
@@ -124,6 +125,7 @@ const age = computed(() => daysBetween(row.day, moment.today))
       </ul>
       <p v-else class="sub">No address is kept. Release says where it lives.</p>
     </div>
+    <EpisodeWorth :row="row" />
     <div class="border border-dashed border-ring rounded-card p-3 flex items-center gap-3">
       <template v-if="follows"
         ><p class="flex-1 min-w-0">

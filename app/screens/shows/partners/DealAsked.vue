@@ -6,6 +6,7 @@ import type { ReadCheck } from '@core/partners/read-checks'
 import type { DealView } from '@core/partners/deal-view'
 import type { ReadNote } from '@core/records'
 import { titleOf } from '@core/release/parts'
+import { lastViews } from '@core/results/at-age'
 import { sayDay } from '@core/rhythm/days'
 import { readTime, sayTime } from '@core/script/timecode'
 import { useLibrary } from '@app/stores/library'
@@ -50,6 +51,11 @@ function heard(text: string) {
 /** How a thing stands, what was measured first. */
 const sayCheck = ({ measure, says }: ReadCheck) =>
   measure === '' || says.includes(measure) || says.startsWith('none') ? says : `${measure}, ${says}`
+/** What proves it, once it is out: how often it was seen, and where. */
+const proof = computed(() => ({
+  views: lastViews(read.episode),
+  address: view.show.outlets.flatMap((o) => read.episode.addresses?.[o] ?? [])[0],
+}))
 const measureOf = (id: string) => last.value?.checks.find((c) => c.id === id)?.measure ?? ''
 </script>
 
@@ -104,6 +110,14 @@ const measureOf = (id: string) => last.value?.checks.find((c) => c.id === id)?.m
       </li>
     </ul>
     <p v-else class="sub">Nothing was asked of a read but that it is there.</p>
+    <p v-if="isOut" class="text-ink-2">
+      <template v-if="proof.views"
+        >{{ proof.views.views.toLocaleString('en') }} views after {{ proof.views.age }} days</template
+      ><template v-if="proof.views && proof.address">, </template
+      ><a v-if="proof.address" :href="proof.address" target="_blank" rel="noopener">{{
+        proof.address.replace(/^https?:\/\//, '')
+      }}</a>
+    </p>
     <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
       <template v-if="!isOut && view.deal.shownBefore !== undefined">
         <button v-if="!read.note.shown" class="btn btn-small" @click="note({ shown: moment.today })">
