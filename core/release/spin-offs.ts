@@ -1,5 +1,6 @@
 import type {
   Episode,
+  Excerpt,
   Id,
   Lead,
   Moment,
@@ -121,4 +122,14 @@ export function spinName({ title, text, kind }: SpinOff): string {
   const first = text.trim().split('\n')[0] ?? ''
   const short = first.length > 60 ? `${first.slice(0, 60).trimEnd()}…` : first
   return title.trim() || short || sayKind(kind)
+}
+
+/** What was made of an episode: its spin-offs, and the passages that were taken and are none yet. */
+export function madeFrom({ spinOffs = [], excerpts = [] }: Pick<Episode, 'spinOffs' | 'excerpts'>): {
+  spinOffs: SpinOff[]
+  passages: Excerpt[]
+} {
+  const made = spinOffs.filter((s) => s.off !== true)
+  const used = new Set(made.map((s) => s.excerpt))
+  return { spinOffs: made, passages: excerpts.filter((e) => !used.has(e.id)) }
 }

@@ -1,6 +1,7 @@
 import { ascending, sum } from 'd3-array'
 import { toPaste, type Arc } from '../catalogue/links'
 import type { ChartCell } from '../formats/chart-csv'
+import { madeFrom } from '../release/spin-offs'
 import type { Made } from '../learnt/made'
 import type { Day, Episode, Id, Show } from '../records'
 import { titleOf } from '../release/parts'
@@ -63,14 +64,15 @@ export interface CatalogueSources {
 /** The rows of some released episodes. */
 export function catalogueRows(bare: readonly BareRow[], of: CatalogueSources): CatalogueRow[] {
   return bare.map((row): CatalogueRow => {
-    const { id, excerpts } = row.episode
+    const { id } = row.episode
+    const { spinOffs, passages } = madeFrom(row.episode)
     const minutes = of.made.get(id)?.minutes
     return {
       ...row,
       minutes: minutes === 0 ? undefined : minutes,
       times: of.usual.get(id)?.times,
       links: of.links.get(id) ?? 0,
-      made: excerpts?.length ?? 0,
+      made: spinOffs.length + passages.length,
       said: of.said && (of.said.get(id) ?? 0),
     }
   })

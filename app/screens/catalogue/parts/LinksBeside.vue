@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { lineOf, toPaste } from '@core/catalogue/links'
-import { spinName } from '@core/release/spin-offs'
+import { madeFrom, spinName } from '@core/release/spin-offs'
 import { spinState } from '@core/release/spin-parts'
 import { sayDay } from '@core/rhythm/days'
 import { sayTime } from '@core/script/timecode'
@@ -33,7 +33,7 @@ async function copy(text: string) {
   await navigator.clipboard.writeText(text)
   library.say('Copied. Paste it into the description at its outlet.')
 }
-const excerpts = computed(() => row.episode.excerpts ?? [])
+const excerpts = computed(() => madeFrom(row.episode).passages)
 const what = ref('')
 const on = ref('')
 watch(
@@ -55,12 +55,10 @@ function remind() {
   if (what.value.trim() !== '' && on.value !== '') of.again({ on: on.value, what: what.value.trim() })
 }
 const spun = computed(() =>
-  (row.episode.spinOffs ?? [])
-    .filter((s) => s.off !== true)
-    .flatMap((spin) => {
-      const card = cards.card(row.episode.id)
-      return card ? [{ spin, state: spinState(card, spin) }] : []
-    }),
+  madeFrom(row.episode).spinOffs.flatMap((spin) => {
+    const card = cards.card(row.episode.id)
+    return card ? [{ spin, state: spinState(card, spin) }] : []
+  }),
 )
 </script>
 
