@@ -89,16 +89,14 @@ useKeymap(partnersKeys, {
           </ul>
         </section>
       </nav>
-      <div v-if="here" :key="here.known.id" class="grid grid-cols-1 gap-5 min-w-0">
+      <div v-if="here" :key="who" class="grid grid-cols-1 gap-5 min-w-0">
         <DealPage v-if="here.known.roles.has('sponsor')" :of="here" />
-        <template v-else>
-          <header>
-            <h2 class="text-20 leading-7">{{ here.known.name }}</h2>
-            <p class="sub">{{ here.known.person?.work }}</p>
-          </header>
-          <VisitsHere v-if="here.known.guestOf.length > 0" :of="here" :here="of" />
-          <PersonMoves :of="here" />
-        </template>
+        <header v-else>
+          <h2 class="text-20 leading-7">{{ here.known.name }}</h2>
+          <p class="sub">{{ here.known.person?.work }}</p>
+        </header>
+        <VisitsHere v-if="here.known.guestOf.length > 0" :of="here" :here="of" />
+        <PersonMoves v-if="!here.known.roles.has('sponsor')" :of="here" />
         <PersonFields :of="here" />
       </div>
     </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { sayWhen, usualDays } from '@core/partners/moves'
+import { sayWhen, usualDays, type PersonMove } from '@core/partners/moves'
 import { sayDay } from '@core/rhythm/days'
 import { useLibrary } from '@app/stores/library'
 import { useMoment } from '@app/stores/moment'
@@ -13,6 +13,9 @@ const moment = useMoment()
 const partners = usePartners()
 const library = useLibrary()
 const theirs = computed(() => of.moves.filter((m) => m.deed.kind !== 'visit'))
+/** Where what lies with them is looked at: its step's stage, else the edit. */
+const stageOf = ({ deed }: PersonMove) =>
+  (deed.kind === 'step' ? library.records.steps.get(deed.step)?.stage : undefined) ?? 'edit'
 const usual = computed(() => usualDays(of.known.jobs))
 const isHelper = computed(() => of.known.jobs.length + of.known.owns.length > 0)
 const past = computed(() =>
@@ -45,7 +48,7 @@ const most = computed(() => Math.max(1, ...past.value.map((p) => p.days)))
         <RouterLink
           v-if="m.episode"
           class="btn btn-small"
-          :to="{ name: 'episode', params: { code: m.episode.code, stage: 'edit' } }"
+          :to="{ name: 'episode', params: { code: m.episode.code, stage: stageOf(m) } }"
           >{{ m.who === 'you' ? 'See it' : 'Open' }}</RouterLink
         >
       </li>

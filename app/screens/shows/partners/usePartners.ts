@@ -1,4 +1,4 @@
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { heldBy } from '@core/named'
 import { bookingOf, visitOf, visitState, type VisitState } from '@core/partners/visits'
@@ -42,9 +42,18 @@ export function usePartnersHere(who: () => string) {
     return [...rows, { name: 'Others', people: [...left].sort(byMove) }].filter((s) => s.people.length > 0)
   })
   const row = computed(() => listed.value.flatMap((s) => s.people))
-  const here = computed(
-    () => row.value.find((p) => p.known.id === who() || draftId(p.known.name) === who()) ?? row.value[0],
+  /** Who stood first when the screen was opened: whoever has the next move later does not take their place. */
+  const first = ref('')
+  watch(
+    row,
+    ([p]) => {
+      if (first.value === '' && p) first.value = draftId(p.known.name)
+    },
+    { immediate: true },
   )
+  const isAsked = ({ known }: PersonHere, id: string) =>
+    known.id === id || [known.name, ...(known.person?.also ?? [])].some((n) => draftId(n) === id)
+  const here = computed(() => row.value.find((p) => isAsked(p, who() || first.value)) ?? row.value[0])
   const choose = (p: PersonHere | undefined) =>
     p && void router.replace({ name: 'partners', params: { who: p.known.id } })
   const counts = computed(() => ({
