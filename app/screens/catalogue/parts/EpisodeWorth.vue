@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watchEffect } from 'vue'
 import { writeEpisode } from '@core/commands/episode'
 import { readIn } from '@core/partners/deal-next'
 import { worthOf } from '@core/partners/worth'
@@ -15,10 +15,17 @@ const { row } = defineProps<{ row: CatalogueRow }>()
 const library = useLibrary()
 const made = useMade()
 const partners = usePartners()
-partners.start()
 made.want()
+// Deals are looked at only for what has a sponsor.
+watchEffect(() => {
+  if (row.episode.sponsor !== undefined) partners.start()
+})
 const minutes = computed(() => made.all.find((m) => m.episode.id === row.episode.id)?.minutes ?? 0)
-const read = computed(() => partners.deals.map((v) => readIn(v, row.episode.id)).find((r) => r !== undefined))
+const read = computed(() =>
+  row.episode.sponsor === undefined
+    ? undefined
+    : partners.deals.map((v) => readIn(v, row.episode.id)).find((r) => r !== undefined),
+)
 const worth = computed(() => worthOf(row.episode, row.show, library.records.deals, read.value, minutes.value))
 const currency = computed(() => library.settings.currency ?? '€')
 const says = computed(() => {
