@@ -8,8 +8,20 @@ const brightwork = 'Brightwork Varnish'
 /** Reads of Kelpline Rope that went out, by number: how far into the script they stand. One came too late in its episode. */
 const readAt: Readonly<Record<number, number>> = { 18: 0.18, 22: 0.2, 27: 0.42, 31: 0.16, 35: 0.21, 40: 0.2 }
 const reads = [
-  'Kelpline Rope pays for this. I have had the same three-strand warp of theirs on the quay since the spring, and I have stopped looking at it, which is the best that I can say of a rope. It has been wet and it has been frozen, it has lain in the sun under everybody’s boots, and it coils the second time as it did the first. They spin it two valleys from here and they answer letters. If you need warps, halyards or a lead for a goat, order by the metre and put in the code TILLER10, then they know who sent you and take a tenth off the bill.',
-  'A word from the people who make this possible. Kelpline Rope pays for this, and I asked for twine. Whipping twine, tarred, the thickness of a good pencil lead, on a wooden spool that I shall keep for something. I have whipped eleven ends with it, one of them in the rain, and I pulled at each with the van, gently, because it is not my van. Nothing moved. The spool is in every parcel of theirs that has a warp in it, for as long as there are spools. Write TILLER10 where they ask for a code. It takes a tenth off, and it tells them that somebody watches boats.',
+  [
+    'Kelpline Rope pays for this.',
+    'I have had the same three-strand warp of theirs on the quay since the spring, and I have stopped looking at it, which is the best that I can say of a rope.',
+    'It has been wet and it has been frozen, it has lain in the sun under everybody’s boots, and it coils the second time as it did the first.',
+    'They spin it two valleys from here and they answer letters.',
+    'If you need warps, halyards or a lead for a goat, order by the metre and put in the code TILLER10, then they know who sent you and take a tenth off the bill.',
+  ].join(' '),
+  [
+    'A word from the people who make this possible. Kelpline Rope pays for this, and I asked for twine.',
+    'Whipping twine, tarred, the thickness of a good pencil lead, on a wooden spool that I shall keep for something.',
+    'I have whipped eleven ends with it, one of them in the rain, and I pulled at each with the van, gently, because it is not my van.',
+    'Nothing moved. The spool is in every parcel of theirs that has a warp in it, for as long as there are spools.',
+    'Write TILLER10 where they ask for a code. It takes a tenth off, and it tells them that somebody watches boats.',
+  ].join(' '),
 ]
 
 /** A script with a read of Kelpline Rope so far into it, as a share of its beats. */
@@ -36,6 +48,8 @@ function withRead(script: Script, number: number): Script {
 /** Puts the reads that were promised into what went out: words, link, and the cut's own times. */
 export function withReads(episodes: readonly Episode[], scripts: Script[], show: Show): void {
   for (const episode of episodes) {
+    // What is on a slot is read as the deal has it.
+    if (episode.sponsor === kelpline && episode.place.kind === 'slot') delete episode.read
     const number = episode.show === show.id ? (episode.number ?? 0) : 0
     const at = scripts.findIndex((s) => s.id === episode.id)
     const before = scripts[at]

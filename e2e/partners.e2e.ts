@@ -108,6 +108,25 @@ test('a deal of twelve reads: one fails and is made up, dates are kept, the stat
   })
 })
 
+test('somebody is added and invited by keys alone', async ({ page }) => {
+  await demo(page, '/shows/partners')
+  await expect(page.getByText('5 of 12', { exact: true })).toBeVisible()
+  await page.keyboard.press('a')
+  await expect(page.getByRole('dialog').getByLabel('Name')).toBeFocused()
+  await page.keyboard.type('Bram Teller')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Bram Teller' })).toBeVisible()
+  const invite = page.getByLabel('A guest of which episode or idea?')
+  await invite.fill('the net loft')
+  await page.keyboard.press('Enter')
+  const talk = page.getByRole('article', { name: 'The net loft in February' })
+  await expect(talk.locator('[aria-current="step"]')).toHaveText('Wished for')
+  // In a field that key takes back letters.
+  await page.keyboard.press('Tab')
+  await page.keyboard.press('Control+z')
+  await expect(talk).toHaveCount(0)
+})
+
 test('two names become one; cards are read once and again', async ({ page }) => {
   await demo(page, '/shows/partners')
   const card = (name: string) =>

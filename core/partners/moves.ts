@@ -1,7 +1,6 @@
 import { ascending } from 'd3-array'
 import type { Day, Episode, Id, Job, Records, Step } from '../records'
 import { daysBetween, sayDay } from '../rhythm/days'
-import { titleOf } from '../release/parts'
 import { dealMoves, type DealMove } from './deal-next'
 import type { DealView } from './deal-view'
 import { folded } from './names'
@@ -156,9 +155,4 @@ export function usualDays(jobs: readonly Job[]): { days: number; of: number } | 
   return taken.length < 3 || middle === undefined || other === undefined
     ? undefined
     : { days: Math.round(((middle + other) / 2) * 10) / 10, of: taken.length }
-}
-
-/** What an episode is called in a list of moves. */
-export function sayEpisode(episode: Episode | undefined, number: string): string {
-  return episode === undefined ? '' : number === '' ? titleOf(episode) : number
 }

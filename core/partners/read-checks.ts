@@ -1,10 +1,11 @@
 import { sum } from 'd3-array'
 import { beatTimes, type BeatTime } from '../edit/times'
-import type { Day, Deal, Episode, ReadNote, ReadPlace, Script } from '../records'
+import type { Day, Deal, Episode, ReadNote, Script } from '../records'
 import { addDays, sayAway, sayDay } from '../rhythm/days'
-import { promisedIn } from '../script/promised'
+import { lengthDiffers, placeDiffers, placeWords, promisedIn } from '../script/promised'
 import { sayTime } from '../script/timecode'
 import type { SpeechPace } from '../script/timing'
+import { readAsked } from './deal-of'
 import { folded } from './names'
 
 /** One thing that was asked of a read, and how it stands. */
@@ -34,19 +35,6 @@ export interface ReadOf {
   /** The day of its release, if it has one. */
   day: Day | undefined
   today: Day
-}
-
-/** How far the length of a read may be from what was asked. */
-export const readTolerance = 0.15
-const thirds: Record<ReadPlace, { from: number; to: number; says: string }> = {
-  opening: { from: 0, to: 1 / 3, says: 'the first third' },
-  middle: { from: 0.25, to: 0.75, says: 'the middle' },
-  close: { from: 0.6, to: 1, says: 'the last third' },
-}
-
-/** What a place is called, and between which shares of the running time it lies. */
-export function placeWords(place: ReadPlace): { from: number; to: number; says: string } {
-  return thirds[place]
 }
 
 /** Where a read stands in its cut, or in its script as far as there is no cut: seconds. */
@@ -99,6 +87,28 @@ function lineWith(text: string, wanted: readonly string[]): number | undefined {
   return at.some((i) => i < 0) ? undefined : Math.max(...at) + 1
 }
 
+function check(id: string, asked: string, state: ReadCheck['state'], says: string, measure = ''): ReadCheck {
+  return { id, asked, state, says, measure, decides: true }
+}
+
+/** How long a read is, against the seconds that were asked. */
+function lengthOf({ episode, pace }: ReadOf, seconds: number, stands: ReadStandsAt | undefined): ReadCheck {
+  const asked = `A read of ${seconds} s`
+  if (!stands || stands.seconds === 0) {
+    const words = Math.round((seconds * pace.camera) / 60)
+    const isOut = episode.phase.kind === 'released'
+    return check(
+      'length',
+      asked,
+      'open',
+      isOut ? 'no script to tell it by' : `not written, about ${words} words`,
+    )
+  }
+  const off = lengthDiffers(stands.seconds, seconds)
+  const says = off ?? (stands.isTimed ? 'in the cut' : 'by the script')
+  return check('length', asked, off === undefined ? 'passes' : 'fails', says, sayTime(stands.seconds))
+}
+
 /** All that was asked of a read of a deal, and how each stands (what was not asked is not in it). */
 export function readChecks(of: ReadOf): ReadCheck[] {
   const { deal, episode, note } = of
@@ -107,16 +117,6 @@ export function readChecks(of: ReadOf): ReadCheck[] {
   const isOut = episode.phase.kind === 'released'
   const isWritten = read.length > 0
   const readText = read.map((b) => b.text).join('\n')
-  const check = (
-    id: string,
-    asked: string,
-    state: ReadCheck['state'],
-    says: string,
-    measure = '',
-  ): ReadCheck => ({
-    ...{ id, asked, state, says, measure },
-    decides: true,
-  })
   /** Something that must be in the words of the script. */
   const inWords = (id: string, asked: string, found: (text: string) => boolean): ReadCheck => {
     const beat = [...read, ...all].find((b) => found(b.text)) ?? (found(readText) ? read[0] : undefined)
@@ -125,51 +125,17 @@ export function readChecks(of: ReadOf): ReadCheck[] {
     return check(id, asked, isWritten ? 'fails' : 'open', nowhere)
   }
   const checks: ReadCheck[] = []
-  if (deal.seconds !== undefined) {
-    const asked = `A read of ${deal.seconds} s`
-    const off = (stands?.seconds ?? 0) - deal.seconds
-    const isNear = Math.abs(off) <= deal.seconds * readTolerance
-    checks.push(
-      !stands || stands.seconds === 0
-        ? check(
-            'length',
-            asked,
-            'open',
-            isOut
-              ? 'no script to tell it by'
-              : `not written, about ${Math.round((deal.seconds * of.pace.camera) / 60)} words`,
-          )
-        : check(
-            'length',
-            asked,
-            isNear ? 'passes' : 'fails',
-            isNear
-              ? stands.isTimed
-                ? 'in the cut'
-                : 'by the script'
-              : `${Math.round(Math.abs(off))} s ${off > 0 ? 'longer' : 'shorter'} than asked`,
-            sayTime(stands.seconds),
-          ),
-    )
-  }
-  if (deal.place !== undefined) {
-    const { from, to, says } = thirds[deal.place]
-    const asked = `Begins in ${says}`
+  // What was said of the episode itself goes before its deal.
+  const { seconds, place } = readAsked(episode, deal) ?? deal
+  if (seconds !== undefined) checks.push(lengthOf(of, seconds, stands))
+  if (place !== undefined) {
+    const asked = `Begins in ${placeWords(place).says}`
     if (!stands || stands.whole <= 0) checks.push(check('place', asked, 'open', 'no place in the script yet'))
     else {
-      const share = stands.from / stands.whole
-      const isThere = share >= from && share <= to
+      const off = placeDiffers(stands.from / stands.whole, place)
       const whole = `${stands.isTimed ? 'of' : 'of about'} ${sayTime(stands.whole)}`
-      const late = share > to ? `past ${says}` : `before ${says}`
-      checks.push(
-        check(
-          'place',
-          asked,
-          isThere ? 'passes' : 'fails',
-          isThere ? whole : `${late}, ${whole}`,
-          sayTime(stands.from),
-        ),
-      )
+      const says = off === undefined ? whole : `${off}, ${whole}`
+      checks.push(check('place', asked, off === undefined ? 'passes' : 'fails', says, sayTime(stands.from)))
     }
   }
   for (const [i, words] of deal.say.entries())

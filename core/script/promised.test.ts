@@ -94,7 +94,7 @@ test('a read is held against its length and its place', () => {
   expect(readDiffers({ words: '', seconds: 20, place: 'opening' }, stands)).toBeUndefined()
   expect(readDiffers({ words: '', seconds: 45 }, stands)).toBe('24 s shorter than asked')
   expect(readDiffers({ words: '', seconds: 10 }, stands)).toBe('11 s longer than asked')
-  expect(readDiffers({ words: '', place: 'close' }, stands)).toBe('not in the close')
+  expect(readDiffers({ words: '', place: 'close' }, stands)).toBe('before the last third')
   expect(readStands(script('s', [[beat('a', 10)]]), pace)).toBeUndefined()
 })
 

@@ -111,19 +111,35 @@ export function readStands(script: Script, pace: SpeechPace): ReadStands | undef
   return first && { seconds, at: clock > 0 ? first.at / clock : 0, beat: first.beat }
 }
 
-/** How far the length of a read may be from what was asked. */
+/** How far the length of a read may be from what was asked, as a share of it. */
 const near = 0.15
+const places: Readonly<Record<ReadPlace, { from: number; to: number; says: string }>> = {
+  opening: { from: 0, to: 1 / 3, says: 'the first third' },
+  middle: { from: 0.25, to: 0.75, says: 'the middle' },
+  close: { from: 0.6, to: 1, says: 'the last third' },
+}
+
+/** What a place is called, and between which shares of the running time it lies. */
+export function placeWords(place: ReadPlace): { from: number; to: number; says: string } {
+  return places[place]
+}
+
+/** What the length of a read lacks or has too much, in words; nothing where it is near enough to what was asked. */
+export function lengthDiffers(seconds: number, asked: number): string | undefined {
+  const off = seconds - asked
+  return Math.abs(off) <= asked * near
+    ? undefined
+    : `${Math.round(Math.abs(off))} s ${off > 0 ? 'longer' : 'shorter'} than asked`
+}
+
+/** On which side of its place something begins, at a share of the running time; nothing where it is in it. */
+export function placeDiffers(share: number, place: ReadPlace): string | undefined {
+  const { from, to, says } = places[place]
+  return share < from ? `before ${says}` : share > to ? `past ${says}` : undefined
+}
 
 /** What is not as it was asked of a read, in a few words; nothing where all is. */
-export function readDiffers(asked: AskedRead, stands: ReadStands): string | undefined {
-  const { seconds = stands.seconds, place } = asked
-  const off = stands.seconds - seconds
-  if (Math.abs(off) > seconds * near)
-    return `${Math.round(Math.abs(off))} s ${off > 0 ? 'longer' : 'shorter'} than asked`
-  const isThere =
-    place === undefined ||
-    { opening: stands.at <= 1 / 3, middle: stands.at > 0.25 && stands.at < 0.75, close: stands.at >= 0.6 }[
-      place
-    ]
-  return isThere ? undefined : `not in the ${place === 'middle' ? 'middle' : place}`
+export function readDiffers({ seconds, place }: AskedRead, stands: ReadStands): string | undefined {
+  const long = seconds === undefined ? undefined : lengthDiffers(stands.seconds, seconds)
+  return long ?? (place === undefined ? undefined : placeDiffers(stands.at, place))
 }

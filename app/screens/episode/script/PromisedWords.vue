@@ -33,10 +33,11 @@ const sayNext = ({ next, lastIn, here }: OfferHere) =>
         <template v-if="read.here">
           {{ Math.round(read.here.seconds) }} s<template v-if="read.seconds">
             of {{ read.seconds }} s asked</template
-          ><template v-if="read.here.differs">. <Flag />{{ read.here.differs }}</template>
+          >
         </template>
         <template v-else>{{ read.seconds ? `${read.seconds} s asked` : 'no length asked' }}</template>
       </p>
+      <p v-for="d in read.here?.differs ?? []" :key="d"><Flag :size="9" />{{ d }}</p>
     </div>
     <div v-for="o in offers" :key="o.offer.id" class="grid gap-1">
       <p class="flex items-baseline gap-2">

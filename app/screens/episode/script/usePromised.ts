@@ -3,8 +3,11 @@ import type { Command } from '@tiptap/pm/state'
 import type { Id, Offer, Script, Wording } from '@core/records'
 import { beatBefore, nextWording, promisedIn, readDiffers, readStands } from '@core/script/promised'
 import { readAsked } from '@core/partners/deal-of'
+import { readOf } from '@core/partners/deal-reads'
+import { readChecks } from '@core/partners/read-checks'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
+import { useMoment } from '@app/stores/moment'
 import { useOffers } from '@app/stores/offers'
 import { placePromised, rewordPromised } from './document/promised-deeds'
 
@@ -22,7 +25,7 @@ export interface ReadHere {
   sponsor: string
   seconds: number | undefined
   words: string
-  here: { beat: Id; seconds: number; differs: string | undefined } | undefined
+  here: { beat: Id; seconds: number; differs: string[] } | undefined
 }
 
 /** Words that were promised to others: offers of the show, and the sponsor's read; put into the script by one move. */
@@ -39,6 +42,7 @@ export function usePromised(
 } {
   const library = useLibrary()
   const promised = computed(() => promisedIn(script.value))
+  const moment = useMoment()
   const known = useOffers()
   known.start()
   const ofShow = computed(() => known.of(card().episode))
@@ -63,6 +67,15 @@ export function usePromised(
     }),
   )
   const asked = computed(() => readAsked(card().episode, card().deal))
+  /** What of the read is not as its deal has it, by the words as they are being written; nothing where there is no deal. */
+  const lacking = computed(() => {
+    const { deal, episode, show } = card()
+    if (!deal) return undefined
+    const records = { ...library.records, scripts: new Map([[episode.id, script.value]]) }
+    return readChecks(readOf(records, deal, episode, show, moment.today)).flatMap((c) =>
+      c.decides && c.state !== 'passes' ? [`${c.asked}: ${c.says}`] : [],
+    )
+  })
   const read = computed((): ReadHere | undefined => {
     if (!asked.value) return undefined
     const stands = readStands(script.value, card().show.pace)
@@ -70,7 +83,10 @@ export function usePromised(
       sponsor: asked.value.sponsor,
       seconds: asked.value.seconds,
       words: asked.value.words,
-      here: stands && { ...stands, differs: readDiffers(asked.value, stands) },
+      here: stands && {
+        ...stands,
+        differs: lacking.value ?? [readDiffers(asked.value, stands) ?? []].flat(),
+      },
     }
   })
   const labels = computed(

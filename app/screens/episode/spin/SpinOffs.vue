@@ -21,7 +21,13 @@ const lead = computed(() => {
   const made = states.filter((s) => s !== 'off')
   if (made.length === 0) return 'nothing yet'
   const [out, ready] = [made.filter((s) => s === 'out').length, made.filter((s) => s === 'ready').length]
-  return [`${made.length}`, ready > 0 ? `${ready} ready` : '', out > 0 ? `${out} out` : '']
+  if (ready === made.length && ready === 1) return 'ready'
+  if (out === made.length) return made.length === 1 ? 'out' : `all ${made.length} out`
+  return [
+    `${made.length}`,
+    ready > 0 ? `${ready === made.length ? 'all' : ready} ready` : '',
+    out > 0 ? `${out} out` : '',
+  ]
     .filter(Boolean)
     .join(', ')
 })

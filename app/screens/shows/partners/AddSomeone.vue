@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { onMounted, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { keepPerson } from '@core/commands/people'
 import type { PersonRole } from '@core/records'
@@ -16,6 +16,11 @@ const name = ref('')
 const role = ref<PersonRole>('guest')
 const mail = ref('')
 const fault = ref('')
+const field = useTemplateRef<{ focus: () => void }>('field')
+/** The first thing to type is where one types. */
+onMounted(() => {
+  setTimeout(() => field.value?.focus(), 0)
+})
 async function add() {
   const id = library.newId()
   const ways =
@@ -32,7 +37,7 @@ async function add() {
 <template>
   <Sheet open title="Add someone" @close="emit('close')">
     <form class="grid gap-3" @submit.prevent="add">
-      <TextField v-model="name" label="Name" placeholder="a person, or a firm" />
+      <TextField ref="field" v-model="name" label="Name" placeholder="a person, or a firm" />
       <div>
         <p class="label" aria-hidden="true">What they are</p>
         <ChoiceRow

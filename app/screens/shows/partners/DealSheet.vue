@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { dropDeal, keepDeal, type DealFields } from '@core/commands/deals'
 import { type Deal, ReadPlace } from '@core/records'
-import { placeWords } from '@core/partners/read-checks'
+import { placeWords } from '@core/script/promised'
 import { useLibrary } from '@app/stores/library'
 import { useMoment } from '@app/stores/moment'
 import Sheet from '@app/ui/Sheet.vue'

@@ -7,6 +7,7 @@ import { useKeymap } from '@app/ui/keymap'
 import ShowsHead from '../ShowsHead.vue'
 import AddSomeone from './AddSomeone.vue'
 import DealPage from './DealPage.vue'
+import InviteTo from './InviteTo.vue'
 import { partnersKeys } from './keymap'
 import PersonFields from './PersonFields.vue'
 import PersonMoves from './PersonMoves.vue'
@@ -96,6 +97,7 @@ useKeymap(partnersKeys, {
           <p class="sub">{{ here.known.person?.work }}</p>
         </header>
         <VisitsHere v-if="here.known.guestOf.length > 0" :of="here" :here="of" />
+        <InviteTo v-if="!here.known.roles.has('sponsor')" :of="here" />
         <PersonMoves v-if="!here.known.roles.has('sponsor')" :of="here" />
         <PersonFields :of="here" />
       </div>

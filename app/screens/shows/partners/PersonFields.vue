@@ -25,29 +25,17 @@ const fields = computed((): PersonFields => {
   return { name, roles, work, ways, known, note, ...(zone === undefined ? {} : { zone }) }
 })
 const fault = ref('')
-async function keep(to: Partial<PersonFields>) {
-  const done = await library.perform(
-    keepPerson,
-    {
-      ...(person.value ? { person: person.value.id } : { was: of.known.name }),
-      fields: { ...fields.value, ...to },
-    },
-    'quietly',
-  )
+async function put(next: PersonFields) {
+  const who = person.value ? { person: person.value.id } : { was: of.known.name }
+  const done = await library.perform(keepPerson, { ...who, fields: next }, 'quietly')
   fault.value = done.ok ? '' : done.problem.sentence
 }
+const keep = (to: Partial<PersonFields>) => put({ ...fields.value, ...to })
 const zones = Intl.supportedValuesOf('timeZone')
 function setZone(event: Event) {
   const { zone: _old, ...rest } = fields.value
   const zone = typedIn(event)
-  void library.perform(
-    keepPerson,
-    {
-      ...(person.value ? { person: person.value.id } : { was: of.known.name }),
-      fields: zone === '' ? rest : { ...rest, zone },
-    },
-    'quietly',
-  )
+  void put(zone === '' ? rest : { ...rest, zone })
 }
 const kinds: Record<Way['kind'], string> = { mail: 'Mail', phone: 'Telephone', address: 'Address' }
 function way(id: string, value: string) {

@@ -1,4 +1,4 @@
-import { placeWords } from '@core/partners/read-checks'
+import { placeWords } from '@core/script/promised'
 import type { Deal, Show } from '@core/records'
 import { monthName } from '@core/rhythm/days'
 import { countWord } from '@core/partners/deal-next'
