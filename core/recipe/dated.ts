@@ -26,10 +26,13 @@ export function dated(steps: readonly Step[], recipe: Recipe): Dated[] {
         ? []
         : steps.filter((s) => s.id !== step.id && s.part !== undefined && asked.includes(s.part))
     // What is made besides waits for nothing but what it says itself.
+    const staged = byStages.get(step.id) ?? []
     const needs =
-      step.spin === undefined
-        ? [...new Set([...(byStages.get(step.id) ?? []), ...bring.map((s) => s.id)])]
-        : step.needs
+      step.spin !== undefined
+        ? step.needs
+        : bring.length === 0
+          ? staged
+          : [...new Set([...staged, ...bring.map((s) => s.id)])]
     return { id: step.id, name: step.name, needs, lead: step.lead, fixed: step.spin !== undefined, step }
   })
   const ordered = inOrder(full)
@@ -45,6 +48,7 @@ export function dated(steps: readonly Step[], recipe: Recipe): Dated[] {
  */
 export function earliestBefore(stages: readonly Stage[], early: number | undefined): Map<Id, number> {
   const days = new Map<Id, number>()
+  if (early === undefined && stages.every((s) => s.earliest === undefined)) return days
   const byId = new Map(stages.map((s) => [s.id, s]))
   const of = (stage: Stage, path: readonly Id[]): number | undefined => {
     const all = [

@@ -128,5 +128,7 @@ export function dueDates(
       if (before !== undefined && byId.get(need)?.lead.kind !== 'after' && mine < before) due.set(need, mine)
     }
   }
-  return new Map([...due].map(([id, n]) => [id, dayOf(n)]))
+  const days = new Map<Id, Day>()
+  for (const [id, n] of due) days.set(id, dayOf(n))
+  return days
 }

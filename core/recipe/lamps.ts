@@ -39,23 +39,23 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     if (!state) seen.set(p, (state = partOrTick(p, of, required)))
     return state
   }
-  const sorted = [...of.steps, ...bringing(of, required, part)].sort((a, b) => a.order - b.order)
+  const brought = bringing(of, required, part)
+  const sorted = [...of.steps, ...brought].sort((a, b) => a.order - b.order)
   const row = dated(sorted, recipe)
   const notice = release && noticeFor(row, of, release.day)
   const due = release ? dueDates(row, release.day, of.works, notice) : new Map<Id, Day>()
-  const done = new Map(
-    sorted.map((s) => [
+  const done = new Map<Id, boolean>()
+  for (const s of sorted)
+    done.set(
       s.id,
       s.doneAt !== undefined ||
         (s.part !== undefined && part(s.part).state === 'there') ||
         (s.spin !== undefined && isSpinDone(episode, s)),
-    ]),
-  )
+    )
   const early = earliestBefore(recipe.stages, episode.early)
   const unsettled = new Map(
     recipe.stages.map((s) => [s.id, (s.settled ?? []).map(part).filter((p) => p.state !== 'there')]),
   )
-  const own = new Set(of.steps.map((s) => s.id))
   const heldItems = openMaterials(of)
   // Filming is not begun without what it can't do without.
   const held = new Set(
@@ -66,7 +66,7 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   const patience = episode.phase.kind === 'released' && episode.phase.planned ? followDays : followDaysOnce
   const isLong = isOut && release !== undefined && daysBetween(release.day, today) > patience
   const letBe = (step: Step) => gone && (isLong || !(follows.has(step.stage) || step.spin !== undefined))
-  const moot = new Set(sorted.filter(letBe).map((s) => s.id))
+  const moot = new Set(gone ? sorted.filter(letBe).map((s) => s.id) : [])
   const steps = row.map(({ step, needs }): StepState => {
     const isDone = done.get(step.id) ?? false
     const before = early.get(step.stage)
@@ -80,21 +80,17 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     const day = counted !== undefined && bound !== undefined && counted < bound ? bound : counted
     const left = !isDone && !letBe(step)
     const late = day !== undefined && left ? daysBetween(day, today) : 0
-    return {
-      step,
-      done: isDone,
-      left,
-      needs,
-      ...(own.has(step.id) ? {} : { derived: true }),
-      free:
-        needs.every((n) => moot.has(n) || (done.get(n) ?? true)) &&
-        (unsettled.get(step.stage) ?? []).length === 0 &&
-        !held.has(step.stage),
-      minutesLeft: !left ? 0 : Math.max(0, step.minutes - step.logged),
-      ...(day === undefined ? {} : { due: day }),
-      ...(late > 0 ? { late } : {}),
-      ...(earliest === undefined ? {} : { earliest }),
-    }
+    const free =
+      needs.every((n) => moot.has(n) || (done.get(n) ?? true)) &&
+      (unsettled.get(step.stage) ?? []).length === 0 &&
+      !held.has(step.stage)
+    const minutesLeft = left ? Math.max(0, step.minutes - step.logged) : 0
+    const state: StepState = { step, done: isDone, left, needs, free, minutesLeft }
+    if (brought.includes(step)) state.derived = true
+    if (day !== undefined) state.due = day
+    if (late > 0) state.late = late
+    if (earliest !== undefined) state.earliest = earliest
+    return state
   })
   const lit = new Map<Id, boolean>()
   const stages = recipe.stages.map((stage): StageState => {

@@ -23,6 +23,14 @@ describe('steps in the order of their needs', () => {
     expect(valueOf(inOrder([step('a', 'gone')]))).toHaveLength(1)
   })
 
+  test('what stands in order already stays as it is, in a list of its own', () => {
+    const steps = [step('a', 'gone'), step('b', 'a'), step('c', 'a', 'b')]
+    const order = valueOf(inOrder(steps))
+    expect(order).toEqual(steps)
+    expect(order).not.toBe(steps)
+    expect(refusalOf(inOrder([step('a'), step('b', 'a', 'b')]))).toContain('“B” needs “B”')
+  })
+
   test('each stands after all that it needs', () => {
     const graph = fc.array(fc.array(fc.integer({ min: 0, max: 30 }), { maxLength: 4 }), {
       minLength: 1,

@@ -15,6 +15,7 @@ export interface Needing {
  */
 export function inOrder<T extends Needing>(steps: readonly T[]): Result<T[]> {
   const byId = new Map(steps.map((s) => [s.id, s]))
+  if (standsInOrder(steps, byId)) return ok([...steps])
   const state = new Map<Id, 'on the way' | 'placed'>()
   const order: T[] = []
   const path: T[] = []
@@ -47,6 +48,16 @@ export function inOrder<T extends Needing>(steps: readonly T[]): Result<T[]> {
   return ok(order)
 }
 
+/** Whether each already stands after what it needs. */
+function standsInOrder(steps: readonly Needing[], byId: ReadonlyMap<Id, Needing>): boolean {
+  const before = new Set<Id>()
+  for (const { id, needs } of steps) {
+    for (const need of needs) if (!before.has(need) && byId.has(need)) return false
+    before.add(id)
+  }
+  return true
+}
+
 /** What a need that follows from stages is read from. */
 interface Staged {
   id: Id
@@ -67,11 +78,11 @@ export function needsByStages(steps: readonly Staged[], stages: readonly Stage[]
     if (mine.length > 0 || path.includes(stage)) return mine
     return (byId.get(stage)?.after ?? []).flatMap((a) => stepsIn(a, [...path, stage]))
   }
-  const own = stages.some((s) => s.kind === 'own')
+  if (!stages.some((s) => s.kind === 'own')) return new Map(steps.map((s) => [s.id, [...new Set(s.needs)]]))
   return new Map(
     steps.map((step) => {
       const stage = byId.get(step.stage)
-      if (!own || !stage) return [step.id, [...step.needs]]
+      if (!stage) return [step.id, [...step.needs]]
       const implied = stage.after.flatMap((a) =>
         stage.kind === 'own' || byId.get(a)?.kind === 'own' ? stepsIn(a, [stage.id]) : [],
       )

@@ -22,12 +22,20 @@ export function isSaidOtherwise(
   return asking.length > 0 && asking.every((o) => (episode.otherwise?.[o.id]?.[part] ?? '').trim() !== '')
 }
 
+/** Hashtags by tag: a show's few hundred tags are asked for again and again. */
+const hashtags = new Map<string, string>()
+const mostKept = 20_000
+
 /** A tag as a hashtag: its words joined, each with a capital; signs left out. */
 export function hashtag(tag: string): string {
-  const words = tag.match(/[\p{L}\p{N}]+/gu) ?? []
-  return words.length === 0
-    ? ''
-    : `#${words.map((w, i) => (i === 0 ? w : w.slice(0, 1).toUpperCase() + w.slice(1))).join('')}`
+  let joined = hashtags.get(tag)
+  if (joined === undefined) {
+    const words = tag.match(/[\p{L}\p{N}]+/gu) ?? []
+    joined = words.map((w, i) => (i === 0 ? `#${w}` : w.slice(0, 1).toUpperCase() + w.slice(1))).join('')
+    if (hashtags.size > mostKept) hashtags.clear()
+    hashtags.set(tag, joined)
+  }
+  return joined
 }
 
 /**

@@ -59,9 +59,14 @@ export function descriptionOf(
   const isOwed = credits.length > 0 && !recipe.pattern.includes('{credits}')
   const pattern = isOwed ? `${recipe.pattern}\n\n{credits}` : recipe.pattern
   const lines = pattern.split('\n').flatMap((line) => {
-    const words = [...line.matchAll(/\{(\w+)\}/g)].map((m) => heldBy(values, m[1] ?? ''))
-    const filled = line.replace(/\{(\w+)\}/g, (whole, word: string) => heldBy(values, word) ?? whole)
-    return words.length > 0 && words.every((w) => w === '') ? [] : [filled]
+    if (!line.includes('{')) return [line]
+    const said: string[] = []
+    const filled = line.replace(/\{(\w+)\}/g, (whole, word: string) => {
+      const value = heldBy(values, word) ?? whole
+      said.push(value)
+      return value
+    })
+    return said.length > 0 && said.every((v) => v === '') ? [] : [filled]
   })
   return lines
     .join('\n')

@@ -20,6 +20,19 @@ export function requiredParts(outlets: readonly Outlet[]): Part[] {
   return order.filter((p) => outlets.some((o) => o.required.includes(p)))
 }
 
+/** Characters as outlets count them: code points, so that a sign of two units is one. */
+export function charactersIn(text: string): number {
+  let count = text.length
+  for (let i = 1; i < text.length; i++) if (isPair(text.charCodeAt(i - 1), text.charCodeAt(i))) count--
+  return count
+}
+const isPair = (first: number, second: number) => (first & 0xfc00) === 0xd800 && (second & 0xfc00) === 0xdc00
+
+/** Whether a text has more characters than a limit; short ones are not counted. */
+export function isLonger(text: string, limit: number): boolean {
+  return text.length > limit && charactersIn(text) > limit
+}
+
 /** Where a limit is meant, once there is more than one outlet. */
 export function whereIf(outlets: readonly Outlet[], { name }: Outlet): string {
   return outlets.length > 1 ? ` at ${name}` : ''

@@ -1,6 +1,7 @@
 import type { Outlet, Part } from '../records'
 import { chaptersText } from '../formats/chapters-text'
 import { sayTime } from '../script/timecode'
+import { charactersIn } from './limits'
 import { descriptionAt, isSaidOtherwise, tagsAt, tagsLengthAt, takesPart, titleAt } from './at-outlet'
 import { publicLinks } from './description'
 import {
@@ -102,13 +103,13 @@ function measured(part: Part, outlet: Outlet, of: PartSources): Pick<PartAt, 'te
   switch (part) {
     case 'title': {
       const text = titleAt(outlet, of.episode, chosenTitle(of.episode)) ?? ''
-      return { text, ...share([...text].length, outlet.titleLimit, 'characters') }
+      return { text, ...share(charactersIn(text), outlet.titleLimit, 'characters') }
     }
     case 'description': {
       const isThere =
         of.episode.brief.description.trim() !== '' || isSaidOtherwise([outlet], of.episode, 'description')
       const text = isThere ? descriptionAt(outlet, of.episode, episodeDescription(of)) : ''
-      return { text, ...share([...text].length, outlet.descriptionLimit, 'characters') }
+      return { text, ...share(charactersIn(text), outlet.descriptionLimit, 'characters') }
     }
     case 'tags': {
       const text = tagsAt(outlet, of.episode).join(outlet.tagForm === 'hashtags' ? ' ' : ', ')

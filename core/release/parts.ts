@@ -6,7 +6,7 @@ import { sayTime } from '../script/timecode'
 import { isInFullWords, scriptFigures, scriptWritten, sectionWritten } from '../script/timing'
 import { descriptionOf, publicLinks } from './description'
 import { descriptionAt, isSaidOtherwise, tagsLengthAt, takesPart, titleAt } from './at-outlet'
-import { strictest, whereIf } from './limits'
+import { charactersIn, isLonger, strictest, whereIf } from './limits'
 import { fitTags, tagLength } from './tags'
 
 export { requiredParts, strictest } from './limits'
@@ -116,13 +116,13 @@ export function partState(part: Part, of: PartSources): PartState {
           'brief',
         )
       const long = outlets.find(
-        (o) => takesPart(o, 'title') && [...(titleAt(o, episode, title) ?? '')].length > o.titleLimit,
+        (o) => takesPart(o, 'title') && charactersIn(titleAt(o, episode, title) ?? '') > o.titleLimit,
       )
       return long
         ? say(
             'Title',
             'failing',
-            `${[...(titleAt(long, episode, title) ?? '')].length} of ${long.titleLimit} characters${whereIf(outlets, long)}`,
+            `${charactersIn(titleAt(long, episode, title) ?? '')} of ${long.titleLimit} characters${whereIf(outlets, long)}`,
             'Shorten it',
             'brief',
           )
@@ -200,17 +200,17 @@ export function partState(part: Part, of: PartSources): PartState {
         episode.brief.description.trim() !== '' || isSaidOtherwise(outlets, episode, 'description')
       if (!written) return say('Description', 'missing', 'not written', 'Write it', 'brief')
       const everywhere = episodeDescription(of)
-      const lengthAt = (o: Outlet) => [...descriptionAt(o, episode, everywhere)].length
-      const long = outlets.find((o) => takesPart(o, 'description') && lengthAt(o) > o.descriptionLimit)
+      const textAt = (o: Outlet) => descriptionAt(o, episode, everywhere)
+      const long = outlets.find((o) => takesPart(o, 'description') && isLonger(textAt(o), o.descriptionLimit))
       return long
         ? say(
             'Description',
             'failing',
-            `${lengthAt(long)} of ${long.descriptionLimit} characters${whereIf(outlets, long)}`,
+            `${charactersIn(textAt(long))} of ${long.descriptionLimit} characters${whereIf(outlets, long)}`,
             'Shorten it',
             'brief',
           )
-        : say('Description', 'there', `${[...everywhere].length} characters`, 'Change', 'brief')
+        : say('Description', 'there', `${charactersIn(everywhere)} characters`, 'Change', 'brief')
     }
     case 'tags': {
       const limit = strictest(outlets).tags

@@ -43,6 +43,16 @@ function rising(all: readonly Chapter[], length: number | undefined): Pick<Chapt
  */
 export function chaptersOf(script: Script | undefined, cut: Timing, pace: SpeechPace): Chapters {
   if (!script) return { from: 'nothing', list: [], left: [] }
+  const last = lastChapters.get(script)
+  if (last?.cut === cut && last.pace === pace) return last.chapters
+  const chapters = chaptersIn(script, cut, pace)
+  lastChapters.set(script, { cut, pace, chapters })
+  return chapters
+}
+/** Chapters by script, of the cut and pace last asked for: the description and the chapters themselves ask for the same. */
+const lastChapters = new WeakMap<Script, { cut: Timing; pace: SpeechPace; chapters: Chapters }>()
+
+function chaptersIn(script: Script, cut: Timing, pace: SpeechPace): Chapters {
   const typed = script.sections.flatMap((s) => {
     const start = cut.starts[s.id]
     return start === undefined ? [] : [{ start: Math.round(start), title: s.title }]

@@ -46,9 +46,19 @@ export function inOrder(cues: readonly Cue[]): Cue[] {
 }
 
 /** A script's cues, numbered as they are met. */
-export function numberedCues(script: Pick<Script, 'sections'> | undefined): CueThere[] {
+export function numberedCues(script: Pick<Script, 'sections'> | undefined): readonly CueThere[] {
+  if (!script) return []
+  const known = numbered.get(script.sections)
+  if (known) return known
+  const all = cuesIn(script)
+  numbered.set(script.sections, all)
+  return all
+}
+const numbered = new WeakMap<Script['sections'], CueThere[]>()
+
+function cuesIn(script: Pick<Script, 'sections'>): CueThere[] {
   const all: CueThere[] = []
-  for (const section of script?.sections ?? [])
+  for (const section of script.sections)
     for (const beat of section.beats)
       for (const cue of inOrder(beat.cues)) {
         const words = cue.from === undefined ? beat.text : beat.text.slice(cue.from, cue.to)

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { exampleScript } from '../examples'
+import { chaptersOf } from './chapters'
 import { beatSeconds, countSentenceEnds, countWords, scriptFigures, scriptWritten } from './timing'
 
 const pace = { camera: 150, voice: 160 }
@@ -95,6 +96,22 @@ describe('running time', () => {
     expect(figures).toMatchObject({ words: 5, beats: 3, blank: 1, covered: 1, shots: { got: 1, needed: 2 } })
     expect(figures.sections[1]?.start).toBeCloseTo(figures.sections[0]?.seconds ?? 0)
     expect(figures.delivery.camera).toBeCloseTo(figures.seconds)
+  })
+
+  test('another pace or another script is counted anew; the same is not', () => {
+    const script = exampleScript({ Hook: ['One two three four five.'], Body: ['Six.'] })
+    const figures = scriptFigures(script, pace)
+    expect(scriptFigures(script, pace)).toBe(figures)
+    const slow = { camera: pace.camera / 2, voice: pace.voice / 2 }
+    expect(scriptFigures(script, slow).seconds).toBeGreaterThan(figures.seconds)
+    expect(scriptFigures(script, pace)).toEqual(figures)
+    expect(scriptFigures({ ...script, sections: script.sections.slice(0, 1) }, pace).words).toBe(5)
+    const cut = { starts: {}, length: 60 }
+    const chapters = chaptersOf(script, cut, pace)
+    expect(chaptersOf(script, cut, pace)).toBe(chapters)
+    expect(chaptersOf(script, { ...cut, length: 120 }, pace).list[1]?.start).toBe(
+      Math.round(((figures.sections[1]?.start ?? 0) * 120) / figures.seconds),
+    )
   })
 
   test('a script is written when every section has words', () => {

@@ -138,8 +138,20 @@ export interface ScriptFigures {
   shots: { got: number; needed: number }
 }
 
-/** The figures of a script at a pace. Linear in its text. */
+/** Figures by script, at the pace last asked for: several parts of an episode ask for the same. */
+const lastFigures = new WeakMap<Script, { pace: SpeechPace; figures: ScriptFigures }>()
+
+/** The figures of a script at a pace. Linear in its text; the same records are not counted twice. */
 export function scriptFigures(script: Script | undefined, pace: SpeechPace): ScriptFigures {
+  if (!script) return figuresOf(script, pace)
+  const last = lastFigures.get(script)
+  if (last?.pace === pace) return last.figures
+  const figures = figuresOf(script, pace)
+  lastFigures.set(script, { pace, figures })
+  return figures
+}
+
+function figuresOf(script: Script | undefined, pace: SpeechPace): ScriptFigures {
   const figures: ScriptFigures = {
     seconds: 0,
     sections: [],
@@ -182,6 +194,8 @@ export function scriptFigures(script: Script | undefined, pace: SpeechPace): Scr
   return figures
 }
 
+const hasWord = (text: string) => /\p{L}|\p{N}/u.test(text)
+
 /**
  * Whether a section is ready to be spoken: it has words; or points, where it is spoken from them; or a length, where
  * it is spoken freely. In full words, points (lines that begin with a bullet) are not written out yet.
@@ -194,7 +208,9 @@ export function sectionWritten(script: Script | undefined, section: Section): bo
       return section.beats.some((b) => pointsIn(b).length > 0)
     case 'words':
       return section.beats.some((b) =>
-        b.text.split('\n').some((line) => !line.startsWith('•') && /\p{L}|\p{N}/u.test(line)),
+        b.text.includes('•')
+          ? b.text.split('\n').some((line) => !line.startsWith('•') && hasWord(line))
+          : hasWord(b.text),
       )
   }
 }

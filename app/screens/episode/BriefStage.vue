@@ -2,7 +2,7 @@
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import type { StageState } from '@core/recipe/progress'
-import { strictest } from '@core/release/parts'
+import { charactersIn, strictest } from '@core/release/limits'
 import { readTags, tagLength } from '@core/release/tags'
 import type { Brief } from '@core/records'
 import type { Card } from '@core/views/card'
@@ -79,7 +79,7 @@ onMounted(() => {
       <label
         ><span class="label flex justify-between"
           >Description, the words of your own
-          <span class="num">{{ [...brief.description].length }}</span></span
+          <span class="num">{{ charactersIn(brief.description) }}</span></span
         ><textarea
           class="field min-h-[120px]"
           data-at="description"

@@ -13,6 +13,7 @@ import {
   requiredParts,
   strictest,
 } from '@core/release/parts'
+import { charactersIn } from '@core/release/limits'
 import { tagLength } from '@core/release/tags'
 import { useCards } from '@app/stores/cards'
 import type { Card } from '@core/views/card'
@@ -76,7 +77,7 @@ async function kit() {
       <section class="panel p-4" aria-labelledby="p-title">
         <div class="head">
           <h2 id="p-title">Title</h2>
-          <span class="num">{{ [...(chosenTitle(card.episode) ?? '')].length }}/{{ limits.title }}</span
+          <span class="num">{{ charactersIn(chosenTitle(card.episode) ?? '') }}/{{ limits.title }}</span
           ><CopyButton :text="chosenTitle(card.episode) ?? ''" />
         </div>
         <p class="text-16 font-medium">{{ chosenTitle(card.episode) ?? 'none chosen yet' }}</p>
@@ -84,7 +85,7 @@ async function kit() {
       <section class="panel p-4" aria-labelledby="p-description">
         <div class="head">
           <h2 id="p-description">Description</h2>
-          <span class="num">{{ [...description].length }}/{{ limits.description }}</span
+          <span class="num">{{ charactersIn(description) }}/{{ limits.description }}</span
           ><CopyButton :text="description" />
         </div>
         <div

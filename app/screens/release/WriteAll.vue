@@ -5,6 +5,7 @@ import { writeSpinOff, type SpinFields } from '@core/commands/spin-offs'
 import { batchTable } from '@core/formats/batch-table'
 import type { SpinKind, SpinOff } from '@core/records'
 import { going } from '@core/release/moves'
+import { charactersIn } from '@core/release/limits'
 import { isSpinOut } from '@core/release/spin-offs'
 import { spinFault, spinState } from '@core/release/spin-parts'
 import { sayKind, thingsOf } from '@core/release/when'
@@ -62,7 +63,7 @@ const when = ({ card, at }: Row) => {
   return `${sayDay(day, moment.today)} ${time}, ${sayAway(dayAt(at, card.show.zone), moment.today)}`
 }
 const count = (s: SpinOff) => {
-  const length = [...s.text.trim()].length
+  const length = charactersIn(s.text.trim())
   const most = outletOf(s)?.descriptionLimit
   return most === undefined ? String(length) : `${length}/${most}`
 }

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { addTitle, chooseTitle } from '@core/commands/episode'
 import { titlesByScore } from '@core/ideas/titles'
 import type { TitleCandidate } from '@core/records'
-import { strictest } from '@core/release/parts'
+import { charactersIn, strictest } from '@core/release/limits'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
@@ -72,8 +72,10 @@ function left(event: FocusEvent) {
             :aria-label="`Title candidate ${t.text}`"
             @input="rewrite(t.id, { text: typedIn($event) })"
           />
-          <span class="num text-11" :class="[...t.text].length > limit ? '' : 'max-2xl:hidden'"
-            ><Flag v-if="[...t.text].length > limit" :size="9" />{{ [...t.text].length }}/{{ limit }}</span
+          <span class="num text-11" :class="charactersIn(t.text) > limit ? '' : 'max-2xl:hidden'"
+            ><Flag v-if="charactersIn(t.text) > limit" :size="9" />{{ charactersIn(t.text) }}/{{
+              limit
+            }}</span
           ><OptionalNumberField
             class="w-[76px] flex-none"
             field="quiet-field num mx-0 w-full"

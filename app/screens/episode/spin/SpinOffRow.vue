@@ -4,6 +4,7 @@ import { handOver } from '@core/commands/release'
 import { dropSpinOff, writeSpinOff, type SpinFields } from '@core/commands/spin-offs'
 import { tickStep } from '@core/commands/work'
 import type { SpinOff } from '@core/records'
+import { charactersIn } from '@core/release/limits'
 import { spinName, spinWork } from '@core/release/spin-offs'
 import { spinFault, spinState } from '@core/release/spin-parts'
 import { sayKind, sayWhen, spinKey } from '@core/release/when'
@@ -40,7 +41,7 @@ function out() {
     void library.perform(handOver, { episode: card.episode.id, key, state: 'live', on: true })
 }
 const count = computed(() => {
-  const length = [...spin.text.trim()].length
+  const length = charactersIn(spin.text.trim())
   return outlet.value ? `${length}/${outlet.value.descriptionLimit}` : String(length)
 })
 </script>
