@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { findings } from './axe'
-import { demo, expect, stored, test } from './fixtures'
+import { demo, expect, stored, test, visit } from './fixtures'
 
 test('the catalogue answers, links both ways, says what to paste, and goes on from what is out', async ({
   page,
@@ -56,5 +56,24 @@ test('the catalogue answers, links both ways, says what to paste, and goes on fr
     await page.getByRole('searchbox', { name: 'Ask the catalogue' }).fill('')
     await page.getByRole('button', { name: '1 to say again' }).click()
     await expect(list.getByRole('status')).toHaveText('1 of 59')
+  })
+  await test.step('noted by a key while writing, it stands there too; what is still true is asked in a year', async () => {
+    const cut = await page.getByRole('link', { name: 'See what could be cut from it' }).getAttribute('href')
+    await visit(page, (cut ?? '').replace(/edit$/, 'script'))
+    await page.getByText(/^The man at the mill says this/).click({ position: { x: 12, y: 8 } })
+    await page.keyboard.press('Alt+a')
+    const noted = page.getByRole('region', { name: 'May change' })
+    await expect(noted.getByRole('listitem')).toHaveCount(2)
+    await noted.getByRole('button', { name: 'Still true: eleven a metre' }).click()
+    await expect(noted.getByRole('button', { name: /^Still true/ })).toHaveCount(0)
+    await noted.getByRole('textbox', { name: /^Look again at “The man at/ }).fill('today')
+    await noted.getByRole('textbox', { name: /^Look again at “The man at/ }).press('Tab')
+    await expect(noted.getByRole('button', { name: /^Still true: The man at/ })).toBeVisible()
+    expect(await findings(page)).toEqual([])
+    await stored(page)
+    await visit(page, '/catalogue')
+    await page.getByRole('button', { name: '1 to say again' }).click()
+    await page.getByRole('button', { name: /^No longer look at “The man at/ }).click()
+    await expect(page.getByRole('button', { name: '0 to say again' })).toBeVisible()
   })
 })

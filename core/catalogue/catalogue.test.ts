@@ -88,8 +88,8 @@ test('the sums below the list are those of its file', () => {
 })
 
 test('the answer says what was made and what only speaks of it; filters leave what they say', () => {
-  const again = { on: '2026-11-01', what: 'a price' }
-  const linked = link(exampleRecords([out(1), out(2), out(3, { again })]), 'e1', 'e2')
+  const facts = [{ id: 'f', on: '2026-11-01', what: 'a price' }]
+  const linked = link(exampleRecords([out(1), out(2), out(3, { facts })]), 'e1', 'e2')
   const rows = rowsOf(linked)
   expect(answerOf('larch', rows.slice(0, 1), 7)).toBe('Larch: made once, #1; spoken of in 7 more')
   expect(answerOf('larch', rows, 0)).toBe('Larch: made 3 times, #1, #2, #3')

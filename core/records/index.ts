@@ -1,6 +1,7 @@
 export * from './basics'
 export * from './idea'
 export * from './candidate'
+export * from './fact'
 export * from './figure'
 export * from './keyword'
 export * from './view'

@@ -183,6 +183,20 @@ describe('migrations', () => {
     expect(now['sessions']).toEqual([])
   })
 
+  test('from version 9: the one thing to look at again is the first of several, also in what undo needs', () => {
+    const episode = exampleEpisode({ id: 'e' })
+    const old = { ...episode, again: { on: '2027-11-24', what: 'a price' } }
+    const change = { table: 'episodes', id: 'e', before: episode, after: old }
+    const line = { seq: 1, at: exampleAt, sentence: 'Noted', about: [], state: 'done', tab: 't' }
+    const now = valueOf(
+      migrate({ episodes: [old, episode, 'damaged'], journal: [{ ...line, changes: [change] }] }, 9),
+    )
+    const kept = { ...episode, facts: [{ id: 'e-again', on: '2027-11-24', what: 'a price' }] }
+    expect(now['episodes']).toEqual([kept, episode, 'damaged'])
+    expect(tables.episodes.schema.safeParse(kept).success).toBe(true)
+    expect(now['journal']).toMatchObject([{ changes: [{ before: episode, after: kept }] }])
+  })
+
   test('refuse newer ones, broken versions and missing ways', () => {
     expect(refusalOf(migrate({}, schemaVersion + 1))).toMatch(/newer Lamp Reel/)
     expect(refusalOf(migrate({}, 0))).toMatch(/not one this program ever wrote/)

@@ -5,7 +5,7 @@ import { recordFrom5 } from './from-5'
 import { freshSetup, freshWeights } from './settings'
 
 /** The version of the records' schema that this program writes. */
-export const schemaVersion = 9
+export const schemaVersion = 10
 
 /** Tables as they were read, before anything is known of them. */
 export type RawTables = Record<string, unknown[]>
@@ -28,6 +28,8 @@ export const migrations: Readonly<Record<number, Migration>> = {
   6: (tables) => ({ cuts: [], transcripts: [], offers: [], ...tables }),
   7: (tables) => ({ jobs: [], ...tables }),
   8: (tables) => ({ people: [], deals: [], campaigns: [], ...tables }),
+  // Version 10 knows of several things in an episode that may change.
+  9: (tables) => over(tables, recordFrom9),
 }
 
 /**
@@ -70,6 +72,13 @@ function journalLine(line: unknown, turn: (table: unknown, row: unknown) => unkn
         : change,
     ),
   }
+}
+
+/** The one thing to look at again that an episode had is the first of several. */
+function recordFrom9(table: unknown, row: unknown): unknown {
+  if (table !== 'episodes' || !isRow(row) || !('again' in row)) return row
+  const { again, ...rest } = row
+  return isRow(again) ? { ...rest, facts: [{ id: `${String(row['id'])}-again`, ...again }] } : rest
 }
 
 /** Version 3 knows of work laid on days, of single dates' hours, and of what setting up costs. */

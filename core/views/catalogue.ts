@@ -1,4 +1,5 @@
 import { ascending, sum } from 'd3-array'
+import { outdated } from '../catalogue/facts'
 import { toPaste, type Arc } from '../catalogue/links'
 import type { ChartCell } from '../formats/chart-csv'
 import { madeFrom } from '../release/spin-offs'
@@ -134,7 +135,7 @@ export function passes(filter: CatalogueFilter, row: CatalogueRow, today: Day): 
     case 'unlinked':
       return row.links === 0
     case 'again':
-      return row.episode.again !== undefined && row.episode.again.on <= today
+      return outdated(row.episode, today).length > 0
     case 'paste':
       return toPaste(row.episode).length > 0
   }

@@ -1,7 +1,6 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { linkEpisodes, notePasted } from '@core/commands/catalogue'
-import { writeEpisode } from '@core/commands/episode'
 import { followUp } from '@core/commands/ideas'
 import type { Like } from '@core/ideas/likeness'
 import type { Episode, Id } from '@core/records'
@@ -156,11 +155,6 @@ export function useCatalogue() {
     },
     pasted: (episode: Id, links: readonly Id[]) => {
       void library.perform(notePasted, { episode, links, pasted: true })
-    },
-    again: (to: Episode['again']) => {
-      const episode = here.value?.episode.id
-      if (episode !== undefined)
-        void library.perform(writeEpisode, { episode, typed: { again: to }, what: 'what may be out of date' })
     },
   }
 }

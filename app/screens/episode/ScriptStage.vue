@@ -3,15 +3,19 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { Maximize2, Plus } from '@lucide/vue'
 import { onKeyStroke } from '@vueuse/core'
+import { usualDay } from '@core/catalogue/facts'
 import { writeScript, type ScriptWish } from '@core/commands/episode'
+import { noteFact } from '@core/commands/facts'
 import type { StageState } from '@core/recipe/progress'
 import { pointSeconds } from '@core/script/attention'
 import { numberedCues } from '@core/script/cues'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
+import { useMoment } from '@app/stores/moment'
 import { useKeymap } from '@app/ui/keymap'
 import KeySign from '@app/ui/KeySign.vue'
 import { scriptKeys } from './keymap'
+import MayChange from './facts/MayChange.vue'
 import CopyEdit from './script/CopyEdit.vue'
 import CueMargin from './script/CueMargin.vue'
 import PromisedWords from './script/PromisedWords.vue'
@@ -26,6 +30,7 @@ import './script/document/document.css'
 
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
 const library = useLibrary()
+const moment = useMoment()
 const root = ref<HTMLElement | null>(null)
 const of = useScriptDeeds(root, () => card)
 const { editor, sections, script, promised } = of
@@ -49,6 +54,14 @@ const isFull = ref(false)
 function act(wish: ScriptWish) {
   void library.perform(writeScript, { episode: card.episode.id, wish }, 'quietly')
 }
+/** What is selected, or the sentence at the caret, is looked at again. */
+function noteChosen() {
+  const chosen = of.chosen()
+  if (!chosen) return
+  const on = usualDay(card.standing.release?.day, moment.today)
+  const fact = { id: library.newId(), what: chosen.words, on, beat: chosen.beat }
+  void library.perform(noteFact, { episode: card.episode.id, fact })
+}
 async function full(on: boolean) {
   isFull.value = on
   await nextTick()
@@ -66,13 +79,14 @@ useKeymap(
     section: of.openMenu,
     next: of.next,
     dismiss: of.dismiss,
+    again: noteChosen,
     find: () => {
       isFinding.value = true
     },
     full: () => full(!isFull.value),
     read,
   },
-  ['cue', 'deliver', 'move', 'title', 'section', 'next', 'find', 'dismiss', 'full', 'read'],
+  ['cue', 'deliver', 'move', 'title', 'section', 'next', 'again', 'find', 'dismiss', 'full', 'read'],
 )
 onKeyStroke('Escape', (event) => {
   if (isFull.value && !event.defaultPrevented) void full(false)
@@ -114,6 +128,7 @@ onKeyStroke('Escape', (event) => {
         @place-offer="promised.placeOffer"
         @place-read="promised.placeRead"
       />
+      <MayChange :card="card" :script="script" @go="of.goTo" @note="noteChosen" />
       <StepList :card="card" :here="here" />
     </aside>
     <div class="grid grid-cols-1 lg:grid-cols-[minmax(0,640px)_minmax(190px,360px)] gap-x-4 px-5 max-sm:px-3">

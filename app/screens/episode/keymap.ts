@@ -14,6 +14,7 @@ export const scriptKeys = keymap('Script', {
   title: ['Alt+T', 'make the beat a section’s title, and back'],
   section: ['Alt+S', 'how the section is spoken, and which point it makes'],
   next: ['Alt+U', 'the next beat without words'],
+  again: ['Alt+A', 'note what may change, selected or the sentence at the caret, to look at again'],
   find: ['Ctrl+F', 'find and replace'],
   dismiss: ['Alt+X', 'dismiss the remark at the cursor for good'],
   full: ['Alt+F', 'full screen, and back'],

@@ -27,7 +27,6 @@ export type Typed = Partial<
     | 'season'
     | 'explicit'
     | 'safe'
-    | 'again'
     | 'lookedBack'
     | 'income'
   >

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { lineOf, toPaste } from '@core/catalogue/links'
+import { noteFact } from '@core/commands/facts'
 import { madeFrom, spinName } from '@core/release/spin-offs'
 import { spinState } from '@core/release/spin-parts'
-import { sayDay } from '@core/rhythm/days'
 import { sayTime } from '@core/script/timecode'
 import type { CatalogueRow } from '@core/views/catalogue'
+import FactsNoted from '@app/screens/episode/facts/FactsNoted.vue'
 import { spinLamp } from '@app/screens/episode/spin/spin-lamp'
 import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
-import { useMoment } from '@app/stores/moment'
 import LampMark from '@app/ui/LampMark.vue'
 import DateField from '@app/ui/fields/DateField.vue'
 import TextField from '@app/ui/fields/TextField.vue'
@@ -20,7 +20,6 @@ const { of, row } = defineProps<{ of: CatalogueHere; row: CatalogueRow }>()
 const { linked, likely, byId } = of
 const library = useLibrary()
 const cards = useCards()
-const moment = useMoment()
 /** Descriptions that are out and do not have their links yet: its own, and those of what it is linked with. */
 const pastes = computed(() =>
   [row, ...linked.value].flatMap((r) => {
@@ -52,7 +51,11 @@ watch(
   { immediate: true },
 )
 function remind() {
-  if (what.value.trim() !== '' && on.value !== '') of.again({ on: on.value, what: what.value.trim() })
+  if (what.value.trim() === '' || on.value === '') return
+  const fact = { id: library.newId(), what: what.value.trim(), on: on.value }
+  void library.perform(noteFact, { episode: row.episode.id, fact })
+  what.value = ''
+  on.value = ''
 }
 const spun = computed(() =>
   madeFrom(row.episode).spinOffs.flatMap((spin) => {
@@ -145,13 +148,8 @@ const spun = computed(() =>
     </section>
     <section aria-labelledby="say-again">
       <h2 id="say-again" class="mb-1">Say again?</h2>
-      <p v-if="row.episode.again" class="flex items-center gap-3">
-        <span class="flex-1 min-w-0"
-          >{{ row.episode.again.what
-          }}<span class="sub block">look again {{ sayDay(row.episode.again.on, moment.today) }}</span></span
-        ><button class="btn btn-small" @click="of.again(undefined)">Still true</button>
-      </p>
-      <form v-else class="grid grid-cols-[minmax(0,1fr)_140px_auto] gap-2 items-end" @submit.prevent="remind">
+      <FactsNoted :episode="row.episode" />
+      <form class="mt-2 grid grid-cols-[minmax(0,1fr)_140px_auto] gap-2 items-end" @submit.prevent="remind">
         <TextField v-model="what" label="What may be out of date" placeholder="a price" maxlength="300" />
         <DateField v-model="on" label="Look again on" />
         <button class="btn btn-small h-9" :disabled="what.trim() === '' || on === ''">Note</button>

@@ -1,6 +1,7 @@
 import { computed, ref, shallowRef, type Ref } from 'vue'
 import type { Editor } from '@tiptap/core'
 import { TextSelection, type Command } from '@tiptap/pm/state'
+import { factWords } from '@core/catalogue/facts'
 import { writeScript } from '@core/commands/episode'
 import type { Cue, CueKind, Id, Script, Section } from '@core/records'
 import { spokenIn } from '@core/script/spoken'
@@ -162,6 +163,16 @@ export function useScriptDeeds(root: Ref<HTMLElement | null>, card: () => Card) 
       if (!found) return
       const wish = { kind: 'dismiss' as const, remark: found.key }
       void library.perform(writeScript, { episode: card().episode.id, wish }, 'quietly')
+    },
+    /** The words that are selected, else the sentence at the caret, and the beat that they stand in. */
+    chosen: () => {
+      if (!editor.value) return undefined
+      const { beat } = hereIn(editor.value)
+      const { $from, $to } = editor.value.state.selection
+      const text = $from.parent.textBetween(0, $from.parent.content.size, undefined, '\n')
+      const to = $to.sameParent($from) ? $to.parentOffset : text.length
+      const words = beat === undefined ? '' : factWords(text, $from.parentOffset, to)
+      return beat === undefined || words === '' ? undefined : { beat, words }
     },
     menu: computed(() => {
       const section = sections.value.find((s) => s.id === menuOf.value?.id)

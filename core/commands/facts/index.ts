@@ -1,0 +1,1 @@
+export { lookedAt, noteFact } from './note-fact'
