@@ -172,6 +172,21 @@ export class Library {
     return this.store.files.get(id)
   }
 
+  /** Files by their ids, read at once; those that are not there, also after what is on its way has arrived, are left out. */
+  async files(ids: readonly Id[]): Promise<Map<Id, { type: string; bytes: Uint8Array }>> {
+    const found = new Map<Id, { type: string; bytes: Uint8Array }>()
+    const read = async (wanted: Id[]) => {
+      for (const file of await this.store.files.bulkGet(wanted)) if (file) found.set(file.id, file)
+    }
+    await read([...ids])
+    const missing = ids.filter((id) => !found.has(id))
+    if (missing.length > 0) {
+      await this.settled()
+      await read(missing)
+    }
+    return found
+  }
+
   /** Tells every tab, this one too, to load anew: after a restore, an erasure or a demo laid anew. */
   async reloaded(): Promise<void> {
     this.tabs.tellReload()

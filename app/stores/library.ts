@@ -173,6 +173,7 @@ export const useLibrary = defineStore('library', () => {
   const stepsOf = (ids: readonly Id[]): Promise<Step[]> => library.stepsOf(ids)
   const history = (episode: Id): Promise<JournalLine[]> => library.history(episode)
   const file = (id: Id) => library.file(id)
+  const files = (ids: readonly Id[]) => library.files(ids)
   const settled = (): Promise<void> => library.settled()
   const backup = (): Promise<Uint8Array> => whole().then(({ backupOf }) => backupOf(library))
   const restore = (bytes: Uint8Array): Promise<Result<number>> =>
@@ -215,6 +216,7 @@ export const useLibrary = defineStore('library', () => {
     stepsOf,
     history,
     file,
+    files,
     settled,
     backup,
     restore,

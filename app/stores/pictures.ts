@@ -7,21 +7,27 @@ import { useLibrary } from './library'
 export const usePictures = defineStore('pictures', () => {
   const library = useLibrary()
   const urls = reactive(new Map<Id, string>())
-  const asked = new Set<Id>()
+  /** Those that were asked for, with the turn of the records at which they were: what was not there may be later. */
+  const asked = new Map<Id, number>()
+  let wanted: Id[] = []
 
-  /** The address of a picture, or nothing until it has been read. */
+  /** The address of a picture, or nothing until it has been read: all that are asked for at once are read at once. */
   function url(id: Id | undefined): string | undefined {
     if (id === undefined) return undefined
     const known = urls.get(id)
-    if (known === undefined && !asked.has(id)) {
-      asked.add(id)
-      void library.file(id).then((file) => {
-        if (file)
-          urls.set(id, URL.createObjectURL(new Blob([new Uint8Array(file.bytes)], { type: file.type })))
-        else asked.delete(id)
-      })
+    if (known === undefined && asked.get(id) !== library.turns) {
+      asked.set(id, library.turns)
+      if (wanted.push(id) === 1) queueMicrotask(read)
     }
     return known
+  }
+
+  function read() {
+    const ids = wanted
+    wanted = []
+    void library.files(ids).then((files) => {
+      for (const [id, file] of files) if (asked.has(id)) urls.set(id, addressOf(file))
+    })
   }
 
   /** The address of a picture once it has been read; undefined where it is gone. */
@@ -30,7 +36,7 @@ export const usePictures = defineStore('pictures', () => {
     if (known !== undefined) return known
     const file = await library.file(id)
     if (!file) return undefined
-    const address = URL.createObjectURL(new Blob([new Uint8Array(file.bytes)], { type: file.type }))
+    const address = addressOf(file)
     urls.set(id, address)
     return address
   }
@@ -44,3 +50,7 @@ export const usePictures = defineStore('pictures', () => {
 
   return { url, found, forget }
 })
+
+function addressOf({ type, bytes }: { type: string; bytes: Uint8Array }): string {
+  return URL.createObjectURL(new Blob([new Uint8Array(bytes)], { type }))
+}

@@ -2,7 +2,7 @@ import { exampleContext, exampleEpisode, exampleRecords, refusalOf, valueOf } fr
 import { withChanges } from '../commands/change'
 import { lookedAt, noteFact } from '../commands/facts'
 import type { Fact, Records } from '../records'
-import { factsOf, factWords, nextLook, outdated, usualDay } from './facts'
+import { factsOf, factWords, isOutdated, nextLook, outdated, usualDay } from './facts'
 
 const fact = (id: string, on: string, what = id): Fact => ({ id, what, on })
 const noted = (records: Records, f: Fact): Records =>
@@ -18,6 +18,9 @@ describe('what may change', () => {
     expect(facts(r).map((f) => f.id)).toEqual(['now', 'sooner', 'later'])
     const episode = r.episodes.get('episode') ?? {}
     expect(outdated(episode, '2026-11-23')).toEqual([])
+    for (const day of ['2026-11-23', '2026-11-24', '2026-12-01'])
+      expect(isOutdated(episode, day)).toBe(outdated(episode, day).length > 0)
+    expect(isOutdated({}, '2026-12-01')).toBe(false)
     expect(outdated(episode, '2026-11-24').map((f) => f.id)).toEqual(['now'])
     expect(outdated(episode, '2026-12-01').map((f) => f.id)).toEqual(['now', 'sooner'])
   })

@@ -15,6 +15,11 @@ export function outdated(episode: Pick<Episode, 'facts'>, today: Day): Fact[] {
   return factsOf(episode).filter((f) => f.on <= today)
 }
 
+/** Whether anything in an episode is to be looked at by a day. */
+export function isOutdated({ facts }: Pick<Episode, 'facts'>, today: Day): boolean {
+  return facts?.some((f) => f.on <= today) === true
+}
+
 /** When a fact is looked at again if nothing else is said: a year after it goes out, or from today. */
 export function usualDay(release: Day | undefined, today: Day): Day {
   return addDays(release !== undefined && release > today ? release : today, usualDays)

@@ -1,5 +1,5 @@
 import { ascending, sum } from 'd3-array'
-import { outdated } from '../catalogue/facts'
+import { isOutdated } from '../catalogue/facts'
 import { toPaste, type Arc } from '../catalogue/links'
 import type { ChartCell } from '../formats/chart-csv'
 import { madeFrom } from '../release/spin-offs'
@@ -135,7 +135,7 @@ export function passes(filter: CatalogueFilter, row: CatalogueRow, today: Day): 
     case 'unlinked':
       return row.links === 0
     case 'again':
-      return outdated(row.episode, today).length > 0
+      return isOutdated(row.episode, today)
     case 'paste':
       return toPaste(row.episode).length > 0
   }

@@ -108,11 +108,12 @@ export function useCatalogue() {
   }
   /** At most so many links are offered at once. */
   const offered = computed(() => likely.value.slice(0, 2))
-  const follows = computed(() =>
-    [...library.records.episodes.values()].find(
-      (e) => e.follows === here.value?.episode.id && e.phase.kind !== 'dropped',
-    ),
-  )
+  const follows = computed(() => {
+    const id = here.value?.episode.id
+    for (const e of library.records.episodes.values())
+      if (e.follows !== undefined && e.follows === id && e.phase.kind !== 'dropped') return e
+    return undefined
+  })
 
   return {
     all,

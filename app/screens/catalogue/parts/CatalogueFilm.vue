@@ -14,10 +14,20 @@ const { here, arcs, linked, likely, offered } = of
 const pictures = usePictures()
 const scroller = useTemplateRef<HTMLElement>('scroller')
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
-const { width } = useElementSize(scroller)
+const { width: room } = useElementSize(scroller)
+/** The list is there first, the film with the frame that follows. */
+const isNext = ref(false)
+onMounted(() => {
+  requestAnimationFrame(() => {
+    requestAnimationFrame(() => {
+      isNext.value = true
+    })
+  })
+})
+const width = computed(() => (isNext.value ? room.value : 0))
 const { x: left } = useScroll(scroller)
 const film = useFilm(of, width)
-const { frames, byId, inner, height, months, now } = film
+const { frames, byId, found, inner, height, months, now } = film
 /** Frames in sight and a little beside it; counted in steps, so that scrolling seldom makes any anew. */
 const step = 240
 const first = computed(() => Math.floor(left.value / step) * step)
@@ -112,7 +122,7 @@ const kept = (id: string) => linked.value.some((r) => r.episode.id === id)
           <button
             v-if="f.row"
             class="frame"
-            :class="{ here: f.id === here?.episode.id, dim: !f.isFound && !kept(f.id) }"
+            :class="{ here: f.id === here?.episode.id, dim: !found.has(f.id) && !kept(f.id) }"
             :style="{ left: `${f.x}px`, top: `${f.y}px`, width: `${f.w}px`, height: `${f.h}px` }"
             :aria-label="`${f.number} ${f.row.title}`"
             :title="`${f.number} ${f.row.title}`"

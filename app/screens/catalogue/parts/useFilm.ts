@@ -1,6 +1,5 @@
 import { computed, type Ref } from 'vue'
 import { median } from 'd3-array'
-import { scaleUtc } from 'd3-scale'
 import type { Id } from '@core/records'
 import { addDays, daysBetween, monthName } from '@core/rhythm/days'
 import type { CatalogueRow } from '@core/views/catalogue'
@@ -24,8 +23,6 @@ export interface FilmFrame {
   w: number
   y: number
   h: number
-  /** It is among what was found. */
-  isFound: boolean
 }
 
 /** Everything that is out as film, true to time, as wide as it needs. */
@@ -53,31 +50,38 @@ export function useFilm(of: CatalogueHere, width: Readonly<Ref<number>>) {
     const least = Math.min(...gaps.value.values(), 14)
     return Math.max(width.value, Math.round((daysBetween(from.value, until.value) / least) * wish))
   })
-  const x = computed(() =>
-    scaleUtc()
-      .domain([Date.parse(from.value), Date.parse(until.value)])
-      .range([8, inner.value - 8]),
-  )
-  const at = (day: string) => x.value(Date.parse(day))
   const perDay = computed(() => (inner.value - 16) / Math.max(1, daysBetween(from.value, until.value)))
+  const at = (day: string) => 8 + daysBetween(from.value, day) * perDay.value
+  /** Those among what was found. */
   const found = computed(() => new Set(of.rows.value.map((r) => r.episode.id)))
-  function frame(id: Id, show: Id, day: string, number: string, row: CatalogueRow | undefined): FilmFrame {
-    const lane = Math.max(0, shows.value.indexOf(show))
-    const w = Math.max(3, Math.min(62, (gaps.value.get(show) ?? 7) * perDay.value * 0.9))
-    return {
-      ...{ id, row, number, lane, w, x: at(day) - w, isFound: row !== undefined && found.value.has(id) },
-      y: lane === 0 ? lanes.first : lanes.next + (lane - 1) * (lanes.nextHeight + 6),
-      h: lane === 0 ? lanes.height : lanes.nextHeight,
+  /** How frames of a show stand: its lane, from above and how high, and how wide. */
+  const sizes = computed(
+    () =>
+      new Map(
+        shows.value.map((id, lane) => {
+          const w = Math.max(3, Math.min(62, (gaps.value.get(id) ?? 7) * perDay.value * 0.9))
+          const y = lane === 0 ? lanes.first : lanes.next + (lane - 1) * (lanes.nextHeight + 6)
+          return [id, { lane, w, y, h: lane === 0 ? lanes.height : lanes.nextHeight }] as const
+        }),
+      ),
+  )
+  // Before it is known how much room there is, nothing is laid out.
+  const frames = computed((): FilmFrame[] => {
+    if (width.value === 0) return []
+    const [start, wide, of, last] = [from.value, perDay.value, sizes.value, until.value]
+    const all: FilmFrame[] = []
+    const add = (id: Id, show: Id, day: string, number: string, row: CatalogueRow | undefined) => {
+      const size = of.get(show)
+      if (!size) return
+      const { lane, w, y, h } = size
+      all.push({ id, row, number, lane, w, x: 8 + daysBetween(start, day) * wide - w, y, h })
     }
-  }
-  const frames = computed(() => [
-    ...shown.value.map((r) => frame(r.episode.id, r.show.id, r.day, r.number, r)),
-    ...cards.coming.flatMap((c) =>
-      c.standing.release && shows.value.includes(c.show.id) && c.standing.release.day < until.value
-        ? [frame(c.episode.id, c.show.id, c.standing.release.day, c.number, undefined)]
-        : [],
-    ),
-  ])
+    for (const r of shown.value) add(r.episode.id, r.show.id, r.day, r.number, r)
+    for (const { episode, show, number, standing } of cards.coming)
+      if (standing.release && standing.release.day < last)
+        add(episode.id, show.id, standing.release.day, number, undefined)
+    return all
+  })
   const byId = computed(() => new Map(frames.value.map((f) => [f.id, f])))
   /** The first of each month, each other one where there is little room. */
   const months = computed(() => {
@@ -98,6 +102,6 @@ export function useFilm(of: CatalogueHere, width: Readonly<Ref<number>>) {
         ? lanes.next + (shows.value.length - 1) * (lanes.nextHeight + 6)
         : lanes.months) + 10,
   )
-  return { frames, byId, inner, height, months, now: computed(() => at(moment.today)) }
+  return { frames, byId, found, inner, height, months, now: computed(() => at(moment.today)) }
 }
 export type FilmHere = ReturnType<typeof useFilm>
