@@ -1,6 +1,6 @@
 import { exampleWorld, viewOf } from './example-cards'
 import type { Card } from './card'
-import { minutesLeft, nudged, workRows } from './work-rows'
+import { minutesLeft, nudged, sayLeft, workRows } from './work-rows'
 
 const { cards } = viewOf(exampleWorld())
 const none = () => undefined
@@ -55,6 +55,16 @@ describe('all work in rows', () => {
       'Of no topic',
     ])
     expect(workRows(cards, 'move', false, none)[0]?.name).toBe('My move')
+  })
+
+  test('what is left is said against the hours given until the last of them goes out', () => {
+    for (const { cards: mine, until } of workRows(cards, 'month', false, none)) {
+      const days = mine.flatMap((c) => c.standing.release?.day ?? [])
+      expect(until).toBe(days.sort().at(-1))
+    }
+    expect(sayLeft({ minutes: 90, until: '2026-12-03' }, 600)).toBe('1 h 30 left, 10 h given until Thu 3 Dec')
+    expect(sayLeft({ minutes: 90, until: undefined }, 600)).toBe('1 h 30 left')
+    expect(sayLeft({ minutes: 0, until: '2026-12-03' }, 600)).toBe('')
   })
 
   test('one goes a place up or down, and not beyond the end', () => {

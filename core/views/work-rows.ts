@@ -1,7 +1,8 @@
-import { sum } from 'd3-array'
+import { max, sum } from 'd3-array'
 import { rankOf } from '../ideas/usable'
-import type { WorkGroup } from '../records'
-import { monthName } from '../rhythm/days'
+import type { Day, WorkGroup } from '../records'
+import { monthName, sayDay } from '../rhythm/days'
+import { sayMinutes } from '../script/timecode'
 import type { Card } from './card'
 import { lampKinds, moveOf } from './slots'
 
@@ -12,6 +13,15 @@ export interface WorkRows {
   cards: Card[]
   /** Minutes of work left before their releases and after. */
   minutes: number
+  /** When the last of them goes out; nothing where none has a date. */
+  until: Day | undefined
+}
+
+/** The work left under a heading against the hours that are given for it; `given` in minutes. */
+export function sayLeft({ minutes, until }: Pick<WorkRows, 'minutes' | 'until'>, given: number): string {
+  if (minutes === 0) return ''
+  const left = `${sayMinutes(minutes)} left`
+  return until === undefined ? left : `${left}, ${sayMinutes(given)} given until ${sayDay(until)}`
 }
 
 /** What stages are called over all shows: those of films and of sound under one heading. */
@@ -98,6 +108,7 @@ export function workRows(
       name,
       cards: mine.sort(before),
       minutes: sum(mine, minutesLeft),
+      until: max(mine, (c) => c.standing.release?.day),
     }))
 }
 

@@ -1,14 +1,18 @@
 import { computed } from 'vue'
+import { sum } from 'd3-array'
 import { editSettings } from '@core/commands/settings'
 import { orderByHand } from '@core/commands/ideas'
 import { WorkGroup, type WorkView } from '@core/records'
+import { addDays, daysBetween } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
-import { nudged, workRows, type WorkRows } from '@core/views/work-rows'
+import { nudged, sayLeft, workRows, type WorkRows } from '@core/views/work-rows'
 import { useCards } from '@app/stores/cards'
 import { useDesk } from '@app/stores/desk'
 import { useForms } from '@app/stores/forms'
 import { useLibrary } from '@app/stores/library'
+import { useMoment } from '@app/stores/moment'
 import { remembered } from '@app/stores/remembered'
+import { useWorkload } from '@app/stores/workload'
 
 /** By what the work may be grouped. */
 export const workGroups: readonly (readonly [WorkGroup, string])[] = [
@@ -26,6 +30,8 @@ export function useWorkRows() {
   const cards = useCards()
   const desk = useDesk()
   const forms = useForms()
+  const moment = useMoment()
+  const workload = useWorkload()
   const group = remembered<WorkGroup>(
     'lamp-reel.work-group',
     'stage',
@@ -38,6 +44,16 @@ export function useWorkRows() {
     cards.working.filter((c) => c.episode.phase.kind === 'work' && forms.isShown(c.episode)),
   )
   const rows = computed(() => workRows(shown.value, group.value, byHand.value, (c) => forms.of(c.episode)))
+
+  /** What is left under a heading, against the hours given until the last of it goes out. */
+  function left(of: WorkRows): string {
+    const days = of.until === undefined ? 0 : Math.max(0, daysBetween(moment.today, of.until) + 1)
+    const given = Array.from({ length: days }, (_, i) => workload.figuresOf(addDays(moment.today, i)))
+    return sayLeft(
+      of,
+      sum(given, (f) => f.whole - f.taken),
+    )
+  }
 
   /** Puts one before another of its heading; the order by hand begins with the one that was seen. */
   async function put(of: WorkRows, row: readonly Card[]) {
@@ -81,7 +97,7 @@ export function useWorkRows() {
     byHand.value = view.byHand
     desk.only = view.only
   }
-  return { group, byHand, shown, rows, nudge, before, kept, keep, letGo, take }
+  return { group, byHand, shown, rows, left, nudge, before, kept, keep, letGo, take }
 }
 
 export type WorkRowsSeen = ReturnType<typeof useWorkRows>

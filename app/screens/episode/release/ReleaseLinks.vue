@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { publicLinks } from '@core/release/description'
+import type { PublicLink } from '@core/records'
 import type { Card } from '@core/views/card'
+import { useAddresses } from '@app/stores/addresses'
+import { useLibrary } from '@app/stores/library'
+import AddressLinks from '@app/ui/AddressLinks.vue'
 import { useWriting } from '../writing'
 import { typedIn } from '@app/ui/fields/event'
 import CopyButton from './CopyButton.vue'
@@ -9,6 +13,13 @@ import CopyButton from './CopyButton.vue'
 /** The links that go out with the episode, and where each of them goes. */
 const { card } = defineProps<{ card: Card }>()
 const write = useWriting(() => card)
+const addresses = useAddresses()
+const library = useLibrary()
+/** Where the episode of one's own lives to which a link leads. */
+function livesAt({ episode }: PublicLink) {
+  const to = episode === undefined ? undefined : library.records.episodes.get(episode)
+  return to ? addresses.of(to) : []
+}
 const label = ref('')
 const url = ref('')
 function addLink() {
@@ -67,7 +78,7 @@ function changeLink(id: string, field: 'label' | 'url' | 'goes', event: Event) {
           <option value="description">the description</option>
           <option value="outlet">the outlet’s links</option>
           <option value="nowhere">nowhere yet</option></select
-        ><button
+        ><AddressLinks class="self-center" :of="livesAt(l)" :about="l.label" @copy="addresses.copy" /><button
           class="px-2 text-ink-2"
           :aria-label="`Remove ${l.label}`"
           @click="write({ links: card.episode.links.filter((x) => x.id !== l.id) }, 'the links')"

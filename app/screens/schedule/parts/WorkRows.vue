@@ -2,7 +2,6 @@
 import { nextTick } from 'vue'
 import { sixLamps } from '@core/recipe/progress'
 import { sayAway, sayDay } from '@core/rhythm/days'
-import { sayMinutes } from '@core/script/timecode'
 import type { Card } from '@core/views/card'
 import { moveOf } from '@core/views/slots'
 import { sayState } from '@core/views/state-words'
@@ -87,7 +86,7 @@ function goesOut({ standing, episode }: Card): string {
               v-if="g.minutes > 0"
               class="sub font-normal"
             >
-              · {{ sayMinutes(g.minutes) }} left</span
+              · {{ seen.left(g) }}</span
             >
           </th>
         </tr>
