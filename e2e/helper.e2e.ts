@@ -182,7 +182,7 @@ test('two reviewers look at a cut in turn, each on a page of their own; their no
     await page.goto(server.base + new URL(address).pathname)
     await page.getByRole('textbox', { name: 'A time, then words' }).fill(line)
     await page.keyboard.press('Enter')
-    await page.getByRole('button', { name: 'I am through' }).click()
+    await page.getByRole('button', { name: 'I have seen all of it' }).click()
     await expect(page.getByText('You are through.')).toBeVisible()
     expect(await findings(page)).toEqual([])
     await expect(async () => {

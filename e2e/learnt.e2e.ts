@@ -106,7 +106,7 @@ test('a line looking back comes back with the next of its kind; the hours of a m
   await visit(page, '/schedule')
   await page.getByRole('link', { name: /Cutting a spar/ }).click()
   await page.getByRole('link', { name: /^Brief/ }).click()
-  await expect(page.getByRole('list', { name: 'Said of the last ones' })).toContainText(
+  await expect(page.getByRole('list', { name: 'Said of the last episodes' })).toContainText(
     '#41 change: sharpen before, not during.',
   )
   await visit(page, '/rhythm')

@@ -59,6 +59,6 @@ function note() {
       </ul>
     </section>
     <p v-if="page.back" role="status" class="panel p-4">You are through. What you note still comes.</p>
-    <p v-else><button class="btn" @click="here.act({ kind: 'through' })">I am through</button></p>
+    <p v-else><button class="btn" @click="here.act({ kind: 'through' })">I have seen all of it</button></p>
   </div>
 </template>

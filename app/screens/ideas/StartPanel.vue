@@ -40,7 +40,7 @@ function tag(text: string) {
 <template>
   <section class="panel p-6" aria-labelledby="start">
     <header class="flex flex-wrap items-center gap-3">
-      <h2 id="start" class="flex-1">A start</h2>
+      <h2 id="start" class="flex-1">A drafted start</h2>
       <button v-if="!wanted" class="btn" @click="wanted = true">Draft a start</button
       ><button v-else class="btn btn-small" @click="wanted = false">Put it away</button>
     </header>

@@ -102,7 +102,7 @@ async function shift(card: Card, by: 1 | -1) {
               {{ s }}
             </th>
             <th scope="col" class="w-[196px] pl-4">Next step</th>
-            <th scope="col" class="w-[116px]">On time?, in hand</th>
+            <th scope="col" class="w-[116px]">On time?</th>
             <th scope="col" class="w-[44px]"><span class="unseen">More</span></th>
           </tr>
         </thead>

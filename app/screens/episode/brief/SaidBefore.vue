@@ -19,7 +19,7 @@ const numberOf = (e: Episode) => sayNumber(card.show, e.number, e.code)
   <ul
     v-if="said.length > 0"
     class="border-l-2 border-line pl-3 grid gap-1 text-12"
-    aria-label="Said of the last ones"
+    aria-label="Said of the last episodes"
   >
     <li v-for="s in said" :key="s.episode.id">
       <span class="num text-ink-2">{{ numberOf(s.episode) }}</span>

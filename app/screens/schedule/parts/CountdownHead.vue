@@ -39,7 +39,7 @@ const moment = useMoment()
       v-if="shape === 'picture' && moment.shows.length > 1"
       class="flex border border-line rounded-control overflow-hidden"
       role="group"
-      aria-label="Whose ramp"
+      aria-label="Which show"
     >
       <button
         v-for="s in moment.shows"

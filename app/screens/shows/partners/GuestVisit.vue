@@ -161,7 +161,7 @@ function recorded() {
           class="btn btn-bare"
           @click="library.perform(unbookGuest, { episode: of.episode.id, guest: of.guest })"
         >
-          No time for now
+          Take the time back
         </button></template
       ><button
         v-else-if="of.state.kind === 'out' && !of.state.told"

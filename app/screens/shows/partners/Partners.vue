@@ -61,7 +61,7 @@ useKeymap(partnersKeys, {
           @click="library.perform(mergePeople, { keep: p.keep.name, other: p.other.name })"
         >
           Make them one</button
-        ><button class="btn btn-small btn-bare" @click="partners.keepApart(p)">They are two</button>
+        ><button class="btn btn-small btn-bare" @click="partners.keepApart(p)">They are two people</button>
       </li>
     </ul>
     <p v-if="listed.length === 0" class="panel p-6 max-w-[560px]">
