@@ -43,6 +43,7 @@ import WantToKnow from './parts/WantToKnow.vue'
 import WereTheyOut from './parts/WereTheyOut.vue'
 import { useToday } from './useToday'
 
+const WithPartners = defineAsyncComponent(() => import('./parts/WithPartners.vue'))
 const ReadyAhead = defineAsyncComponent(() => import('../schedule/ReadyAhead.vue'))
 const PullSheet = defineAsyncComponent(() => import('../week/PullSheet.vue'))
 
@@ -155,6 +156,7 @@ useKeymap(todayKeys, {
         <WithHelpers v-if="today.jobs.length > 0" :jobs="today.jobs" />
         <WaitingOn v-if="today.waiting.length > 0" :waiting="today.waiting" />
         <ScriptsOnDesk v-if="today.scripts.length > 0" :scripts="today.scripts" />
+        <WithPartners />
       </div>
     </div>
     <div v-if="next" class="grid gap-4 content-start min-w-0">
