@@ -2,6 +2,21 @@ import type { Arc } from '@core/catalogue/links'
 import type { Id } from '@core/records'
 import { lanes, type FilmFrame } from './useFilm'
 
+/** What of a canvas' pen is used. */
+export type Pen = Pick<
+  CanvasRenderingContext2D,
+  | 'beginPath'
+  | 'bezierCurveTo'
+  | 'clearRect'
+  | 'lineTo'
+  | 'lineWidth'
+  | 'moveTo'
+  | 'quadraticCurveTo'
+  | 'setLineDash'
+  | 'stroke'
+  | 'strokeStyle'
+>
+
 /** What the arcs are drawn from; `left` is how far the film is scrolled, px. */
 export interface ArcScene {
   frames: ReadonlyMap<Id, FilmFrame>
@@ -24,7 +39,7 @@ const topOf = (from: number, to: number) => lanes.first - 4 - Math.min(96, 14 + 
  * An arc between two frames, as high as they are apart; nothing where it is out of sight. One that is much longer than the
  * room is drawn as far as it is in it.
  */
-function arc(pen: CanvasRenderingContext2D, a: FilmFrame, b: FilmFrame, { left, width }: ArcScene): void {
+function arc(pen: Pen, a: FilmFrame, b: FilmFrame, { left, width }: ArcScene): void {
   const [first, last] = a.x < b.x ? [a, b] : [b, a]
   const [from, to] = [foot(first, left), foot(last, left)]
   if (to < -20 || from > width + 20) return
@@ -47,7 +62,7 @@ function arc(pen: CanvasRenderingContext2D, a: FilmFrame, b: FilmFrame, { left, 
 }
 
 /** Draws all arcs: faint ones of all, strong ones of what is looked at, dashed to what is likely. */
-export function drawArcs(pen: CanvasRenderingContext2D, scene: ArcScene): void {
+export function drawArcs(pen: Pen, scene: ArcScene): void {
   const { frames, arcs, here, likely, ink, faint, width, height } = scene
   pen.clearRect(0, 0, width, height)
   const lines = (of: readonly Arc[]) => {
