@@ -18,13 +18,12 @@ import {
   type Step,
 } from '@core/records'
 import { freshSettings } from '@core/commands/settings/fresh-settings'
-import { stepsToAdd } from '@core/recipe/apply'
 import { addDays, dayNumber, weekday } from '@core/rhythm/days'
 import { blankEpisode } from '@core/records/blank-episode'
 import { demoCuts } from './cuts'
 import { materialsOf } from './materials'
 import { askedReads, demoOffers, saying } from './offers'
-import { linked, lookedBackOn, picturesOf, runnersUp, waitingSince } from './made'
+import { linked, lookedBackOn, picturesOf, runnersUp } from './made'
 import { demoDeals, demoJobs, demoPeople, withGuests, withReads } from './partners'
 import { withSpinOffs } from './spin-offs'
 import { covered, sponsored } from './titles-with'
@@ -36,6 +35,7 @@ import { chanceFrom, type Chance } from './chance'
 import { fillerScript } from './filler'
 import { demoKeywords, knownOf, sketches } from './ideas'
 import { scriptFor } from './scripts'
+import { demoSteps } from './steps'
 import { type Subject } from './titles'
 
 import { whole, type PictureOrder, type Progress } from './progress'
@@ -287,24 +287,9 @@ export class Maker {
       episode.pictures.push(picture)
     }
     if (progress.chosen !== undefined) episode.chosenPicture = `${id}/p${progress.chosen}`
-    const steps = stepsToAdd(recipe, id, [], this.moment(addDays(ended, -30))).map((step): Step => {
-      const line = step.line ?? ''
-      const lead = step.lead.kind === 'before' ? step.lead.days : 0
-      const follows = past && step.lead.kind === 'after' ? addDays(ended, step.lead.days) : undefined
-      const answered = follows !== undefined && follows < this.today
-      const done = progress.done.includes(line)
-      return {
-        ...step,
-        logged: done
-          ? Math.max(5, Math.round((step.minutes * 1.15 * chance.about(0.3)) / 5) * 5)
-          : answered
-            ? step.minutes
-            : (progress.logged?.[line] ?? 0),
-        ...(done || answered
-          ? { doneAt: this.moment(follows ?? addDays(ended, -Math.max(1, Math.min(lead, 20)))) }
-          : {}),
-        ...(progress.waiting?.line === line ? { waiting: waitingSince(progress.waiting, this.today) } : {}),
-      }
+    const steps = demoSteps({
+      ...{ recipe, id, progress, past, ended, today: this.today, chance },
+      moment: (day) => this.moment(day),
     })
     this.episodes.push(episode)
     this.scripts.push(script)

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { Id, Step, WorkView } from '@core/records'
 import type { Ranked } from '@core/ideas/rank'
-import type { Outlook } from '@core/plan/forecast'
+import type { Outlook } from '@core/plan/outlook'
 import { remembered } from '@app/stores/remembered'
 
 /** What stands on the desk beside the screen: what has been looked ahead, and where capture sends ideas. */

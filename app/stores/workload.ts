@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
-import type { Outlook } from '@core/plan/forecast'
+import type { Outlook } from '@core/plan/outlook'
 import { horizon, minutesByDay } from '@core/plan/load'
 import { hoursIn, planOf } from '@core/plan/state'
 import { readyDays } from '@core/plan/work'

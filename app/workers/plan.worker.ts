@@ -1,6 +1,7 @@
 import 'temporal-polyfill/global'
 import { expose } from 'comlink'
-import { forecast, type ForecastFor, type Outlook } from '@core/plan/forecast'
+import { type Outlook } from '@core/plan/outlook'
+import { forecast, type ForecastFor } from '@core/plan/forecast'
 import { Planner, type Plan, type PlanFor } from '@core/plan/planner'
 
 /** Plans and forecasts away from the interface. A later question ends an earlier one of its kind. */

@@ -1,7 +1,8 @@
 import { exampleAt, exampleStep } from '../examples'
 import { addDays, dayNumber } from '../rhythm/days'
 import { paceOf, pacesOf, prior } from './accuracy'
-import { forecast, outlookOf, type ForecastFor } from './forecast'
+import { outlookOf } from './outlook'
+import { forecast, type ForecastFor } from './forecast'
 import type { Task } from './task'
 
 const first = '2026-11-23'

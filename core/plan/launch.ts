@@ -1,5 +1,5 @@
 import type { Day, Episode, Launch } from '../records'
-import type { Outlook } from './forecast'
+import type { Outlook } from './outlook'
 import { addDays, sayDay } from '../rhythm/days'
 
 /** An episode as a launch looks at it. */

@@ -3,7 +3,7 @@ import type { Step } from '../records'
 import { progressOf } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
 import { minutesAhead, planFor } from './load'
-import { outlookOf, type Outlook } from './forecast'
+import { outlookOf, type Outlook } from './outlook'
 import { explain, gains, inPlanOrder, openWork, turnOf, type Shift } from './work'
 
 const records = exampleRecords()

@@ -5,7 +5,7 @@ import { addDays, sayDay, weekday, weekdayName } from '../rhythm/days'
 import { sayMinutes } from '../script/timecode'
 import type { WorkBlock, Pinned, PlanFor, PlanCost, Task } from './task'
 import { importanceOf } from './importance'
-import type { Outlook } from './forecast'
+import type { Outlook } from './outlook'
 import type { Load } from './load'
 
 /** An episode with work in it, before its release or after, as planning sees it. */

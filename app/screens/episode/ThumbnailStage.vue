@@ -1,18 +1,13 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { Film, ImagePlus, Type } from '@lucide/vue'
-import { useEventListener } from '@vueuse/core'
-import { addPicture, makePicture } from '@core/commands/episode'
 import type { Candidate } from '@core/records'
 import type { StageState } from '@core/recipe/progress'
 import type { Card } from '@core/views/card'
-import { useLibrary } from '@app/stores/library'
 import { useProof } from '@app/stores/proof'
-import { filesIn, rewrite } from '@app/ui/fields/event'
 import Flag from '@app/ui/Flag.vue'
 import { useKeymap } from '@app/ui/keymap'
 import { thumbnailKeys } from './keymap'
-import { lighterPicture, readPicture } from './pictures'
 import StepList from './StepList.vue'
 import BesideEarlier from './thumbnail/BesideEarlier.vue'
 import CandidateFrame from './thumbnail/CandidateFrame.vue'
@@ -22,6 +17,7 @@ import PictureBriefs from './thumbnail/PictureBriefs.vue'
 import PictureVerdict from './thumbnail/PictureVerdict.vue'
 import SwapOffer from './thumbnail/SwapOffer.vue'
 import { useCandidates } from './thumbnail/useCandidates'
+import { useTaking } from './thumbnail/useTaking'
 import WordBoxes from './thumbnail/WordBoxes.vue'
 
 const MakeRoom = defineAsyncComponent(() => import('./thumbnail/making/MakeRoom.vue'))
@@ -29,16 +25,13 @@ const FrameTaker = defineAsyncComponent(() => import('./thumbnail/FrameTaker.vue
 
 /** The pictures tried for an episode: one large, all at true small sizes and measured; one chosen. */
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
-const library = useLibrary()
 const proof = useProof()
 const of = useCandidates(
   () => card,
   () => here,
 )
 const { all, large, frame, stamp } = of
-const over = ref(false)
-const busy = ref(false)
-const faults = ref<string[]>([])
+const { over, busy, faults, take, lighter, chosen, dropped } = useTaking(() => card, of.look)
 const making = ref<Candidate>()
 const taking = ref(false)
 const boxing = ref(false)
@@ -50,46 +43,6 @@ const says = computed(() => {
   return count === 0 ? 'No picture yet' : count === 1 ? 'One candidate' : `${count} candidates`
 })
 
-async function take(files: Iterable<File>) {
-  busy.value = true
-  faults.value = []
-  for (const file of files) {
-    const read = await readPicture(file)
-    if (!read.ok) {
-      faults.value = [...faults.value, read.problem.sentence]
-      continue
-    }
-    const done = await library.perform(addPicture, { episode: card.episode.id, ...read.value }, 'quietly')
-    if (done.ok) of.look(read.value.picture.id)
-  }
-  busy.value = false
-}
-async function lighter(picture: Candidate) {
-  const made = await lighterPicture(
-    picture,
-    await library.file(picture.id),
-    proof.mostBytes(card),
-    library.newId(),
-  )
-  if (!made) return
-  const wish = { episode: card.episode.id, ...made, instead: picture.id }
-  const done = await library.perform(makePicture, wish, 'quietly')
-  if (done.ok) of.look(made.picture.id)
-}
-async function chosen(event: Event) {
-  await take(filesIn(event))
-  rewrite(event)
-}
-function dropped(event: DragEvent) {
-  over.value = false
-  void take(event.dataTransfer?.files ?? [])
-}
-useEventListener(window, 'paste', (event: ClipboardEvent) => {
-  const files = [...(event.clipboardData?.files ?? [])].filter((f) => f.type.startsWith('image/'))
-  if (files.length === 0) return
-  event.preventDefault()
-  void take(files)
-})
 function make() {
   if (large.value) making.value = large.value.picture
 }

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { placeOnSlot, takeOff } from '@core/commands/schedule'
 import { setDays } from '@core/commands/week'
-import type { Outlook } from '@core/plan/forecast'
+import type { Outlook } from '@core/plan/outlook'
 import type { Day } from '@core/records'
 import type { Change } from '@core/commands/change'
 import { sayDay } from '@core/rhythm/days'

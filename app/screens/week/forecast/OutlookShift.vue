@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Outlook } from '@core/plan/forecast'
+import type { Outlook } from '@core/plan/outlook'
 import { useChance } from './chance'
 
 /** How a release stands, and how it would. */

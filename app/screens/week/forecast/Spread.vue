@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { scaleLinear } from 'd3-scale'
-import type { Outlook } from '@core/plan/forecast'
+import type { Outlook } from '@core/plan/outlook'
 import { dayOf, sayDay } from '@core/rhythm/days'
 
 /** The draws of a forecast by the day on which they are ready, the release as a line. */

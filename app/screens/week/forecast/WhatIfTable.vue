@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Outlook } from '@core/plan/forecast'
+import type { Outlook } from '@core/plan/outlook'
 import { useChance } from './chance'
 import OutlookShift from './OutlookShift.vue'
 import type { Choice, Remedies } from './useRemedies'

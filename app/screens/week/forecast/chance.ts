@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import type { Outlook } from '@core/plan/forecast'
+import type { Outlook } from '@core/plan/outlook'
 import { useCards } from '@app/stores/cards'
 
 /** Releases that must be out before a chance is said in figures: until then the word alone. */

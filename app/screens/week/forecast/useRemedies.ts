@@ -3,7 +3,7 @@ import { placeOnSlot, pushEpisode, skipMissed, swapInSpare } from '@core/command
 import { pushed } from '@core/commands/schedule/moved'
 import { moreOnDays } from '@core/commands/week'
 import { estimateStep, handStep, removeStep } from '@core/commands/work'
-import type { Outlook } from '@core/plan/forecast'
+import type { Outlook } from '@core/plan/outlook'
 import { hoursOn } from '@core/plan/load'
 import type { Day, Id, Step } from '@core/records'
 import { addDays, sayDay } from '@core/rhythm/days'

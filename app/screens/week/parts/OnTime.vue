@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { CalendarPlus } from '@lucide/vue'
-import type { Outlook } from '@core/plan/forecast'
+import type { Outlook } from '@core/plan/outlook'
 import { sayAway } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
 import { useCards } from '@app/stores/cards'
