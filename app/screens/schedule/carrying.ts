@@ -1,7 +1,9 @@
+import { watch } from 'vue'
 import { pushed } from '@core/commands/schedule/moved'
 import { honours, unhonoured } from '@core/rhythm/reserve'
 import { outOfWindow } from '@core/ideas/usable'
 import { dayNumber, dayOf, daysBetween, sayDay } from '@core/rhythm/days'
+import type { Outlook } from '@core/plan/outlook'
 import type { Day } from '@core/records'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
@@ -34,6 +36,7 @@ export function useCarrying(): {
   const plan = usePlan()
   let key = ''
   let rests: ReturnType<typeof setTimeout> | undefined
+  let looked: { asked: string; after: ReadonlyMap<string, Outlook>; ids: readonly string[] } | undefined
   const most = 4
 
   function over(card: Card, goal: Goal | undefined, words = ''): void {
@@ -93,7 +96,14 @@ export function useCarrying(): {
   ): Promise<void> {
     const after = await plan.whatIf({ moved: { ...Object.fromEntries(others), [card.episode.id]: goal.day } })
     if (asked !== key) return
-    saying.outlook = [card.episode.id, ...others.map(([id]) => id)]
+    looked = { asked, after, ids: [card.episode.id, ...others.map(([id]) => id)] }
+    tell()
+  }
+  /** Says what was looked ahead to beside what is; where the forecast of that is still to come, once it is there. */
+  function tell(): void {
+    if (looked?.asked !== key) return
+    const { after, ids } = looked
+    saying.outlook = ids
       .slice(0, most)
       .flatMap((id) => {
         const [before, next, of] = [plan.outlooks.get(id), after.get(id), cards.card(id)]
@@ -107,6 +117,7 @@ export function useCarrying(): {
       })
       .join(', ')
   }
+  watch(() => plan.outlooks, tell)
   function end(): void {
     key = ''
     clearTimeout(rests)
