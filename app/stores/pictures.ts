@@ -26,7 +26,7 @@ export const usePictures = defineStore('pictures', () => {
     const ids = wanted
     wanted = []
     void library.files(ids).then((files) => {
-      for (const [id, file] of files) if (asked.has(id)) urls.set(id, addressOf(file))
+      for (const [id, file] of files) if (asked.has(id) && !urls.has(id)) urls.set(id, addressOf(file))
     })
   }
 

@@ -38,6 +38,9 @@ describe('what may change', () => {
     for (const at of [18, 25, 40]) expect(factWords(text, at, at)).toBe('One costs 14 crowns now')
     expect(factWords(text, 3, 3)).toBe('Bolts are bronze')
     expect(factWords('no stop here', 5, 5)).toBe('no stop here')
+    const price = 'Ask at the mill. It costs 14.50 a metre.\nAnother line'
+    for (const at of [17, 27, 30, 39]) expect(factWords(price, at, at)).toBe('It costs 14.50 a metre')
+    expect(factWords(price, price.length, price.length)).toBe('Another line')
     expect(factWords('', 0, 0)).toBe('')
     expect(factWords('x'.repeat(400), 0, 400)).toHaveLength(300)
   })

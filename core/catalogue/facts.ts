@@ -34,10 +34,14 @@ export function nextLook(today: Day): Day {
 export function factWords(text: string, from: number, to: number): string {
   const chosen = text.slice(from, to).trim()
   if (chosen !== '') return shortened(chosen)
-  const before = text.slice(0, from).search(/[^.!?…\n]*$/)
-  const after = text.slice(from).search(/[.!?…\n]/)
-  return shortened(text.slice(before, after < 0 ? text.length : from + after).trim())
+  const ends = [...text.matchAll(sentenceEnd)].map((m) => m.index)
+  const before = ends.findLast((end) => end < from) ?? -1
+  const after = ends.find((end) => end >= from) ?? text.length
+  return shortened(text.slice(before + 1, after).trim())
 }
+
+/** Where a sentence ends; a point within a number or a word is none. */
+const sentenceEnd = /[.!?…](?=\s|$)|\n/g
 
 const most = 300
 const shortened = (text: string) => (text.length > most ? `${text.slice(0, most - 1).trimEnd()}…` : text)

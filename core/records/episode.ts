@@ -1,7 +1,7 @@
 import { z } from 'zod/mini'
 import { ClockTime, Day, Id, Moment, stamps } from './basics'
 import { Candidate } from './candidate'
-import { Fact } from './fact'
+import { Fact, mostFacts } from './fact'
 import { Figure } from './figure'
 import { Idea, Picture } from './idea'
 import { Material } from './material'
@@ -166,7 +166,9 @@ export const Episode = z.object({
   ),
   /** What is said in it that may change, noted while it was written or later. */
   facts: z.optional(
-    z.array(Fact).check(z.maxLength(60, 'At most 60 things to look at again are noted in one episode.')),
+    z
+      .array(Fact)
+      .check(z.maxLength(mostFacts, 'At most 60 things to look at again are noted in one episode.')),
   ),
   /** What feeds ask besides: its season, and whether it has strong words in it. */
   season: z.optional(z.int().check(z.gte(1, 'Seasons are counted from 1.'), z.lte(9999))),

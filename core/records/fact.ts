@@ -1,6 +1,9 @@
 import { z } from 'zod/mini'
 import { Day, Id } from './basics'
 
+/** So many of them one episode keeps. */
+export const mostFacts = 60
+
 /** Something said in an episode that may be true for some time only (a price, a law), and when to look at it again. */
 export const Fact = z.object({
   id: Id,

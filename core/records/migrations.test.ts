@@ -193,6 +193,9 @@ describe('migrations', () => {
     )
     const kept = { ...episode, facts: [{ id: 'e-again', on: '2027-11-24', what: 'a price' }] }
     expect(now['episodes']).toEqual([kept, episode, 'damaged'])
+    const unsaid = { ...old, again: { on: '2027-11-24', what: ' ' } }
+    const [said] = valueOf(migrate({ episodes: [unsaid] }, 9))['episodes'] ?? []
+    expect(tables.episodes.schema.safeParse(said).success).toBe(true)
     expect(tables.episodes.schema.safeParse(kept).success).toBe(true)
     expect(now['journal']).toMatchObject([{ changes: [{ before: episode, after: kept }] }])
   })

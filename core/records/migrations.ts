@@ -78,7 +78,10 @@ function journalLine(line: unknown, turn: (table: unknown, row: unknown) => unkn
 function recordFrom9(table: unknown, row: unknown): unknown {
   if (table !== 'episodes' || !isRow(row) || !('again' in row)) return row
   const { again, ...rest } = row
-  return isRow(again) ? { ...rest, facts: [{ id: `${String(row['id'])}-again`, ...again }] } : rest
+  if (!isRow(again)) return rest
+  const said = again['what']
+  const what = typeof said === 'string' && said.trim() !== '' ? said : 'Something that may be out of date'
+  return { ...rest, facts: [{ id: `${String(row['id'])}-again`, ...again, what }] }
 }
 
 /** Version 3 knows of work laid on days, of single dates' hours, and of what setting up costs. */

@@ -1,11 +1,8 @@
-import { Fact, type Day, type Episode, type Id, type Records } from '../../records'
+import { Fact, mostFacts, type Day, type Episode, type Id, type Records } from '../../records'
 import { ok, refused, type Result } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import { type Command, type Context, momentOf, type Outcome, putRecord } from '../change'
 import { todayOf } from '../step-of'
-
-/** Facts that one episode keeps at the most. */
-const most = 60
 
 /**
  * Notes something in an episode that may change, and when to look at it again; under the id of one that is there, it becomes that.
@@ -23,7 +20,7 @@ export const noteFact: Command<{ episode: Id; fact: Fact }> = (records, { episod
   if (!read.success) return refused(read.error.issues[0]?.message ?? 'This cannot be kept.', 'episodes.facts')
   const facts = episode.facts ?? []
   const isThere = facts.some((f) => f.id === fact.id)
-  if (!isThere && facts.length >= most)
+  if (!isThere && facts.length >= mostFacts)
     return refused('At most 60 things to look at again are noted in one episode.', 'episodes.facts')
   const kept = isThere ? facts.map((f) => (f.id === fact.id ? read.data : f)) : [...facts, read.data]
   return written(records, context, episode, kept, {

@@ -99,13 +99,18 @@ test('merging keeps both texts, sources and who asked; the other is let go, not 
       { note: 'mine', topics: ['A'] },
       { sources: [{ id: 's', text: '', url: 'https://a.example' }] },
     ),
-    idea('two', { note: 'yours', topics: ['B'] }, { asked: [asked], rating: 4, premise: 'p' }),
+    idea(
+      'two',
+      { note: 'yours', topics: ['B'], facts: [{ id: 'f', what: 'a price', on: '2027-11-24' }] },
+      { asked: [asked], rating: 4, premise: 'p' },
+    ),
   ])
   const done = mergeIdeas(before, { into: 'one', from: 'two' }, context)
   const records = after(before, done)
   expect(get(records, 'one')).toMatchObject({
     note: 'mine\ntwo\nyours',
     topics: ['A', 'B'],
+    facts: [{ what: 'a price' }],
     idea: { premise: 'p', rating: 4, asked: [asked], sources: [{ url: 'https://a.example' }] },
   })
   expect(get(records, 'two').phase).toEqual({ kind: 'dropped', why: 'merged into “one” (ONE2)' })

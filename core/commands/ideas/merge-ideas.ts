@@ -1,5 +1,5 @@
 import { folded } from '../../partners/names'
-import type { Episode, Id, Visit } from '../../records'
+import { mostFacts, type Episode, type Id, type Visit } from '../../records'
 import { ok, refused } from '../../result'
 import { type Command, momentOf, putRecord } from '../change'
 import { withIdea } from './with-idea'
@@ -51,6 +51,9 @@ export const mergeIdeas: Command<{ into: Id; from: Id }> = (records, { into, fro
         guests: union(kept.guests, other.guests),
         ...(kept.visits || other.visits
           ? { visits: [...(kept.visits ?? []), ...visitsOf(other, kept)] }
+          : {}),
+        ...(kept.facts || other.facts
+          ? { facts: [...(kept.facts ?? []), ...(other.facts ?? [])].slice(0, mostFacts) }
           : {}),
         links: [...kept.links, ...other.links],
         tags: union(kept.tags, other.tags),
