@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
+import { useTimeout } from '@vueuse/core'
 import { markReleased } from '@core/commands/release'
 import { endStep, startStep, stopStep } from '@core/commands/work'
 import { layOnDay } from '@core/commands/week'
@@ -43,6 +44,8 @@ import WantToKnow from './parts/WantToKnow.vue'
 import WereTheyOut from './parts/WereTheyOut.vue'
 import { useToday } from './useToday'
 
+/** What is told last is fetched last. */
+const isRested = useTimeout(400)
 const WithPartners = defineAsyncComponent(() => import('./parts/WithPartners.vue'))
 const ReadyAhead = defineAsyncComponent(() => import('../schedule/ReadyAhead.vue'))
 const PullSheet = defineAsyncComponent(() => import('../week/PullSheet.vue'))
@@ -156,7 +159,7 @@ useKeymap(todayKeys, {
         <WithHelpers v-if="today.jobs.length > 0" :jobs="today.jobs" />
         <WaitingOn v-if="today.waiting.length > 0" :waiting="today.waiting" />
         <ScriptsOnDesk v-if="today.scripts.length > 0" :scripts="today.scripts" />
-        <WithPartners />
+        <WithPartners v-if="isRested" />
       </div>
     </div>
     <div v-if="next" class="grid gap-4 content-start min-w-0">

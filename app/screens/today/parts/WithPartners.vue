@@ -20,7 +20,7 @@ watchDebounced(
   () => {
     all.value = pressing(partners.all, moment.today)
   },
-  { debounce: 400, immediate: true },
+  { debounce: 200, immediate: true },
 )
 </script>
 
