@@ -1,24 +1,14 @@
 import fc from 'fast-check'
-import {
-  after,
-  exampleAt,
-  exampleContext,
-  exampleEpisode,
-  exampleNow,
-  exampleScript,
-  valueOf,
-} from '@core/examples'
-import { withChanges, type Context } from '@core/commands/change'
+import { after, exampleAt, exampleContext, exampleEpisode, exampleNow, exampleScript } from '@core/examples'
 import { writeEpisode } from '@core/commands/episode'
-import { withFollowOns } from '@core/commands/follow'
 import { markReleased } from '@core/commands/release'
-import { commandNames, doDeed } from '@core/commands/random-deeds'
 import { tickStep } from '@core/commands/work'
 import { exampleDeal } from '@core/partners/example-deal'
 import { exampleWorld, viewOf } from '@core/views/example-cards'
 import type { Records } from '@core/records'
 import { useCards } from './cards'
 import { exampleDesk } from './example-desk'
+import { liveThrough, someDeeds } from './example-life'
 import { useOut } from './out'
 import { useWorkload } from './workload'
 
@@ -144,38 +134,21 @@ describe('cards', () => {
   })
 
   test('whatever is done, what is kept from before says what fresh stores say', () => {
-    const deeds = fc.array(fc.record({ name: fc.constantFrom(...commandNames), seed: fc.nat() }), {
-      minLength: 10,
-      maxLength: 18,
-    })
     let done = 0
     fc.assert(
-      fc.property(deeds, (row) => {
-        let records: Records = exampleWorld()
+      fc.property(someDeeds, (row) => {
+        let records = exampleWorld()
         const desk = exampleDesk(records)
         const cards = useCards()
         const workload = useWorkload()
-        let now = exampleNow
-        let ids = 0
-        const lived: Records[] = []
-        for (const { name, seed } of row) {
-          now += 61_000
-          const context: Context = { now, id: () => `new${++ids}` }
-          let n = seed
-          const next = (most: number) => {
-            n = (n * 1_103_515_245 + 12_345) % 2_147_483_648
-            return Math.floor((n / 2_147_483_648) * most)
-          }
-          const result = doDeed(name, { r: records, c: context, n: next })
-          if (!result.ok) continue
+        const now = liveThrough(row, records, (next) => {
           done++
-          records = withChanges(records, withFollowOns(records, valueOf(result), context).changes)
-          desk.see(records)
+          records = next
+          desk.see(next)
           // What is asked for between deeds is what is kept.
           said(cards)
           expect(workload.load.blocks).toBeDefined()
-          lived.push(records)
-        }
+        })
         desk.moment.now = now
         const [kept, laid] = [said(cards), workload.load.blocks]
         exampleDesk(records, now)

@@ -1,4 +1,5 @@
-import { after, exampleContext, exampleEpisode } from '@core/examples'
+import { after, exampleContext, exampleEpisode, refusalOf } from '@core/examples'
+import { markReleased } from '@core/commands/release'
 import { keepSlots, placeOnSlot, skipSlot } from '@core/commands/schedule'
 import { editShow } from '@core/commands/shows'
 import type { Records } from '@core/records'
@@ -57,6 +58,16 @@ describe('the schedule', () => {
     expect(schedule.onSlot('show', '2026-12-17')?.title).toBe('Spar')
     desk.moment.now = Date.parse('2026-12-25T12:00:00Z')
     expect(open()[0]).toBe('2026-12-31')
+  })
+
+  test('a slot whose episode went out early is used up: in no row, and not offered', () => {
+    const world = exampleWorld()
+    const records = after(world, markReleased(world, { episode: 'e1' }, context))
+    exampleDesk(records)
+    const schedule = useSchedule()
+    expect(schedule.rows.map((r) => r.day)).not.toContain('2026-12-03')
+    expect(schedule.openOf(showOf(records), 1)[0]?.day).toBe('2026-12-10')
+    expect(refusalOf(placeOnSlot(records, { episode: 'e2', day: '2026-12-03' }, context))).toContain('Keel')
   })
 
   test('the film has a frame for every row, on the same day', () => {

@@ -5,7 +5,7 @@ import type { Day, Id, Show } from '@core/records'
 import { dayIn } from '@core/rhythm/creator'
 import { addDays, dayNumber } from '@core/rhythm/days'
 import { framesOf, type Frame } from '@core/rhythm/film'
-import { slotsOf, type Slot } from '@core/rhythm/slots'
+import { filledSlots, slotsOf, type Slot } from '@core/rhythm/slots'
 import type { Card, SlotRow } from '@core/views/card'
 import { releasedAt, useCards } from './cards'
 import { useMoment } from './moment'
@@ -27,13 +27,11 @@ export const useSchedule = defineStore('schedule', () => {
 
   function rowsOf(show: Show, days: number): SlotRow[] {
     const mine = cards.placed.filter((c) => c.show.id === show.id)
-    const bySlot = new Map(
-      mine.flatMap((c) => (c.episode.place.kind === 'slot' ? [[c.episode.place.day, c] as const] : [])),
-    )
+    // What went out before its slot came has used it up.
+    const filled = filledSlots(show, cards.byShow.get(show.id) ?? [])
     const rows: SlotRow[] = slotsOf(show, addDays(moment.today, -40), addDays(moment.today, days)).flatMap(
       (slot) => {
-        const on = bySlot.get(slot.original)
-        return on || slot.at <= moment.now
+        return filled.has(slot.original) || slot.at <= moment.now
           ? []
           : [
               {

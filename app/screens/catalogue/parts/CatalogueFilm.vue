@@ -102,7 +102,13 @@ const kept = (id: string) => linked.value.some((r) => r.episode.id === id)
     <p class="absolute right-4 top-2 z-2 text-11 text-ink-2 flex gap-4" aria-hidden="true">
       <span><span class="line-sign" /> linked</span><span><span class="line-sign dashed" /> likely</span>
     </p>
-    <div ref="scroller" class="overflow-x-auto" tabindex="0" aria-label="The film, to be scrolled">
+    <div
+      ref="scroller"
+      role="group"
+      class="overflow-x-auto"
+      tabindex="0"
+      aria-label="The film, to be scrolled"
+    >
       <div class="relative" :style="{ width: `${inner}px`, height: `${height}px` }">
         <canvas
           ref="canvas"
