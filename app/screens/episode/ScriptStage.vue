@@ -57,7 +57,10 @@ function act(wish: ScriptWish) {
 /** What is selected, or the sentence at the caret, is looked at again. */
 function noteChosen() {
   const chosen = of.chosen()
-  if (!chosen) return
+  if (!chosen) {
+    library.say('Put the caret into what may change, or select it.', 'refused')
+    return
+  }
   const on = usualDay(card.standing.release?.day, moment.today)
   const fact = { id: library.newId(), what: chosen.words, on, beat: chosen.beat }
   void library.perform(noteFact, { episode: card.episode.id, fact })

@@ -16,7 +16,7 @@ const most = 4
 const all = shallowRef<readonly Pressing[]>([])
 onMounted(partners.start)
 watchDebounced(
-  [() => library.turns, () => library.records.scripts, () => moment.today],
+  [() => library.records, () => moment.today],
   () => {
     all.value = pressing(partners.all, moment.today)
   },
