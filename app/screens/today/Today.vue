@@ -158,7 +158,7 @@ useKeymap(todayKeys, {
         <StillLacking v-if="today.lacking.length > 0" :lacking="today.lacking" />
         <WithHelpers v-if="today.jobs.length > 0" :jobs="today.jobs" />
         <WaitingOn v-if="today.waiting.length > 0" :waiting="today.waiting" />
-        <ScriptsOnDesk v-if="today.scripts.length > 0" :scripts="today.scripts" />
+        <ScriptsOnDesk v-if="today.scripts.length > 0" class="md:row-span-2" :scripts="today.scripts" />
         <WithPartners v-if="isRested" />
       </div>
     </div>

@@ -41,9 +41,9 @@ function look(fact: Fact, next: string | undefined) {
           {{ f.fact.what }}</button
         ><template v-else>{{ f.fact.what }}</template>
       </p>
-      <div class="flex items-end gap-1.5 mt-1">
+      <div class="flex flex-wrap items-center gap-1.5 mt-1">
         <DateField
-          class="flex-1 min-w-0"
+          class="flex-1 min-w-[165px]"
           hidden
           field="field field-small"
           :label="`Look again at “${f.fact.what}”`"
