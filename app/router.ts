@@ -12,6 +12,19 @@ declare module 'vue-router' {
   }
 }
 
+/**
+ * Whether the page is scrolled, from what the browser tells by itself: to ask it in the middle of a new screen makes it
+ * lay out half of that.
+ */
+let isScrolled = false
+addEventListener(
+  'scroll',
+  () => {
+    isScrolled = scrollY > 0
+  },
+  { passive: true },
+)
+
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
@@ -26,5 +39,5 @@ export const router = createRouter({
     })),
   ],
   // eslint-disable-next-line @typescript-eslint/no-deprecated -- what is to follow it is still experimental
-  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  scrollBehavior: (_to, _from, saved) => saved ?? (isScrolled ? { top: 0 } : false),
 })

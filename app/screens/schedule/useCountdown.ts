@@ -1,5 +1,4 @@
 import { computed, ref, useTemplateRef } from 'vue'
-import { useElementSize } from '@vueuse/core'
 import { scaleLinear } from 'd3-scale'
 import { rampOf } from '@core/plan/ramp'
 import { daysBetween } from '@core/rhythm/days'
@@ -10,6 +9,7 @@ import { useMoment } from '@app/stores/moment'
 import { useSchedule } from '@app/stores/schedule'
 import { useLibrary } from '@app/stores/library'
 import { remembered } from '@app/stores/remembered'
+import { useWidth } from '@app/ui/width'
 
 /** The height of a stage's row, and where the first card may begin, in pixels. */
 export const rowHeight = 76
@@ -22,7 +22,7 @@ export function useCountdown() {
   const moment = useMoment()
   const schedule = useSchedule()
   const frame = useTemplateRef<HTMLElement>('frame')
-  const { width } = useElementSize(frame, { width: 900, height: 0 })
+  const width = useWidth(frame, 'countdown', 900)
   const weeks = remembered('lamp-reel.countdown-weeks', 6, (kept) =>
     Number.isFinite(kept) ? bounded(Number(kept)) : undefined,
   )

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
-import { useElementSize, useRafFn, useScroll } from '@vueuse/core'
+import { useRafFn, useScroll } from '@vueuse/core'
 import { usePictures } from '@app/stores/pictures'
 import KeySign from '@app/ui/KeySign.vue'
+import { useWidth } from '@app/ui/width'
 import { catalogueKeys } from '../keymap'
 import type { CatalogueHere } from '../useCatalogue'
 import { drawArcs } from './arcs'
@@ -14,7 +15,7 @@ const { here, arcs, linked, likely, offered } = of
 const pictures = usePictures()
 const scroller = useTemplateRef<HTMLElement>('scroller')
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
-const { width: room } = useElementSize(scroller)
+const room = useWidth(scroller, 'catalogue-film', 1280)
 /** The list is there first, the film with the frame that follows. */
 const isNext = ref(false)
 onMounted(() => {

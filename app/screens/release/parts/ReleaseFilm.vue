@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
-import { useElementSize } from '@vueuse/core'
 import { scaleTime } from 'd3-scale'
 import { titleAt } from '@core/release/at-outlet'
 import type { Going } from '@core/release/moves'
@@ -10,6 +9,7 @@ import { dayAt, localAt, momentAt, sayLeft } from '@core/rhythm/zone'
 import { looksAhead } from '@core/views/release'
 import { useMoment } from '@app/stores/moment'
 import LampMark from '@app/ui/LampMark.vue'
+import { useWidth } from '@app/ui/width'
 import { lampOfPart } from '../lamps'
 import type { ReleaseDeeds } from '../useRelease'
 
@@ -17,7 +17,7 @@ import type { ReleaseDeeds } from '../useRelease'
 const { of } = defineProps<{ of: ReleaseDeeds }>()
 const moment = useMoment()
 const room = useTemplateRef<HTMLElement>('room')
-const { width } = useElementSize(room)
+const width = useWidth(room, 'release-film', 1130)
 const rowHeight = 46
 const least = 112
 

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
-import { useElementSize } from '@vueuse/core'
 import { scaleLinear } from 'd3-scale'
 import { sum } from 'd3-array'
 import type { KindTimes } from '@core/learnt/findings'
 import { sayMinutes } from '@core/script/timecode'
 import { workNames } from '@core/views/rhythm-findings'
+import { useWidth } from '@app/ui/width'
 
 /** Planned against taken by kind of work: the bar is the plan, what goes beyond it hatched; each stroke is one episode. */
 const { times } = defineProps<{ times: readonly KindTimes[] }>()
 const room = useTemplateRef<HTMLElement>('room')
-const { width } = useElementSize(room)
+const width = useWidth(room, 'rhythm-estimates', 560)
 const row = 34
 const left = 110
 const wide = computed(() => Math.max(340, width.value))

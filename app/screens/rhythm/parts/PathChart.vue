@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
-import { useElementSize } from '@vueuse/core'
 import { scaleLinear } from 'd3-scale'
 import { sum } from 'd3-array'
 import type { PathStage } from '@core/learnt/findings'
+import { useWidth } from '@app/ui/width'
 
 /** The path of a usual episode to its release: solid where there is work, hollow where it lies still. */
 const { path } = defineProps<{ path: readonly PathStage[] }>()
 const room = useTemplateRef<HTMLElement>('room')
-const { width } = useElementSize(room)
+const width = useWidth(room, 'rhythm-path', 560)
 const row = 26
 const left = 176
 const wide = computed(() => Math.max(320, width.value))

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useTemplateRef } from 'vue'
-import { useElementSize } from '@vueuse/core'
 import { sayMinutes } from '@core/script/timecode'
 import type { RhythmView } from '@core/views/rhythm'
+import { useWidth } from '@app/ui/width'
 import { rows, useYearFilm } from './useYearFilm'
 
 /**
@@ -11,7 +11,7 @@ import { rows, useYearFilm } from './useYearFilm'
  */
 const { view } = defineProps<{ view: RhythmView }>()
 const room = useTemplateRef<HTMLElement>('room')
-const { width } = useElementSize(room)
+const width = useWidth(room, 'rhythm-year', 1240)
 const height = 330
 const { wide, at, frameWidth, leads, times, frames, flags, named, coming, months, middles, now } =
   useYearFilm(() => view, width)
