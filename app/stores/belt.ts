@@ -2,8 +2,8 @@ import { defineStore } from 'pinia'
 import { watch } from 'vue'
 import { todayOf } from '@core/views/today'
 import { isSought, shotsToOrder } from '@core/session/order'
-import { itemsIn } from '@core/session/items'
-import { usualCosts } from '@core/plan/shots'
+import { episodesIn, itemsIn } from '@core/session/items'
+import { changeCosts } from '@core/plan/shots'
 import type { Session } from '@core/records'
 import { callMailbox } from '@app/data/outbox'
 import { now as clock } from '@app/data/clock'
@@ -27,7 +27,8 @@ export const useBelt = defineStore('belt', () => {
   async function orderOf(session: Session) {
     if (!isSought(session)) return { session, order: session.order }
     const shots = shotsToOrder(session, itemsIn(session, cards.stepIn))
-    return { session, order: await seekShotOrder(shots, { costs: usualCosts, light: Infinity }) }
+    const costs = changeCosts(episodesIn(session, cards.stepIn).map((c) => c.show))
+    return { session, order: await seekShotOrder(shots, { costs, light: Infinity }) }
   }
   /** The desk hands out only where a phone can reach it, with the key that it has. */
   const isOpen = () => mail.mine && mail.address.open && mail.address.key !== ''

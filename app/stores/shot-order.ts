@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import { orderShots } from '@core/plan/order-shots'
-import { exactly } from '@core/plan/shots-exact'
+import { certainOrder, untangled } from '@core/plan/order-shots'
+import { searched } from '@core/plan/shots-search'
 import type { Shot, ShotDay } from '@core/plan/shots'
 import type { Id } from '@core/records'
 import type { ShotWork } from '@app/workers/shots.worker'
@@ -16,20 +16,20 @@ const at = (): Remote<ShotWork> =>
 const patience = 1200
 
 /**
- * The order in which least is changed between shots, kept up while they change: at once and exactly for as many as
- * `exactly`; for more a first one at once, and a better one from the worker a moment later.
+ * The order in which least is changed between shots, kept up while they change: at once where it is certain; else a first
+ * one at once, and a better one from the worker a moment later.
  */
 export function useShotOrder(shots: () => readonly Shot[], day: () => ShotDay) {
   const found = shallowRef<{ of: string; order: Id[] }>({ of: '', order: [] })
   const seeking = ref(false)
   const key = computed(() => JSON.stringify([shots(), day().costs, String(day().light)]))
-  const isMany = computed(() => shots().length > exactly)
-  const first = computed(() => orderShots(shots(), day(), 0).order)
+  const certain = computed(() => certainOrder(shots(), day()))
+  const first = computed(() => (certain.value ?? searched(untangled(shots()), day(), 0)).map((s) => s.id))
   watch(
     key,
     async (of) => {
-      seeking.value = isMany.value
-      if (!isMany.value) return
+      seeking.value = !certain.value
+      if (certain.value) return
       const told = proxy((order: Id[]) => {
         if (key.value === of) found.value = { of, order }
       })
@@ -54,9 +54,10 @@ export function useShotOrder(shots: () => readonly Shot[], day: () => ShotDay) {
   }
 }
 
-/** The order in which least is changed between shots, found once: exactly for few, by the worker for many. */
+/** The order in which least is changed between shots, found once: at once where it is certain, else by the worker. */
 export async function seekShotOrder(shots: readonly Shot[], day: ShotDay): Promise<Id[]> {
-  if (shots.length <= exactly) return orderShots(shots, day).order
+  const certain = certainOrder(shots, day)
+  if (certain) return certain.map((s) => s.id)
   return await at().order(
     [...shots],
     day,

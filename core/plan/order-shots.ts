@@ -1,7 +1,7 @@
 import type { Id } from '../records'
-import { counted, type Shot, type ShotDay, type ShotOrder } from './shots'
+import type { Shot, ShotDay } from './shots'
 import { bestOrder, exactly } from './shots-exact'
-import { searched } from './shots-search'
+import { togetherBySetUp } from './shots-together'
 
 /** The shots without ties that can't hold: to what is not filmed that day, to themselves, or in a circle. */
 export function untangled(shots: readonly Shot[]): Shot[] {
@@ -17,16 +17,14 @@ export function untangled(shots: readonly Shot[]): Shot[] {
 }
 
 /**
- * The order in which shots are filmed so that least is changed (`engine` 13): exact up to 12 shots, above that by
- * seeded insertion and exchange, which is near it. What must follow is never broken; daylight is kept while any order
- * keeps it. Ties that go round in a circle, and what the hand has put where it can't stand, are let go.
+ * The order in which shots are filmed so that least is changed (`engine` 13), where it is certain at once: of up to 12
+ * shots, or of any number in up to 12 set-ups. Nothing where it must be sought (`ShotSearch`), which comes near it. What
+ * must follow is never broken; daylight is kept while any order keeps it. Ties that go round in a circle, and what the
+ * hand has put where it can't stand, are let go.
  */
-export function orderShots(shots: readonly Shot[], day: ShotDay, tries = 4000): ShotOrder {
+export function certainOrder(shots: readonly Shot[], day: ShotDay): Shot[] | undefined {
   const clear = untangled(shots)
+  if (clear.length > exactly) return togetherBySetUp(clear, day)
   const free = clear.map((s) => ({ ...s, behind: undefined }))
-  const found =
-    clear.length <= exactly
-      ? (bestOrder(clear, day) ?? bestOrder(free, day) ?? free)
-      : searched(clear, day, tries)
-  return counted(found, day)
+  return bestOrder(clear, day) ?? bestOrder(free, day) ?? free
 }

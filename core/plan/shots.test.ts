@@ -1,9 +1,10 @@
 import fc from 'fast-check'
-import { orderShots } from './order-shots'
+import { certainOrder, untangled } from './order-shots'
 import { bestOrder } from './shots-exact'
 import { searched } from './shots-search'
 import {
   changeBetween,
+  changeCosts,
   costOfOrder,
   counted,
   isKept,
@@ -13,6 +14,7 @@ import {
   type Shot,
   type ShotDay,
 } from './shots'
+import { togetherBySetUp } from './shots-together'
 
 const day = (light = Infinity): ShotDay => ({ costs: usualCosts, light })
 const shot = (id: string, fields: Partial<Shot> = {}): Shot => ({
@@ -27,6 +29,10 @@ const shot = (id: string, fields: Partial<Shot> = {}): Shot => ({
   daylight: false,
   ...fields,
 })
+
+/** Shots as their order is found: at once where that is certain, else by so many tries. */
+const orderShots = (shots: readonly Shot[], of: ShotDay, tries = 4000) =>
+  counted(certainOrder(shots, of) ?? searched(untangled(shots), of, tries), of)
 
 /** Every order there is. */
 function* orders<T>(list: readonly T[]): Generator<T[]> {
@@ -127,6 +133,96 @@ describe('the order of shots', () => {
     expect(orderShots(shots, day(40)).dark).toEqual([])
     expect(orderShots(shots, day(40)).order.at(-1)).toBe('in')
     expect(orderShots(shots, day(12)).dark).toHaveLength(1)
+  })
+
+  test('many shots in few set-ups: never more changes than by going through the set-ups in any order', () => {
+    const setUps = fc.uniqueArray(
+      fc.record({
+        place: fc.constantFrom('bench', 'yard', 'slip'),
+        framing: fc.constantFrom('wide', 'close'),
+        light: fc.constantFrom('key', 'sun'),
+        clothes: fc.constantFrom('apron', 'coat'),
+      }),
+      { minLength: 2, maxLength: 6, selector: (s) => JSON.stringify(s) },
+    )
+    const many = fc.tuple(
+      setUps,
+      fc.array(fc.record({ of: fc.nat(5), must: fc.boolean() }), { minLength: 13, maxLength: 40 }),
+    )
+    let tried = 0
+    fc.assert(
+      fc.property(many, ([each, shown]) => {
+        const shots = shown.map(({ of, must }, i) =>
+          shot(`s${i}`, { ...(each[of % each.length] ?? {}), must }),
+        )
+        const there = each.filter((e) => shots.some((s) => changeBetween(s, shot('', e), usualCosts) === 0))
+        const least = Math.min(
+          ...[...orders(there)].map(
+            (o) =>
+              counted(
+                o.map((e, i) => shot(`${i}`, e)),
+                day(),
+              ).minutes,
+          ),
+        )
+        const found = togetherBySetUp(shots, day()) ?? []
+        expect(new Set(found.map((s) => s.id)).size).toBe(shots.length)
+        expect(counted(found, day())).toMatchObject({ minutes: least, changes: there.length - 1 })
+        // Within a set-up nothing that could be left stands before what must be got.
+        const stands = (s: Shot, i: number) =>
+          i === 0 || !s.must || found[i - 1]?.must || changeBetween(found[i - 1] ?? s, s, usualCosts) > 0
+        expect(found.every(stands)).toBe(true)
+        if (there.length > 2) tried++
+      }),
+      { numRuns: 80 },
+    )
+    expect(tried).toBeGreaterThan(40)
+  })
+
+  test('many in few set-ups: what must follow does, and what tears a set-up apart is sought shot by shot', () => {
+    const places = ['bench', 'yard', 'slip']
+    const many = Array.from({ length: 18 }, (_, i) => shot(`s${i}`, { place: places[i % 3] ?? '' }))
+    const tied = many.map((s) => (s.id === 's0' ? { ...s, after: ['s2'] } : s))
+    const order = togetherBySetUp(tied, day())?.map((s) => s.id) ?? []
+    expect(order.indexOf('s0')).toBeGreaterThan(order.indexOf('s2'))
+    const torn = tied.map((s) => (s.id === 's5' ? { ...s, after: ['s3'] } : s))
+    expect(togetherBySetUp(torn, day())).toBeUndefined()
+    expect(togetherBySetUp([...many.slice(1), shot('late', { daylight: true })], day(30))).toBeUndefined()
+    expect(togetherBySetUp([...many, shot('put', { behind: 's1' })], day())).toBeUndefined()
+  })
+
+  test('the search for many comes as near as going through the set-ups in the best order', () => {
+    const many = Array.from({ length: 40 }, (_, i) =>
+      shot(`s${i}`, {
+        place: ['bench', 'yard', 'slip'][i % 3] ?? '',
+        light: ['key', 'sun'][i % 2] ?? '',
+        framing: ['wide', 'close'][(i >> 2) % 2] ?? '',
+      }),
+    )
+    const best = counted(togetherBySetUp(many, day()) ?? [], day()).minutes
+    expect(best).toBeGreaterThan(0)
+    expect(counted(searched(many, day(), 4000), day()).minutes).toBeLessThanOrEqual(best * 1.1)
+  })
+
+  test('a show’s own minutes decide: where clothes take long, what is worn stays on', () => {
+    const of = (id: string, place: string, clothes: string) => shot(id, { place, clothes })
+    const shots = [
+      of('a', 'bench', 'apron'),
+      of('b', 'bench', 'coat'),
+      of('c', 'yard', 'apron'),
+      of('d', 'yard', 'coat'),
+    ]
+    const turns = (costs: ShotDay['costs']) => orderShots(shots, { costs, light: Infinity }).order.join('')
+    expect(turns(usualCosts)).toMatch(/^(ab|ba)(cd|dc)$/)
+    const slow = { place: 4, framing: 3, light: 10, clothes: 40 }
+    expect(turns(changeCosts([{ changeMinutes: slow }]))).toMatch(/^(ac|ca)(bd|db)$/)
+    expect(changeCosts([{}, { changeMinutes: slow }])).toEqual({
+      place: 15,
+      framing: 3,
+      light: 10,
+      clothes: 40,
+    })
+    expect(changeCosts([])).toEqual(usualCosts)
   })
 
   test('a change costs what it takes: place, framing, light and clothes each', () => {

@@ -1,4 +1,4 @@
-import type { Id } from '../records'
+import type { ChangeMinutes, Id, Show } from '../records'
 
 /** A shot as its order is sought: where and how it is filmed, how long that takes, and what it must follow. */
 export interface Shot {
@@ -17,20 +17,28 @@ export interface Shot {
   behind?: Id | undefined
 }
 
-/** Minutes that a change of each costs. */
-export interface ChangeCosts {
-  place: number
-  framing: number
-  light: number
-  clothes: number
-}
-
 /** First values, until the show has its own (`engine` 13). */
-export const usualCosts: ChangeCosts = { place: 15, framing: 3, light: 10, clothes: 8 }
+export const usualCosts: ChangeMinutes = { place: 15, framing: 3, light: 10, clothes: 8 }
+
+/**
+ * Minutes that changes cost where shots of these shows are filmed together: of each the most that one of them says;
+ * the first values where there is no show.
+ */
+export function changeCosts(shows: Iterable<Pick<Show, 'changeMinutes'>>): ChangeMinutes {
+  const all = [...shows].map((s) => s.changeMinutes ?? usualCosts)
+  if (all.length === 0) return usualCosts
+  const most = (of: keyof ChangeMinutes) => Math.max(...all.map((c) => c[of]))
+  return {
+    place: most('place'),
+    framing: most('framing'),
+    light: most('light'),
+    clothes: most('clothes'),
+  }
+}
 
 /** Minutes from the first shot to the end of daylight; endless where nobody typed one. */
 export interface ShotDay {
-  costs: ChangeCosts
+  costs: ChangeMinutes
   light: number
 }
 
@@ -45,7 +53,7 @@ export interface OrderCost {
 const parts = ['place', 'framing', 'light', 'clothes'] as const
 
 /** Minutes that going from one shot to the next costs. */
-export function changeBetween(from: Shot, to: Shot, costs: ChangeCosts): number {
+export function changeBetween(from: Shot, to: Shot, costs: ChangeMinutes): number {
   let minutes = 0
   for (const part of parts) if (from[part] !== to[part]) minutes += costs[part]
   return minutes

@@ -22,6 +22,8 @@ export const ShotPlan = z.object({
   /** It could be left, where the day is too short. */
   could: z.optional(z.boolean()),
   daylight: z.optional(z.boolean()),
+  /** Its sketch or reference, one of the images kept with its episode. */
+  picture: z.optional(Id),
   /** Shots that are filmed before it. */
   after: z.optional(z.array(Id)),
   /** The cue right behind which the hand has put it; empty for the first place. */

@@ -42,6 +42,21 @@ export const Form = z.object({
 })
 export type Form = z.infer<typeof Form>
 
+const toChange = z
+  .number()
+  .check(
+    z.gte(0, 'A change takes no less than no minutes.'),
+    z.lte(240, 'A change takes at most four hours; more of it is a day of its own.'),
+  )
+/** Minutes that it takes between two shots to go elsewhere, frame anew, light anew and change clothes. */
+export const ChangeMinutes = z.object({
+  place: toChange,
+  framing: toChange,
+  light: toChange,
+  clothes: toChange,
+})
+export type ChangeMinutes = z.infer<typeof ChangeMinutes>
+
 /** A series with one rhythm and one recipe. */
 export const Show = z.object({
   id: Id,
@@ -84,6 +99,8 @@ export const Show = z.object({
     .check(z.refine((a) => a.from <= a.to, 'The shorter aim comes first: from 8 to 11, say.')),
   /** Pictures a second of its cuts; 25 where nothing is said. */
   frames: z.optional(FrameRate),
+  /** What changing between its shots takes, where that is not as usual. */
+  changeMinutes: z.optional(ChangeMinutes),
   /** From when on what is measured on a picture is pointed out, where it is not as usual. */
   proof: z.optional(Proof),
   /** The type of words over its pictures. */

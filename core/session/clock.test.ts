@@ -18,6 +18,7 @@ function item(id: string, place: string, minutes: number, got = false): Item {
     words: '',
     where: '',
     number: 1,
+    picture: undefined,
     plan,
     shot: shotFrom(id, plan),
     got,

@@ -1,6 +1,6 @@
 import { sum } from 'd3-array'
-import { changeBetween, type ChangeCosts } from '../plan/shots'
-import type { Id, Session } from '../records'
+import { changeBetween } from '../plan/shots'
+import type { ChangeMinutes, Id, Session } from '../records'
 import type { Item } from './items'
 
 const minutesBetween = (from: string, to: string | number): number =>
@@ -19,7 +19,12 @@ export interface Cell {
 }
 
 /** A session as cells one behind the other, as long as planned; breaks that were made stand where they were. */
-export function cellsOf(session: Session, items: readonly Item[], setup: number, costs: ChangeCosts): Cell[] {
+export function cellsOf(
+  session: Session,
+  items: readonly Item[],
+  setup: number,
+  costs: ChangeMinutes,
+): Cell[] {
   const cells: Cell[] = [{ kind: 'setup', start: 0, minutes: setup, change: 0, turns: false }]
   let at = setup
   let last: Item | undefined
@@ -96,7 +101,7 @@ export function clockOf(
   session: Session,
   items: readonly Item[],
   setup: number,
-  costs: ChangeCosts,
+  costs: ChangeMinutes,
   now: number,
 ): SessionClock | undefined {
   const { run } = session

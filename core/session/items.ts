@@ -1,6 +1,6 @@
 import { sum } from 'd3-array'
 import type { Card, StepIn } from '../views/card'
-import type { Id, OwnShot, Session, ShotPlan, Take } from '../records'
+import type { Episode, Id, OwnShot, Session, ShotPlan, Take } from '../records'
 import type { Shot } from '../plan/shots'
 import { numberedCues, type CueThere } from '../script/cues'
 import { isGot } from '../script/reading'
@@ -23,6 +23,8 @@ export interface Item {
   /** Its number among the cues of its script. */
   number: number | undefined
   plan: ShotPlan
+  /** The image that shows how it is meant, as long as that is kept. */
+  picture: Id | undefined
   shot: Shot
   got: boolean
   takes: readonly Take[]
@@ -44,17 +46,22 @@ export function shotFrom(id: Id, plan: ShotPlan, minutes = plan.minutes ?? usual
   }
 }
 
-function cueItem({ cue, number, section, words }: CueThere, episode: Id): Item {
+function pictureOf({ picture }: ShotPlan, { idea }: Episode): Id | undefined {
+  return idea.images.find((i) => i.id === picture)?.id
+}
+
+function cueItem({ cue, number, section, words }: CueThere, episode: Episode): Item {
   const plan = cue.shot ?? {}
   return {
     id: cue.id,
     kind: 'shot',
-    episode,
+    episode: episode.id,
     name: cue.text || 'A shot',
     words,
     where: section.title,
     number,
     plan,
+    picture: pictureOf(plan, episode),
     shot: shotFrom(cue.id, plan),
     got: cue.got,
     takes: cue.takes ?? [],
@@ -63,7 +70,7 @@ function cueItem({ cue, number, section, words }: CueThere, episode: Id): Item {
 
 /** What an episode has to film: its words to camera as one shot, and the shots that its script asks for, in its order. */
 export function shotsOf({ episode, script, show }: Pick<Card, 'episode' | 'script' | 'show'>): Item[] {
-  const shots = numberedCues(script).flatMap((c) => (c.cue.kind === 'shot' ? [cueItem(c, episode.id)] : []))
+  const shots = numberedCues(script).flatMap((c) => (c.cue.kind === 'shot' ? [cueItem(c, episode)] : []))
   const words = toCamera(script, show.pace)
   if (!words || show.kind === 'audio') return shots
   const id = cameraId(episode.id)
@@ -76,6 +83,7 @@ export function shotsOf({ episode, script, show }: Pick<Card, 'episode' | 'scrip
     where: '',
     number: undefined,
     plan: words.plan,
+    picture: pictureOf(words.plan, episode),
     shot: shotFrom(id, words.plan, words.minutes),
     got: words.got,
     takes: words.takes,
@@ -96,6 +104,7 @@ export function sectionsOf({ episode, script, show }: Pick<Card, 'episode' | 'sc
       where: '',
       number: undefined,
       plan: {},
+      picture: undefined,
       shot: shotFrom(s.id, {}, minutes),
       got: isGot(s),
       takes: s.takes ?? [],
@@ -116,6 +125,7 @@ export function ownItem(own: OwnShot): Item {
     where: '',
     number: undefined,
     plan,
+    picture: undefined,
     shot,
     got,
     takes,
@@ -133,6 +143,7 @@ function stepItem({ card, state }: StepIn): Item {
     where: '',
     number: undefined,
     plan: {},
+    picture: undefined,
     shot: shotFrom(step.id, {}, state.minutesLeft || step.minutes),
     got: state.done,
     takes: [],

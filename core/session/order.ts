@@ -1,5 +1,5 @@
-import type { Id, Session } from '../records'
-import { changeBetween, type ChangeCosts, type Shot } from '../plan/shots'
+import type { ChangeMinutes, Id, Session } from '../records'
+import { changeBetween, type Shot } from '../plan/shots'
 import { sessionKinds } from './kinds'
 import type { Item } from './items'
 
@@ -54,7 +54,11 @@ export interface SetUp {
 }
 
 /** Items in their order, by set-up; where nothing is set up between them, by episode. */
-export function bySetUp(items: readonly Item[], costs: ChangeCosts, names: (episode: Id) => string): SetUp[] {
+export function bySetUp(
+  items: readonly Item[],
+  costs: ChangeMinutes,
+  names: (episode: Id) => string,
+): SetUp[] {
   const rows: SetUp[] = []
   let last: Item | undefined
   for (const item of items) {

@@ -2,7 +2,7 @@ import { sum } from 'd3-array'
 import { minutesOn, type HoursOf } from '../plan/load'
 import { isOthers } from '../plan/work'
 import type { WorkBlock } from '../plan/task'
-import { usualCosts } from '../plan/shots'
+import { changeCosts } from '../plan/shots'
 import { lateMaterials } from '../recipe/materials'
 import type { Day, Id, Session, SessionKind, Settings, StepKind } from '../records'
 import { addDays, daysBetween, weekday } from '../rhythm/days'
@@ -181,7 +181,8 @@ export function savedBy(chosen: readonly Candidate[], setup: number): number {
   // Each by itself changes place once less than it has places.
   const apart = sum(places, (n) => n - 1)
   const joined = Math.max(0, union - 1)
-  return setup * Math.max(0, chosen.length - 1) + Math.max(0, apart - joined) * usualCosts.place
+  const { place } = changeCosts(chosen.map((c) => c.card.show))
+  return setup * Math.max(0, chosen.length - 1) + Math.max(0, apart - joined) * place
 }
 
 /**

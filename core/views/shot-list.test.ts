@@ -1,5 +1,5 @@
 import { exampleEpisode, exampleScript, exampleShow } from '../examples'
-import { orderShots } from '../plan/order-shots'
+import { certainOrder } from '../plan/order-shots'
 import { usualCosts } from '../plan/shots'
 import type { ShotPlan } from '../records'
 import { shotsOf } from '../session/items'
@@ -24,10 +24,11 @@ for (const s of script.sections)
 
 const day = { costs: usualCosts, light: Infinity }
 const items = shotsOf({ episode: exampleEpisode(), script, show: exampleShow({ kind: 'audio' }) })
-const order = orderShots(
-  items.map((i) => i.shot),
-  day,
-).order
+const order =
+  certainOrder(
+    items.map((i) => i.shot),
+    day,
+  )?.map((s) => s.id) ?? []
 
 test('shots of one set-up stand together under its name, with their minutes; what was got is counted', () => {
   const list = shotList(items, order, day)

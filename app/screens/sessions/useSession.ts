@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { counted, usualCosts } from '@core/plan/shots'
+import { changeCosts, counted } from '@core/plan/shots'
 import type { Id, Session } from '@core/records'
 import { momentAt } from '@core/rhythm/zone'
 import { checksAfter, checksBefore } from '@core/session/checks'
@@ -22,9 +22,9 @@ export function useSession(session: () => Session) {
   const cards = useCards()
   const moment = useMoment()
   const now = useSecondHand()
-  const costs = usualCosts
   const setup = computed(() => library.settings.setup[setUpKind(session().kind)] ?? 0)
   const episodes = computed(() => episodesIn(session(), cards.stepIn))
+  const costs = computed(() => changeCosts(episodes.value.map((c) => c.show)))
   const all = computed(() => itemsIn(session(), cards.stepIn))
   const isPut = (i: Item) => session().put.includes(i.id) && !i.got
   const put = computed(() => all.value.filter(isPut))
@@ -37,7 +37,7 @@ export function useSession(session: () => Session) {
     const from = run.kind === 'planned' ? momentAt(day, at ?? '10:00', moment.zone) : Date.parse(run.begun)
     return Math.max(0, (until - from) / 60_000 - setup.value)
   })
-  const day = computed(() => ({ costs, light: light.value }))
+  const day = computed(() => ({ costs: costs.value, light: light.value }))
   const { order: sought, seeking } = useShotOrder(
     () => (isSought(session()) ? shotsToOrder(session(), mine.value) : []),
     () => day.value,
@@ -68,7 +68,7 @@ export function useSession(session: () => Session) {
     /** What comes after what is in hand, or before the first shot after what comes first. */
     next: computed(() => open.value.find((i) => i.id !== (here.value ?? open.value[0])?.id)),
     got: computed(() => row.value.filter((i) => i.got).length),
-    setUps: computed(() => bySetUp(row.value, costs, nameOf)),
+    setUps: computed(() => bySetUp(row.value, costs.value, nameOf)),
     /** What is changed in this order, and episode by episode. */
     changes: computed(() => ({
       now: counted(
@@ -80,8 +80,8 @@ export function useSession(session: () => Session) {
         day.value,
       ),
     })),
-    cells: computed(() => cellsOf(session(), row.value, setup.value, costs)),
-    clock: computed(() => clockOf(session(), row.value, setup.value, costs, now.value)),
+    cells: computed(() => cellsOf(session(), row.value, setup.value, costs.value)),
+    clock: computed(() => clockOf(session(), row.value, setup.value, costs.value, now.value)),
     took: computed(() => tookIn(session())),
     before: computed(() => checksBefore(session(), episodes.value)),
     after: computed(() => checksAfter(session(), row.value)),

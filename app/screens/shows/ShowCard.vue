@@ -4,6 +4,7 @@ import type { Show } from '@core/records'
 import { useLibrary } from '@app/stores/library'
 import { usualPoint } from '@core/script/spoken'
 import FormFields from './FormFields.vue'
+import ChangeFields from './ChangeFields.vue'
 import ProofFields from './ProofFields.vue'
 import NumberField from '@app/ui/fields/NumberField.vue'
 import TextField from '@app/ui/fields/TextField.vue'
@@ -102,6 +103,7 @@ function most(which: 'evergreen' | 'topical', count: number | undefined) {
       />
     </fieldset>
     <FormFields :show="show" />
+    <ChangeFields v-if="show.kind === 'video'" :show="show" @write="write({ changeMinutes: $event })" />
     <ProofFields :show="show" @write="write({ proof: $event })" />
     <TextField
       :model-value="show.notes"

@@ -4,9 +4,10 @@ import { nameClip } from '../episode/name-clip'
 import { changeTake, noteRemark, noteTake } from '../episode/note-take'
 import { passScript } from '../episode/pass-script'
 import { takeSection } from '../episode/take-section'
+import { pictureShot, type ShotPicture } from '../episode/picture-shot'
 import { planShots } from '../episode/plan-shot'
 import { cuesIn, writeScript } from '../episode/write-script'
-import { episode, near, one, scriptWish, word, type Deed } from './chance'
+import { episode, near, one, picture, scriptWish, word, type Deed } from './chance'
 
 /** Random deeds about scripts, their takes, and what filming needs. */
 export const scriptDeeds = {
@@ -51,6 +52,21 @@ export const scriptDeeds = {
     )
     const found = one(noted, x) ?? { episode: episode(x), shots: ['none'] }
     return planShots(x.r, { ...found, to: { place: word(x), minutes: x.n(30), could: x.n(2) > 0 } }, x.c)
+  },
+  pictureShot: (x) => {
+    const noted = [...x.r.scripts.values()].flatMap((s) =>
+      cuesIn(s.sections).map((c) => ({ episode: s.id, shot: c.id })),
+    )
+    const found = one(noted, x) ?? { episode: episode(x), shot: 'none' }
+    const id = x.c.id()
+    const kept = one(x.r.episodes.get(found.episode)?.idea.images ?? [], x)?.id ?? 'none'
+    const file = { id, type: 'image/png', bytes: new Uint8Array(4) }
+    const wishes: ShotPicture[] = [
+      { kind: 'new', image: picture(id), file },
+      { kind: 'kept', id: kept },
+      { kind: 'none' },
+    ]
+    return pictureShot(x.r, { ...found, picture: one(wishes, x) ?? { kind: 'none' } }, x.c)
   },
   editMaterials: (x) => {
     const id =

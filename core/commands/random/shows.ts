@@ -98,6 +98,7 @@ export const showsDeeds = {
             [
               { prefix: x.n(2) ? 'T ' : '#' },
               { readyAhead: x.n(5) },
+              { changeMinutes: { place: x.n(60), framing: x.n(9), light: x.n(30), clothes: x.n(300) } },
               {
                 forms: [
                   { id: 'talk', name: 'talk', recipe: one([...x.r.recipes.keys()], x) },

@@ -26,6 +26,7 @@ export const editShow: Command<{
       | 'fields'
       | 'forms'
       | 'frames'
+      | 'changeMinutes'
       | 'proof'
       | 'lettering'
       | 'offer'

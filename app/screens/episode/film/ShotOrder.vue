@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { planShots, writeScript } from '@core/commands/episode'
-import { usualCosts } from '@core/plan/shots'
+import { changeCosts } from '@core/plan/shots'
 import { sayMinutes } from '@core/script/timecode'
 import type { ShotPlan } from '@core/records'
 import { shotsOf } from '@core/session/items'
@@ -29,7 +29,7 @@ const lightEnds = clock('light', '')
 const light = computed(() =>
   lightEnds.value === '' ? Infinity : minutesBetween(begins.value, lightEnds.value),
 )
-const day = computed(() => ({ costs: usualCosts, light: light.value }))
+const day = computed(() => ({ costs: changeCosts([card.show]), light: light.value }))
 const shots = computed(() => shotsOf(card))
 const { order } = useShotOrder(
   () => shots.value.map((i) => i.shot),

@@ -1,11 +1,14 @@
 <script setup lang="ts">
+import { useTemplateRef } from 'vue'
 import type { ShotPlan } from '@core/records'
 import type { Item } from '@core/session/items'
 import { tickedIn } from '@app/ui/fields/event'
 import { keysOn } from '@app/ui/keymap'
+import { usePictures } from '@app/stores/pictures'
 import { shotKeys } from '../keymap'
 import PlanFields from './PlanFields.vue'
 import type { KnownPlans } from './shot-plans'
+import ShotPicture from './ShotPicture.vue'
 
 /** One shot: ticked when it is got; opened, where and how it is filmed. Alt ↑ ↓ puts it elsewhere. */
 const { of, known, others, dark, open } = defineProps<{
@@ -22,6 +25,15 @@ const emit = defineEmits<{
   move: [by: -1 | 1]
   plan: [to: Partial<ShotPlan>]
 }>()
+const pictures = usePictures()
+const shown = useTemplateRef<InstanceType<typeof ShotPicture>>('shown')
+/** A picture that is pasted while it is open becomes its own. */
+function pasted(event: ClipboardEvent) {
+  const files = [...(event.clipboardData?.files ?? [])]
+  if (files.length === 0 || !shown.value) return
+  event.preventDefault()
+  void shown.value.take(files)
+}
 const keyed = keysOn(shotKeys, {
   move: ({ which }) => {
     emit('move', which === 0 ? -1 : 1)
@@ -30,7 +42,7 @@ const keyed = keysOn(shotKeys, {
 </script>
 
 <template>
-  <li class="px-4 py-2" @keydown="keyed">
+  <li class="px-4 py-2" @keydown="keyed" @paste="pasted">
     <div class="flex items-start gap-3">
       <label class="flex items-start gap-3 flex-1 min-w-0 cursor-pointer"
         ><input
@@ -38,6 +50,11 @@ const keyed = keysOn(shotKeys, {
           class="tick mt-0.5"
           :checked="of.got"
           @change="emit('tick', tickedIn($event))"
+        /><img
+          v-if="!open && pictures.url(of.picture)"
+          :src="pictures.url(of.picture)"
+          alt=""
+          class="w-[64px] h-[36px] rounded object-cover flex-none"
         /><span class="flex-1 min-w-0"
           ><span class="block" :class="of.got ? 'text-ink-2' : 'font-medium'"
             >{{ of.name }}<span v-if="!of.shot.must" class="sub font-normal">, could be left</span></span
@@ -55,6 +72,7 @@ const keyed = keysOn(shotKeys, {
       </button>
     </div>
     <PlanFields v-if="open" :of="[of]" :known="known" :others="others" @plan="emit('plan', $event)">
+      <ShotPicture ref="shown" class="col-span-full" :of="of" />
       <p class="col-span-full flex gap-1.5">
         <button class="btn btn-small" @click="emit('move', -1)">Earlier</button
         ><button class="btn btn-small" @click="emit('move', 1)">Later</button

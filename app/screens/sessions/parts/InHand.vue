@@ -2,8 +2,9 @@
 import { computed } from 'vue'
 import type { Session } from '@core/records'
 import { sayTime } from '@core/script/timecode'
-import { usualCosts, changeBetween } from '@core/plan/shots'
+import { changeBetween } from '@core/plan/shots'
 import { useCards } from '@app/stores/cards'
+import { usePictures } from '@app/stores/pictures'
 import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
 import KeySign from '@app/ui/KeySign.vue'
@@ -15,6 +16,7 @@ import type { SessionDeeds } from '../useSessionDeeds'
 const { session, seen, deeds } = defineProps<{ session: Session; seen: SessionSeen; deeds: SessionDeeds }>()
 const emit = defineEmits<{ say: [what: 'remark' | 'add']; read: [] }>()
 const cards = useCards()
+const pictures = usePictures()
 const run = computed(() => session.run)
 /** Before the first shot it is the one that comes first. */
 const item = computed(() => {
@@ -28,7 +30,7 @@ const lines = sessionKeys.lines
 const next = computed(() => {
   const [now, then] = [item.value, seen.next.value]
   if (!now || !then) return undefined
-  const isStill = then.kind === 'step' || changeBetween(now.shot, then.shot, usualCosts) === 0
+  const isStill = then.kind === 'step' || changeBetween(now.shot, then.shot, seen.costs.value) === 0
   return {
     item: then,
     says: isStill ? 'stay where you are' : [then.plan.place, then.plan.framing].filter(Boolean).join(', '),
@@ -54,9 +56,15 @@ const isLate = computed(() => (card.value?.standing.late ?? 0) > 0)
           >{{ sayTime(Math.round(clock.soFar * 60)) }} of {{ clock.given }} min</span
         >
       </p>
+      <img
+        v-if="pictures.url(item.picture)"
+        :src="pictures.url(item.picture)"
+        :alt="`How ${item.name} is meant`"
+        class="w-full max-h-[220px] rounded-card object-cover"
+      />
       <div class="flex gap-3">
         <span
-          v-if="item.kind === 'shot' || item.kind === 'own'"
+          v-if="!item.picture && (item.kind === 'shot' || item.kind === 'own')"
           class="flex-none w-[128px] h-[88px] rounded-card overflow-hidden"
           ><Chalk :title="item.name"
         /></span>

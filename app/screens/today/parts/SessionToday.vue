@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Session } from '@core/records'
-import { usualCosts } from '@core/plan/shots'
+import { changeCosts } from '@core/plan/shots'
 import { sayMinutes } from '@core/script/timecode'
 import { clockOf } from '@core/session/clock'
 import { episodesIn, itemsIn, sessionMinutes } from '@core/session/items'
@@ -24,7 +24,8 @@ const items = computed(() => itemsIn(session, cards.stepIn))
 const setup = computed(() => library.settings.setup[setUpKind(session.kind)] ?? 0)
 /** How long it is; on its way, what is left of it. */
 const minutes = computed(() => {
-  const clock = clockOf(session, items.value, setup.value, usualCosts, moment.now)
+  const costs = changeCosts(episodes.value.map((c) => c.show))
+  const clock = clockOf(session, items.value, setup.value, costs, moment.now)
   return clock
     ? Math.max(0, Math.round((clock.ends - moment.now) / 60_000))
     : sessionMinutes(session, cards.stepIn, setup.value)
