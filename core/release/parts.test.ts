@@ -68,12 +68,14 @@ describe('parts', () => {
     ).toBe('there')
   })
 
-  test('shots are there when each that was noted is got', () => {
+  test('shots are there when each that was noted is got, and the words to camera too', () => {
+    expect(state('shots', {}, exampleScript({}))).toMatchObject({ state: 'missing', sentence: 'none noted' })
     const script = exampleScript({ Hook: ['One.'] })
-    expect(state('shots', {}, script)).toMatchObject({ state: 'missing', sentence: 'none noted' })
+    expect(state('shots', {}, script)).toMatchObject({ state: 'missing', sentence: '0 of 1 got' })
     const filmed = structuredClone(script)
     filmed.sections[0]?.beats[0]?.cues.push({ id: 'c', kind: 'shot', text: 'Low', got: true })
-    expect(state('shots', {}, filmed).state).toBe('there')
+    expect(state('shots', {}, filmed)).toMatchObject({ state: 'missing', sentence: '1 of 2 got' })
+    expect(state('shots', {}, { ...filmed, toCamera: { got: true } }).state).toBe('there')
   })
 
   test('the outlets’ required parts come once each, in the trade’s order', () => {

@@ -3,6 +3,7 @@ import { clipCredits } from '../edit/clips'
 import { creditsOf } from '../script/cues'
 import { chapterFaults, chaptersOf, type Chapters } from '../script/chapters'
 import { sayTime } from '../script/timecode'
+import { shotsToGet } from '../script/to-camera'
 import { isInFullWords, scriptFigures, scriptWritten, sectionWritten } from '../script/timing'
 import { descriptionOf, publicLinks } from './description'
 import { descriptionAt, isSaidOtherwise, tagsLengthAt, takesPart, titleAt } from './at-outlet'
@@ -155,7 +156,7 @@ export function partState(part: Part, of: PartSources): PartState {
       )
     }
     case 'shots': {
-      const { got, needed } = scriptFigures(script, show.pace).shots
+      const { got, needed } = shotsToGet(script, show)
       return say(
         'Shots',
         there(needed > 0 && got === needed),

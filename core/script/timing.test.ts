@@ -93,7 +93,7 @@ describe('running time', () => {
         { id: 'c2', kind: 'shot', text: 'High', got: false },
       )
     const figures = scriptFigures(script, pace)
-    expect(figures).toMatchObject({ words: 5, beats: 3, blank: 1, covered: 1, shots: { got: 1, needed: 2 } })
+    expect(figures).toMatchObject({ words: 5, beats: 3, blank: 1, covered: 1 })
     expect(figures.sections[1]?.start).toBeCloseTo(figures.sections[0]?.seconds ?? 0)
     expect(figures.delivery.camera).toBeCloseTo(figures.seconds)
   })

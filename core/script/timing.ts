@@ -135,7 +135,6 @@ export interface ScriptFigures {
   beats: number
   blank: number
   covered: number
-  shots: { got: number; needed: number }
 }
 
 /** Figures by script, at the pace last asked for: several parts of an episode ask for the same. */
@@ -161,7 +160,6 @@ function figuresOf(script: Script | undefined, pace: SpeechPace): ScriptFigures 
     beats: 0,
     blank: 0,
     covered: 0,
-    shots: { got: 0, needed: 0 },
   }
   for (const section of script?.sections ?? []) {
     const start = figures.seconds
@@ -179,11 +177,6 @@ function figuresOf(script: Script | undefined, pace: SpeechPace): ScriptFigures 
       if (spoken === 'words') figures.words += words
       if (words === 0 && spoken !== 'free') figures.blank++
       if (isPictured(beat)) figures.covered++
-      for (const cue of beat.cues)
-        if (cue.kind === 'shot') {
-          figures.shots.needed++
-          if (cue.got) figures.shots.got++
-        }
     }
     figures.sections.push({ id: section.id, title: section.title, seconds: figures.seconds - start, start })
   }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { StageState } from '@core/recipe/progress'
-import { cuesIn } from '@core/commands/episode'
+import { shotsToGet } from '@core/script/to-camera'
 import type { Card } from '@core/views/card'
 import CueLists from './parts/CueLists.vue'
 import SaveCues from './parts/SaveCues.vue'
@@ -13,7 +13,7 @@ import StepList from './StepList.vue'
 /** What the script asks for of the day of filming: shots by set-up, what else to get, and what is needed for it. */
 const { card, here } = defineProps<{ card: Card; here: StageState }>()
 const kinds = ['shot', 'screen', 'find'] as const
-const hasShots = computed(() => cuesIn(card.script?.sections ?? []).some((c) => c.kind === 'shot'))
+const hasShots = computed(() => shotsToGet(card.script, card.show).needed > 0)
 </script>
 
 <template>

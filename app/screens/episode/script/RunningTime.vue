@@ -4,6 +4,7 @@ import { refThrottled } from '@vueuse/core'
 import type { Script, Show } from '@core/records'
 import { sayTime } from '@core/script/timecode'
 import { scriptFigures } from '@core/script/timing'
+import { shotsToGet } from '@core/script/to-camera'
 import { spineOf } from '@core/views/spine'
 import Flag from '@app/ui/Flag.vue'
 import ScriptSpine from './ScriptSpine.vue'
@@ -22,6 +23,7 @@ const drawn = refThrottled(
   toRef(() => script),
   250,
 )
+const shots = computed(() => shotsToGet(script, show))
 const spine = computed(() => spineOf(drawn.value, show.pace, 360))
 const aim = computed(() => show.aim)
 const over = computed(() => figures.value.seconds - aim.value.to * 60)
@@ -82,7 +84,7 @@ const needed = computed(() => (over.value > 0 ? paceIn(aim.value.to * 60) : unde
       <dt>Beats with a picture</dt>
       <dd class="num">{{ figures.covered }} of {{ figures.beats }}</dd>
       <dt>Shots got</dt>
-      <dd class="num">{{ figures.shots.got }} of {{ figures.shots.needed }}</dd>
+      <dd class="num">{{ shots.got }} of {{ shots.needed }}</dd>
     </dl>
   </div>
 </template>
