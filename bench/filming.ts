@@ -132,6 +132,8 @@ const rows = await page.locator('.items li.row').count()
 console.log(line(`a session of ${rows} things to get opens, the middle of seven`, times[3] ?? 0))
 
 await page.goto(`${base}/episode/${long.code}/script`)
+// What the program fetches once it stands, in its idle moments, is not typing.
+await page.waitForTimeout(2500)
 await page.locator('.beat .words').nth(60).click()
 const letters: number[] = []
 for (let i = 0; i < 41; i++) {

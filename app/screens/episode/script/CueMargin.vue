@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue'
-import { useEventListener, useResizeObserver, useThrottleFn } from '@vueuse/core'
+import { useEventListener, useResizeObserver, useDebounceFn } from '@vueuse/core'
 import type { Cue } from '@core/records'
 import type { CueThere } from '@core/script/cues'
 import CueNote from './CueNote.vue'
@@ -38,9 +38,9 @@ function place() {
   })
 }
 // While one types, words shift by a little at a time.
-const throttled = useThrottleFn(place, 250, true)
+const rested = useDebounceFn(place, 150, { maxWait: 700 })
 const placeSoon = () => {
-  void throttled()
+  void rested()
 }
 watch(() => cues, placeSoon)
 watch(() => [active, cues.length], place, { flush: 'post' })
