@@ -1,6 +1,9 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { exampleNow } from '@core/examples'
+import { inverse, withChanges, type Change, type Context } from '@core/commands/change'
+import { withFollowOns } from '@core/commands/follow'
 import type { Records } from '@core/records'
+import { ok } from '@core/result'
 import { useLibrary } from './library'
 import { useMoment } from './moment'
 
@@ -24,6 +27,56 @@ export function exampleDesk(records: Records, now = exampleNow) {
     /** The records as they are after something was done. */
     see: (next: Records) => {
       library.records = next
+    },
+  }
+}
+
+/**
+ * A desk at which things are done: what is performed changes its records at once, with what follows from it. It keeps what
+ * was said, what was refused, and can take everything back.
+ */
+export function deskThatDoes(records: Records, now = exampleNow) {
+  const desk = exampleDesk(records, now)
+  const { library, moment } = desk
+  const done: Change[][] = []
+  const said: string[] = []
+  const refused: string[] = []
+  let ids = 0
+  const id = () => `new${++ids}`
+  library.newId = id
+  library.perform = (command, wish) => {
+    const context: Context = { now: moment.now, id }
+    const result = command(library.records, wish, context)
+    if (!result.ok) {
+      refused.push(result.problem.sentence)
+      return Promise.resolve(result)
+    }
+    const outcome = withFollowOns(library.records, result.value, context)
+    done.push(outcome.changes)
+    said.push(outcome.sentence)
+    desk.see(withChanges(library.records, outcome.changes))
+    return Promise.resolve(ok(outcome))
+  }
+  library.look = (command, wish, before = []) => {
+    const result = command(withChanges(library.records, before), wish, { now: moment.now, id })
+    return result.ok ? result.value.changes : []
+  }
+  library.say = (text) => {
+    said.push(text)
+  }
+  return {
+    ...desk,
+    said,
+    refused,
+    /** Minutes go by. */
+    pass: (minutes: number) => {
+      moment.now += minutes * 60_000
+    },
+    /** Takes the last thing back; false where there is none. */
+    undo: () => {
+      const last = done.pop()
+      if (last) desk.see(withChanges(library.records, inverse(last)))
+      return last !== undefined
     },
   }
 }

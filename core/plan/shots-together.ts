@@ -7,6 +7,9 @@ const most = 12
 
 const setUpOf = (s: Shot) => JSON.stringify([s.place, s.framing, s.light, s.clothes])
 
+/** Put first of all by the hand: what is in hand already. */
+const isFirst = (s: Shot) => s.behind === ''
+
 /** Shots of one set-up in their order: what must follow others of it later, must-haves first, else as given. */
 function within(shots: readonly Shot[]): Shot[] {
   const ids = new Set(shots.map((s) => s.id))
@@ -15,7 +18,7 @@ function within(shots: readonly Shot[]): Shot[] {
   const order: Shot[] = []
   while (left.length > 0) {
     const may = left.filter((s) => s.after.every((id) => !ids.has(id) || placed.has(id)))
-    const next = may.find((s) => s.must) ?? may[0] ?? left[0]
+    const next = may.find(isFirst) ?? may.find((s) => s.must) ?? may[0] ?? left[0]
     if (!next) break
     order.push(next)
     placed.add(next.id)
@@ -38,18 +41,20 @@ function needsOf(groups: readonly (readonly Shot[])[]): number[] {
 /**
  * The best order of shots that are laid together by set-up (`engine` 13): fewest minutes of change, then must-haves
  * early, then the given order, by dynamic programming over sets of set-ups; at most 12 of them. Nothing where there are
- * more, where the hand has put one, where what must follow tears a set-up apart, or where the light would not reach all
+ * more, where the hand has put one elsewhere than first, where what must follow tears a set-up apart, or where the light would not reach all
  * that need it: those are sought shot by shot.
  */
 export function togetherBySetUp(shots: readonly Shot[], day: ShotDay): Shot[] | undefined {
-  if (shots.some((s) => s.behind !== undefined)) return undefined
+  if (shots.some((s) => s.behind !== undefined && !isFirst(s)) || shots.filter(isFirst).length > 1)
+    return undefined
   const groups = grouped(shots, setUpOf).map(([, alike]) => within(alike))
   const n = groups.length
   if (n > most) return undefined
   const order = bestOf(groups, new Map(shots.map((s, i) => [s.id, i])), day)
   if (!order) return undefined
   const laid = order.flatMap((i) => groups[i] ?? [])
-  return counted(laid, day).dark.length === 0 ? laid : undefined
+  const isHeld = !shots.some(isFirst) || laid.findIndex(isFirst) === 0
+  return isHeld && counted(laid, day).dark.length === 0 ? laid : undefined
 }
 
 /** The order of groups that costs least, by their places; nothing where they must follow each other in a circle. */
@@ -79,7 +84,9 @@ function bestOf(groups: readonly (readonly Shot[])[], given: ReadonlyMap<Id, num
     turns[cell] = t
     from[cell] = before
   }
-  for (let to = 0; to < n; to++) if (needs[to] === 0) offer(bit(to) * n + to, -1, 0, 0, 0)
+  const pinned = groups.findIndex((g) => g.some(isFirst))
+  for (let to = 0; to < n; to++)
+    if (needs[to] === 0 && (pinned < 0 || pinned === to)) offer(bit(to) * n + to, -1, 0, 0, 0)
   for (let set = 1; set < bit(n); set++)
     for (let last = 0; last < n; last++) {
       const here = set * n + last

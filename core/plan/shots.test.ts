@@ -189,6 +189,12 @@ describe('the order of shots', () => {
     expect(togetherBySetUp(torn, day())).toBeUndefined()
     expect(togetherBySetUp([...many.slice(1), shot('late', { daylight: true })], day(30))).toBeUndefined()
     expect(togetherBySetUp([...many, shot('put', { behind: 's1' })], day())).toBeUndefined()
+    // What is in hand comes first, and what is like it right behind it.
+    const inHand = many.map((s) => (s.id === 's7' ? { ...s, must: false, behind: '' } : s))
+    const from = togetherBySetUp(inHand, day()) ?? []
+    expect(from.slice(0, 6).map((s) => s.place)).toEqual(Array(6).fill('yard'))
+    expect(from[0]?.id).toBe('s7')
+    expect(togetherBySetUp([...inHand, shot('also', { behind: '' })], day())).toBeUndefined()
   })
 
   test('the search for many comes as near as going through the set-ups in the best order', () => {
