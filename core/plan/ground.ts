@@ -1,4 +1,4 @@
-import { capacityOf, chunk, pieceOf, shortest, sight } from './pieces'
+import { capacityOf, chunk, cutTo, pieceOf, shortest, sight } from './pieces'
 import type { Day, Id, StepKind } from '../records'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
 import { scored } from './scored'
@@ -19,6 +19,8 @@ export class Ground {
   readonly release: readonly number[]
   readonly due: readonly number[]
   private readonly earliest: number[]
+  /** Blocks that stay, as they were laid; and as far as there are minutes left for them. */
+  private readonly stays: { n: number; minutes: number }[][]
   private readonly pins: { n: number; minutes: number }[][]
   /** The last day by which a task must end, because of a block of what needs it. */
   private latest: number[]
@@ -53,23 +55,17 @@ export class Ground {
       return known
     })
     this.others = []
+    this.stays = tasks.map(() => [])
     this.pins = tasks.map(() => [])
     for (const pin of of.pinned) {
       const n = dayNumber(pin.day) - this.first
       if (n < 0 || n >= this.days || pin.minutes <= 0) continue
       const i = place.get(pin.id)
       if (i === undefined) this.others.push({ n, minutes: pin.minutes, kind: pin.kind })
-      else this.pins[i]?.push({ n, minutes: pin.minutes })
+      else this.stays[i]?.push({ n, minutes: pin.minutes })
     }
     tasks.forEach((t, i) => {
-      // No more is laid than is left to do.
-      let rest = t.minutes
-      const row = (this.pins[i] ?? []).sort((a, b) => a.n - b.n)
-      this.pins[i] = row.flatMap((p) => {
-        const minutes = Math.min(p.minutes, rest)
-        rest -= minutes
-        return minutes > 0 ? [{ n: p.n, minutes }] : []
-      })
+      this.pins[i] = cutTo(this.stays[i]?.sort((a, b) => a.n - b.n) ?? [], t.minutes)
     })
     this.latest = tasks.map(() => Infinity)
     if (this.pins.some((p) => p.length > 0)) this.settlePins()
@@ -83,7 +79,9 @@ export class Ground {
       if (!task || row.every(keep)) return false
       for (const p of row)
         if (!keep(p)) this.broken.push({ id: task.id, day: dayOf(this.first + p.n), minutes: p.minutes })
-      this.pins[i] = row.filter(keep)
+      // What those that go would have taken is left to the others.
+      this.stays[i] = (this.stays[i] ?? []).filter(keep)
+      this.pins[i] = cutTo(this.stays[i], task.minutes)
       return true
     }
     const order = this.inOrder(this.of.tasks.map((_, i) => i))
@@ -95,7 +93,7 @@ export class Ground {
     }
     // What the rest needs is laid by itself, the most pressing first; where it is late, the block that
     // presses on it goes.
-    for (let tries = 0; tries <= this.of.tasks.length; tries++) {
+    for (let tries = 0; tries <= this.of.tasks.length + this.of.pinned.length; tries++) {
       this.latest = this.latestOf(order)
       const before = order
         .filter((i) => this.latest[i] !== Infinity)

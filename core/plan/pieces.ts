@@ -44,3 +44,13 @@ export function pieceOf(left: number, room: number, least: number, most: number)
   const piece = room - Math.max(0, short)
   return piece >= least ? piece : 0
 }
+
+/** Blocks of a task, the earliest first, as far as there are minutes of it: no more is laid than is left to do. */
+export function cutTo<B extends { minutes: number }>(row: readonly B[], minutes: number): B[] {
+  let rest = minutes
+  return row.flatMap((b) => {
+    const mine = Math.min(b.minutes, rest)
+    rest -= mine
+    return mine > 0 ? [{ ...b, minutes: mine }] : []
+  })
+}

@@ -292,6 +292,21 @@ describe('worked cases', () => {
     expect(tight.plan.blocks.find((b) => b.id === 'b1')?.day).toBe(day(2))
   })
 
+  test('a block that cannot stay takes no minutes from one that can', () => {
+    const tasks = [task('a1', { minutes: 60 }), task('a2', { minutes: 120, needs: ['a1'] })]
+    const pinned = [
+      { id: 'a1', day: day(2), minutes: 60 },
+      { id: 'a2', day: day(0), minutes: 75 },
+      { id: 'a2', day: day(1), minutes: 45 },
+      { id: 'a2', day: day(3), minutes: 45 },
+    ]
+    const planner = new Planner(of({ tasks, minutes: [120, 120, 120, 120, 120], pinned }))
+    const film = planner.plan.blocks.filter((b) => b.id === 'a2')
+    expect(film.filter((b) => b.fixed).map((b) => [b.day, b.minutes])).toEqual([[day(3), 45]])
+    expect(film.reduce((s, b) => s + b.minutes, 0)).toBe(120)
+    expect(planner.broken.map((b) => b.day)).toEqual([day(0), day(1)])
+  })
+
   test('pins of work that is not planned take their room of the day', () => {
     const { blocks } = new Planner(
       of({ tasks: [task('a', { minutes: 60 })], pinned: [{ id: 'other', day: day(0), minutes: 100 }] }),
