@@ -38,10 +38,30 @@ export function laidAfter(
   return latest
 }
 
+/** Open steps of the same episode that need a step, near or far, and lie before a day: there they cannot stay. */
+function heldBack(records: Records, step: Step, day: Day, today: Day): Step[] {
+  const episode = records.episodes.get(step.episode)
+  const recipe = episode && recipeFor(records, episode)
+  const steps = stepsOf(records, step.episode)
+  const needs = needsByStages(steps, recipe?.stages ?? [])
+  const behind = new Set<Id>([step.id])
+  for (let grown = 0; grown !== behind.size;) {
+    grown = behind.size
+    for (const s of steps) if ((needs.get(s.id) ?? s.needs).some((n) => behind.has(n))) behind.add(s.id)
+  }
+  return steps.filter(
+    (s) =>
+      s.id !== step.id &&
+      behind.has(s.id) &&
+      s.doneAt === undefined &&
+      s.blocks.some((b) => b.day >= today && b.day < day),
+  )
+}
+
 /**
  * Lays a step's minutes on a day, pinned there; minutes laid on `from` are moved, otherwise those not laid
  * yet. Refused for a day that has passed, for nothing to lay, and for a day before one on which something
- * that it needs lies.
+ * that it needs lies. What needs it and lies earlier is planned behind it; the sentence says so.
  *
  * Refused:
  * - “… has passed. Choose today or a day to come.”
@@ -67,13 +87,18 @@ export const layOnDay: Command<{
       `${step.name} needs ${before.name}, which lies on ${sayDay(before.day)}. Lay it then or later, or move ${before.name} first.`,
       'steps.blocks',
     )
+  const held = heldBack(records, step, day, today).map((s) => s.name)
+  const then =
+    held.length === 0
+      ? ''
+      : `; ${held.join(', ')} ${held.length === 1 ? 'needs' : 'need'} it and ${held.length === 1 ? 'is' : 'are'} planned after it`
   const moved = from === undefined ? step.blocks : step.blocks.filter((b) => b.day !== from)
   return written(
     records,
     step,
     withBlock(moved, day, minutes, true),
     context,
-    `${step.name} laid on ${sayDay(day)}`,
+    `${step.name} laid on ${sayDay(day)}${then}`,
   )
 }
 

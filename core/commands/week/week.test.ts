@@ -53,6 +53,26 @@ test('blocks are laid, moved, joined, split, pinned and taken off', () => {
   ).toMatch(/Under an hour/)
 })
 
+test('what needs a step that is laid later is told of, near and far, unless it is done or lies later itself', () => {
+  const on = (id: string, day: string, needs: string[] = [], doneAt?: string) =>
+    exampleStep({ ...{ id, needs, doneAt, name: id }, blocks: [{ day, minutes: 60, pinned: true }] })
+  const all = [
+    on('script', '2026-11-25'),
+    on('film', '2026-11-26', ['script']),
+    on('cut', '2026-11-27', ['film']),
+    on('sound', '2026-11-26', ['script'], exampleAt),
+    on('picture', '2026-11-26'),
+  ]
+  const records = { ...base, steps: new Map(all.map((s) => [s.id, s])) }
+  const lay = (day: string) => {
+    const done = layOnDay(records, { step: 'script', day, from: '2026-11-25', minutes: 60 }, context)
+    return done.ok ? done.value.sentence : done.problem.sentence
+  }
+  expect(lay('2026-11-26')).toBe('script laid on Thu 26 Nov')
+  expect(lay('2026-11-27')).toBe('script laid on Fri 27 Nov; film needs it and is planned after it')
+  expect(lay('2026-11-30')).toBe('script laid on Mon 30 Nov; film, cut need it and are planned after it')
+})
+
 test('a plan is taken for some steps; pinned blocks stay', () => {
   let r = after(base, layOnDay(base, { step: 'a', day: '2026-11-25', minutes: 60 }, context))
   r = after(
