@@ -19,7 +19,7 @@ const config = {
     ],
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(@noble|pinia|nostics|comlink|marked|temporal-polyfill|temporal-utils|ical.js|dexie|d3-array|internmap|@vueuse|@lucide|@internationalized|@tanstack)/)',
+    '/node_modules/(?!(@noble|pinia|nostics|comlink|marked|temporal-polyfill|temporal-utils|ical.js|dexie|d3-[a-z-]+|internmap|@vueuse|@lucide|@internationalized|@tanstack)/)',
   ],
 }
 

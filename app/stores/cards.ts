@@ -1,3 +1,4 @@
+import { group } from 'd3-array'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { recipeFor } from '@core/commands/of-episode'
@@ -6,7 +7,7 @@ import { partMinutesOf } from '@core/plan/accuracy'
 import { workedOn } from '@core/plan/worked'
 import { smallRecipe } from '@core/recipe/starters'
 import { progressOf } from '@core/recipe/lamps'
-import { followDays, hasWork } from '@core/recipe/progress'
+import { followDays, hasWork, type EpisodeProgress } from '@core/recipe/progress'
 import type { Episode, Id, Part, Show, Step } from '@core/records'
 import { titleOf } from '@core/release/parts'
 import { timesUsual } from '@core/results/usual'
@@ -90,15 +91,7 @@ export const useCards = defineStore('cards', () => {
     counted = { shows, minute, of, numbers: found }
     return found
   })
-  const stepsBy = computed(() => {
-    const by = new Map<Id, Step[]>()
-    for (const step of library.records.steps.values()) {
-      const row = by.get(step.episode)
-      if (row) row.push(step)
-      else by.set(step.episode, [step])
-    }
-    return by
-  })
+  const stepsBy = computed(() => group(library.records.steps.values(), (s) => s.episode))
 
   /**
    * Minutes that bringing a part takes in each show, as far as that was learnt; the same object while it
@@ -124,21 +117,41 @@ export const useCards = defineStore('cards', () => {
     if (JSON.stringify([...fresh]) !== JSON.stringify([...learnt])) learnt = fresh
     return learnt
   })
+  /** What an episode’s standing is read from, as the records are; nothing where its show is gone. */
+  function sourcesOf(episode: Episode) {
+    const { records } = library
+    const show = records.shows.get(episode.show)
+    return (
+      show && {
+        episode,
+        show,
+        recipe: recipeFor(records, episode) ?? emptyRecipe,
+        script: records.scripts.get(episode.id),
+        outlets: show.outlets.flatMap((id) => records.outlets.get(id) ?? []),
+        steps: stepsBy.value.get(episode.id) ?? [],
+        deal: dealFor(records.deals, episode, show),
+        today: moment.today,
+        works: moment.works,
+        partMinutes: partMinutes.value.get(show.id),
+      }
+    )
+  }
+  /** How an episode would stand if it were so, with the steps that it has. */
+  function standingAs(episode: Episode): EpisodeProgress | undefined {
+    const sources = sourcesOf(episode)
+    return sources && progressOf(sources)
+  }
   const kept = new Map<Id, Kept>()
   /** An episode's card; derived again only when something it is derived from is another. */
   function cardOf(episode: Episode): Card | undefined {
-    const { records } = library
-    const show = records.shows.get(episode.show)
-    if (!show) return undefined
-    const recipe = recipeFor(records, episode) ?? emptyRecipe
-    const script = records.scripts.get(episode.id)
-    const steps = stepsBy.value.get(episode.id) ?? []
+    const sources = sourcesOf(episode)
+    if (!sources) return undefined
+    const { show, recipe, script, outlets, steps, deal } = sources
     const number = sayNumber(
       show,
       episode.number ?? numbers.value.get(show.id)?.episodes.get(episode.id),
       episode.code,
     )
-    const deal = dealFor(records.deals, episode, show)
     const from = [
       episode,
       deal,
@@ -146,28 +159,16 @@ export const useCards = defineStore('cards', () => {
       recipe,
       script,
       number,
-      moment.today,
-      moment.works,
-      partMinutes.value.get(show.id),
-      records.outlets,
+      sources.today,
+      sources.works,
+      sources.partMinutes,
+      library.records.outlets,
       steps.length,
       ...steps,
     ]
     const old = kept.get(episode.id)
     if (old && old.from.length === from.length && old.from.every((x, i) => x === from[i])) return old.card
-    const outlets = show.outlets.flatMap((id) => records.outlets.get(id) ?? [])
-    const standing = progressOf({
-      episode,
-      show,
-      recipe,
-      script,
-      outlets,
-      steps,
-      deal,
-      today: moment.today,
-      works: moment.works,
-      partMinutes: partMinutes.value.get(show.id),
-    })
+    const standing = progressOf(sources)
     const card: Card = {
       episode,
       show,
@@ -269,6 +270,7 @@ export const useCards = defineStore('cards', () => {
     partMinutes,
     card,
     cardOf,
+    standingAs,
     working,
     ideas,
     placed,

@@ -25,27 +25,25 @@ export const useSchedule = defineStore('schedule', () => {
   /** What is in work on a slot, by its original date. */
   const onSlot = (show: Id, original: Day): Card | undefined => bySlot.value.get(`${show} ${original}`)
 
-  function rowsOf(show: Show, days: number): SlotRow[] {
-    const mine = cards.placed.filter((c) => c.show.id === show.id)
+  /** Slots of a show that are to come and hold nothing, skipped ones too, between two dates. */
+  function vacantOf(show: Show, from: Day, to: Day): Slot[] {
     // What went out before its slot came has used it up.
     const filled = filledSlots(show, cards.byShow.get(show.id) ?? [])
-    const rows: SlotRow[] = slotsOf(show, addDays(moment.today, -40), addDays(moment.today, days)).flatMap(
-      (slot) => {
-        return filled.has(slot.original) || slot.at <= moment.now
-          ? []
-          : [
-              {
-                key: slot.key,
-                day: slot.day,
-                time: slot.time,
-                at: slot.at,
-                show,
-                slot,
-                card: undefined,
-                number: cards.numbers.get(show.id)?.open.get(slot.original),
-              },
-            ]
-      },
+    return slotsOf(show, from, to).filter((s) => !filled.has(s.original) && s.at > moment.now)
+  }
+  function rowsOf(show: Show, days: number): SlotRow[] {
+    const mine = cards.placed.filter((c) => c.show.id === show.id)
+    const rows = vacantOf(show, addDays(moment.today, -40), addDays(moment.today, days)).map(
+      (slot): SlotRow => ({
+        key: slot.key,
+        day: slot.day,
+        time: slot.time,
+        at: slot.at,
+        show,
+        slot,
+        card: undefined,
+        number: cards.numbers.get(show.id)?.open.get(slot.original),
+      }),
     )
     for (const c of mine)
       if (c.standing.release)
@@ -118,5 +116,5 @@ export const useSchedule = defineStore('schedule', () => {
     return runs.value.get(show.id) ?? runOf(show)
   }
 
-  return { rows, openOf, frames, firstDay, onSlot, readyRun }
+  return { vacantOf, rows, openOf, frames, firstDay, onSlot, readyRun }
 })

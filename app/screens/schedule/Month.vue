@@ -21,7 +21,7 @@ const { offset, shows, months, names } = seen
 onMounted(() => {
   document.querySelector('.month .cell.today')?.scrollIntoView({ block: 'nearest' })
 })
-const moves = useMonthMoves(seen)
+const moves = useMonthMoves()
 </script>
 
 <template>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, onMounted, ref } from 'vue'
-import { moveToSlot } from '@core/commands/schedule'
 import { sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import type { Card, SlotRow } from '@core/views/card'
@@ -9,7 +8,6 @@ import { useForms } from '@app/stores/forms'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { useSchedule } from '@app/stores/schedule'
-import { useLibrary } from '@app/stores/library'
 import { vCarries, vTakes, type Target } from '@app/ui/drag/carry'
 import KeySign from '@app/ui/KeySign.vue'
 import { carriedEpisode } from './carried'
@@ -25,7 +23,6 @@ const Launches = defineAsyncComponent(() => import('./Launches.vue'))
 const ReadyAhead = defineAsyncComponent(() => import('./ReadyAhead.vue'))
 
 /** Slots to come with the lamps of their episodes, open ones with what could go there. */
-const library = useLibrary()
 const cards = useCards()
 const moment = useMoment()
 const schedule = useSchedule()
@@ -53,7 +50,7 @@ const behind = (row: SlotRow) =>
     (c) =>
       c.show.id === row.show.id && c.episode.place.kind === 'slot' && (c.standing.release?.at ?? 0) > row.at,
   )
-const { over, end } = useCarrying()
+const { over, put, end } = useCarrying()
 const target = (row: SlotRow): Target => ({
   takes: (c) => c.kind === 'episode' && goalOf(row, c.show) !== undefined,
   over: (c) => {
@@ -62,9 +59,9 @@ const target = (row: SlotRow): Target => ({
   },
   left: end,
   drop: (c) => {
-    const goal = c.kind === 'episode' ? goalOf(row, c.show) : undefined
-    if (goal && c.kind === 'episode' && row.card?.episode.id !== c.id)
-      void library.perform(moveToSlot, { episode: c.id, day: goal.original })
+    const card = c.kind === 'episode' ? cards.card(c.id) : undefined
+    const goal = card && goalOf(row, card.show.id)
+    if (card && goal && row.card !== card) void put(card, goal)
   },
 })
 /** By keys an episode goes to the slot before or after its own. */
@@ -73,7 +70,7 @@ async function shift(card: Card, by: 1 | -1) {
   const to = row[row.findIndex((r) => r.card === card) + by]
   const goal = to && goalOf(to, card.show.id)
   if (!goal) return
-  await library.perform(moveToSlot, { episode: card.episode.id, day: goal.original })
+  await put(card, goal)
   await nextTick()
   document.querySelector<HTMLElement>(`[data-slot-card="${card.episode.id}"]`)?.focus()
 }

@@ -1,22 +1,22 @@
 import { watch } from 'vue'
-import { pushed } from '@core/commands/schedule/moved'
+import { moveToSlot, placeOnOwn } from '@core/commands/schedule'
 import { honours, unhonoured } from '@core/rhythm/reserve'
 import { outOfWindow } from '@core/ideas/usable'
-import { dayNumber, dayOf, daysBetween, sayDay } from '@core/rhythm/days'
+import { sayDay } from '@core/rhythm/days'
+import { releaseOf } from '@core/rhythm/slots'
 import type { Outlook } from '@core/plan/outlook'
-import type { Day } from '@core/records'
+import type { Day, Episode } from '@core/records'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { usePromises } from '@app/stores/promises'
-import { useSchedule } from '@app/stores/schedule'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
 import { saying, sayNothing } from '@app/ui/drag/carry'
 
-/** A slot as a place to carry an episode to. */
+/** A place to carry an episode to: a slot, or without one a date on which it goes out by itself. */
 export interface Goal {
-  original: Day
+  original?: Day | undefined
   day: Day
 }
 
@@ -26,21 +26,40 @@ export interface Goal {
  */
 export function useCarrying(): {
   over: (card: Card, goal: Goal | undefined, words?: string) => void
+  put: (card: Card, goal: Goal) => Promise<unknown>
   end: () => void
 } {
   const library = useLibrary()
   const cards = useCards()
   const moment = useMoment()
   const promises = usePromises()
-  const schedule = useSchedule()
   const plan = usePlan()
   let key = ''
   let rests: ReturnType<typeof setTimeout> | undefined
   let looked: { asked: string; after: ReadonlyMap<string, Outlook>; ids: readonly string[] } | undefined
   const most = 4
 
+  /** Puts it there: who stands on a slot is pushed on, as `over` said. */
+  function put(card: Card, { original, day }: Goal) {
+    const { id } = card.episode
+    return original === undefined
+      ? library.perform(placeOnOwn, { episode: id, day, time: card.show.rhythm.time })
+      : library.perform(moveToSlot, { episode: id, day: original })
+  }
+  /** The episodes that would be another by it: itself, and those that are pushed. */
+  function moves(card: Card, { original, day }: Goal): Episode[] {
+    const { id } = card.episode
+    const changes =
+      original === undefined
+        ? library.look(placeOnOwn, { episode: id, day, time: card.show.rhythm.time })
+        : library.look(moveToSlot, { episode: id, day: original })
+    const after = changes.flatMap((c) => (c.table === 'episodes' && c.after ? [c.after] : []))
+    // One that is moved twice on the way stands where it comes to last.
+    return [...new Map(after.map((e) => [e.id, e])).values()]
+  }
+
   function over(card: Card, goal: Goal | undefined, words = ''): void {
-    const next = goal ? `${card.episode.id} ${goal.original} ${goal.day}` : words
+    const next = goal ? `${card.episode.id} ${goal.original ?? ''} ${goal.day}` : words
     if (next === key) return
     key = next
     clearTimeout(rests)
@@ -50,25 +69,22 @@ export function useCarrying(): {
       saying.says = goal ? 'Back where it was' : words
       return
     }
-    const there = schedule.onSlot(card.show.id, goal.original)
-    const moves =
-      there && there.episode.id !== card.episode.id
-        ? pushed(library.records, there.episode.id, moment.now)
-        : undefined
-    const others = moves?.ok ? moves.value.filter((m) => m.episode.id !== card.episode.id) : []
-    const shift = card.standing.release ? daysBetween(card.standing.release.day, goal.day) : undefined
-    const due = card.standing.next?.due
-    const kept = promises.keptFor(card.show.id, goal.original)
+    const then = moves(card, goal)
+    const others = then.flatMap((e) => {
+      const day = e.id === card.episode.id ? undefined : releaseOf(e, card.show)?.day
+      return day === undefined ? [] : [{ id: e.id, day }]
+    })
+    const mine = then.find((e) => e.id === card.episode.id)
+    const due = mine && cards.standingAs(mine)?.next?.due
+    const kept = promises.keptFor(card.show.id, goal.original ?? '')
     const stale = outOfWindow(card.episode.nature, goal.day)
     saying.says = [
       `To ${sayDay(goal.day, moment.today)}`,
-      due !== undefined && shift !== undefined
-        ? `next step due ${sayDay(dayOf(dayNumber(due) + shift))}`
-        : '',
+      due === undefined ? '' : `next step due ${sayDay(due)}`,
       others.length > 0
         ? `moves ${others
             .slice(0, most)
-            .map((m) => `${cards.card(m.episode.id)?.number ?? ''} to ${sayDay(m.to.day)}`)
+            .map((m) => `${cards.card(m.id)?.number ?? ''} to ${sayDay(m.day)}`)
             .join(', ')}${others.length > most ? ` and ${others.length - most} more` : ''}`
         : '',
       kept && !honours(kept.reservation, card.episode, library.records.launches)
@@ -83,7 +99,7 @@ export function useCarrying(): {
       void look(
         card,
         goal,
-        others.map((m) => [m.episode.id, m.to.day]),
+        others.map((m) => [m.id, m.day]),
         asked,
       )
     }, 140)
@@ -123,5 +139,5 @@ export function useCarrying(): {
     clearTimeout(rests)
     sayNothing()
   }
-  return { over, end }
+  return { over, put, end }
 }

@@ -1,5 +1,4 @@
 import { shallowRef } from 'vue'
-import { moveToSlot } from '@core/commands/schedule'
 import { finishStages } from '@core/commands/work'
 import { daysBetween } from '@core/rhythm/days'
 import type { Slot } from '@core/rhythm/slots'
@@ -70,7 +69,7 @@ export function useCountdownMoves(seen: CountdownSeen) {
    * What is being dragged is moved in the page itself; only what is said of it is drawn anew, so that
    * hundreds of cards can lie about it.
    */
-  const { over, end } = useCarrying()
+  const { over, put: putOn, end } = useCarrying()
   interface Drag {
     put: Put
     goals: { slot: Slot; days: number }[]
@@ -101,7 +100,7 @@ export function useCountdownMoves(seen: CountdownSeen) {
       },
       drop: () => {
         back()
-        if (held.slot) void moveTo(put.card, held.slot)
+        if (held.slot) void putOn(put.card, held.slot)
         else if (held.row !== put.row) void toStage(put, held.row)
       },
       cancel: back,
@@ -136,9 +135,6 @@ export function useCountdownMoves(seen: CountdownSeen) {
     over(put.card, h.slot, '')
   }
   const asking = shallowRef<Finishing>()
-  function moveTo(card: Card, slot: Slot) {
-    return library.perform(moveToSlot, { episode: card.episode.id, day: slot.original })
-  }
   async function toStage(put: Put, row: number) {
     const { stages } = put.card.standing
     const of = (from: number, to: number) =>
@@ -171,7 +167,7 @@ export function useCountdownMoves(seen: CountdownSeen) {
     const { place } = card.episode
     const to = slots[slots.findIndex((s) => s.original === (place.kind === 'slot' ? place.day : '')) + by]
     if (!to) return
-    await moveTo(card, to)
+    await putOn(card, to)
     document.querySelector<HTMLElement>(`[data-card="${card.episode.id}"]`)?.focus()
   }
   const keyed = keysOn<keyof (typeof countdownKeys)['lines'], [Put]>(countdownKeys, {
@@ -199,7 +195,7 @@ export function useCountdownMoves(seen: CountdownSeen) {
       left: end,
       drop: (c) => {
         const card = c.kind === 'episode' ? cards.card(c.id) : undefined
-        if (card) void moveTo(card, slot)
+        if (card) void putOn(card, slot)
       },
     }
   return { grab, keyed, target, asking, finish }

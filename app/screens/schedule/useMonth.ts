@@ -1,7 +1,6 @@
 import { computed, ref } from 'vue'
 import { sum } from 'd3-array'
 import { weekdayName } from '@core/rhythm/days'
-import { slotsOf } from '@core/rhythm/slots'
 import {
   dueByDay,
   launchesOn,
@@ -16,6 +15,7 @@ import {
 import { useForms } from '@app/stores/forms'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
+import { useSchedule } from '@app/stores/schedule'
 import { useWorkload } from '@app/stores/workload'
 import { useLibrary } from '@app/stores/library'
 import { firstWeekday } from '@app/ui/week-start'
@@ -29,6 +29,7 @@ export function useMonth() {
   const cards = useCards()
   const moment = useMoment()
   const workload = useWorkload()
+  const schedule = useSchedule()
   const offset = ref(0)
   const shows = ref({ due: false, work: false })
   const forms = useForms()
@@ -49,16 +50,11 @@ export function useMonth() {
     () =>
       new Map(
         moment.shows.flatMap((s) =>
-          slotsOf(s, months.value[0]?.cells[0] ?? moment.today, months.value[1]?.cells.at(-1) ?? moment.today)
-            .filter(
-              (slot) =>
-                slot.at > moment.now &&
-                !cards.placed.some(
-                  (c) =>
-                    c.show.id === s.id &&
-                    c.episode.place.kind === 'slot' &&
-                    c.episode.place.day === slot.original,
-                ),
+          schedule
+            .vacantOf(
+              s,
+              months.value[0]?.cells[0] ?? moment.today,
+              months.value[1]?.cells.at(-1) ?? moment.today,
             )
             .map((slot) => [`${slot.day} ${s.id}`, slot] as const),
         ),

@@ -1,4 +1,4 @@
-import { moveToSlot, placeOnOwn, placeOnSlot } from '@core/commands/schedule'
+import { moveToSlot } from '@core/commands/schedule'
 import { addDays } from '@core/rhythm/days'
 import { slotsOf } from '@core/rhythm/slots'
 import type { Card } from '@core/views/card'
@@ -7,22 +7,21 @@ import { useMoment } from '@app/stores/moment'
 import { useLibrary } from '@app/stores/library'
 import type { Target } from '@app/ui/drag/carry'
 import { keysOn } from '@app/ui/keymap'
-import { useCarrying } from './carrying'
+import { useCarrying, type Goal } from './carrying'
 import { monthKeys } from './keymap'
-import type { MonthSeen } from './useMonth'
 
 /** What moves releases of the Month to other days, by hand and by keys. */
-export function useMonthMoves({ open }: MonthSeen) {
+export function useMonthMoves() {
   const library = useLibrary()
   const cards = useCards()
   const moment = useMoment()
-  const { over, end } = useCarrying()
+  const { over, put, end } = useCarrying()
   /** The slot of an episode's show on a date, or the date itself as a release of its own. */
-  function goalOn(card: Card, day: string) {
+  function goalOn(card: Card, day: string): Goal {
     const slot = slotsOf(card.show, addDays(day, -40), addDays(day, 40)).find(
       (s) => s.day === day && !s.skipped,
     )
-    return slot ? { original: slot.original, day } : { original: `own ${day}`, day }
+    return { original: slot?.original, day }
   }
   const target = (day: string): Target | undefined =>
     day < moment.today
@@ -34,22 +33,11 @@ export function useMonthMoves({ open }: MonthSeen) {
             if (card) over(card, goalOn(card, day))
           },
           left: end,
-          drop: (c) => (c.kind === 'episode' ? put(c.id, day) : undefined),
+          drop: (c) => {
+            const card = c.kind === 'episode' ? cards.card(c.id) : undefined
+            return card && put(card, goalOn(card, day))
+          },
         }
-  /** Onto the show's slot of that day; on a day without one, as a release of its own. */
-  async function put(id: string, day: string) {
-    const card = cards.card(id)
-    if (!card) return
-    const slot = slotsOf(card.show, addDays(day, -40), addDays(day, 40)).find(
-      (s) => s.day === day && !s.skipped,
-    )
-    if (slot)
-      await library.perform(open.value.has(`${day} ${card.show.id}`) ? placeOnSlot : moveToSlot, {
-        episode: id,
-        day: slot.original,
-      })
-    else await library.perform(placeOnOwn, { episode: id, day, time: card.show.rhythm.time })
-  }
   /** By keys it goes from slot to slot of its show. */
   async function moveBy(card: Card, by: 1 | -1) {
     const day = card.standing.release?.day
