@@ -2,7 +2,7 @@ import { type Id } from '../../records'
 import { ok, refused } from '../../result'
 import { cutsOf, openNotes } from '../../edit/rounds'
 import { type Command, momentOf, putRecord } from '../change'
-import { nameOf } from './of-cut'
+import { nameOf, roundId } from './of-cut'
 
 /**
  * Begins to review the next cut of an episode. What the one before still has to do is carried to it with its history, and
@@ -46,7 +46,7 @@ export const beginCut: Command<{
       ? [putRecord(records, 'cuts', { ...last, closed: { kind: 'another', at }, updatedAt: at })]
       : []
   // It is made: the step that asked for it is done.
-  const round = records.steps.get(`${episode}/round-${number}`)
+  const round = records.steps.get(roundId(episode, number))
   const done =
     round && round.doneAt === undefined
       ? [putRecord(records, 'steps', { ...round, doneAt: at, updatedAt: at })]

@@ -1,13 +1,13 @@
 import { median } from 'd3-array'
 import type { Id, Records, Step } from '../../records'
 import { ok, refused } from '../../result'
-import { type Change, type Command, momentOf, putRecord } from '../change'
+import { type Change, type Command, momentOf, putRecord, removeRecord } from '../change'
 import { recipeFor, stepsOf } from '../of-episode'
-import { nameOf, openCut } from './of-cut'
+import { settingsOf } from '../work/logged'
+import { isRound, nameOf, openCut, roundId } from './of-cut'
 
 /** Minutes that a round of changes takes where none was logged yet. */
 const usualRound = 60
-const isRound = (s: Step) => s.id.includes('/round-')
 
 /** What rounds took, as far as it was logged: minutes. */
 function roundMinutes({ steps }: Pick<Records, 'steps'>): number {
@@ -24,7 +24,7 @@ function roundStep(
   const episode = records.episodes.get(cut.episode)
   const recipe = episode && recipeFor(records, episode)
   const stage = recipe?.stages.find((s) => s.kind === 'edit')
-  const id = `${cut.episode}/round-${cut.number + 1}`
+  const id = roundId(cut.episode, cut.number + 1)
   if (!stage || records.steps.has(id)) return []
   const all = stepsOf(records, cut.episode)
   const mine = all.filter((s) => s.stage === stage.id)
@@ -95,7 +95,8 @@ export const closeRound: Command<{ cut: Id; as: 'approved' | 'another' }> = (
 }
 
 /**
- * Opens the round of the last cut again.
+ * Opens the round of the last cut again. A further one that was asked for is no step of the edit any more, unless it was
+ * worked on.
  *
  * Refused:
  * - “This cut is no longer there.”
@@ -109,8 +110,17 @@ export const reopenRound: Command<{ cut: Id }> = (records, { cut: id }, context)
   if ([...records.cuts.values()].some((c) => c.episode === cut.episode && c.number > cut.number))
     return refused('Another cut came after it. Take that away first.', 'cuts')
   const { closed: _closed, ...rest } = cut
+  const round = records.steps.get(roundId(cut.episode, cut.number + 1))
+  const isUntouched =
+    round !== undefined &&
+    round.doneAt === undefined &&
+    round.logged === 0 &&
+    settingsOf(records, context).running?.step !== round.id
   return ok({
-    changes: [putRecord(records, 'cuts', { ...rest, updatedAt: momentOf(context) })],
+    changes: [
+      putRecord(records, 'cuts', { ...rest, updatedAt: momentOf(context) }),
+      ...(isUntouched ? [removeRecord(records, 'steps', round.id)] : []),
+    ],
     sentence: `Opened ${nameOf(records, cut)} again`,
     about: [cut.episode],
   })

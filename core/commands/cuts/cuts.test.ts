@@ -76,6 +76,22 @@ test('approved, its length is the edit’s; a closed round takes no notes until 
   expect(refusalOf(reopenRound(r, { cut: cut(r, 1).id }, context()))).toBe('Its round is open.')
 })
 
+test('the length of an approved cut is the edit’s also where it is known later, unless another was typed since', () => {
+  const r = begun()
+  const approved = after(r, closeRound(r, { cut: cut(r, 1).id, as: 'approved' }, context()))
+  const keep = (from: Records, length: number) =>
+    after(from, keepCut(from, { cut: cut(from, 1).id, to: { length } }, context()))
+  const lengthOf = (x: Records) => x.episodes.get('e0')?.cut.length
+  const known = keep(approved, 482.4)
+  expect(lengthOf(known)).toBe(482)
+  expect(lengthOf(keep(known, 483))).toBe(483)
+  const e0 = known.episodes.get('e0')
+  if (!e0) throw new Error('no episode')
+  const typed = { ...e0, cut: { ...e0.cut, length: 470 } }
+  expect(lengthOf(keep({ ...known, episodes: new Map([['e0', typed]]) }, 483))).toBe(470)
+  expect(lengthOf(keep(r, 482.4))).toBeUndefined()
+})
+
 test('another round is a step of the edit, done when its cut is here', () => {
   let r = begun()
   r = after(r, closeRound(r, { cut: cut(r, 1).id, as: 'another' }, context()))
@@ -87,6 +103,25 @@ test('another round is a step of the edit, done when its cut is here', () => {
   expect(r.steps.get('e0/round-2')?.doneAt).toBeDefined()
   r = after(r, closeRound(r, { cut: cut(r, 2).id, as: 'another' }, context()))
   expect(r.steps.get('e0/round-3')?.doneAt).toBeUndefined()
+})
+
+test('a further round that is no longer asked for is no step of the edit any more; one that was worked on stays', () => {
+  const asked = (r: Records) => after(r, closeRound(r, { cut: cut(r, 1).id, as: 'another' }, context()))
+  const open = (r: Records) => after(r, reopenRound(r, { cut: cut(r, 1).id }, context()))
+  const r = open(asked(begun()))
+  expect(r.steps.has('e0/round-2')).toBe(false)
+  expect(after(r, closeRound(r, { cut: cut(r, 1).id, as: 'approved' }, context())).steps.size).toBe(
+    begun().steps.size,
+  )
+  const worked = asked(begun())
+  const step = worked.steps.get('e0/round-2')
+  if (!step) throw new Error('no step')
+  const with20 = { ...worked, steps: new Map([...worked.steps, [step.id, { ...step, logged: 20 }]]) }
+  expect(open(with20).steps.get(step.id)?.logged).toBe(20)
+  // Taken away, the cut is still to be made.
+  const two = begun(asked(begun()))
+  const gone = after(two, removeCut(two, { cut: cut(two, 2).id }, context()))
+  expect(gone.steps.get('e0/round-2')?.doneAt).toBeUndefined()
 })
 
 test('only the last cut is taken away', () => {

@@ -1,7 +1,12 @@
-import type { Cut, Id, Records } from '../../records'
+import type { Cut, Id, Records, Step } from '../../records'
 import { ok, refused, type Result } from '../../result'
 import { titleOf } from '../../release/parts'
 import { type Context, momentOf, type Outcome, putRecord } from '../change'
+
+/** The id of the step by which a further cut is made. */
+export const roundId = (episode: Id, number: number): Id => `${episode}/round-${number}`
+/** Whether a step is that of a further cut. */
+export const isRound = (s: Step): boolean => s.id.includes('/round-')
 
 /** A cut that is open for notes. */
 export function openCut(records: Records, id: Id): Result<Cut> {
