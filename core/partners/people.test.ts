@@ -93,6 +93,10 @@ test('under a new name somebody stands wherever the old one stood', () => {
     /is there already/,
   )
   expect(refusalOf(keepPerson(r, { fields: { ...fields, name: ' ' } }, c))).toBe('Somebody needs a name.')
+  // Kept in another tab meanwhile: it is the same one, not a second under the same name.
+  const twice = after(r, keepPerson(r, { was: 'Tomas Ek', fields: { ...fields, name: 'Tomas Ekk' } }, c))
+  expect(twice.people.size).toBe(r.people.size)
+  expect([...twice.people.values()].filter((p) => [p.name, ...p.also].includes('Tomas Ek'))).toHaveLength(1)
 })
 
 test('cards go out and come back the same, whatever stands in them', () => {

@@ -21,7 +21,9 @@ export const keepPerson: Command<{
   fields: PersonFields
 }> = (records, { person: id, was, fields }, context) => {
   const at = momentOf(context)
-  const old = id === undefined ? undefined : records.people.get(id)
+  const known = byName(records.people.values())
+  // Somebody known by name alone may have been kept meanwhile, in another tab.
+  const old = id === undefined ? known.get(folded(was ?? '')) : records.people.get(id)
   const before = old?.name ?? was
   const isRenamed = before !== undefined && before !== fields.name.trim() && fields.name.trim() !== ''
   const also = new Set([...(old?.also ?? []), ...(isRenamed ? [before] : [])])
@@ -35,7 +37,7 @@ export const keepPerson: Command<{
   })
   if (!read.success) return refused(read.error.issues[0]?.message ?? 'This cannot be kept.', 'people')
   const person = read.data
-  const other = byName(records.people.values()).get(folded(person.name))
+  const other = known.get(folded(person.name))
   if (other && other.id !== person.id)
     return refused(`${person.name} is there already. Make the two one instead.`, 'people.name')
   return ok({
