@@ -1,4 +1,4 @@
-import { draftId } from '@core/partners/people'
+import { everyone } from '@core/partners/people'
 import { computed, ref, watch, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Episode } from '@core/records'
@@ -136,23 +136,16 @@ export function useFinding(asked: Ref<string>) {
     ...can.value.filter((e) => fits(`${e.text} ${e.words ?? ''}`)),
   ])
 
-  /** People and sponsors, and what each is. */
-  const named = computed<Entry[]>(() => {
-    const by = new Map<string, string>()
-    for (const { guests, sponsor } of library.records.episodes.values()) {
-      for (const g of guests) by.set(g, 'guest')
-      if (sponsor !== undefined) by.set(sponsor, 'sponsor')
-    }
-    for (const s of library.records.steps.values()) if (s.owner !== 'me') by.set(s.owner, 'helps')
-    for (const p of library.records.people.values())
-      by.set(p.name, p.work || by.get(p.name) || p.roles[0] || '')
-    return [...by].map(([name, note]) => ({
-      key: `name ${name}`,
+  /** Everybody whose name stands somewhere, under all their names, and what each is. */
+  const named = computed<Entry[]>(() =>
+    everyone(library.records).map(({ id, name, person, roles }) => ({
+      key: `name ${id}`,
       text: name,
-      note,
-      act: go({ name: 'partners', params: { who: draftId(name) } }),
-    }))
-  })
+      note: (person?.work ?? '') || ([...roles][0] ?? ''),
+      words: person?.also.join(' ') ?? '',
+      act: go({ name: 'partners', params: { who: id } }),
+    })),
+  )
   const goals = computed<Entry[]>(() =>
     [
       ...places.map(({ name, title, words: other }, i) => ({
