@@ -31,8 +31,20 @@ export function useReading(card: () => Card, mode: Ref<ReadMode>, follows: boole
   const tell = () => {
     share({ at: at.value, running: running.value } satisfies Shared)
   }
-  watch(lines, (all) => {
-    if (!all[at.value]) at.value = stepTo(all, -1, 1)
+  // The script may be changed elsewhere meanwhile: one stays on what one reads, else goes on to what comes then.
+  watch(lines, (all, before) => {
+    const was = before[at.value]
+    const same = all.findIndex((l) => l.beat.id === was?.beat.id)
+    const near = same >= 0 ? same : Math.min(at.value, all.length - 1)
+    const here = all[near]
+    if (here?.kind === 'read' && (same >= 0 || here.section === was?.section)) {
+      at.value = near
+      return
+    }
+    const on = stepTo(all, near, 1)
+    const back = stepTo(all, near, -1)
+    const stays = [on, back].find((i) => all[i]?.kind === 'read' && all[i].section === was?.section)
+    at.value = stays ?? (all[on]?.kind === 'read' ? on : back)
   })
 
   function begin() {
@@ -54,10 +66,10 @@ export function useReading(card: () => Card, mode: Ref<ReadMode>, follows: boole
     const seconds = since === undefined ? undefined : now() - since
     if (seconds !== undefined && seconds >= skipped) passed.value = [...passed.value, { line: here, seconds }]
     const to = stepTo(lines.value, at.value, 1)
-    const isEnd = to === at.value || lines.value[to]?.section !== here.section
-    if (isEnd && since !== undefined) take(true, '', of)
+    const isLast = to === at.value
+    if ((isLast || lines.value[to]?.section !== here.section) && since !== undefined) take(true, '', of)
     at.value = to
-    if (to === lines.value.indexOf(here)) {
+    if (isLast) {
       since = undefined
       running.value = false
     } else begin()
