@@ -110,9 +110,11 @@ export function useSorting(line: Ref<HTMLInputElement | undefined>) {
         'quietly',
       )
   }
+  /** Takes the last thing back; where that was a decision, its idea is in the row again. */
   async function back() {
+    const open = row.value.length
     await library.step('undo')
-    done.value = Math.max(0, done.value - 1)
+    if (row.value.length > open) done.value = Math.max(0, done.value - 1)
   }
   return {
     row,
