@@ -13,6 +13,7 @@ import { useSchedule } from '@app/stores/schedule'
 import { saying } from '@app/ui/drag/carry'
 import { useCarrying } from './carrying'
 import { useCountdown } from './useCountdown'
+import { useCountdownMoves } from './useCountdownMoves'
 import { useMonth } from './useMonth'
 import { useMonthMoves } from './useMonthMoves'
 
@@ -23,15 +24,27 @@ jest.mock('vue', () => ({
   ...jest.requireActual<object>('vue'),
   useTemplateRef: () => jest.requireActual<{ ref: (of: null) => unknown }>('vue').ref(null),
 }))
-Object.assign(globalThis, { document: { querySelector: () => null }, navigator: { language: 'en-GB' } })
+/** Of the page only what keys ask for. */
+const HTMLElement = EventTarget
+Object.assign(globalThis, {
+  HTMLElement,
+  document: { querySelector: () => null },
+  navigator: { language: 'en-GB' },
+})
 
 function screen(records: Records, now = exampleNow) {
   const desk = deskThatDoes(records, now)
   usePlan().whatIf = () => Promise.resolve(new Map())
   const scope = effectScope()
   const found = scope.run(() => {
-    const month = useMonth()
-    return { month, moves: useMonthMoves(), countdown: useCountdown(), carrying: useCarrying() }
+    const countdown = useCountdown()
+    return {
+      month: useMonth(),
+      moves: useMonthMoves(),
+      countdown,
+      cardMoves: useCountdownMoves(countdown),
+      carrying: useCarrying(),
+    }
   })
   if (!found) throw new Error('no screen')
   return {
@@ -158,6 +171,71 @@ describe('the schedule, whatever is done', () => {
     )
     const life = screen(exampleWorld())
     expect(life.moves.target(addDays(life.desk.moment.today, -1))).toBeUndefined()
+    life.end()
+  })
+})
+
+describe('a card of the Countdown', () => {
+  /** Presses a key on the card of an episode. */
+  const press = async (life: Life, id: string, key: string) => {
+    const put = life.countdown.puts.value.find((p) => p.card.episode.id === id)
+    if (!put) throw new Error('no card')
+    const event = {
+      ...{ key, altKey: false, ctrlKey: false, metaKey: false, shiftKey: false },
+      ...{ isComposing: false, defaultPrevented: false, target: null },
+      ...{ preventDefault: () => undefined, stopPropagation: () => undefined },
+    }
+    life.cardMoves.keyed(event, put)
+    await Promise.resolve()
+  }
+  const rowOfCard = (life: Life, id: string) =>
+    life.countdown.puts.value.find((p) => p.card.episode.id === id)?.row
+
+  test('a stage that is finished by a key says what that ticks, lies further down, and is opened again', async () => {
+    const records = exampleWorld()
+    const e0 = records.episodes.get('e0')
+    if (!e0) throw new Error('no episode')
+    const titled = { ...e0, titles: [{ id: 't', text: 'Ribs' }], chosenTitle: 't' }
+    const life = screen({ ...records, episodes: new Map([...records.episodes, ['e0', titled]]) })
+    const before = life.desk.library.records
+    let finished = 0
+    for (let n = 0; n < 4; n++) {
+      const row = rowOfCard(life, 'e0') ?? 0
+      await press(life, 'e0', 'ArrowDown')
+      const asked = life.cardMoves.asking.value
+      if (!asked) break
+      const open = life.cards
+        .card('e0')
+        ?.standing.stages.filter((s) => asked.stages.includes(s.stage.id))
+        .flatMap((s) => s.steps.filter((x) => !x.done).map((x) => x.step.name))
+      expect(asked.steps).toEqual(open)
+      await life.cardMoves.finish()
+      const stands = life.cards.card('e0')?.standing.stages ?? []
+      for (const s of stands.filter((x) => asked.stages.includes(x.stage.id)))
+        expect([s.stage.id, s.steps.every((x) => x.done)]).toEqual([s.stage.id, true])
+      expect(rowOfCard(life, 'e0')).toBeGreaterThanOrEqual(row)
+      finished++
+      holds(life)
+    }
+    expect(finished).toBeGreaterThan(1)
+    const low = rowOfCard(life, 'e0') ?? 0
+    await press(life, 'e0', 'ArrowUp')
+    expect(rowOfCard(life, 'e0')).toBeLessThan(low)
+    while (life.desk.undo());
+    expect(life.desk.library.records).toEqual(before)
+    life.end()
+  })
+
+  test('to the slot after and back by keys, whoever stands there makes room', async () => {
+    const life = screen(exampleWorld())
+    const dayOf = (id: string) => life.cards.card(id)?.standing.release?.day
+    const [first, second] = [dayOf('e0'), dayOf('e1')]
+    await press(life, 'e0', 'ArrowRight')
+    expect(dayOf('e0')).toBe(second)
+    expect(dayOf('e1')).not.toBe(second)
+    await press(life, 'e0', 'ArrowLeft')
+    expect(dayOf('e0')).toBe(first)
+    holds(life)
     life.end()
   })
 })
