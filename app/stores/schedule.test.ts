@@ -55,7 +55,7 @@ describe('the schedule', () => {
     expect(open()).toEqual(['2026-12-17', '2026-12-24'])
     desk.see(after(records, placeOnSlot(records, { episode: 'e2', day: '2026-12-17' }, context)))
     expect(open()).toEqual(['2026-12-24', '2026-12-31'])
-    expect(schedule.onSlot('show', '2026-12-17')?.title).toBe('Spar')
+    expect(schedule.rows.find((r) => r.day === '2026-12-17')?.card?.title).toBe('Spar')
     desk.moment.now = Date.parse('2026-12-25T12:00:00Z')
     expect(open()[0]).toBe('2026-12-31')
   })

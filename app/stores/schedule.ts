@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { aheadOf, type Ahead } from '@core/plan/ready'
-import type { Day, Id, Show } from '@core/records'
+import type { Day, Show } from '@core/records'
 import { dayIn } from '@core/rhythm/creator'
 import { addDays, dayNumber } from '@core/rhythm/days'
 import { framesOf, type Frame } from '@core/rhythm/film'
@@ -14,17 +14,6 @@ import { useMoment } from './moment'
 export const useSchedule = defineStore('schedule', () => {
   const moment = useMoment()
   const cards = useCards()
-  const bySlot = computed(
-    () =>
-      new Map(
-        cards.placed.flatMap((c) =>
-          c.episode.place.kind === 'slot' ? [[`${c.show.id} ${c.episode.place.day}`, c] as const] : [],
-        ),
-      ),
-  )
-  /** What is in work on a slot, by its original date. */
-  const onSlot = (show: Id, original: Day): Card | undefined => bySlot.value.get(`${show} ${original}`)
-
   /** Slots of a show that are to come and hold nothing, skipped ones too, between two dates. */
   function vacantOf(show: Show, from: Day, to: Day): Slot[] {
     // What went out before its slot came has used it up.
@@ -116,5 +105,5 @@ export const useSchedule = defineStore('schedule', () => {
     return runs.value.get(show.id) ?? runOf(show)
   }
 
-  return { vacantOf, rows, openOf, frames, firstDay, onSlot, readyRun }
+  return { vacantOf, rows, openOf, frames, firstDay, readyRun }
 })

@@ -94,11 +94,25 @@ export function releaseOf(
 }
 
 /** The original dates of a show's slots that hold an episode, with that episode. */
-export function filledSlots(show: Show, episodes: Iterable<Episode>): Map<Day, Episode> {
+export function filledSlots(show: Pick<Show, 'id'>, episodes: Iterable<Episode>): Map<Day, Episode> {
   const filled = new Map<Day, Episode>()
   for (const e of episodes)
     if (e.show === show.id && e.place.kind === 'slot' && e.phase.kind !== 'dropped')
       filled.set(e.place.day, e)
+  return filled
+}
+
+const known = new WeakMap<ReadonlyMap<Id, Episode>, Map<Id, ReadonlyMap<Day, Episode>>>()
+
+/** `filledSlots` of all episodes, once for as long as they are the same: one deed asks for it several times. */
+export function slotsTaken(
+  show: Pick<Show, 'id'>,
+  episodes: ReadonlyMap<Id, Episode>,
+): ReadonlyMap<Day, Episode> {
+  const byShow = known.get(episodes) ?? new Map<Id, ReadonlyMap<Day, Episode>>()
+  known.set(episodes, byShow)
+  const filled = byShow.get(show.id) ?? filledSlots(show, episodes.values())
+  byShow.set(show.id, filled)
   return filled
 }
 

@@ -1,7 +1,7 @@
 import type { Day, Episode, Records, Show } from '../../records'
 import { addDays } from '../../rhythm/days'
 import { type Reserved, honours, reservedSlots, unhonoured } from '../../rhythm/reserve'
-import { type Slot, filledSlots, slotsOf } from '../../rhythm/slots'
+import { type Slot, slotsTaken, slotsOf } from '../../rhythm/slots'
 import { type Change, type Context, momentOf, putRecord } from '../change'
 
 /** What the slots of a show are kept for between two dates, by original date. */
@@ -20,7 +20,7 @@ export function reservedBetween(
     `${from.slice(0, 7)}-01`,
     addDays(`${addDays(`${to.slice(0, 7)}-28`, 4).slice(0, 7)}-01`, -1),
   )
-  const on = filled ?? filledSlots(show, records.episodes.values())
+  const on = filled ?? slotsTaken(show, records.episodes)
   return reservedSlots(slots, mine, (day) => on.get(day), records.launches)
 }
 

@@ -1,6 +1,6 @@
 import type { Day, Id } from '../../records'
 import { ok, refused } from '../../result'
-import { filledSlots } from '../../rhythm/slots'
+import { slotsTaken } from '../../rhythm/slots'
 import { type Command, withChanges } from '../change'
 import { placeOnSlot } from './place-on-slot'
 import { pushEpisode } from './push-episode'
@@ -16,7 +16,7 @@ export const moveToSlot: Command<{ episode: Id; day: Day }> = (records, { episod
   const episode = records.episodes.get(id)
   const show = episode && records.shows.get(episode.show)
   if (!episode || !show) return refused('This episode is no longer there.', 'episodes')
-  const there = filledSlots(show, records.episodes.values()).get(day)
+  const there = slotsTaken(show, records.episodes).get(day)
   if (!there || there.id === id) return placeOnSlot(records, { episode: id, day }, context)
   // Its own slot is free for those that are pushed.
   const lifted = new Map(records.episodes)

@@ -3,7 +3,7 @@ import type { Day, Episode, Id, Records, Show } from '../../records'
 import { titleOf } from '../../release/parts'
 import { type Result, ok, refused } from '../../result'
 import { addDays } from '../../rhythm/days'
-import { type Slot, filledSlots, slotsOf } from '../../rhythm/slots'
+import { type Slot, slotsTaken, slotsOf } from '../../rhythm/slots'
 import { type Change, type Context, type Outcome, withChanges, momentOf, putRecord } from '../change'
 import { keptAlong, unmetPromises } from './kept'
 import { todayOf } from '../step-of'
@@ -15,7 +15,7 @@ export function lane(
   from: Day,
   now: number,
 ): { slot: Slot; episode: Episode | undefined }[] {
-  const filled = filledSlots(show, records.episodes.values())
+  const filled = slotsTaken(show, records.episodes)
   return slotsOf(show, addDays(from, -40), addDays(from, 800))
     .filter((s) => !s.skipped && s.at > now)
     .map((slot) => ({ slot, episode: filled.get(slot.original) }))

@@ -3,7 +3,7 @@ import { titleOf } from '../../release/parts'
 import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import { extraRhythmOn, datesOf } from '../../rhythm/rule'
-import { filledSlots, slotOn } from '../../rhythm/slots'
+import { slotsTaken, slotOn } from '../../rhythm/slots'
 import { type Command, putRecord } from '../change'
 import { keptAlong, reservedBetween, unmetPromises } from './kept'
 import { begun, found, working } from './placing'
@@ -46,7 +46,7 @@ export const placeOnSlot: Command<{ episode: Id; day: Day }> = (records, { episo
       `The slot on ${sayDay(slot.day)} has passed. Choose one that is still to come.`,
       'episodes.place.day',
     )
-  const there = filledSlots(show, records.episodes.values()).get(day)
+  const there = slotsTaken(show, records.episodes).get(day)
   if (there && there.id !== id)
     return refused(
       `“${titleOf(there)}” is on ${sayDay(slot.day)} already. Move it first, or choose an open slot.`,

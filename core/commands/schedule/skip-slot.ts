@@ -3,7 +3,7 @@ import { type Id } from '../../records'
 import { titleOf } from '../../release/parts'
 import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
-import { filledSlots } from '../../rhythm/slots'
+import { slotsTaken } from '../../rhythm/slots'
 import { type Command, momentOf, putRecord } from '../change'
 
 /**
@@ -20,7 +20,7 @@ export const skipSlot: Command<{ show: Id; day: Day; skip: boolean }> = (
 ) => {
   const show = records.shows.get(id)
   if (!show) return refused('This show is no longer there.', 'shows')
-  const there = filledSlots(show, records.episodes.values()).get(day)
+  const there = slotsTaken(show, records.episodes).get(day)
   if (skip && there)
     return refused(`“${titleOf(there)}” stands on it. Move it first, then skip the slot.`, 'shows.skipped')
   const skipped = skip ? [...new Set([...show.skipped, day])].sort() : show.skipped.filter((d) => d !== day)
