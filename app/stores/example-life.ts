@@ -4,6 +4,7 @@ import { withChanges, type Context } from '@core/commands/change'
 import { withFollowOns } from '@core/commands/follow'
 import { commandNames, doDeed } from '@core/commands/random-deeds'
 import type { Records } from '@core/records'
+import type { deskThatDoes } from './example-desk'
 
 /** A row of random deeds, each by name with the seed of its wish. */
 export const someDeeds = fc.array(fc.record({ name: fc.constantFrom(...commandNames), seed: fc.nat() }), {
@@ -37,4 +38,67 @@ export function liveThrough(
     tell(records)
   }
   return now
+}
+
+/** A screen under test: the desk at which it stands, and its end. */
+interface Lived {
+  desk: ReturnType<typeof deskThatDoes>
+  end: () => void
+}
+
+/**
+ * Lives random deeds of the whole program through a screen and looks at it after each; `look` gives back how much it
+ * looked at, of which there must be enough. Test support.
+ */
+export function afterAnyDeeds<L extends Lived>(
+  open: () => L,
+  look: (life: L) => number,
+  { seed, enough }: { seed: number; enough: number },
+): void {
+  let looked = 0
+  fc.assert(
+    fc.property(someDeeds, (row) => {
+      const life = open()
+      life.desk.moment.now = liveThrough(row, life.desk.library.records, (records) => {
+        life.desk.see(records)
+        looked += look(life)
+      })
+      looked += look(life)
+      life.end()
+    }),
+    { numRuns: 40, seed, endOnFailure: true },
+  )
+  expect(looked).toBeGreaterThan(enough)
+}
+
+/**
+ * Does random things of a screen itself, by their kinds, a minute apart, and looks at it after each; at the end undo takes
+ * all of it back. Test support.
+ */
+export async function andAllOfItBack<L extends Lived>(
+  open: () => L,
+  kinds: readonly string[],
+  act: (life: L, kind: string, n: number) => Promise<void>,
+  look: (life: L) => unknown,
+  { seed, runs = 40 }: { seed: number; runs?: number },
+): Promise<void> {
+  const acts = fc.array(fc.record({ kind: fc.constantFrom(...kinds), n: fc.nat(60) }), {
+    minLength: 8,
+    maxLength: 30,
+  })
+  await fc.assert(
+    fc.asyncProperty(acts, async (row) => {
+      const life = open()
+      const before = life.desk.library.records
+      for (const { kind, n } of row) {
+        life.desk.pass(1)
+        await act(life, kind, n)
+        look(life)
+      }
+      while (life.desk.undo());
+      expect(life.desk.library.records).toEqual(before)
+      life.end()
+    }),
+    { numRuns: runs, seed, endOnFailure: true },
+  )
 }
