@@ -40,6 +40,9 @@ export function liveThrough(
   return now
 }
 
+/** How many lives are lived through a screen: few in every run, many where that is asked for (`LIFE_RUNS=100`). */
+const lives = Number(process.env['LIFE_RUNS'] ?? 14)
+
 /** A screen under test: the desk at which it stands, and its end. */
 interface Lived {
   desk: ReturnType<typeof deskThatDoes>
@@ -48,7 +51,7 @@ interface Lived {
 
 /**
  * Lives random deeds of the whole program through a screen and looks at it after each; `look` gives back how much it
- * looked at, of which there must be enough. Test support.
+ * looked at, of which there must be enough in a life. Test support.
  */
 export function afterAnyDeeds<L extends Lived>(
   open: () => L,
@@ -66,9 +69,9 @@ export function afterAnyDeeds<L extends Lived>(
       looked += look(life)
       life.end()
     }),
-    { numRuns: 40, seed, endOnFailure: true },
+    { numRuns: lives, seed, endOnFailure: true },
   )
-  expect(looked).toBeGreaterThan(enough)
+  expect(looked).toBeGreaterThan(enough * lives)
 }
 
 /**
@@ -80,7 +83,7 @@ export async function andAllOfItBack<L extends Lived>(
   kinds: readonly string[],
   act: (life: L, kind: string, n: number) => Promise<void>,
   look: (life: L) => unknown,
-  { seed, runs = 40 }: { seed: number; runs?: number },
+  { seed, times = 1 }: { seed: number; times?: number },
 ): Promise<void> {
   const acts = fc.array(fc.record({ kind: fc.constantFrom(...kinds), n: fc.nat(60) }), {
     minLength: 8,
@@ -99,6 +102,6 @@ export async function andAllOfItBack<L extends Lived>(
       expect(life.desk.library.records).toEqual(before)
       life.end()
     }),
-    { numRuns: runs, seed, endOnFailure: true },
+    { numRuns: lives * times, seed, endOnFailure: true },
   )
 }

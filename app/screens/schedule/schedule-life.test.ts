@@ -91,7 +91,7 @@ function holds({ schedule, month, countdown, cards, desk }: Life): number {
 
 describe('the schedule, whatever is done', () => {
   test('Slots, Month and Countdown show the same open slots and the same releases', () => {
-    afterAnyDeeds(() => screen(exampleWorld()), holds, { seed: 20_261_134, enough: 500 })
+    afterAnyDeeds(() => screen(exampleWorld()), holds, { seed: 20_261_134, enough: 12 })
   })
 
   test('what is said while an episode is carried to a slot comes true when it is let go', async () => {
@@ -133,9 +133,9 @@ describe('the schedule, whatever is done', () => {
         }
         life.end()
       }),
-      { numRuns: 120, seed: 20_261_135, endOnFailure: true },
+      { numRuns: 60, seed: 20_261_135, endOnFailure: true },
     )
-    expect(tried).toBeGreaterThan(30)
+    expect(tried).toBeGreaterThan(15)
   })
 
   test('let go on a day of the Month it stands there: on the slot, or as a release of its own', async () => {
@@ -155,7 +155,7 @@ describe('the schedule, whatever is done', () => {
         holds(life)
         life.end()
       }),
-      { numRuns: 60, seed: 20_261_136, endOnFailure: true },
+      { numRuns: 30, seed: 20_261_136, endOnFailure: true },
     )
     const life = screen(exampleWorld())
     expect(life.moves.target(addDays(life.desk.moment.today, -1))).toBeUndefined()

