@@ -39,8 +39,12 @@ export const leaveOutStage: Command<{ recipe: Id; stage: Id }> = (
   )
   if (!next.ok) return next
   const at = recipe.stages.findIndex((s) => s.id === stage)
+  // What is done before the release does not come to stand behind it.
+  const isAfter = recipe.stages[at]?.kind === 'after'
   const heir =
-    recipe.stages.find((s) => s.after.includes(stage)) ?? recipe.stages[at - 1] ?? recipe.stages[at + 1]
+    recipe.stages.find((s) => s.after.includes(stage) && (isAfter || s.kind !== 'after')) ??
+    recipe.stages[at - 1] ??
+    recipe.stages[at + 1]
   const steps = workBy(records, id)
     .flatMap((e) => stepsOf(records, e.id))
     .filter((s) => s.stage === stage)

@@ -134,6 +134,17 @@ describe('a changed recipe', () => {
     expect([...all.steps.values()].flatMap((s) => s.needs)).not.toContain('episode/choose')
   })
 
+  test('work before the release does not come to stand behind it when its stage is left out', () => {
+    const changed = after(placed, leaveOutStage(placed, { recipe: 'recipe', stage: 'release' }, later))
+    const kindOf = (r: Records, step: string) =>
+      recipeOf(r).stages.find((s) => s.id === r.steps.get(step)?.stage)?.kind
+    expect(kindOf(changed, 'episode/describe')).toBe('thumbnail')
+    expect(kindOf(changed, 'episode/letters')).toBe('after')
+    // Without After, what follows the release stands with the last there is.
+    const none = after(changed, leaveOutStage(changed, { recipe: 'recipe', stage: 'after' }, later))
+    expect(kindOf(none, 'episode/letters')).toBe('thumbnail')
+  })
+
   test('what must be settled before a stage holds it back, and says what', () => {
     const bound = edited(placed, {
       stages: recipeOf(placed).stages.map((s) => (s.id === 'script' ? { ...s, settled: ['keyword'] } : s)),
