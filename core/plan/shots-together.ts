@@ -41,8 +41,8 @@ function needsOf(groups: readonly (readonly Shot[])[]): number[] {
 /**
  * The best order of shots that are laid together by set-up (`engine` 13): fewest minutes of change, then must-haves
  * early, then the given order, by dynamic programming over sets of set-ups; at most 12 of them. Nothing where there are
- * more, where the hand has put one elsewhere than first, where what must follow tears a set-up apart, or where the light would not reach all
- * that need it: those are sought shot by shot.
+ * more, where the hand has put one elsewhere than first, where what must follow tears a set-up apart, or where the light
+ * would not reach all that need it: those are sought shot by shot.
  */
 export function togetherBySetUp(shots: readonly Shot[], day: ShotDay): Shot[] | undefined {
   if (shots.some((s) => s.behind !== undefined && !isFirst(s)) || shots.filter(isFirst).length > 1)

@@ -21,13 +21,13 @@ function write(which: keyof ChangeMinutes, minutes: number) {
 
 <template>
   <details>
-    <summary class="cursor-pointer sub">What a change between shots takes</summary>
+    <summary class="cursor-pointer sub">What a change between shots takes, minutes</summary>
     <div class="grid gap-3 mt-3 grid-cols-2 sm:grid-cols-4 items-end">
       <NumberField
         v-for="[name, label] in asked"
         :key="name"
         :model-value="changeCosts([show])[name]"
-        :label="`${label}, min`"
+        :label="label"
         :min="0"
         :max="240"
         @update:model-value="write(name, $event)"

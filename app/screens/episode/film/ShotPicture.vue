@@ -29,11 +29,7 @@ defineExpose({ take })
 </script>
 
 <template>
-  <div
-    class="flex flex-wrap items-end gap-2"
-    @dragover.prevent
-    @drop.prevent.stop="(event) => take(event.dataTransfer?.files ?? [])"
-  >
+  <div class="flex flex-wrap items-center gap-2">
     <img
       v-if="pictures.url(of.picture)"
       :src="pictures.url(of.picture)"
@@ -51,7 +47,7 @@ defineExpose({ take })
     ><button v-if="of.picture" class="btn btn-small btn-bare" @click="give({ kind: 'none' })">
       Take it off
     </button>
-    <span v-if="!of.picture" class="sub">or paste one here</span>
+    <span v-if="!of.picture" class="sub">or paste or drop one here</span>
     <p v-if="others.length > 0" class="flex flex-wrap gap-1.5 w-full">
       <button
         v-for="i in others"

@@ -27,9 +27,10 @@ const emit = defineEmits<{
 }>()
 const pictures = usePictures()
 const shown = useTemplateRef<InstanceType<typeof ShotPicture>>('shown')
-/** A picture that is pasted while it is open becomes its own. */
-function pasted(event: ClipboardEvent) {
-  const files = [...(event.clipboardData?.files ?? [])]
+/** A picture that is pasted or dropped while it is open becomes its own. */
+function given(event: ClipboardEvent | DragEvent) {
+  const from = event instanceof ClipboardEvent ? event.clipboardData : event.dataTransfer
+  const files = [...(from?.files ?? [])]
   if (files.length === 0 || !shown.value) return
   event.preventDefault()
   void shown.value.take(files)
@@ -42,7 +43,13 @@ const keyed = keysOn(shotKeys, {
 </script>
 
 <template>
-  <li class="px-4 py-2" @keydown="keyed" @paste="pasted">
+  <li
+    class="px-4 py-2"
+    @keydown="keyed"
+    @paste="given"
+    @drop="given"
+    @dragover="open && $event.preventDefault()"
+  >
     <div class="flex items-start gap-3">
       <label class="flex items-start gap-3 flex-1 min-w-0 cursor-pointer"
         ><input

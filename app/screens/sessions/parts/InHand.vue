@@ -64,7 +64,7 @@ const isLate = computed(() => (card.value?.standing.late ?? 0) > 0)
       />
       <div class="flex gap-3">
         <span
-          v-if="!item.picture && (item.kind === 'shot' || item.kind === 'own')"
+          v-if="!pictures.url(item.picture) && (item.kind === 'shot' || item.kind === 'own')"
           class="flex-none w-[128px] h-[88px] rounded-card overflow-hidden"
           ><Chalk :title="item.name"
         /></span>
