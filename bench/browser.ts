@@ -5,6 +5,7 @@ import { chromium } from '@playwright/test'
 import { headless } from '../e2e/chromium'
 import { lampReelServer } from '../server/app'
 import { line } from './measure'
+import { middleOf, openingMs } from './opening'
 
 /**
  * The interface on the large demo: script before the first screen, the time to open screens, and from a key
@@ -56,28 +57,9 @@ async function opening(what: string, click: string, there: string): Promise<void
   for (let i = 0; i < 5; i++) {
     await page.getByRole('link', { name: 'Shows' }).click()
     await page.getByRole('heading', { level: 1, name: 'Shows' }).waitFor()
-    times.push(
-      await page.evaluate(
-        async ([from, to]) => {
-          const begin = performance.now()
-          document.querySelector<HTMLElement>(from ?? '')?.click()
-          while (!document.querySelector(to ?? ''))
-            await new Promise((r) => {
-              requestAnimationFrame(r)
-            })
-          await new Promise((r) => {
-            requestAnimationFrame(() => {
-              setTimeout(r, 0)
-            })
-          })
-          return performance.now() - begin
-        },
-        [click, there],
-      ),
-    )
+    times.push((await openingMs(page, click, there)).painted)
   }
-  times.sort((a, b) => a - b)
-  console.log(line(`${what}, the middle of five`, times[2] ?? 0))
+  console.log(line(`${what}, the middle of five`, middleOf(times)))
 }
 await opening('Today opens', 'a[href="/today"]', '#nextout')
 await opening('Slots open', 'a[href="/schedule"]', 'table.slots tbody tr')

@@ -3,7 +3,7 @@ import { useRafFn } from '@vueuse/core'
 
 /** How many rows stand at once, and how many more with each frame after. */
 const first = 18
-const more = 30
+const more = 96
 
 /**
  * How much of a long list is drawn: what fits a screen at once, the rest with the frames that follow, so that it opens
@@ -11,9 +11,12 @@ const more = 30
  */
 export function useGradually(total: () => number): Ref<number> {
   const drawn = ref(first)
+  let isPainted = false
   const frames = useRafFn(
     () => {
-      drawn.value += more
+      // The first frame paints the screen with nothing more to do.
+      if (!isPainted) isPainted = true
+      else drawn.value += more
       if (drawn.value >= total()) frames.pause()
     },
     { immediate: false },
