@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, readdirSync, writeFileSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { createServer, type Server } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -71,7 +71,12 @@ test('a page is found by its secret alone, keeps its address, and is gone when t
   expect((await send('GET', `${again}/for/${first['job-a'] ?? ''}`)).status).toBe(200)
   const ended = await send('GET', `${again}/for/${first['job-b'] ?? ''}`)
   expect([ended.status, await ended.json()]).toEqual([404, { sentence: 'There is nothing at this address.' }])
-  expect(readdirSync(join(at, 'given'))).toHaveLength(1)
+  // Of what it showed nothing is kept; taken back at the desk, it has its address again.
+  const files = readdirSync(join(at, 'given')).map((name) => readFileSync(join(at, 'given', name), 'utf8'))
+  expect(files.filter((text) => text.includes('Tern & Tiller'))).toHaveLength(1)
+  const third = await serve(at)
+  expect((await give(third, 'job-a', 'job-b'))['job-b']).toBe(first['job-b'])
+  expect((await send('GET', `${third}/for/${first['job-b'] ?? ''}`)).status).toBe(200)
 })
 
 test('a letter comes into the mailbox once, of the job that its address belongs to, whatever it says', async () => {

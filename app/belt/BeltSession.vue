@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { BeltDeed } from '@core/belt/letters'
+import { hasTakes, takesRemarks } from '@core/session/item-kinds'
 import type { BeltItem, BeltSession } from '@core/belt/snapshot'
 
 /** The session that runs, for the hand: what comes first large, the rest below, the lists to tick. */
@@ -11,6 +12,7 @@ const chosen = ref<string>()
 const here = computed(() => open.value.find((i) => i.id === chosen.value) ?? open.value[0])
 const got = computed(() => session.items.filter((i) => i.got).length)
 const began = ref(Date.now())
+const kind = computed(() => here.value?.kind ?? 'shot')
 const reasons = ['', 'focus', 'sound', 'words']
 function take(item: BeltItem, kept: boolean, reason = '') {
   const seconds = Math.min(86_400, Math.round((Date.now() - began.value) / 1000))
@@ -61,12 +63,12 @@ const lists = computed(() =>
         <button class="btn btn-main min-h-[52px] text-16" @click="take(here, true)">Got it</button
         ><button class="btn min-h-[52px]" @click="put(here)">Not today</button>
       </div>
-      <p class="flex flex-wrap gap-2">
+      <p v-if="hasTakes(kind)" class="flex flex-wrap gap-2">
         <button v-for="r in reasons" :key="r" class="btn min-h-[40px]" @click="take(here, false, r)">
           {{ r || 'again' }}
         </button>
       </p>
-      <form class="flex gap-2" @submit.prevent="note">
+      <form v-if="takesRemarks(kind)" class="flex gap-2" @submit.prevent="note">
         <input
           v-model="remark"
           class="field"

@@ -4,6 +4,7 @@ import { z } from 'zod/mini'
 import { BeltLetter, type BeltDeed } from '@core/belt/letters'
 import { opened, sealed } from '@core/belt/seal'
 import { readSnapshot, withDeeds, type Snapshot } from '@core/belt/snapshot'
+import { inTurn } from '@app/data/in-turn'
 import { mailKey } from '@app/data/mail-key'
 import { callMailbox } from '@app/data/outbox'
 
@@ -71,7 +72,11 @@ export function useBelt() {
     if (snapshot.value && found.at < snapshot.value.at) return
     trouble.value = ''
     snapshot.value = found
-    localStorage.setItem(snapshotKey, text)
+    try {
+      localStorage.setItem(snapshotKey, text)
+    } catch {
+      trouble.value = 'This phone has no room to keep all of it: out of reach it shows what came before.'
+    }
     const taken = new Map(found.taken.map((t) => [t.id, t.over]))
     for (const { letter } of kept()) {
       if (!taken.has(letter.id)) continue
@@ -82,21 +87,14 @@ export function useBelt() {
     letters.value = kept()
   }
 
-  let busy = false
-  async function sync(): Promise<void> {
-    if (busy) return
-    busy = true
-    try {
-      await send()
-      const answer = await callMailbox('GET', '/belt')
-      state.value = answer.kind === 'answered' ? 'there' : answer.kind
-      if (answer.kind === 'refused') trouble.value = answer.sentence
-      const body = answer.kind === 'answered' ? Answered.safeParse(answer.body) : undefined
-      if (body?.success && body.data.sealed !== '') read(body.data.sealed)
-    } finally {
-      busy = false
-    }
-  }
+  const sync = inTurn(async () => {
+    await send()
+    const answer = await callMailbox('GET', '/belt')
+    state.value = answer.kind === 'answered' ? 'there' : answer.kind
+    if (answer.kind === 'refused') trouble.value = answer.sentence
+    const body = answer.kind === 'answered' ? Answered.safeParse(answer.body) : undefined
+    if (body?.success && body.data.sealed !== '') read(body.data.sealed)
+  })
   /** Sends what waits, one behind the other, so that the order stays. */
   async function send(): Promise<void> {
     for (const one of kept()) {

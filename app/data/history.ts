@@ -1,4 +1,4 @@
-import { inverse, merged } from '@core/commands/change'
+import { inverse, merged, reversible } from '@core/commands/change'
 import type { Change, Id, JournalLine } from '@core/records'
 import { ok, refused, type Result } from '@core/result'
 import { now } from './clock'
@@ -30,10 +30,11 @@ export class History {
       const last = await store.journal.orderBy('seq').reverse().limit(300).toArray()
       const line =
         way === 'undo'
-          ? last.find((l) => l.state === wanted && l.changes.length > 0)
+          ? last.find((l) => l.state === wanted && reversible(l.changes).length > 0)
           : last.filter((l) => l.state === wanted).at(-1)
       if (!line) return undefined
-      const changes = way === 'undo' ? inverse(line.changes) : line.changes
+      const those = reversible(line.changes)
+      const changes = way === 'undo' ? inverse(those) : those
       await put(store, changes)
       await store.journal.put({ ...line, state: way === 'undo' ? 'undone' : 'done', from: rev, rev })
       return { changes, sentence: line.sentence }
@@ -55,11 +56,11 @@ export class History {
     const taken = await this.inOne(async (rev) => {
       const found = (await store.journal.bulkGet([...lines])).filter((l) => l !== undefined)
       const mine = found
-        .filter((l) => l.state === 'done' && l.changes.length > 0)
+        .filter((l) => l.state === 'done' && reversible(l.changes).length > 0)
         .sort((a, b) => b.seq - a.seq)
       const first = mine[0]
       if (!first) return undefined
-      const changes = inverse(mine.map((l) => l.changes).reduceRight(merged, []))
+      const changes = inverse(mine.map((l) => reversible(l.changes)).reduceRight(merged, []))
       await put(store, changes)
       const last = await store.journal.orderBy('seq').reverse().first()
       const sentence = mine.length === 1 ? first.sentence : `${mine.length} changes`

@@ -3,6 +3,7 @@ import Dexie from 'dexie'
 import { addPicture, removePicture, writeEpisode } from '@core/commands/episode'
 import { jotIdea } from '@core/commands/ideas'
 import { placeOnSlot } from '@core/commands/schedule'
+import { takeLetters } from '@core/commands/sessions'
 import { addShow } from '@core/commands/shows'
 import { tickStep } from '@core/commands/work'
 import { refusalOf, valueOf } from '@core/examples'
@@ -137,6 +138,37 @@ describe('undo and redo', () => {
     valueOf(await library.step('redo'))
     expect((await wholeOf(library.store)).tables).toEqual(after.tables)
     expect(refusalOf(await library.step('redo'))).toMatch(/nothing to do again/)
+  })
+
+  test('take back what a letter brought, not that it came: it is never waited for again, nor taken twice', async () => {
+    const { library, idea, slot } = await begun()
+    valueOf(await library.perform(placeOnSlot, { episode: idea, day: slot }))
+    const [step] = [...library.records.steps.values()]
+    const letter = (n: number, saw: boolean) => ({
+      ...{ id: `letter-000${n}`, device: 'phone', n, at: `${today}T09:00:00.000Z` },
+      deed: { kind: 'step' as const, step: step?.id ?? '', done: !saw, saw },
+    })
+    const isDone = () => library.records.steps.get(step?.id ?? '')?.doneAt !== undefined
+    valueOf(await library.perform(takeLetters, { letters: [letter(1, false)] }))
+    for (let round = 0; round < 2; round++) {
+      expect([isDone(), library.records.letters.size]).toEqual([true, 1])
+      expect(valueOf(await library.step('undo'))).toBe('Took one deed from the belt')
+      expect([isDone(), library.records.letters.size]).toEqual([false, 1])
+      expect(refusalOf(await library.perform(takeLetters, { letters: [letter(1, false)] }))).toContain(
+        'already',
+      )
+      valueOf(await library.step('redo'))
+    }
+    expect(await library.store.rows('letters').count()).toBe(1)
+    // A letter that changed nothing is nothing to take back.
+    valueOf(await library.perform(takeLetters, { letters: [letter(2, false)] }))
+    expect(library.records.letters.get('letter-0002')?.over).toBeDefined()
+    expect(valueOf(await library.step('undo'))).toBe('Took one deed from the belt')
+    expect([isDone(), library.records.letters.size]).toEqual([false, 2])
+    valueOf(await library.step('redo'))
+    const [line] = await library.history(step?.episode ?? '')
+    valueOf(await library.takeBack([line?.seq ?? 0]))
+    expect([isDone(), library.records.letters.size]).toEqual([false, 2])
   })
 
   test('something new ends what could be done again, and history says what was taken back', async () => {

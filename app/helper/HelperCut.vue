@@ -43,6 +43,7 @@ const lead = computed(() =>
               type="checkbox"
               class="tick mt-0.5"
               :checked="n.done"
+              :disabled="page.back && n.done"
               @change="here.act({ kind: 'tick', note: n.id, done: !n.done, saw: n.done })"
             /><span class="num text-ink-2">{{ n.at }}</span
             ><span class="flex-1 min-w-0 break-words" :class="n.done ? 'text-ink-2 line-through' : ''"

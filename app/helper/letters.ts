@@ -44,7 +44,9 @@ export class KeptDeeds {
     const id = [...crypto.getRandomValues(new Uint8Array(16))]
       .map((b) => b.toString(16).padStart(2, '0'))
       .join('')
-    this.keep({ id, n: Date.now(), at: new Date().toISOString(), deed, sent: false })
+    // Also where two come in one millisecond, or the clock was set back: the later counts higher.
+    const n = Math.max(Date.now(), (this.all.at(-1)?.n ?? 0) + 1)
+    this.keep({ id, n, at: new Date().toISOString(), deed, sent: false })
   }
 
   forget(ids: Iterable<string>): void {

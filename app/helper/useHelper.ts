@@ -3,6 +3,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import { HelperPage } from '@core/helpers/page'
 import type { HelperDeed } from '@core/helpers/deeds'
 import { withHelperDeeds } from '@core/helpers/with-deeds'
+import { inTurn } from '@app/data/in-turn'
 import { callMailbox } from '@app/data/outbox'
 import { KeptDeeds, type KeptDeed } from './letters'
 
@@ -48,25 +49,18 @@ export function useHelper() {
     }
   }
 
-  let busy = false
-  async function sync(): Promise<void> {
-    if (busy) return
-    busy = true
-    try {
-      await send()
-      const answer = await callMailbox('GET', `/for/${secret}`)
-      if (answer.kind === 'refused' && answer.status === 404) {
-        state.value = 'none'
-        page.value = undefined
-        return
-      }
-      state.value = answer.kind === 'answered' ? 'there' : 'away'
-      const read = answer.kind === 'answered' ? HelperPage.safeParse(answer.body) : undefined
-      if (read?.success) took(read.data)
-    } finally {
-      busy = false
+  const sync = inTurn(async () => {
+    await send()
+    const answer = await callMailbox('GET', `/for/${secret}`)
+    if (answer.kind === 'refused' && answer.status === 404) {
+      state.value = 'none'
+      page.value = undefined
+      return
     }
-  }
+    state.value = answer.kind === 'answered' ? 'there' : 'away'
+    const read = answer.kind === 'answered' ? HelperPage.safeParse(answer.body) : undefined
+    if (read?.success) took(read.data)
+  })
   function act(deed: HelperDeed): void {
     try {
       kept.add(deed)
@@ -103,6 +97,7 @@ export function useHelper() {
     trouble,
     over,
     act,
+    sync,
   }
 }
 

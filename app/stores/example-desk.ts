@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { exampleNow } from '@core/examples'
-import { inverse, withChanges, type Change, type Context } from '@core/commands/change'
+import { inverse, reversible, withChanges, type Change, type Context } from '@core/commands/change'
 import { withFollowOns } from '@core/commands/follow'
 import type { Records } from '@core/records'
 import { ok } from '@core/result'
@@ -19,6 +19,7 @@ export function exampleDesk(records: Records, now = exampleNow) {
   library.stepsOf = (ids) =>
     Promise.resolve([...library.records.steps.values()].filter((s) => ids.includes(s.episode)))
   library.ensure = () => Promise.resolve()
+  library.settled = () => Promise.resolve()
   const moment = useMoment()
   moment.now = now
   return {
@@ -75,7 +76,7 @@ export function deskThatDoes(records: Records, now = exampleNow) {
     /** Takes the last thing back; false where there is none. */
     undo: () => {
       const last = done.pop()
-      if (last) desk.see(withChanges(library.records, inverse(last)))
+      if (last) desk.see(withChanges(library.records, inverse(reversible(last))))
       return last !== undefined
     },
   }

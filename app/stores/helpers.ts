@@ -92,6 +92,7 @@ export const useHelpers = defineStore('helpers', () => {
     state,
     trouble,
     start,
+    hand,
     addressOf,
     dueOf: (job: Job) => {
       const card = cards.card(job.episode)

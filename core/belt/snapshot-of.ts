@@ -44,6 +44,7 @@ function beltSession(
     running: session.run.kind === 'running',
     items: inOrder(items, order).map((i) => ({
       id: i.id,
+      kind: i.kind,
       name: i.name,
       words: i.words,
       where: setUpName(i.shot),

@@ -1,4 +1,5 @@
 import { z } from 'zod/mini'
+import { hasTakes, itemKinds } from '../session/item-kinds'
 import type { BeltDeed } from './letters'
 
 const BeltCheck = z.object({ id: z.string(), text: z.string(), on: z.boolean() })
@@ -6,6 +7,8 @@ export type BeltCheck = z.infer<typeof BeltCheck>
 
 const BeltItem = z.object({
   id: z.string(),
+  /** Of which kind it is; a desk of before says nothing. */
+  kind: z.optional(z.enum(itemKinds)),
   name: z.string(),
   words: z.string(),
   /** Where and how it is set up, and of which episode it is. */
@@ -73,7 +76,11 @@ function inSession(session: BeltSession, deed: BeltDeed): BeltSession {
   })
   switch (deed.kind) {
     case 'take':
-      return item((i) => ({ ...i, takes: i.takes + 1, got: i.got || deed.kept }))
+      return item((i) => ({
+        ...i,
+        takes: i.takes + Number(hasTakes(i.kind ?? 'shot')),
+        got: i.got || deed.kept,
+      }))
     case 'got':
       return item((i) => ({ ...i, got: deed.got }))
     case 'put':

@@ -1,7 +1,7 @@
 import { checkedChanges, type Change, type Id, type RecordOf, type Records, type TableName } from '../records'
 import { ok, type Result } from '../result'
 
-export { withChanges, inverse, merged } from '../records'
+export { withChanges, inverse, merged, reversible } from '../records'
 export type { Change }
 
 /** A file's bytes beside the records. Written once under its id, never changed. */

@@ -34,6 +34,11 @@ export function inverse(changes: readonly Change[]): Change[] {
   return [...changes].reverse().map((c) => turned(c))
 }
 
+/** Those of some changes that undo takes back and redo does again: that a letter came stays, whatever came of it. */
+export function reversible(changes: readonly Change[]): Change[] {
+  return changes.filter((c) => !tables[c.table].stays)
+}
+
 function turned<T extends TableName>(change: Change<T>): Change<T> {
   return { ...change, before: change.after, after: change.before }
 }

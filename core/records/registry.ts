@@ -42,6 +42,8 @@ export interface TableOf<R> {
   index: string
   /** The records that it cannot do without; they stand in tables above it in the registry. */
   refers?: (row: R) => RefersTo[]
+  /** It says that something has happened: undo takes back what came of it, not that. */
+  stays?: true
 }
 
 function table<R>(schema: z.ZodMiniType<R>, rest: Omit<TableOf<NoInfer<R>>, 'schema'>): TableOf<R> {
@@ -94,7 +96,7 @@ const defined = {
   busy: table(Busy, { singular: 'busy time', since: 4, index: 'id' }),
   reservations: table(Reservation, { singular: 'reservation', since: 4, index: 'id', refers: itsShow }),
   launches: table(Launch, { singular: 'launch', since: 4, index: 'id' }),
-  letters: table(TakenLetter, { singular: 'letter that was taken', since: 6, index: 'id' }),
+  letters: table(TakenLetter, { singular: 'letter that was taken', since: 6, index: 'id', stays: true }),
   sessions: table(Session, { singular: 'session', since: 6, index: 'id' }),
   cuts: table(Cut, {
     singular: 'cut',

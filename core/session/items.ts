@@ -7,12 +7,13 @@ import { isGot } from '../script/reading'
 import { sectionSeconds } from '../script/timing'
 import { sayTime } from '../script/timecode'
 import { cameraId, toCamera } from '../script/to-camera'
+import type { ItemKind } from './item-kinds'
 import { ownMinutes, sessionKinds, usualShot } from './kinds'
 
 /** One thing that is got in a session: a shot, the words to camera, a section that is recorded, a step. */
 export interface Item {
   id: Id
-  kind: 'shot' | 'camera' | 'section' | 'own' | 'step'
+  kind: ItemKind
   /** The episode it is for; nothing for footage of no episode. */
   episode: Id | undefined
   name: string

@@ -94,9 +94,16 @@ function taken(records: Records, job: Job, letter: HelperMail, context: Context)
 type Deed<K extends HelperMail['deed']['kind']> = Extract<HelperMail['deed'], { kind: K }>
 
 function ticked(records: Records, job: Job, { note: id, done, saw }: Deed<'tick'>, context: Context): Came {
-  const cut = cutsOf(records, job.episode).at(-1)
-  const note = cut?.notes.find((n) => n.id === id && !n.mine)
-  if (!cut || !note) return { over: 'a note is no longer there' }
+  const cuts = cutsOf(records, job.episode)
+  const cut = cuts.at(-1)
+  const isIt = (n: { id: Id; mine?: boolean | undefined }) => n.id === id && !n.mine
+  const note = cut?.notes.find(isIt)
+  if (!cut || !note) {
+    const before = cuts.flatMap((c) => c.notes.find(isIt) ?? []).at(-1)
+    return {
+      over: before ? `“${before.text}” is of a cut that was handed back` : 'a note is no longer there',
+    }
+  }
   if ((note.done !== undefined) !== saw)
     return { over: `the desk had changed “${note.text}” meanwhile, and that stands` }
   const came = changeNote(records, { cut: cut.id, note: id, to: { isDone: done } }, context)

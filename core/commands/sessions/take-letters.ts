@@ -196,8 +196,15 @@ function gotTurned(
         about: [script.id],
       }
     }
-    case 'section':
-      return stood(kept.name)
+    case 'section': {
+      // A section is got by a take that is kept: without one it is not, and nobody offers to get it without a take.
+      if (got) return stood(kept.name)
+      const sections = kept.script.sections.map((s) =>
+        s.id === item ? { ...s, takes: s.takes?.map((t) => ({ ...t, kept: false })) } : s,
+      )
+      const script = { ...kept.script, sections, updatedAt: at }
+      return { changes: [putRecord(records, 'scripts', script)], about: [script.id] }
+    }
   }
 }
 

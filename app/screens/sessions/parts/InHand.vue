@@ -7,6 +7,7 @@ import { useCards } from '@app/stores/cards'
 import { usePictures } from '@app/stores/pictures'
 import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
+import { hasTakes, takesRemarks } from '@core/session/item-kinds'
 import KeySign from '@app/ui/KeySign.vue'
 import { marks, reasons, sessionKeys } from '../keymap'
 import type { SessionSeen } from '../useSession'
@@ -106,7 +107,7 @@ const isLate = computed(() => (card.value?.standing.late ?? 0) > 0)
             Not today <KeySign :line="lines.off" /></button
           ><button class="btn" @click="deeds.pause(true)">Break <KeySign :line="lines.pause" /></button>
         </div>
-        <p v-if="item.kind !== 'step' && !paused" class="flex flex-wrap items-center gap-1">
+        <p v-if="hasTakes(item.kind) && !paused" class="flex flex-wrap items-center gap-1">
           <button
             v-for="(r, i) in reasons"
             :key="r"
@@ -127,7 +128,7 @@ const isLate = computed(() => (card.value?.standing.late ?? 0) > 0)
     </p>
     <p class="flex flex-wrap gap-1.5">
       <button
-        v-if="run.kind === 'running' && item && item.kind !== 'own'"
+        v-if="run.kind === 'running' && item && takesRemarks(item.kind)"
         class="btn btn-small"
         @click="emit('say', 'remark')"
       >

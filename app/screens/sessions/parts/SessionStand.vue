@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Session } from '@core/records'
+import { takesRemarks } from '@core/session/item-kinds'
 import { useCards } from '@app/stores/cards'
 import { useKeymap } from '@app/ui/keymap'
 import { marks, reasons, sessionKeys } from '../keymap'
@@ -59,7 +60,8 @@ useKeymap(sessionKeys, {
     onlyRunning(() => {
       if (seen.here.value) deeds.move(seen.here.value.id, which === 0 ? -1 : 1)
     })(),
-  remark: onlyRunning(() => say('remark')),
+  remark: () =>
+    running.value && seen.here.value && takesRemarks(seen.here.value.kind) ? void say('remark') : false,
   mark: ({ which }) =>
     session.kind === 'record' && running.value ? void deeds.note(marks[which] ?? 'good') : false,
   add: () => (seen.words.value.items === 'steps' || session.run.kind === 'struck' ? false : void say('add')),
