@@ -12,7 +12,8 @@ import { useMoment } from './moment'
  * kept, so a test puts something in the place of '@app/data/library'.
  */
 export function exampleDesk(records: Records, now = exampleNow) {
-  setActivePinia(createPinia())
+  const pinia = createPinia()
+  setActivePinia(pinia)
   const library = useLibrary()
   library.records = records
   library.state = 'open'
@@ -25,6 +26,10 @@ export function exampleDesk(records: Records, now = exampleNow) {
   return {
     library,
     moment,
+    /** From now on stores are this desk's: what is still under way of another one makes that one current. */
+    makeCurrent: () => {
+      setActivePinia(pinia)
+    },
     /** The records as they are after something was done. */
     see: (next: Records) => {
       library.records = next

@@ -7,9 +7,9 @@ import type { Outlook } from '@core/plan/outlook'
 import type { ForecastFor } from '@core/plan/forecast'
 import { layWork, planFor } from '@core/plan/load'
 import { isBetter, Planner, type WorkBlock, type Plan, type PlanFor } from '@core/plan/planner'
-import { forecastOf, stateOf } from '@core/plan/state'
-import { explain, readyDays, usualWait, workUntil, type Shift } from '@core/plan/work'
-import type { Day, Id } from '@core/records'
+import { forecastOf, stateOf, type State } from '@core/plan/state'
+import { explain, readyDays, workUntil, type Shift } from '@core/plan/work'
+import { isOf, type Day, type Id } from '@core/records'
 import { daysBetween } from '@core/rhythm/days'
 import type { PlanWork } from '@app/workers/plan.worker'
 import { useCards } from './cards'
@@ -18,20 +18,10 @@ import { useWorkload } from './workload'
 import { useDesk } from './desk'
 import { useLibrary } from './library'
 
-/** What a "what if" changes of the work and the hours. */
-export interface WhatIf {
-  /** More (or fewer) minutes on dates. */
-  hours?: Record<Day, number>
-  /** Steps left out. */
-  without?: Id[]
-  /** Steps' minutes, changed. */
-  minutes?: Record<Id, number>
-  /** Steps handed to someone. */
-  handed?: Id[]
-  /** Episodes that go out on another date. */
-  moved?: Record<Id, Day>
-  /** Episodes that leave the schedule: skipped, or a spare in their place. */
-  off?: Id[]
+/** The episode that a change is one of; '' where it is of none. */
+function episodeOf(change: Change): Id {
+  if (isOf(change, 'steps')) return (change.after ?? change.before)?.episode ?? ''
+  return isOf(change, 'episodes') || isOf(change, 'scripts') ? change.id : ''
 }
 
 /**
@@ -79,50 +69,35 @@ export const usePlan = defineStore('plan', () => {
 
   const learnt = computed(() => ({ paces: paces.value, lost: lost.value.share }))
 
-  function forecastFor(what: WhatIf = {}): ForecastFor {
+  function forecastNow(): ForecastFor {
     const { open, load } = workload
-    const base = forecastOf({ open, load }, workload.hours, moment.today, learnt.value)
-    const minutes = [...base.minutes]
-    for (const [day, more] of Object.entries(what.hours ?? {})) {
-      const n = daysBetween(moment.today, day)
-      if (n >= 0 && n < minutes.length) minutes[n] = Math.max(0, (minutes[n] ?? 0) + more)
-    }
-    const none = new Set([...(what.without ?? []), ...(what.handed ?? [])])
-    const tasks = base.tasks
-      .filter((t) => !what.off?.includes(t.episode))
-      .map((t) => {
-        const day = what.moved?.[t.episode]
-        return {
-          ...t,
-          minutes: none.has(t.id) ? 0 : (what.minutes?.[t.id] ?? t.minutes),
-          ...(day !== undefined && t.release !== undefined ? { release: day } : {}),
-        }
-      })
-    // Waits count from today; what is handed over now, too.
-    const waits = new Map([...base.waits, ...(what.handed ?? []).map((id): [Id, number] => [id, usualWait])])
-    for (const id of what.without ?? []) waits.delete(id)
-    const there = new Set(tasks.map((t) => t.id))
-    return {
-      ...base,
-      tasks,
-      waits,
-      minutes,
-      laid: base.laid.filter((b) => there.has(b.id) && !none.has(b.id)),
-    }
+    return forecastOf({ open, load }, workload.hours, moment.today, learnt.value)
+  }
+  /** What would be derived after some changes; of episodes only those that are in work, and those that they change. */
+  function stateAfter(changes: readonly Change[]): State {
+    const after = withChanges(library.records, changes)
+    const ids = new Set([...cards.withWork.map((c) => c.episode.id), ...changes.map(episodeOf)])
+    const episodes = new Map(
+      [...ids].flatMap((id) => {
+        const episode = after.episodes.get(id)
+        return episode ? [[id, episode] as const] : []
+      }),
+    )
+    return stateOf({ ...after, episodes }, moment.now, cards.partMinutes)
   }
   /**
    * What would be after some changes to the records, for every release: all is derived anew from them, so
    * that it is what comes out.
    */
   async function afterwards(changes: readonly Change[]): Promise<Map<Id, Outlook>> {
-    const state = stateOf(withChanges(library.records, changes), moment.now, cards.partMinutes)
+    const state = stateAfter(changes)
     const of = forecastOf(state, state.hours, state.today, learnt.value)
     return new Map((await at().forecast(of)).map((o) => [o.episode, o]))
   }
 
   /** The day on which an episode's work before release would end after some changes; nothing where it finds no room. */
   function readyAfter(episode: Id, changes: readonly Change[]): Day | undefined {
-    const state = stateOf(withChanges(library.records, changes), moment.now, cards.partMinutes)
+    const state = stateAfter(changes)
     return readyDays(state.open.tasks, state.load).get(episode)
   }
 
@@ -141,15 +116,11 @@ export const usePlan = defineStore('plan', () => {
       return
     }
     busy.value = true
-    const found = await at().forecast(forecastFor())
+    const found = await at().forecast(forecastNow())
     if (mine !== request) return
     outlooks.value = new Map(found.map((o) => [o.episode, o]))
     desk.outlooks = outlooks.value
     busy.value = false
-  }
-  /** What would be, for every release, beside what is. */
-  async function whatIf(what: WhatIf): Promise<Map<Id, Outlook>> {
-    return new Map((await at().forecast(forecastFor(what))).map((o) => [o.episode, o]))
   }
   let waits: ReturnType<typeof setTimeout> | undefined
   const wanted = ref(false)
@@ -265,7 +236,6 @@ export const usePlan = defineStore('plan', () => {
     outlooks,
     busy,
     refresh,
-    whatIf,
     afterwards,
     readyAfter,
     want,

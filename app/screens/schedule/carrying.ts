@@ -1,4 +1,5 @@
 import { watch } from 'vue'
+import type { Change } from '@core/commands/change'
 import { moveToSlot, placeOnOwn } from '@core/commands/schedule'
 import { honours, unhonoured } from '@core/rhythm/reserve'
 import { outOfWindow } from '@core/ideas/usable'
@@ -46,13 +47,15 @@ export function useCarrying(): {
       ? library.perform(placeOnOwn, { episode: id, day, time: card.show.rhythm.time })
       : library.perform(moveToSlot, { episode: id, day: original })
   }
-  /** The episodes that would be another by it: itself, and those that are pushed. */
-  function moves(card: Card, { original, day }: Goal): Episode[] {
+  /** What it would change. */
+  function changesBy(card: Card, { original, day }: Goal): Change[] {
     const { id } = card.episode
-    const changes =
-      original === undefined
-        ? library.look(placeOnOwn, { episode: id, day, time: card.show.rhythm.time })
-        : library.look(moveToSlot, { episode: id, day: original })
+    return original === undefined
+      ? library.look(placeOnOwn, { episode: id, day, time: card.show.rhythm.time })
+      : library.look(moveToSlot, { episode: id, day: original })
+  }
+  /** The episodes that are another by it: itself, and those that are pushed. */
+  function movedBy(changes: readonly Change[]): Episode[] {
     const after = changes.flatMap((c) => (c.table === 'episodes' && c.after ? [c.after] : []))
     // One that is moved twice on the way stands where it comes to last.
     return [...new Map(after.map((e) => [e.id, e])).values()]
@@ -69,7 +72,8 @@ export function useCarrying(): {
       saying.says = goal ? 'Back where it was' : words
       return
     }
-    const then = moves(card, goal)
+    const changes = changesBy(card, goal)
+    const then = movedBy(changes)
     const others = then.flatMap((e) => {
       const day = e.id === card.episode.id ? undefined : releaseOf(e, card.show)?.day
       return day === undefined ? [] : [{ id: e.id, day }]
@@ -96,23 +100,13 @@ export function useCarrying(): {
       .join('; ')
     const asked = key
     rests = setTimeout(() => {
-      void look(
-        card,
-        goal,
-        others.map((m) => [m.id, m.day]),
-        asked,
-      )
+      void look(changes, [card.episode.id, ...others.map((m) => m.id)], asked)
     }, 140)
   }
-  async function look(
-    card: Card,
-    goal: Goal,
-    others: readonly [string, Day][],
-    asked: string,
-  ): Promise<void> {
-    const after = await plan.whatIf({ moved: { ...Object.fromEntries(others), [card.episode.id]: goal.day } })
+  async function look(changes: readonly Change[], ids: readonly string[], asked: string): Promise<void> {
+    const after = await plan.afterwards(changes)
     if (asked !== key) return
-    looked = { asked, after, ids: [card.episode.id, ...others.map(([id]) => id)] }
+    looked = { asked, after, ids }
     tell()
   }
   /** Says what was looked ahead to beside what is; where the forecast of that is still to come, once it is there. */

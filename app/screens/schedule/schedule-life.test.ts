@@ -34,7 +34,7 @@ Object.assign(globalThis, {
 
 function screen(records: Records, now = exampleNow) {
   const desk = deskThatDoes(records, now)
-  usePlan().whatIf = () => Promise.resolve(new Map())
+  usePlan().afterwards = () => Promise.resolve(new Map())
   const scope = effectScope()
   const found = scope.run(() => {
     const countdown = useCountdown()

@@ -1,19 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
-import { placeOnSlot, takeOff } from '@core/commands/schedule'
-import { setDays } from '@core/commands/week'
-import type { Outlook } from '@core/plan/outlook'
 import type { Day } from '@core/records'
-import type { Change } from '@core/commands/change'
 import { sayDay } from '@core/rhythm/days'
-import { useCards } from '@app/stores/cards'
-import { useSchedule } from '@app/stores/schedule'
-import type { Card } from '@core/views/card'
-import { useLibrary } from '@app/stores/library'
-import { usePlan } from '@app/stores/plan'
 import NumberField from '@app/ui/fields/NumberField.vue'
 import { useChance } from './forecast/chance'
 import OutlookShift from './forecast/OutlookShift.vue'
+import { useDaysChosen } from './useDaysChosen'
 
 /**
  * Days chosen together: lost, or with other hours; what it does to the releases, and what would mend that,
@@ -21,95 +12,13 @@ import OutlookShift from './forecast/OutlookShift.vue'
  */
 const { days } = defineProps<{ days: Day[] }>()
 const emit = defineEmits<{ done: [] }>()
-const library = useLibrary()
-const cards = useCards()
-const schedule = useSchedule()
-const plan = usePlan()
 const chance = useChance()
-const hours = ref(4)
-const looking = ref<'lost' | 'hours'>('lost')
-interface Mend {
-  name: string
-  after: Outlook | undefined
-  act: () => Promise<unknown>
-}
-interface Break {
-  card: Card
-  before: Outlook
-  after: Outlook
-  mends: Mend[]
-}
-const breaks = shallowRef<Break[]>()
-let turn = 0
-async function look() {
-  const mine = ++turn
-  const minutes = looking.value === 'lost' ? 0 : Math.round(hours.value * 60)
-  const change = library.look(setDays, { days, minutes })
-  const after = await plan.afterwards(change)
-  if (mine !== turn) return
-  const found = [...plan.outlooks.values()]
-    .flatMap((before): Break[] => {
-      const next = after.get(before.episode)
-      const card = cards.card(before.episode)
-      return next && card && Math.abs(next.chance - before.chance) >= 0.005
-        ? [{ card, before, after: next, mends: [] }]
-        : []
-    })
-    .sort((a, b) => (a.before.release < b.before.release ? -1 : 1))
-  breaks.value = found
-  // Ways out for what gets worse, with the days already lost.
-  for (const b of found
-    .filter((x) => x.after.is !== 'on track' && x.after.chance < x.before.chance)
-    .slice(0, 3)) {
-    const mends = await mendsOf(b, change)
-    if (mine !== turn) return
-    breaks.value = breaks.value.map((x) => (x.card === b.card ? { ...x, mends } : x))
-  }
-}
-async function mendsOf(b: Break, change: readonly Change[]): Promise<Mend[]> {
-  const list: Mend[] = []
-  const { card } = b
-  const { place } = card.episode
-  const next = schedule.openOf(card.show, 12).find((s) => s.day > b.before.release)
-  if (next) {
-    const move = library.look(placeOnSlot, { episode: card.episode.id, day: next.original }, change)
-    list.push({
-      name: `move it to ${sayDay(next.day)}`,
-      after: (await plan.afterwards([...change, ...move])).get(card.episode.id),
-      act: () => library.perform(placeOnSlot, { episode: card.episode.id, day: next.original }, 'quietly'),
-    })
-  }
-  const spare = cards.spares.find((x) => x.show.id === card.show.id && x.standing.ready)
-  if (spare && place.kind === 'slot')
-    list.push({
-      name: `send the spare “${spare.title}”`,
-      after: undefined,
-      act: async () => {
-        const off = await library.perform(takeOff, { episode: card.episode.id }, 'quietly')
-        if (off.ok)
-          await library.perform(placeOnSlot, { episode: spare.episode.id, day: place.day }, 'quietly')
-      },
-    })
-  return list
-}
-watch(
-  [() => days.join(), looking, hours],
+const { hours, looking, minutes, breaks, set } = useDaysChosen(
+  () => days,
   () => {
-    void look()
+    emit('done')
   },
-  { immediate: true },
 )
-async function set(minutes: number | undefined, mend?: Mend) {
-  const done = await library.perform(setDays, { days, minutes }, mend ? 'quietly' : 'aloud')
-  if (done.ok && mend) {
-    await mend.act()
-    library.say(
-      `${days.length === 1 ? 'The day is' : 'The days are'} set, and: ${mend.name}. Each is a step of undo.`,
-    )
-  }
-  if (done.ok) emit('done')
-}
-const minutes = computed(() => (looking.value === 'lost' ? 0 : Math.round(hours.value * 60)))
 </script>
 
 <template>

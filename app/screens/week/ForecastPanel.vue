@@ -36,7 +36,7 @@ const pace = computed(() => (step.value ? plan.paces.get(step.value.kind) : unde
 const why = computed(() => (card.value ? whyLate(card.value, workload.load.ends, moment.today) : []))
 const remedies = useRemedies(id, card, outlook, step)
 async function take(choice: Choice) {
-  await choice.act?.()
+  await choice.act()
   dialogs.close()
 }
 function go(stepId: string) {

@@ -1,4 +1,5 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
+import type { Change, Command } from '@core/commands/change'
 import { placeOnSlot, pushEpisode, skipMissed, swapInSpare } from '@core/commands/schedule'
 import { pushed } from '@core/commands/schedule/moved'
 import { moreOnDays } from '@core/commands/week'
@@ -12,13 +13,13 @@ import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { useSchedule } from '@app/stores/schedule'
 import { useLibrary } from '@app/stores/library'
-import { usePlan, type WhatIf } from '@app/stores/plan'
+import { usePlan } from '@app/stores/plan'
 
-/** One way out: its name, what it changes, and what does it. */
+/** One way out: its name, what it would change, and what does it. */
 export interface Choice {
   name: string
-  what: WhatIf
-  act: (() => Promise<unknown>) | undefined
+  changes: readonly Change[]
+  act: () => Promise<unknown>
 }
 
 /** What could be done about a release, and what each would make of it and of the others. */
@@ -52,70 +53,59 @@ export function useRemedies(
       .map((x) => x.step),
   )
   const changing = computed(() => openSteps.value.find((x) => x.id === other.value) ?? step.value)
-  const choices = computed<Choice[]>(() => {
-    const c = card.value
-    const o = outlook.value
-    if (!c || !o) return []
-    const list: Choice[] = []
-    const days = Array.from({ length: 10 }, (_, n) => addDays(moment.today, n)).filter((d) => d <= o.release)
-    const open = days.find((d) => hoursOn(moment.settings, d) < 240) ?? moment.today
-    const chosenDays = more.value.days.length > 0 ? more.value.days : [open]
-    const minutes = Math.round(more.value.hours * 60)
-    list.push({
-      name: `${more.value.hours === 2 ? 'Two' : more.value.hours} more ${more.value.hours === 1 ? 'hour' : 'hours'} on ${chosenDays.map((d) => sayDay(d)).join(', ')}`,
-      what: { hours: Object.fromEntries(chosenDays.map((d) => [d, minutes])) },
-      act: () => library.perform(moreOnDays, { days: chosenDays, minutes }),
-    })
-    const s = changing.value
-    const { place } = c.episode
-    if (s) {
-      list.push({
-        name: `Half the time for “${s.name}”`,
-        what: { minutes: { [s.id]: Math.round(s.minutes / 2) } },
-        act: () =>
-          library.perform(estimateStep, { step: s.id, minutes: Math.max(5, Math.round(s.minutes / 2)) }),
-      })
-      list.push({
-        name: `“${s.name}” handed to someone`,
-        what: { handed: [s.id] },
-        act: () => library.perform(handStep, { step: s.id, owner: 'someone' }),
-      })
-      if (s.part === undefined)
-        list.push({
-          name: `Without “${s.name}”`,
-          what: { without: [s.id] },
-          act: () => library.perform(removeStep, { step: s.id }),
-        })
-    }
-    const next = schedule.openOf(c.show, 12).find((x) => x.day > o.release)
-    if (next)
-      list.push({
-        name: `Moved to ${sayDay(next.day)}`,
-        what: { moved: { [c.episode.id]: next.day } },
-        act: () => library.perform(placeOnSlot, { episode: c.episode.id, day: next.original }),
-      })
-    const behind = place.kind === 'slot' ? pushed(library.records, c.episode.id, moment.now) : undefined
+  /** A way out as it is offered: not where it would be refused, or change nothing. */
+  function way<Wish extends object>(name: string, command: Command<Wish>, wish: Wish): Choice[] {
+    const changes = library.look(command, wish)
+    return changes.length === 0 ? [] : [{ name, changes, act: () => library.perform(command, wish) }]
+  }
+  function moreHours(release: Day): Choice[] {
+    const { hours, days } = more.value
+    const near = Array.from({ length: 10 }, (_, n) => addDays(moment.today, n)).filter((d) => d <= release)
+    const free = near.find((d) => hoursOn(moment.settings, d) < 240) ?? moment.today
+    const on = days.length > 0 ? days : [free]
+    const name = `${hours === 2 ? 'Two' : hours} more ${hours === 1 ? 'hour' : 'hours'} on ${on.map((d) => sayDay(d)).join(', ')}`
+    return way(name, moreOnDays, { days: on, minutes: Math.round(hours * 60) })
+  }
+  function lessWork({ id: step, name, minutes, part }: Step): Choice[] {
+    const half = Math.max(5, Math.round(minutes / 2))
+    return [
+      ...way(`Half the time for “${name}”`, estimateStep, { step, minutes: half }),
+      ...way(`“${name}” handed to someone`, handStep, { step, owner: 'someone' }),
+      ...(part === undefined ? way(`Without “${name}”`, removeStep, { step }) : []),
+    ]
+  }
+  function elsewhere({ episode, show }: Card, release: Day): Choice[] {
+    const next = schedule.openOf(show, 12).find((x) => x.day > release)
+    const isOnSlot = episode.place.kind === 'slot'
+    const behind = isOnSlot ? pushed(library.records, episode.id, moment.now) : undefined
     const first = behind?.ok ? behind.value[0] : undefined
-    if (behind?.ok && first && first.to.day !== next?.day)
-      list.push({
-        name: `Pushed to ${sayDay(first.to.day)}, ${behind.value.length - 1} behind it too`,
-        what: { moved: Object.fromEntries(behind.value.map((m) => [m.episode.id, m.to.day])) },
-        act: () => library.perform(pushEpisode, { episode: c.episode.id }),
-      })
-    const spare = cards.spares.find((x) => x.show.id === c.show.id && x.standing.ready)
-    if (spare && place.kind === 'slot')
-      list.push({
-        name: `The spare “${spare.title}” instead`,
-        what: { off: [c.episode.id] },
-        act: () => library.perform(swapInSpare, { episode: c.episode.id, spare: spare.episode.id }),
-      })
-    if (place.kind === 'slot')
-      list.push({
-        name: 'Its slot skipped',
-        what: { off: [c.episode.id] },
-        act: () => library.perform(skipMissed, { episode: c.episode.id }),
-      })
-    return list
+    const spare = cards.spares.find((x) => x.show.id === show.id && x.standing.ready)
+    return [
+      ...(next
+        ? way(`Moved to ${sayDay(next.day)}`, placeOnSlot, { episode: episode.id, day: next.original })
+        : []),
+      ...(behind?.ok && first && first.to.day !== next?.day
+        ? way(`Pushed to ${sayDay(first.to.day)}, ${behind.value.length - 1} behind it too`, pushEpisode, {
+            episode: episode.id,
+          })
+        : []),
+      ...(spare && isOnSlot
+        ? way(`The spare “${spare.title}” instead`, swapInSpare, {
+            episode: episode.id,
+            spare: spare.episode.id,
+          })
+        : []),
+      ...(isOnSlot ? way('Its slot skipped', skipMissed, { episode: episode.id }) : []),
+    ]
+  }
+  const choices = computed<Choice[]>(() => {
+    if (!card.value || !outlook.value) return []
+    const { release } = outlook.value
+    return [
+      ...moreHours(release),
+      ...(changing.value ? lessWork(changing.value) : []),
+      ...elsewhere(card.value, release),
+    ]
   })
   /**
    * Each way out with what it would make of this release and of the others; filled one after the other, in
@@ -130,7 +120,7 @@ export function useRemedies(
       const mine = ++turn
       after.value = new Map()
       for (const choice of choices.value) {
-        const found = await plan.whatIf(choice.what)
+        const found = await plan.afterwards(choice.changes)
         if (mine !== turn) return
         after.value = new Map([...after.value, [choice.name, found]])
       }
