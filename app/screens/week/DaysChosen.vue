@@ -22,7 +22,7 @@ const { hours, looking, minutes, breaks, set } = useDaysChosen(
 </script>
 
 <template>
-  <section class="panel border-ring p-3 mb-3" aria-label="Days chosen">
+  <section class="panel border-ring p-3 mb-3 lg:sticky lg:top-2 z-10" aria-label="Days chosen">
     <div class="flex flex-wrap items-center gap-3">
       <strong class="flex-1 min-w-[180px]">{{
         [...days]
@@ -70,7 +70,7 @@ const { hours, looking, minutes, breaks, set } = useDaysChosen(
           and {{ m.name
           }}<template v-if="m.after"
             >: {{ m.after.is }} <span class="num">{{ chance.say(m.after) }}</span></template
-          >
+          ><template v-else>: ready</template>
         </button>
       </li>
       <li v-if="breaks.length === 0" class="text-ink-2">No release changes by it.</li>

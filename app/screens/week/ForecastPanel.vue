@@ -33,6 +33,10 @@ const outlook = computed(() => plan.outlooks.get(id))
 const step = computed(() => cards.stepIn.get(outlook.value?.last ?? '')?.state.step)
 const chance = useChance()
 const pace = computed(() => (step.value ? plan.paces.get(step.value.kind) : undefined))
+/** Work of its kind takes clearly more or less than is planned for it. */
+const paceTells = computed(
+  () => (pace.value?.seen ?? 0) >= 4 && Math.abs(Math.log(pace.value?.median ?? 1)) >= Math.log(1.1),
+)
 const why = computed(() => (card.value ? whyLate(card.value, workload.load.ends, moment.today) : []))
 const remedies = useRemedies(id, card, outlook, step)
 async function take(choice: Choice) {
@@ -73,7 +77,7 @@ const nextLate = useNextLate()
         {{ sayDay(dayOf(outlook.p50), moment.today) }}, nine in ten by
         {{ sayDay(dayOf(outlook.p90), moment.today) }}.<template v-if="plan.lost.seen >= 20">
           You lost {{ plan.lost.lost }} of the last {{ plan.lost.seen }} days with work on them.</template
-        ><template v-if="pace && step && pace.seen >= 4">
+        ><template v-if="pace && step && paceTells">
           You plan {{ step.minutes }} min for it; work of this kind takes about
           {{ Math.round(step.minutes * pace.median) }}.</template
         ><template v-if="!chance.known.value && inFigures(outlook)">

@@ -9,6 +9,8 @@ const { before, after } = defineProps<{
   after: Pick<Outlook, 'chance' | 'is'>
 }>()
 const chance = useChance()
+/** Nothing that is shown of it would change. */
+const isSame = computed(() => before.is === after.is && chance.say(before) === chance.say(after))
 /** What words alone would not tell. */
 const nuance = computed(() =>
   chance.known.value || Math.abs(after.chance - before.chance) < 0.02
@@ -20,7 +22,9 @@ const nuance = computed(() =>
 </script>
 
 <template>
-  <span v-if="before.is === after.is && !chance.known.value"
+  <span v-if="isSame && chance.known.value"
+    >stays <strong>{{ after.is }}</strong>{{ ' ' }}<span class="num">{{ chance.say(after) }}</span></span
+  ><span v-else-if="before.is === after.is && !chance.known.value"
     >still <strong>{{ after.is }}</strong>{{ nuance }}</span
   ><span v-else
     >{{ before.is }} <span class="num">{{ chance.say(before) }}</span> →

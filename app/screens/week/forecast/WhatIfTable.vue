@@ -51,7 +51,7 @@ const chance = useChance()
             }}
           </td>
           <td class="text-right">
-            <button class="btn btn-small" :aria-label="`Do it: ${c.name}`" @click="emit('take', c)">
+            <button class="btn btn-small my-0.5" :aria-label="`Do it: ${c.name}`" @click="emit('take', c)">
               Do it
             </button>
           </td>
