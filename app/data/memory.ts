@@ -26,6 +26,9 @@ export class Memory {
   private readonly loaded = new Set<Id>()
   /** The changes of a command that is being shown. */
   private making: readonly Change[] | undefined
+  /** Whether what was done to a record here still waits to be stored: until then that is what is shown of it. */
+  isWaiting: (of: { table: TableName; id: Id }) => boolean = () => false
+  private silent = 0
 
   constructor(
     private readonly store: Store,
@@ -40,7 +43,7 @@ export class Memory {
     for (const id of read.loaded) this.loaded.add(id)
     this.seen = read.rev
     this.records = recordsOf(rows)
-    this.watcher.changed()
+    this.changed()
     this.watcher.aside?.(aside)
     if (read.later.length > 0) void this.lookLater(read.later)
   }
@@ -98,7 +101,7 @@ export class Memory {
       steps: new Map([...this.records.steps, ...byId(steps.rows)]),
       scripts: new Map([...this.records.scripts, ...byId(scripts.rows)]),
     }
-    this.watcher.changed()
+    this.changed()
     const aside = [...steps.aside, ...scripts.aside]
     if (aside.length > 0) await this.dropped(aside)
   }
@@ -118,7 +121,22 @@ export class Memory {
       if (c.table === 'episodes' && c.before === undefined && c.after && !this.records.episodes.has(c.id))
         this.fresh(c.id, changes)
     this.records = withChanges(this.records, changes)
-    this.watcher.changed()
+    this.changed()
+  }
+
+  private changed(): void {
+    if (this.silent === 0) this.watcher.changed()
+  }
+
+  /** Does something of which only the outcome is shown: on its way it stands without what was done here. */
+  async inOne<T>(work: () => Promise<T>): Promise<T> {
+    this.silent++
+    try {
+      return await work()
+    } finally {
+      this.silent--
+      this.changed()
+    }
   }
 
   /**
@@ -131,9 +149,9 @@ export class Memory {
 
   /**
    * Reads what other tabs wrote since this one last did: by the journal where it knows, else everything
-   * anew.
+   * anew. `over`: also over what was done here and waits.
    */
-  async catchUp(): Promise<void> {
+  async catchUp(over = false): Promise<void> {
     const rev = await revisionOf(this.store)
     if (rev === this.seen) return
     const changes = await changesSince(this.store.journal, this.seen, rev)
@@ -141,15 +159,16 @@ export class Memory {
       await this.load()
       return
     }
-    await this.refresh(changes)
+    await this.refresh(changes, over)
     this.seen = Math.max(this.seen, rev)
   }
 
-  /** Reads the records that some changes touch anew from the store, each once. */
-  async refresh(changes: readonly Change[]): Promise<void> {
+  /** Reads the records that some changes touch anew from the store, each once; `over` as for `catchUp`. */
+  async refresh(changes: readonly Change[], over = false): Promise<void> {
     try {
       const once = new Map(changes.map((c) => [`${c.table}/${c.id}`, c]))
-      this.show(await Promise.all([...once.values()].map((change) => this.stored(change))))
+      const read = await Promise.all([...once.values()].map((change) => this.stored(change)))
+      this.show(read.filter((change) => over || !this.isWaiting(change)))
     } catch {
       this.show(inverse(changes))
     }

@@ -20,6 +20,8 @@ interface Waiting {
  */
 export class WriteQueue {
   private readonly queue: Waiting[] = []
+  /** What is being written at the moment. */
+  private batch: readonly Waiting[] = []
   private working: Promise<void> | undefined
 
   constructor(
@@ -27,7 +29,10 @@ export class WriteQueue {
     private readonly memory: Memory,
     private readonly tabs: Tabs,
     private readonly watcher: Watcher,
-  ) {}
+  ) {
+    memory.isWaiting = ({ table, id }) =>
+      [...this.batch, ...this.queue].some((w) => w.done.changes.some((c) => c.table === table && c.id === id))
+  }
 
   /** Takes what a command did, and how to run it again; kept when it is stored. */
   add(value: Outcome, run: () => Result<Outcome>): Promise<Result<Outcome>> {
@@ -56,12 +61,14 @@ export class WriteQueue {
     while (this.queue.length > 0) {
       // All that waits is written at once: the fewer turns, the less can be lost when the tab is killed.
       const batch = this.queue.splice(0)
+      this.batch = batch
       try {
         await this.written(batch)
       } catch (error) {
         if (error instanceof Overtaken || error instanceof Missed) await this.anew(batch)
         else await this.failed(batch, error)
       }
+      this.batch = []
     }
     this.working = undefined
     this.watcher.writing?.(false)
@@ -88,7 +95,11 @@ export class WriteQueue {
   private async failed(batch: readonly Waiting[], error: unknown): Promise<void> {
     const problem = problemOf(error)
     const all = [...batch, ...this.queue.splice(0)]
-    if (!(error instanceof Gone)) await this.memory.refresh(all.flatMap((w) => w.done.changes))
+    if (!(error instanceof Gone))
+      await this.memory.refresh(
+        all.flatMap((w) => w.done.changes),
+        true,
+      )
     for (const w of all) w.settle({ ok: false, problem })
     this.watcher.trouble(problem)
   }
@@ -96,14 +107,23 @@ export class WriteQueue {
   /** Does again, one after another, what was overtaken by another tab, upon what that one left. */
   private async anew(batch: readonly Waiting[]): Promise<void> {
     const all = [...batch, ...this.queue.splice(0)]
-    await this.memory.refresh(all.flatMap((w) => w.done.changes))
-    for (const w of all) w.settle(await this.once(w))
+    this.batch = all
+    const results = await this.memory.inOne(async () => {
+      await this.memory.refresh(
+        all.flatMap((w) => w.done.changes),
+        true,
+      )
+      const done: Result<Outcome>[] = []
+      for (const w of all) done.push(await this.once(w))
+      return done
+    })
+    results.forEach((result, i) => all[i]?.settle(result))
   }
 
   private async once(waiting: Waiting): Promise<Result<Outcome>> {
     for (let attempt = 0; ; attempt++) {
       try {
-        await this.memory.catchUp()
+        await this.memory.catchUp(true)
         const again = await this.upon(waiting)
         if (!again.ok) return again
         this.memory.show(again.value.changes)
@@ -113,7 +133,7 @@ export class WriteQueue {
         this.tabs.tell(again.value.changes, rev)
         return ok({ ...again.value, line: lines[0] })
       } catch (error) {
-        await this.memory.refresh(waiting.done.changes)
+        await this.memory.refresh(waiting.done.changes, true)
         if (error instanceof Overtaken && attempt < 6)
           this.memory.show(
             error.theirs.map((after) => ({ table: 'episodes', id: after.id, before: undefined, after })),

@@ -21,6 +21,15 @@ describe('three versions of a record', () => {
     ])
   })
 
+  test('a list that neither had: what either put in it is in it, each once', () => {
+    const t = (id: string) => ({ id })
+    expect(merge3({}, { list: [t('a'), t('b')] }, { list: [t('b'), t('c')] })).toEqual({
+      list: [t('a'), t('b'), t('c')],
+    })
+    // Where things have no ids, what was put in here holds.
+    expect(merge3({}, { list: ['a'] }, { list: ['b', 'c'] })).toEqual({ list: ['a'] })
+  })
+
   test('one side alone changed is that side; the same on both is itself', () => {
     const value = fc.jsonValue({ maxDepth: 3 })
     fc.assert(

@@ -25,7 +25,8 @@ export function merge3(base: unknown, mine: unknown, theirs: unknown): unknown {
     }
     return Object.fromEntries(out)
   }
-  if (Array.isArray(base) && Array.isArray(mine) && Array.isArray(theirs)) return lists(base, mine, theirs)
+  if (Array.isArray(mine) && Array.isArray(theirs) && (Array.isArray(base) || base === undefined))
+    return lists(base ?? [], mine, theirs)
   return mine
 }
 
@@ -56,7 +57,8 @@ function lists(base: readonly unknown[], mine: readonly unknown[], theirs: reado
  * `before`, and in its `after` only those
  * fields altered that were altered here. `stored` says what stands there; nothing where a record was made
  * here and is not there yet. A record
- * that is gone by now, or that was made elsewhere and never read here, is left out.
+ * that is gone by now, or that was made elsewhere and never read here, is left out; but for a script:
+ * of an episode there is one, so that two pages may begin the same, and what either wrote is of it.
  */
 export function rebased(
   changes: readonly Change[],
@@ -64,7 +66,10 @@ export function rebased(
 ): { change: Change; after: unknown }[] {
   return changes.flatMap((change) => {
     const theirs = stored(change)
-    if (change.before === undefined) return theirs === undefined ? [{ change, after: change.after }] : []
+    if (change.before === undefined) {
+      if (theirs === undefined) return [{ change, after: change.after }]
+      return change.table === 'scripts' ? [{ change, after: merge3({}, theirs, change.after) }] : []
+    }
     if (theirs === undefined) return []
     return [{ change, after: merge3(change.before, change.after, theirs) }]
   })
