@@ -128,7 +128,7 @@ const dates = computed(() => {
         read.problem.sentence
       }}</span></label
     >
-    <div class="grid grid-cols-1 gap-3 sm:grid-cols-[1fr_90px_200px]">
+    <div class="grid grid-cols-1 gap-3 sm:grid-cols-[1fr_84px_238px]">
       <label
         ><span class="label">How often</span
         ><select v-model="chosen" class="field">
