@@ -360,4 +360,56 @@ describe('the belt, its mailbox and the desk, over a line that fails', () => {
       expect(stood).toBeGreaterThan(0)
     },
   )
+
+  test('a phone without room says so: what is done is not half kept, what comes is shown all the same', async () => {
+    const w = await world('film')
+    try {
+      const got = () => w.phone.seen.value?.sessions[0]?.items.filter((i) => i.got).length
+      w.mailbox.storage.full = true
+      const deed = deedAt(w, 'got', 0)
+      if (!deed) throw new Error('nothing to get')
+      w.phone.act(deed)
+      expect([w.phone.trouble.value, w.phone.waiting.value, got()]).toEqual([
+        expect.stringContaining('stores nothing here'),
+        0,
+        0,
+      ])
+      await deskDoes(w, 'desk got', 0)
+      clock += 1000
+      await w.belt.handOut()
+      await w.phone.sync()
+      expect([w.phone.trouble.value, got()]).toEqual([expect.stringContaining('no room'), 1])
+      // With room again it goes on as if nothing had been.
+      w.mailbox.storage.full = false
+      w.phone.act(deedAt(w, 'got', 0) || deed)
+      await settle(w)
+      expect([w.phone.trouble.value, w.phone.waiting.value, got()]).toEqual(['', 0, 2])
+    } finally {
+      w.end()
+    }
+  })
+
+  test('another key than the desk’s reads nothing, says so, and loses no deed', async () => {
+    const w = await world('film')
+    try {
+      const key = localStorage.getItem('lamp-reel.mail-key') ?? ''
+      const deed = deedAt(w, 'got', 0)
+      if (!deed) throw new Error('nothing to get')
+      w.mailbox.line = () => 'asking lost'
+      w.phone.act(deed)
+      await w.phone.sync()
+      localStorage.setItem('lamp-reel.mail-key', 'some-other-key')
+      w.mailbox.line = () => 'works'
+      w.reopen()
+      await w.phone.sync()
+      expect(w.phone.trouble.value).toMatch(/can’t be read with this key|not known to the mailbox/)
+      expect(letterIds()).toHaveLength(1)
+      localStorage.setItem('lamp-reel.mail-key', key)
+      w.reopen()
+      await settle(w)
+      expect([letterIds(), w.desk.library.records.letters.size]).toEqual([[], 1])
+    } finally {
+      w.end()
+    }
+  })
 })

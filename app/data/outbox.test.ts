@@ -1,30 +1,10 @@
+import { ExampleStorage } from './example-storage'
 import { mailKey } from './mail-key'
 import { callMailbox, forgetHere, keepHere, waitingHere } from './outbox'
 
-/** The browser's storage and address, as far as the outbox uses them. */
-class Kept {
-  readonly map = new Map<string, string>()
-  full = false
-  get length(): number {
-    return this.map.size
-  }
-  key(i: number): string | null {
-    return [...this.map.keys()][i] ?? null
-  }
-  getItem(name: string): string | null {
-    return this.map.get(name) ?? null
-  }
-  setItem(name: string, value: string): void {
-    if (this.full) throw new Error('QuotaExceededError')
-    this.map.set(name, value)
-  }
-  removeItem(name: string): void {
-    this.map.delete(name)
-  }
-}
-let storage: Kept
+let storage: ExampleStorage
 beforeEach(() => {
-  storage = new Kept()
+  storage = new ExampleStorage()
   Object.assign(globalThis, {
     localStorage: storage,
     location: { hash: '', pathname: '/jot', search: '' },

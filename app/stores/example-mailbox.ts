@@ -3,29 +3,10 @@ import { createServer } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import fc from 'fast-check'
+import { ExampleStorage } from '@app/data/example-storage'
 import { lampReelServer } from '../../server/app'
 import { GivenPages } from '../../server/given'
 import { Mailbox } from '../../server/mailbox'
-
-/** What a browser keeps, as far as letters use it. */
-class Kept {
-  private readonly map = new Map<string, string>()
-  get length(): number {
-    return this.map.size
-  }
-  key(i: number): string | null {
-    return [...this.map.keys()][i] ?? null
-  }
-  getItem(name: string): string | null {
-    return this.map.get(name) ?? null
-  }
-  setItem(name: string, value: string): void {
-    this.map.set(name, value)
-  }
-  removeItem(name: string): void {
-    this.map.delete(name)
-  }
-}
 
 const fetched = globalThis.fetch
 
@@ -67,10 +48,11 @@ export async function exampleMailbox() {
   })
   const address = server.address()
   const base = typeof address === 'object' && address ? `http://127.0.0.1:${address.port}` : ''
-  const storage = new Kept()
+  const storage = new ExampleStorage()
   storage.setItem('lamp-reel.mail-key', now.mailbox.key)
   const nobody = { addEventListener: () => undefined, removeEventListener: () => undefined }
   const found = {
+    storage,
     line: (): LineState => 'works',
     /** The server is killed, and started anew over what it has on disk. */
     restart: () => {
