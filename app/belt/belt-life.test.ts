@@ -207,7 +207,7 @@ const withDesk = fc.array(
   }),
   { minLength: 14, maxLength: 34 },
 )
-const lives = Number(process.env['LIFE_RUNS'] ?? 6)
+const lives = Number(process.env['LIFE_RUNS'] ?? 4)
 
 /** The ids of the letters that the phone keeps. */
 const letterIds = () => keptHere('lamp-reel.belt.letter.')

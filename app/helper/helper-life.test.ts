@@ -146,7 +146,7 @@ const acts = (...more: readonly string[]) =>
     }),
     { minLength: 12, maxLength: 30 },
   )
-const lives = Number(process.env['LIFE_RUNS'] ?? 6)
+const lives = Number(process.env['LIFE_RUNS'] ?? 4)
 
 /** Lets one thing happen that is no deed of the helper’s. */
 async function happen(w: World, kind: string, n: number) {
