@@ -60,8 +60,13 @@ const lists = computed(() =>
         {{ here.takes }} {{ here.takes === 1 ? 'take' : 'takes' }} so far
       </p>
       <div class="grid grid-cols-[1fr_auto] gap-2">
-        <button class="btn btn-main min-h-[52px] text-16" @click="take(here, true)">Got it</button
-        ><button class="btn min-h-[52px]" @click="put(here)">Not today</button>
+        <button class="btn btn-main min-h-[52px] text-16" @click="take(here, true)">
+          {{ hasTakes(kind) ? 'Got it' : 'Done' }}</button><button
+          class="btn min-h-[52px]"
+          @click="put(here)"
+        >
+          Not today
+        </button>
       </div>
       <p v-if="hasTakes(kind)" class="flex flex-wrap gap-2">
         <button v-for="r in reasons" :key="r" class="btn min-h-[40px]" @click="take(here, false, r)">

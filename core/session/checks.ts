@@ -76,10 +76,13 @@ function listed(session: Session, cards: readonly Listed[]): Check[] {
 
 /**
  * What is looked at before the first shot: the recipes' own lists for this stage, else power, cards and sound; and what
- * must be laid out. All of it but what is only usual stops the start once.
+ * must be laid out. All of it but what is only usual stops the start once. Where nothing is filmed or recorded there is
+ * nothing to look at.
  */
 export function checksBefore(session: Session, cards: readonly Listed[]): Check[] {
-  const own = (usual[session.kind] ?? []).map((u) => ({
+  const kind = usual[session.kind]
+  if (!kind) return []
+  const own = kind.map((u) => ({
     ...u,
     on: session.checked.includes(u.id),
     known: false,
