@@ -4,6 +4,7 @@ import { placeOnSlot, swapInSpare } from '@core/commands/schedule'
 import { setDays } from '@core/commands/week'
 import type { Outlook } from '@core/plan/outlook'
 import type { Day } from '@core/records'
+import type { Result } from '@core/result'
 import { sayDay } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
 import { useCards } from '@app/stores/cards'
@@ -15,7 +16,7 @@ import { useSchedule } from '@app/stores/schedule'
 export interface Mend {
   name: string
   after: Outlook | undefined
-  act: () => Promise<unknown>
+  act: () => Promise<Result<unknown>>
 }
 /** A release that days with other hours make another: how it stands, how it would, and the ways out. */
 interface Break {
@@ -108,8 +109,8 @@ export function useDaysChosen(days: () => readonly Day[], done: () => void) {
     const row = [...days()]
     const result = await library.perform(setDays, { days: row, minutes: to }, mending ? 'quietly' : 'aloud')
     if (!result.ok) return
-    if (mending) {
-      await mending.act()
+    // Refused meanwhile, it has said so itself.
+    if (mending && (await mending.act()).ok) {
       const set = row.length === 1 ? 'The day is' : 'The days are'
       library.say(`${set} set, and: ${mending.name}. Each is a step of undo.`)
     }
