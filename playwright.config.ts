@@ -23,7 +23,7 @@ export default defineConfig({
     launchOptions: headless,
   },
   webServer: {
-    command: 'npx tsx server/main.ts --port 4199 --mailbox test-results/.mailbox',
+    command: 'npx tsx e2e/serve.ts',
     url: 'http://127.0.0.1:4199',
     reuseExistingServer: !process.env['CI'],
     timeout: 60_000,

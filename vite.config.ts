@@ -3,6 +3,7 @@ import tailwindcss from '@tailwindcss/vite'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig, type Plugin } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
+import { files, noCircles } from './vite.files'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
@@ -14,31 +15,6 @@ const withoutRuleTexts: Plugin = {
     source === './nlp/index' && importer?.includes('rrule') ? here('./app/data/no-rule-texts.ts') : undefined,
 }
 
-/** What the desk (index.html and the screen Today) imports at once, and no other page of the program does. */
-const firstOf = (() => {
-  let first: Set<string> | undefined
-  return (info: (id: string) => { importedIds: string[] } | null) => {
-    if (first) return first
-    const reached = (entries: string[]) => {
-      const seen = new Set<string>()
-      const look = (id: string) => {
-        if (seen.has(id)) return
-        seen.add(id)
-        for (const next of info(id)?.importedIds ?? []) look(next)
-      }
-      entries.forEach((entry) => {
-        look(here(entry))
-      })
-      return seen
-    }
-    const others = reached(['./app/jot.html', './app/post.html', './app/belt.html', './app/helper.html'])
-    first = new Set(
-      [...reached(['./app/index.html', './app/screens/today/Today.vue'])].filter((id) => !others.has(id)),
-    )
-    return first
-  }
-})()
-
 export default defineConfig({
   root: here('./app'),
   publicDir: here('./app/public'),
@@ -46,6 +22,7 @@ export default defineConfig({
     vue(),
     withoutRuleTexts,
     tailwindcss(),
+    noCircles,
     VitePWA({
       injectRegister: false,
       registerType: 'autoUpdate',
@@ -134,20 +111,7 @@ export default defineConfig({
       output: {
         codeSplitting: {
           includeDependenciesRecursively: false,
-          groups: [
-            {
-              // Needed by every page at once: one file instead of a dozen.
-              name: 'packages',
-              test: /node_modules.(@vue|vue|vue-router|pinia|@vueuse|dexie|rrule|tslib|zod)\b|no-rule-texts/,
-              tags: ['$initial'],
-            },
-            {
-              // The desk's own first parts, which no other page needs at once: one file instead of sixty.
-              name: (id, chunking) => (firstOf((of) => chunking.getModuleInfo(of)).has(id) ? 'desk' : null),
-              test: /[\\/](core|app)[\\/]/,
-              tags: ['$initial'],
-            },
-          ],
+          groups: files,
         },
       },
       input: {

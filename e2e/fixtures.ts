@@ -1,11 +1,9 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
-import { dirname, join } from 'node:path'
+import { dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { deflateSync, crc32 } from 'node:zlib'
 import { test as base, expect, type BrowserContext, type Page } from '@playwright/test'
-
-/** What the demo's worker made for the tests' moment, kept for one run: to paint its pictures takes longer than a test. */
-const keptDemo = join('test-results', '.demo', 'made.json')
+import { keptDemo } from './kept'
 
 /** The moment at which all tests happen: Tuesday 24 November 2026, 09:00 in Lisbon. */
 export const moment = new Date('2026-11-24T09:00:00Z')

@@ -7,7 +7,7 @@ export default {
   testMatch: 'screenshots.ts',
   workers: 1,
   webServer: {
-    command: 'npx tsx ../server/main.ts --port 4199',
+    command: 'npx tsx ../e2e/serve.ts',
     url: 'http://127.0.0.1:4199',
     reuseExistingServer: true,
     timeout: 60_000,

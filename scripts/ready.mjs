@@ -62,6 +62,7 @@ export function build() {
     newest(join(root, 'core')),
     newest(join(root, 'demo')),
     statSync(join(root, 'vite.config.ts')).mtimeMs,
+    statSync(join(root, 'vite.files.ts')).mtimeMs,
     statSync(join(root, 'package-lock.json')).mtimeMs,
   )
   if (existsSync(page) && statSync(page).mtimeMs > sources) return
