@@ -38,7 +38,7 @@ export class OwnServer {
           fetch(this.base)
             .then((r) => r.ok)
             .catch(() => false),
-        { timeout: 30_000 },
+        { timeout: 30_000, intervals: [100] },
       )
       .toBe(true)
   }

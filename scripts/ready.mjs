@@ -7,7 +7,8 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 export const root = fileURLToPath(new URL('..', import.meta.url))
-const cache = join(root, 'node_modules', '.cache', 'lamp-reel')
+/** What is kept between runs. */
+export const cache = join(root, 'node_modules', '.cache', 'lamp-reel')
 const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm'
 
 /** Runs a program here, showing its output; ends this one with the same code when it fails. */

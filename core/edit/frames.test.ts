@@ -3,11 +3,12 @@ import { refusalOf, valueOf } from '../examples'
 import { frameAt, frameOf, frameRates, readMoment, secondsAt, timecode } from './frames'
 
 test.each(frameRates)(
-  'every frame of an hour comes back from its timecode and from its moment at %s',
+  'every frame around an hour’s end comes back from its timecode and from its moment at %s',
   (rate) => {
+    // Dropped numbers come again every ten minutes.
     const hour = frameAt(3600, rate)
     let last = ''
-    for (let frame = 0; frame <= hour; frame++) {
+    for (let frame = frameAt(2940, rate); frame <= hour; frame++) {
       const code = timecode(frame, rate)
       const back = frameOf(code, rate)
       if (!back.ok || back.value !== frame || frameAt(secondsAt(frame, rate), rate) !== frame || code <= last)

@@ -8,7 +8,7 @@ import { useDaysChosen } from './useDaysChosen'
 
 /**
  * Days chosen together: lost, or with other hours; what it does to the releases, and what would mend that,
- * before anything is written.
+ * before anything is written. It stands below the days, so that none of them moves away under the pointer.
  */
 const { days } = defineProps<{ days: Day[] }>()
 const emit = defineEmits<{ done: [] }>()
@@ -22,7 +22,10 @@ const { hours, looking, minutes, breaks, set } = useDaysChosen(
 </script>
 
 <template>
-  <section class="panel border-ring p-3 mb-3 lg:sticky lg:top-2 z-10" aria-label="Days chosen">
+  <section
+    class="panel border-ring p-3 mt-3 max-h-[46vh] max-sm:max-h-[32vh] overflow-y-auto sticky bottom-2 max-sm:bottom-[72px] z-10"
+    aria-label="Days chosen"
+  >
     <div class="flex flex-wrap items-center gap-3">
       <strong class="flex-1 min-w-[180px]">{{
         [...days]

@@ -77,7 +77,6 @@ const busyOpen = ref(false)
     <div class="min-w-0">
       <WeekHead :week="week" :planning="planning" />
       <ProposedPlan v-if="plan.proposal" :proposal="plan.proposal" :planning="planning" />
-      <DaysChosen v-if="picked.size > 0" :days="[...picked]" @done="picked = new Set()" />
       <ol aria-label="Days of the week">
         <LeftOverRow v-if="workload.leftOver.length > 0 && week.offset.value === 0" />
         <OutOfOrder />
@@ -99,6 +98,7 @@ const busyOpen = ref(false)
           @more="acting = $event"
         />
       </ol>
+      <DaysChosen v-if="picked.size > 0" :days="[...picked]" @done="picked = new Set()" />
       <p class="flex flex-wrap gap-2 mt-3">
         <button class="btn btn-small" @click="standing = {}">Standing work</button
         ><button class="btn btn-small" @click="busyOpen = true">Busy time from a calendar</button>
