@@ -21,7 +21,7 @@ export const useOut = defineStore('out', () => {
       moment.shows.flatMap((s) => [
         ...againstUsual(
           of.filter((e) => e.show === s.id),
-          listAge,
+          { at: listAge },
         ),
       ]),
     )

@@ -50,7 +50,10 @@ test('the usual is the middle of the ten of its kind before it, at the same age'
   const found = againstUsual([...all.slice(0, 3), talk, ...all.slice(3)])
   expect([...found.keys()]).toEqual(['e3'])
   expect(found.get('e3')).toEqual({ age: 7, views: 900, usual: 200, cases: 3, times: 4.5 })
-  expect(againstUsual(all, 28).size).toBe(0)
+  expect(againstUsual(all, { at: 28 }).size).toBe(0)
+  // Of the one that is asked about alone, against the same ones before it.
+  const [id] = [...againstUsual(all).keys()].slice(-1)
+  expect([...againstUsual(all, { of: (e) => e.id === id })]).toEqual([...againstUsual(all)].slice(-1))
 })
 
 test('what is odd is asked about: fewer than before, more likes than views, older than it is', () => {

@@ -18,9 +18,13 @@ export interface AgainstUsual {
 /**
  * How each released episode of one show did against its usual (`engine` 12, 16): its views at the greatest age that was
  * counted, or at the one asked for, over the median of the ten of its kind before it at the same age. Nothing for the
- * first three, which have no usual yet. `released` in the order of release.
+ * first three, which have no usual yet. `released` in the order of release; `of` are those that are asked about, all
+ * where nothing is said.
  */
-export function againstUsual(released: readonly Episode[], at?: number): Map<string, AgainstUsual> {
+export function againstUsual(
+  released: readonly Episode[],
+  { at, of = () => true }: { at?: number; of?: (episode: Episode) => boolean } = {},
+): Map<string, AgainstUsual> {
   const found = new Map<string, AgainstUsual>()
   const earlier = new Map<string, Episode[]>()
   // Each is asked about again by the ten after it.
@@ -34,6 +38,7 @@ export function againstUsual(released: readonly Episode[], at?: number): Map<str
     const kind = episode.form ?? ''
     const before = (earlier.get(kind) ?? []).slice(-most)
     earlier.set(kind, [...before, episode])
+    if (!of(episode)) continue
     const age = at ?? lastViews(episode)?.age
     const views = age === undefined ? undefined : viewsOf(episode, age)
     if (age === undefined || views === undefined) continue

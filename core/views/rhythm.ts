@@ -71,8 +71,9 @@ function lengthName({ cut }: Pick<Episode, 'cut'>): string {
 export function rhythmView(of: RhythmSources): RhythmView {
   const { show, recipe, released, made: all, coming, today, period, form } = of
   const from = addDays(today, -7 * period)
-  const usual = againstUsual(released)
   const made = all.filter((m) => m.day >= from && (form === undefined || m.episode.form === form))
+  const shown = new Set(made.map((m) => m.episode.id))
+  const usual = againstUsual(released, { of: (e) => shown.has(e.id) })
   const frames = made.map((m): RhythmFrame => ({
     made: m,
     number: sayNumber(show, m.episode.number, m.episode.code),
