@@ -13,6 +13,7 @@ const here = computed(() => open.value.find((i) => i.id === chosen.value) ?? ope
 const got = computed(() => session.items.filter((i) => i.got).length)
 const began = ref(Date.now())
 const kind = computed(() => here.value?.kind ?? 'shot')
+const gotOf = (item?: BeltItem) => (hasTakes(item?.kind ?? 'shot') ? 'got' : 'done')
 const reasons = ['', 'focus', 'sound', 'words']
 function take(item: BeltItem, kept: boolean, reason = '') {
   const seconds = Math.min(86_400, Math.round((Date.now() - began.value) / 1000))
@@ -82,7 +83,7 @@ const lists = computed(() =>
         /><button class="btn">Keep</button>
       </form>
     </div>
-    <p v-else class="text-ink-2">All of it is got.</p>
+    <p v-else class="text-ink-2">All of it is {{ gotOf(session.items[0]) }}.</p>
     <ul class="panel divide-y divide-faint" aria-label="All shots">
       <li v-for="i in session.items" :key="i.id" class="flex items-center gap-3 px-4">
         <button
@@ -92,13 +93,13 @@ const lists = computed(() =>
           @click="chosen = i.id"
         >
           <span class="block truncate"
-            >{{ i.name }}<span v-if="i.got" class="sub">, got</span
+            >{{ i.name }}<span v-if="i.got" class="sub">, {{ gotOf(i) }}</span
             ><span v-if="i.put" class="sub">, not today</span></span
           ><span class="sub block truncate">{{ [i.of, i.where].filter(Boolean).join(', ') }}</span></button
         ><button
           v-if="i.got"
           class="btn btn-small"
-          :aria-label="`Not got after all: ${i.name}`"
+          :aria-label="`Not ${gotOf(i)} after all: ${i.name}`"
           @click="back(i)"
         >
           Undo</button

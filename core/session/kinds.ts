@@ -23,6 +23,17 @@ export const sessionKinds: Readonly<Record<SessionKind, SessionWords>> = {
   stock: { name: 'Stock footage', verb: 'film stock', steps: [], items: 'shots' },
 }
 
+/** How an end is said of a kind of session: a set and a recording are struck with what was got, desk work is ended. */
+export function endOf(kind: SessionKind): {
+  end: 'strike' | 'end'
+  ended: 'struck' | 'ended'
+  got: 'got' | 'done'
+} {
+  return sessionKinds[kind].items === 'steps'
+    ? { end: 'end', ended: 'ended', got: 'done' }
+    : { end: 'strike', ended: 'struck', got: 'got' }
+}
+
 /** Minutes that a shot takes where nothing is said. */
 export const usualShot = 8
 

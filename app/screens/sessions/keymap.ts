@@ -25,5 +25,5 @@ export const sessionKeys = keymap('Session', {
   read: ['R', 'its words in the reader'],
   pause: ['B', 'a break'],
   order: ['O', 'order the rest anew'],
-  strike: ['Shift+Enter', 'strike'],
+  strike: ['Shift+Enter', 'strike, or end desk work'],
 })

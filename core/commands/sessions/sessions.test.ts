@@ -1,5 +1,5 @@
 import { after, exampleContext, exampleNow, refusalOf, valueOf } from '../../examples'
-import type { Records, Session } from '../../records'
+import type { Records, Session, SessionKind } from '../../records'
 import { stepsIn, itemsIn } from '../../session/items'
 import { exampleWorld, viewOf } from '../../views/example-cards'
 import { weekRows } from '../../views/week'
@@ -227,6 +227,18 @@ describe('running a session', () => {
     expect(film).toMatchObject({ logged: 30, minutes: 30 + 5 + 8, blocks: [] })
     const copy = r.steps.get('e0/copied')
     expect([copy?.name, copy?.doneAt]).toEqual(['Copy the footage to two places', undefined])
+  })
+
+  test('a set is struck, a recording too; work at the desk is ended, and what was done in it is not got', () => {
+    const r = running()
+    const one = session(r, id)
+    const said = (kind: SessionKind) => {
+      const sessions = new Map([[id, { ...one, kind }]])
+      return valueOf(strikeSession({ ...r, sessions }, { session: id }, later(30))).sentence
+    }
+    expect(said('film')).toMatch(/^Filming struck: \d of \d got in 30 min/)
+    expect(said('record')).toMatch(/^Recording struck: \d of \d got in 30 min/)
+    expect(said('write')).toMatch(/^Writing ended: \d of \d done in 30 min/)
   })
 
   test('with all must-haves got the step is done, copied footage is a step that is, and set-up is learnt', () => {

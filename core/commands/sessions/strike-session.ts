@@ -4,7 +4,7 @@ import { refused } from '../../result'
 import { copiedCheck } from '../../session/checks'
 import { breakMinutes, tookIn } from '../../session/clock'
 import { sectionsOf, shotFrom, shotsOf, type Item } from '../../session/items'
-import { sessionKinds, setUpKind } from '../../session/kinds'
+import { endOf, sessionKinds, setUpKind } from '../../session/kinds'
 import { sayMinutes } from '../../script/timecode'
 import { momentOf, putRecord, type Change, type Command, type Context } from '../change'
 import { settingsOf, withMinutes } from '../work/logged'
@@ -61,7 +61,8 @@ export const strikeSession: Command<{ session: Id }> = (records, { session: id }
     ...parts.flatMap((p) => worked(records, session, p, context)),
     ...(run.kind === 'running' ? setUpLearnt(records, session, setup, context) : []),
   ]
-  const said = `${sessionKinds[session.kind].name} struck: ${mine.filter((i) => i.got).length} of ${mine.length} got in ${sayMinutes(minutes)}`
+  const words = endOf(session.kind)
+  const said = `${sessionKinds[session.kind].name} ${words.ended}: ${mine.filter((i) => i.got).length} of ${mine.length} ${words.got} in ${sayMinutes(minutes)}`
   return sessionDone(records, struck, context, said, { changes, about: parts.map((p) => p.episode) })
 }
 

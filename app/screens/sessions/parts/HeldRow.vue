@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Session } from '@core/records'
 import { sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
-import { sessionKinds } from '@core/session/kinds'
+import { endOf, sessionKinds } from '@core/session/kinds'
 
 /** A session that was held: what was got, and how long it took. */
 const { session } = defineProps<{ session: Session }>()
@@ -19,7 +19,7 @@ const run = computed(() => (session.run.kind === 'struck' ? session.run : undefi
       >, {{ sayDay(session.day) }}</RouterLink
     >
     <p class="sub">set up in {{ sayMinutes(run.setup) }}</p>
-    <p class="num">{{ run.got }} of {{ run.of }} got</p>
+    <p class="num">{{ run.got }} of {{ run.of }} {{ endOf(session.kind).got }}</p>
     <p class="num w-[70px] text-right">{{ sayMinutes(run.minutes) }}</p>
   </li>
 </template>

@@ -8,6 +8,7 @@ import { usePictures } from '@app/stores/pictures'
 import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
 import { hasTakes, takesRemarks } from '@core/session/item-kinds'
+import { endOf } from '@core/session/kinds'
 import KeySign from '@app/ui/KeySign.vue'
 import { marks, reasons, sessionKeys } from '../keymap'
 import type { SessionSeen } from '../useSession'
@@ -124,7 +125,11 @@ const isLate = computed(() => (card.value?.standing.late ?? 0) > 0)
       </p>
     </template>
     <p v-else-if="run.kind === 'running'" class="text-ink-2">
-      All of it is got. Look at what stands before striking, then strike.
+      {{
+        endOf(session.kind).end === 'end'
+          ? 'All of it is done. End the session, and its minutes are logged.'
+          : 'All of it is got. Look at what stands before striking, then strike.'
+      }}
     </p>
     <p class="flex flex-wrap gap-1.5">
       <button

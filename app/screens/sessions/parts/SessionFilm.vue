@@ -6,6 +6,7 @@ import type { Session } from '@core/records'
 import { sayAway } from '@core/rhythm/days'
 import { localAt, momentAt } from '@core/rhythm/zone'
 import type { Cell } from '@core/session/clock'
+import { endOf } from '@core/session/kinds'
 import { setUpName } from '@core/session/order'
 import { useMoment } from '@app/stores/moment'
 import { useGradually } from '@app/ui/gradually'
@@ -63,7 +64,7 @@ const lightAt = computed(() => {
   <section
     class="film film-edge score"
     :style="{ '--rows': rows.length }"
-    :aria-label="`${seen.words.value.name} on film: ${seen.got.value} of ${seen.row.value.length} got`"
+    :aria-label="`${seen.words.value.name} on film: ${seen.got.value} of ${seen.row.value.length} ${endOf(session.kind).got}`"
   >
     <ul class="names">
       <li v-for="r in rows" :key="r.id ?? 'own'" class="flex items-center gap-2.5 min-w-0">

@@ -5,6 +5,7 @@ import type { Session } from '@core/records'
 import { localAt } from '@core/rhythm/zone'
 import { sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
+import { endOf } from '@core/session/kinds'
 import { useLibrary } from '@app/stores/library'
 import { useMoment } from '@app/stores/moment'
 import Flag from '@app/ui/Flag.vue'
@@ -32,6 +33,8 @@ const changes = computed(() => seen.changes.value)
 const wantsLight = computed(() => seen.row.value.some((i) => i.shot.daylight))
 const edit = (to: { at?: string; light?: string }) =>
   library.perform(editSession, { session: session.id, to }, 'quietly')
+const words = computed(() => endOf(session.kind))
+const end = computed(() => (words.value.end === 'end' ? 'End' : 'Strike'))
 const what = computed(() => (seen.words.value.items === 'steps' ? '' : `${seen.words.value.items} `))
 </script>
 
@@ -63,8 +66,8 @@ const what = computed(() => (seen.words.value.items === 'steps' ? '' : `${seen.w
       · done about <strong class="num text-14 text-ink">{{ localAt(clock.ends, moment.zone).time }}</strong>
     </p>
     <p v-else-if="run.kind === 'struck'" class="text-ink-2">
-      <strong class="text-ink">{{ run.got }}</strong> of {{ run.of }} got in {{ sayMinutes(run.minutes) }},
-      set up in
+      <strong class="text-ink">{{ run.got }}</strong> of {{ run.of }} {{ words.got }} in
+      {{ sayMinutes(run.minutes) }}, set up in
       {{ sayMinutes(run.setup) }}
     </p>
     <RouterLink v-if="session.kind === 'write'" to="/scripts" class="btn btn-small">The desk</RouterLink>
@@ -96,7 +99,7 @@ const what = computed(() => (seen.words.value.items === 'steps' ? '' : `${seen.w
       :class="seen.open.value.length === 0 && run.kind === 'running' ? 'btn-main' : ''"
       @click="deeds.strike"
     >
-      {{ seen.open.value.length === 0 ? 'Strike' : 'Strike here' }}
+      {{ seen.open.value.length === 0 ? end : `${end} here` }}
       <KeySign :line="sessionKeys.lines.strike" />
     </button>
     <RouterLink v-if="run.kind === 'struck'" to="/sessions" class="btn">All sessions</RouterLink>
