@@ -41,7 +41,7 @@ export function useSessionDeeds(session: () => Session, seen: SessionSeen) {
   }
   async function goOn() {
     const { run } = session()
-    if (run.kind === 'planned') await library.perform(beginSession, { session: id() })
+    if (run.kind === 'planned') await library.perform(beginSession, { session: id(), order: open() })
     else if (run.kind === 'setting up') await library.perform(rollSession, { session: id(), order: open() })
     else if (run.kind === 'running' && run.pause !== undefined) await pause(false)
   }

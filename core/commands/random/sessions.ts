@@ -78,7 +78,10 @@ export const sessionDeeds = {
   },
   removeSession: (x) =>
     removeSession(x.r, { session: session(x, 'planned', 'running', 'struck')?.id ?? 'none' }, x.c),
-  beginSession: (x) => beginSession(x.r, { session: session(x, 'planned')?.id ?? 'none' }, x.c),
+  beginSession: (x) => {
+    const of = session(x, 'planned')
+    return beginSession(x.r, { session: of?.id ?? 'none', order: items(x, of) }, x.c)
+  },
   rollSession: (x) => {
     const of = session(x, 'setting up')
     return rollSession(x.r, { session: of?.id ?? 'none', order: items(x, of) }, x.c)

@@ -2,28 +2,52 @@ import type { Id, Records, Session, Stretch } from '../../records'
 import { recipeFor } from '../of-episode'
 import { refused } from '../../result'
 import { checksBefore } from '../../session/checks'
-import { sessionKinds } from '../../session/kinds'
+import { endOf, sessionKinds, setUpKind } from '../../session/kinds'
 import { momentOf, type Command, type Context } from '../change'
+import { settingsOf } from '../work/logged'
 import { keptAt } from './in-hand'
 import { episodesOf, runningOf, sessionDone, sessionOf } from './session-of'
 
 const name = (s: Session) => sessionKinds[s.kind].name
 
+/** What a session is once its first thing is in hand; `begun` is when setting up was begun. */
+function rolling(session: Session, order: readonly Id[], first: Id, begun: string, at: string): Session {
+  return { ...session, order: [...order], run: { kind: 'running', begun, rolled: at, at: first, since: at } }
+}
+
 /**
- * Begins a session: setting up runs from now.
+ * Begins a session: setting up runs from now. Work at the desk that needs none goes on to the first of its `order` at
+ * once.
  *
  * Refused:
  * - “This session has begun already.”
  * - and what `sessionOf` refuses
  */
-export const beginSession: Command<{ session: Id }> = (records, { session: id }, context) => {
+export const beginSession: Command<{ session: Id; order?: readonly Id[] }> = (
+  records,
+  { session: id, order = [] },
+  context,
+) => {
   const read = sessionOf(records, id)
   if (!read.ok) return read
   if (read.value.run.kind !== 'planned') return refused('This session has begun already.', 'sessions.run')
-  const run = { kind: 'setting up' as const, begun: momentOf(context) }
-  return sessionDone(records, { ...read.value, run }, context, `${name(read.value)}: setting up`, {
-    about: episodesOf(records, read.value.steps),
-  })
+  const session = read.value
+  const begun = momentOf(context)
+  const about = episodesOf(records, session.steps)
+  const [first] = order
+  const counted = settingsOf(records, context).setup[setUpKind(session.kind)] ?? 0
+  if (endOf(session.kind).end === 'end' && counted === 0 && first !== undefined)
+    return sessionDone(
+      records,
+      rolling(session, order, first, begun, begun),
+      context,
+      `${name(session)}: begun`,
+      {
+        about,
+      },
+    )
+  const run = { kind: 'setting up' as const, begun }
+  return sessionDone(records, { ...session, run }, context, `${name(session)}: setting up`, { about })
 }
 
 /** What must be ready before the first shot and is not. */
@@ -69,11 +93,15 @@ export const rollSession: Command<{ session: Id; order: readonly Id[] }> = (
     const more = open.length > 1 ? ` and ${open.length - 1} more` : ''
     return sessionDone(records, { ...session, run }, context, `Not ready yet: ${text}${more}`)
   }
-  const at = momentOf(context)
-  const run = { kind: 'running' as const, begun: session.run.begun, rolled: at, at: first, since: at }
-  return sessionDone(records, { ...session, order: [...order], run }, context, `${name(session)}: rolling`, {
-    about: episodesOf(records, session.steps),
-  })
+  const { begun } = session.run
+  const goesOn = endOf(session.kind).end === 'end' ? 'begun' : 'rolling'
+  return sessionDone(
+    records,
+    rolling(session, order, first, begun, momentOf(context)),
+    context,
+    `${name(session)}: ${goesOn}`,
+    { about: episodesOf(records, session.steps) },
+  )
 }
 
 /**

@@ -1,5 +1,5 @@
 import { after, exampleContext, exampleNow, refusalOf, valueOf } from '../../examples'
-import type { Records, Session, SessionKind } from '../../records'
+import type { Records, Session, SessionKind, Settings } from '../../records'
 import { stepsIn, itemsIn } from '../../session/items'
 import { exampleWorld, viewOf } from '../../views/example-cards'
 import { weekRows } from '../../views/week'
@@ -227,6 +227,27 @@ describe('running a session', () => {
     expect(film).toMatchObject({ logged: 30, minutes: 30 + 5 + 8, blocks: [] })
     const copy = r.steps.get('e0/copied')
     expect([copy?.name, copy?.doneAt]).toEqual(['Copy the footage to two places', undefined])
+  })
+
+  test('work at the desk that needs no setting up begins with its first thing, anything else with setting up', () => {
+    const begun = (kind: SessionKind, setup: Settings['setup'] = {}) => {
+      const planned = laid('2026-11-24')
+      const [own] = planned.settings.values()
+      if (!own) throw new Error('no settings')
+      const r = {
+        ...planned,
+        settings: new Map([[own.id, { ...own, setup }]]),
+        sessions: new Map([[id, { ...session(planned), id, kind }]]),
+      }
+      return session(after(r, beginSession(r, { session: id, order: films }, exampleContext())), id)
+    }
+    const at = new Date(exampleNow).toISOString()
+    expect(begun('write')).toMatchObject({
+      order: films,
+      run: { kind: 'running', at: 'e0/film', begun: at, rolled: at },
+    })
+    expect(begun('write', { write: 10 }).run.kind).toBe('setting up')
+    expect(begun('film').run.kind).toBe('setting up')
   })
 
   test('a set is struck, a recording too; work at the desk is ended, and what was done in it is not got', () => {

@@ -18,7 +18,7 @@ const run = computed(() => (session.run.kind === 'struck' ? session.run : undefi
       ><span class="font-medium">{{ sessionKinds[session.kind].name }}</span
       >, {{ sayDay(session.day) }}</RouterLink
     >
-    <p class="sub">set up in {{ sayMinutes(run.setup) }}</p>
+    <p v-if="run.setup > 0" class="sub">set up in {{ sayMinutes(run.setup) }}</p>
     <p class="num">{{ run.got }} of {{ run.of }} {{ endOf(session.kind).got }}</p>
     <p class="num w-[70px] text-right">{{ sayMinutes(run.minutes) }}</p>
   </li>

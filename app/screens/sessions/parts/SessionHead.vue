@@ -67,8 +67,8 @@ const what = computed(() => (seen.words.value.items === 'steps' ? '' : `${seen.w
     </p>
     <p v-else-if="run.kind === 'struck'" class="text-ink-2">
       <strong class="text-ink">{{ run.got }}</strong> of {{ run.of }} {{ words.got }} in
-      {{ sayMinutes(run.minutes) }}, set up in
-      {{ sayMinutes(run.setup) }}
+      {{ sayMinutes(run.minutes)
+      }}<template v-if="run.setup > 0">, set up in {{ sayMinutes(run.setup) }}</template>
     </p>
     <RouterLink v-if="session.kind === 'write'" to="/scripts" class="btn btn-small">The desk</RouterLink>
     <Drop v-if="run.kind === 'planned'" label="When" small right
