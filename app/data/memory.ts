@@ -49,17 +49,23 @@ export class Memory {
   }
 
   /**
-   * Looks at the rest of a large library's episodes, a few hundred at a time; those that are damaged are
-   * set aside.
+   * Looks at the rest of a large library's episodes, a few at a time and never so long that a letter that is typed
+   * would wait for it; those that are damaged are set aside.
    */
   private async lookLater(ids: readonly Id[]): Promise<void> {
-    for (let i = 0; i < ids.length; i += 400) {
+    const few = 20
+    for (let i = 0; i < ids.length;) {
       await new Promise((done) => {
-        setTimeout(done, 60)
+        setTimeout(done, 30)
       })
       if (!this.store.isOpen()) return
-      const rows = ids.slice(i, i + 400).flatMap((id) => this.records.episodes.get(id) ?? [])
-      const { aside } = checkedRows('episodes', rows, readerOf('episodes'))
+      const aside: Aside[] = []
+      const until = performance.now() + 5
+      do {
+        const rows = ids.slice(i, i + few).flatMap((id) => this.records.episodes.get(id) ?? [])
+        aside.push(...checkedRows('episodes', rows, readerOf('episodes')).aside)
+        i += few
+      } while (i < ids.length && performance.now() < until)
       if (aside.length > 0) await this.dropped(aside)
     }
   }
