@@ -229,6 +229,23 @@ describe('a damaged record', () => {
   })
 })
 
+test('damaged ideas of a large library are set aside after it was opened, wherever they are; the others stay', async () => {
+  const { name, library, show } = await begun()
+  const id = valueOf(await library.perform(jotIdea, { show: show.id, line: 'Oars' })).about[0] ?? ''
+  const idea = library.records.episodes.get(id)
+  const many = Array.from({ length: 3100 }, (_, i) => ({ ...idea, id: `idea ${i}`, code: `${1000 + i}` }))
+  const damaged = ['idea 30', 'idea 2900']
+  await library.store
+    .table('episodes')
+    .bulkAdd(many.map((e) => (damaged.includes(e.id) ? { ...e, title: 7 } : e)))
+  library.close()
+  const again = await page(name, true)
+  expect(again.aside()).toEqual([])
+  while (again.aside().length < 2) await new Promise((done) => setTimeout(done, 20))
+  expect(again.aside().map((a) => a.key)).toEqual(damaged.map((d) => `episodes/${d}`).sort())
+  expect(again.library.records.episodes.size).toBe(3 + 1 + 3100 - 2)
+})
+
 test('a store that was emptied under the page is noticed; what the page holds is put back', async () => {
   const { library, troubles, ids } = await begun()
   await Promise.all(library.store.tables.map((t) => t.clear()))

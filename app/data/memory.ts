@@ -66,7 +66,11 @@ export class Memory {
         aside.push(...checkedRows('episodes', rows, readerOf('episodes')).aside)
         i += few
       } while (i < ids.length && performance.now() < until)
-      if (aside.length > 0) await this.dropped(aside)
+      if (aside.length > 0) {
+        // All is read anew by that, and looked at from its beginning.
+        await this.dropped(aside)
+        return
+      }
     }
   }
 
