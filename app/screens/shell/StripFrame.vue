@@ -46,6 +46,10 @@ const signFits = computed(() => {
   const said = late.value ? 56 : isScheduled.value ? 72 : outlook.value ? 8 * outlook.value.length : 0
   return width - 96 - said - when.length * 6.8 >= 12 + (form.value?.length ?? 0) * 5.2
 })
+/** Whether the days to go have room behind how it stands; that comes first. */
+const whenFits = computed(
+  () => !outlook.value || width - 96 >= (outlook.value.length + 3 + when.length) * 6.7,
+)
 const late = computed(() => (frame.kind === 'filled' ? card.value?.standing.late : undefined))
 const number = computed(
   () =>
@@ -167,7 +171,8 @@ const trouble = computed(() => {
         aria-hidden="true"
         ><template v-if="late"><Flag :size="9" /><span class="text-rose">late</span> · </template
         ><template v-else-if="isScheduled">scheduled · </template
-        ><template v-else-if="outlook">{{ outlook }} · </template>{{ when }}</span
+        ><template v-else-if="outlook">{{ outlook }}{{ whenFits ? ' · ' : '' }}</template
+        ><template v-if="late || isScheduled || whenFits">{{ when }}</template></span
       >
       <span v-if="frame.kind === 'open' && offers" class="text-12 font-semibold ml-auto" aria-hidden="true"
         >Choose</span
