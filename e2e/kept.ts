@@ -2,6 +2,3 @@ import { join } from 'node:path'
 
 /** What the demo's worker made for the tests' moment, kept for one run: to paint its pictures takes longer than a test. */
 export const keptDemo = join('test-results', '.demo', 'made.json')
-
-/** The address at which the tests' own server gives it. */
-export const keptAt = '/kept-demo.json'

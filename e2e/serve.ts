@@ -6,12 +6,13 @@ import { lampReelServer } from '../server/app'
 import { GivenPages } from '../server/given'
 import { Mailbox } from '../server/mailbox'
 import { StandIn } from '../server/stand-in/store'
-import { keptAt, keptDemo } from './kept'
+import { keptDemo } from './kept'
 
 const port = 4199
 const kept = fileURLToPath(new URL('../test-results/.mailbox', import.meta.url))
 const app = express()
-app.get(keptAt, (_request, response) => {
+// Where `kept-demo.mjs` asks for it.
+app.get('/kept-demo.json', (_request, response) => {
   response.sendFile(resolve(keptDemo), { dotfiles: 'allow' }, (error) => {
     if (error && !response.headersSent) response.status(204).end()
   })

@@ -145,7 +145,8 @@ function stepItem({ card, state }: StepIn): Item {
     number: undefined,
     plan: {},
     picture: undefined,
-    shot: shotFrom(step.id, {}, state.minutesLeft || step.minutes),
+    // What was left of it when the session began, also once it is done: its minutes are logged at the end.
+    shot: shotFrom(step.id, {}, Math.max(0, step.minutes - step.logged) || step.minutes),
     got: state.done,
     takes: [],
   }

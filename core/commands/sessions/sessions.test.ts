@@ -229,6 +229,19 @@ describe('running a session', () => {
     expect([copy?.name, copy?.doneAt]).toEqual(['Copy the footage to two places', undefined])
   })
 
+  test('a step that was begun before takes what is left of it, also once it is done', () => {
+    const world = running()
+    const script = world.steps.get('e0/script')
+    if (!script) throw new Error('no script to write')
+    const begun = { ...script, minutes: 150, logged: 115, doneAt: undefined }
+    const minutes = (doneAt?: string) => {
+      const r = { ...world, steps: new Map(world.steps).set(begun.id, { ...begun, doneAt }) }
+      const desk: Session = { ...session(r, id), kind: 'write', steps: [begun.id], order: [begun.id] }
+      return itemsIn(desk, viewOf(r).stepIn).map((i) => [i.got, i.shot.minutes])
+    }
+    expect([minutes(), minutes(begun.createdAt)]).toEqual([[[false, 35]], [[true, 35]]])
+  })
+
   test('work at the desk that needs no setting up begins with its first thing, anything else with setting up', () => {
     const begun = (kind: SessionKind, setup: Settings['setup'] = {}) => {
       const planned = laid('2026-11-24')
