@@ -92,7 +92,7 @@ const { wide, at, frameWidth, leads, times, frames, flags, named, coming, months
           class="cross"
         />
       </g>
-      <line x1="30" :x2="wide" :y1="rows.lead" :y2="rows.lead" class="axis" />
+      <line x1="38" :x2="wide" :y1="rows.lead" :y2="rows.lead" class="axis" />
       <text x="0" :y="rows.lead - rows.leadHeight + 8" class="small">{{ leads.domain()[1] }} d</text>
       <text x="0" :y="rows.lead" class="small">ready</text>
       <g v-for="m in middles" :key="m.says">
@@ -100,7 +100,7 @@ const { wide, at, frameWidth, leads, times, frames, flags, named, coming, months
         <text :x="m.from" :y="m.top" class="named">{{ m.says }}</text>
       </g>
       <text v-for="m in months" :key="m.x" :x="m.x" :y="rows.months" class="small">{{ m.says }}</text>
-      <line x1="30" :x2="wide" :y1="rows.usual - times(1)" :y2="rows.usual - times(1)" class="usual" />
+      <line x1="38" :x2="wide" :y1="rows.usual - times(1)" :y2="rows.usual - times(1)" class="usual" />
       <text x="0" :y="rows.usual - times(1) + 3" class="small">usual</text>
       <text x="0" :y="rows.usual + 14" class="small">hours</text>
       <text v-for="n in named" :key="n.says" :x="n.x" :y="n.y" text-anchor="middle" class="named">
