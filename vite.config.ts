@@ -108,6 +108,8 @@ export default defineConfig({
         hostType === 'html' ? needed : needed.filter((file) => file.endsWith('.css')),
     },
     rolldownOptions: {
+      // Its index brings nothing but what is taken from it.
+      treeshake: { moduleSideEffects: [{ test: /node_modules.rrule\b/, sideEffects: false }] },
       output: {
         codeSplitting: {
           includeDependenciesRecursively: false,

@@ -10,20 +10,46 @@ interface Module {
 }
 type Info = (id: string) => Module | null
 
-/** Lists of a folder's commands: who takes one from there does not need the others. */
-const lists = /[\\/]core[\\/]commands[\\/]([a-z-]+)[\\/]index\.ts$/
+/** Lists of a folder's commands, and of the icons: who takes one from there does not need the others. */
+const lists =
+  /[\\/]core[\\/](commands[\\/][a-z-]+)[\\/]index\.ts$|[\\/](@lucide[\\/]vue)[\\/].*lucide-vue\.mjs$/
 
-/** What a module takes out of a list of commands: the modules of those alone. */
+/** The names that a list hands on, by the file they come from. */
+function handedOn(code: string): Map<string, string[]> {
+  const lines = code.matchAll(/export\s*\{([^}]*)\}\s*from\s*['"][^'"]*\/([^'"]+)['"]/g)
+  return new Map(
+    [...lines].map(([, names = '', file = '']) => [
+      file,
+      names.split(',').map((name) => name.replace('default as', '').trim()),
+    ]),
+  )
+}
+
+const looked = new Map<string, Map<string, string[]>>()
+/** The modules of a list with the names that it offers of them; looked up once a build. */
+function offeredBy(list: string, info: Info): Map<string, string[]> {
+  const known = looked.get(list)
+  if (known) return known
+  const handed = handedOn(info(list)?.code ?? '')
+  const all = new Map<string, string[]>()
+  for (const id of info(list)?.importedIds ?? []) {
+    const own = info(id)?.code?.matchAll(/export (?:const|function) (\w+)/g) ?? []
+    all.set(id, [...[...own].map(([, name = '']) => name), ...(handed.get(id.replace(/.*[\\/]/, '')) ?? [])])
+  }
+  looked.set(list, all)
+  return all
+}
+
+/** What a module takes out of a list: the modules of that alone. */
 function takenFrom(list: string, by: Module, info: Info): string[] {
-  const folder = lists.exec(list)?.[1] ?? ''
+  const [, folder, icons] = lists.exec(list) ?? []
   const imports = by.code?.matchAll(/import\s*\{([^}]*)\}\s*from\s*['"]([^'"]+)['"]/g) ?? []
   const wanted = [...imports]
-    .filter(([, , from]) => from?.endsWith(`commands/${folder}`))
-    .flatMap(([, names = '']) => names.split(',').map((name) => name.trim()))
-  return (info(list)?.importedIds ?? []).filter((id) => {
-    const offered = info(id)?.code?.matchAll(/export (?:const|function) (\w+)/g) ?? []
-    return [...offered].some(([, name = '']) => wanted.includes(name))
-  })
+    .filter(([, , from]) => from?.endsWith(folder ?? icons ?? ''))
+    .flatMap(([, names = '']) => names.split(',').map((name) => name.replace(/\sas\s.*/, '').trim()))
+  return [...offeredBy(list, info)]
+    .filter(([, names]) => names.some((name) => wanted.includes(name)))
+    .map(([id]) => id)
 }
 
 /** What some modules import at once, and what that imports. */
@@ -43,24 +69,27 @@ function reached(from: readonly string[], info: Info): Set<string> {
   return seen
 }
 
-const desk = ['./app/index.html', './app/screens/today/Today.vue']
-const welcome = ['./app/screens/welcome/Welcome.vue']
-const pages = ['./app/jot.html', './app/post.html', './app/belt.html', './app/helper.html']
-/** What works beside the screens, a moment after the start. */
-const beside = ['plan', 'ranking', 'reminders', 'mail', 'belt', 'helpers', 'counts'].map(
-  (name) => `./app/stores/${name}.ts`,
-)
+/** What is needed at once by each part that is fetched as one. */
+const parts = {
+  desk: ['./app/index.html', './app/screens/today/Today.vue'],
+  welcome: ['./app/screens/welcome/Welcome.vue'],
+  /** Today once there is something to do. */
+  day: ['./app/screens/today/Day.vue'],
+  /** The write path, fetched when Today stands. */
+  writing: ['./app/data/writing.ts'],
+  /** What works beside the screens, a moment after the start. */
+  beside: ['plan', 'ranking', 'reminders', 'mail', 'belt', 'helpers', 'counts'].map(
+    (name) => `./app/stores/${name}.ts`,
+  ),
+  pages: ['./app/jot.html', './app/post.html', './app/belt.html', './app/helper.html'],
+}
+type Part = keyof typeof parts
 
-let known: Record<'desk' | 'welcome' | 'beside' | 'pages', Set<string>> | undefined
-/** Who needs what at once; looked up once a build. */
-function needs(info: Info): NonNullable<typeof known> {
-  known ??= {
-    desk: reached(desk, info),
-    welcome: reached(welcome, info),
-    beside: reached(beside, info),
-    pages: reached(pages, info),
-  }
-  return known
+let known: Map<string, Set<string>> | undefined
+/** Whether a part needs a module at once; looked up once a build. */
+function isFor(part: Part, id: string, info: Info): boolean {
+  known ??= new Map(Object.entries(parts).map(([name, from]) => [name, reached(from, info)]))
+  return known.get(part)?.has(id) ?? false
 }
 
 /** Packages that every page needs at once. */
@@ -77,13 +106,18 @@ function isLight(id: string, info: Info): boolean {
   )
 }
 
+type File = 'every-page' | 'today' | 'day' | 'writing' | 'beside' | 'shared'
+
 /** The file of a module that is not needed at the very start; the bundler decides where this says nothing. */
-function fileOf(id: string, info: Info): 'every-page' | 'today' | 'beside' | 'shared' | null {
-  const by = needs(info)
-  if (by.pages.has(id)) return by.desk.has(id) ? 'every-page' : null
-  if (by.desk.has(id)) return 'today'
-  if (by.beside.has(id)) return 'beside'
-  return by.welcome.has(id) || !isLight(id, info) ? null : 'shared'
+function fileOf(id: string, info: Info): File | null {
+  const by = (part: Part) => isFor(part, id, info)
+  if (by('pages')) return by('desk') ? 'every-page' : null
+  if (by('desk')) return 'today'
+  // None of these waits for what another one needs besides.
+  const one = (['welcome', 'day', 'writing'] as const).filter(by)
+  if (one.length > 0) return one.length > 1 || one[0] === 'welcome' ? null : (one[0] ?? null)
+  if (by('beside')) return 'beside'
+  return isLight(id, info) ? 'shared' : null
 }
 
 interface Chunking {
@@ -111,7 +145,7 @@ export const files = [
   },
   {
     // What Today needs besides, what the desk shares with the other pages, and what works beside the screens.
-    name: only(['every-page', 'today', 'beside']),
+    name: only(['every-page', 'today', 'day', 'writing', 'beside']),
     test: ours,
   },
   {

@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib'
 import { createServer } from 'node:http'
 import { fileURLToPath } from 'node:url'
-import { chromium } from '@playwright/test'
+import { chromium, type Page } from '@playwright/test'
 import { headless } from '../e2e/chromium'
 import { lampReelServer } from '../server/app'
 import { line } from './measure'
@@ -18,22 +18,65 @@ await new Promise<void>((ready) => {
 const base = 'http://127.0.0.1:4197'
 const browser = await chromium.launch(headless)
 
-const first = await browser.newPage({ reducedMotion: 'reduce' })
-const sizes: Promise<number>[] = []
-first.on('response', (response) => {
-  if (response.url().endsWith('.js')) sizes.push(response.body().then((body) => gzipSync(body).length))
-})
-await first.addInitScript(() => {
+const today = { name: /day/, level: 1 }
+const own = await browser.newContext({ reducedMotion: 'reduce' })
+await own.addInitScript(() => {
   localStorage.setItem('lamp-reel.world.demo', 'own')
 })
-await first.goto(base)
+await own.addInitScript(() => {
+  new MutationObserver((_, seen) => {
+    if (!/day/.test(document.querySelector('#screen h1')?.textContent ?? '')) return
+    performance.mark('today')
+    seen.disconnect()
+  }).observe(document, { childList: true, subtree: true })
+})
+/** A page whose script is weighed: `said` gives what was asked for before Today stood, kB gzipped. */
+async function weighed() {
+  const page = await own.newPage()
+  const sizes = new Map<string, Promise<number>>()
+  page.on('response', (response) => {
+    const size = () => response.body().then((body) => gzipSync(body).length)
+    if (response.url().endsWith('.js'))
+      sizes.set(
+        response.url(),
+        size().catch(() => 0),
+      )
+  })
+  await page.goto(base)
+  async function said(): Promise<string> {
+    await page.getByRole('heading', today).waitFor()
+    const before = await page.evaluate(() => {
+      const [stood] = performance.getEntriesByName('today')
+      const files = performance.getEntriesByType('resource')
+      return files.filter((f) => f.startTime < (stood?.startTime ?? 0)).map((f) => f.name)
+    })
+    const all = await Promise.all(before.map((file) => sizes.get(file) ?? Promise.resolve(0)))
+    return `${(all.reduce((a, b) => a + b, 0) / 1000).toFixed(0)} kB`
+  }
+  return { page, said }
+}
+const { page: first, said: ofNewcomer } = await weighed()
 await first.getByRole('button', { name: 'Begin' }).waitFor()
 await first.getByLabel('Name of the show').fill('Bench')
 await first.getByRole('button', { name: 'Begin' }).click()
-await first.getByRole('heading', { level: 1, name: /day/ }).waitFor()
-const bytes = (await Promise.all(sizes)).reduce((a, b) => a + b, 0)
-console.log(`script before Today is usable, gzipped                          ${(bytes / 1000).toFixed(0)} kB`)
-await first.context().close()
+console.log(`script of a newcomer until Today, with Welcome, gzipped         ${await ofNewcomer()}`)
+const again = await weighed()
+console.log(`script before Today with nothing planned, gzipped               ${await again.said()}`)
+await jotted(first)
+const worked = await weighed()
+console.log(`script before Today with work, gzipped                          ${await worked.said()}`)
+await own.close()
+
+/** Puts a first idea on the next slot. */
+async function jotted(page: Page): Promise<void> {
+  await page.keyboard.press('i')
+  await page.keyboard.type('Steaming ribs')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Choose an idea', exact: true }).click()
+  await page.getByRole('dialog').getByText('Steaming ribs').first().click()
+  await page.getByRole('region', { name: 'Ready ahead' }).waitFor()
+}
 
 const page = await (
   await browser.newContext({

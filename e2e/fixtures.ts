@@ -57,6 +57,7 @@ export async function demo(page: Page, path = '/today'): Promise<void> {
   await page.goto(path)
   // Not an expectation: each time one of those is not met yet, all that is on the page is described.
   await page.getByRole('link', { name: 'Lamp Reel, to Today' }).waitFor({ timeout: 90_000 })
+  if (path === '/today') await page.locator('#screen h1').waitFor()
 }
 
 /**

@@ -5,6 +5,7 @@ import { tableNames, type Episode } from '@core/records'
 import { now } from './clock'
 import type { Store } from './database'
 import { writeLine } from './journal'
+import { revisionOf } from './revision'
 
 /** Another tab changed a record first, or stands on the slot. */
 export class Overtaken extends Error {
@@ -18,20 +19,6 @@ export class Missed extends Error {
   constructor() {
     super('missed')
   }
-}
-
-/** The store was emptied or deleted under the page. */
-export class Gone extends Error {
-  constructor() {
-    super('gone')
-  }
-}
-
-/** How often the store was written, over all tabs. Throws `Gone` where the store is not ours any more. */
-export async function revisionOf(store: Store): Promise<number> {
-  const [schema, rev] = await store.meta.bulkGet(['schema', 'rev'])
-  if (schema === undefined) throw new Gone()
-  return typeof rev?.value === 'number' ? rev.value : 0
 }
 
 /**

@@ -1,6 +1,6 @@
 import Dexie, { type Table } from 'dexie'
 import type { FileRecord } from '@core/commands/change'
-import { schemaVersion } from '@core/records/migrations'
+import { schemaVersion } from '@core/records/version'
 import type { Aside } from '@core/formats/backup'
 import { tableNames, tables, type JournalLine, type RecordOf, type TableName } from '@core/records'
 

@@ -1,17 +1,18 @@
 import { inverse, merged, reversible } from '@core/commands/change'
-import type { Change, Id, JournalLine } from '@core/records'
+import type { Change } from '@core/records'
 import { ok, refused, type Result } from '@core/result'
 import { now } from './clock'
-import { Gone, Overtaken, inOneWrite, put } from './commit'
+import { Overtaken, inOneWrite, put } from './commit'
 import type { Store } from './database'
 import { writeLine } from './journal'
 import type { Memory } from './memory'
 import { problemOf } from './problems'
 import type { WriteQueue } from './queue'
+import { Gone } from './revision'
 import type { Tabs } from './tabs'
 import type { Watcher } from './watcher'
 
-/** What was done, line by line: taken back, done again, and looked at. */
+/** What was done, line by line: taken back, and done again. */
 export class History {
   constructor(
     private readonly store: Store,
@@ -98,14 +99,5 @@ export class History {
       if (error instanceof Gone) this.watcher.trouble(problem)
       return { ok: false, problem }
     }
-  }
-
-  /** The lines of an episode's history, newest first. */
-  async linesOf(episode: Id): Promise<JournalLine[]> {
-    const lines = await this.store.journal.where('about').equals(episode).toArray()
-    return lines
-      .filter((l) => l.state !== 'dropped')
-      .sort((a, b) => b.seq - a.seq)
-      .slice(0, 200)
   }
 }

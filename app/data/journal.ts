@@ -1,6 +1,6 @@
 import type { Table } from 'dexie'
 import { merged } from '@core/commands/change'
-import type { Change, JournalLine } from '@core/records'
+import type { Change, Id, JournalLine } from '@core/records'
 
 /** How many of the last lines keep what undo needs; older ones keep their sentence. */
 const undoable = 200
@@ -87,4 +87,13 @@ export async function changesSince(
   for (let n = seen + 1; n <= rev; n++) if (!known.has(n)) return undefined
   if (lines.some((l) => l.state === 'dropped')) return undefined
   return lines.reverse().flatMap((l) => l.changes)
+}
+
+/** The lines of an episode's history, newest first. */
+export async function linesOf(journal: Table<JournalLine, number>, episode: Id): Promise<JournalLine[]> {
+  const lines = await journal.where('about').equals(episode).toArray()
+  return lines
+    .filter((l) => l.state !== 'dropped')
+    .sort((a, b) => b.seq - a.seq)
+    .slice(0, 200)
 }

@@ -1,31 +1,33 @@
-import { checked, type Command, type Outcome } from '@core/commands/change'
-import { withFollowOns } from '@core/commands/follow'
+import type { Command, Outcome } from '@core/commands/change'
 import type { Id, JournalLine, Records, Step } from '@core/records'
-import { ok, type Result } from '@core/result'
-import { newId, now } from './clock'
-import { Gone } from './commit'
+import { ok, refused, type Result } from '@core/result'
 import { Store } from './database'
-import { History } from './history'
+import { linesOf } from './journal'
 import { Memory } from './memory'
 import { problemOf } from './problems'
-import { WriteQueue } from './queue'
+import { Gone } from './revision'
 import { Tabs, type Message } from './tabs'
 import { upgraded } from './upgraded'
 import type { Watcher } from './watcher'
+import type { Writing } from './writing'
 
 export type { Watcher } from './watcher'
 
+const notFetched = refused(
+  'Lamp Reel does not answer, so this was not done. See that it still runs, then do it again.',
+  'program',
+)
+
 /**
- * The records of one world in memory, and the one write path to its store. A command is run on the records,
- * shown at once, and written in one transaction with its line in the journal; where another tab was first,
- * it is run again on what that tab left. Nothing else writes records.
+ * The records of one world in memory, and the one write path to its store (`Writing`), which is fetched a moment
+ * after the records are there: nothing needs it before the first thing is done.
  */
 export class Library {
   readonly store: Store
   private readonly memory: Memory
-  private readonly queue: WriteQueue
-  private readonly past: History
   private readonly tabs: Tabs
+  private writing: Writing | undefined
+  private fetching: Promise<Writing | undefined> | undefined
 
   constructor(
     name: string,
@@ -37,8 +39,6 @@ export class Library {
     this.tabs = new Tabs(name, (message) => {
       void this.heard(message)
     })
-    this.queue = new WriteQueue(store, this.memory, this.tabs, watcher)
-    this.past = new History(store, this.memory, this.queue, this.tabs, watcher)
     // A newer page wants to bring the store up to date: this one lets it, and says so.
     this.store.on('versionchange', () => {
       this.store.close()
@@ -109,31 +109,50 @@ export class Library {
       .toArray()
   }
 
+  /** Fetches the write path, once; nothing where nobody answers. Asked again later, it tries again. */
+  fetchWriting(): Promise<Writing | undefined> {
+    this.fetching ??= import('./writing').then(
+      ({ Writing }) => {
+        this.writing = new Writing(this.store, this.memory, this.tabs, this.watcher)
+        return this.writing
+      },
+      () => {
+        this.fetching = undefined
+        return undefined
+      },
+    )
+    return this.fetching
+  }
+
   /**
-   * Runs a command: the change is in the records when this returns, and in the store when the promise is
-   * kept.
+   * Runs a command: the change is in the records when this returns, but for the first one where it comes before the
+   * write path, and in the store when the promise is kept.
    */
   perform<Wish extends object>(command: Command<Wish>, wish: Wish): Promise<Result<Outcome>> {
     const ids = 'episode' in wish && typeof wish.episode === 'string' ? [wish.episode] : []
-    if (ids.every((id) => this.memory.isLoaded(id))) return this.begun(command, wish)
-    return this.ensure(ids).then(() => this.begun(command, wish))
+    const { writing } = this
+    if (!writing) return this.afterFetching((fetched) => this.begun(fetched, ids, command, wish))
+    return this.begun(writing, ids, command, wish)
   }
 
-  private begun<Wish>(command: Command<Wish>, wish: Wish): Promise<Result<Outcome>> {
-    const context = { now: now(), id: newId }
-    const run = (): Result<Outcome> => {
-      const done = command(this.records, wish, context)
-      return done.ok ? checked(withFollowOns(this.records, done.value, context)) : done
-    }
-    const result = run()
-    if (!result.ok) return Promise.resolve(result)
-    this.memory.showMade(result.value.changes)
-    return this.queue.add(result.value, run)
+  private begun<Wish>(writing: Writing, ids: Id[], command: Command<Wish>, wish: Wish) {
+    if (ids.every((id) => this.memory.isLoaded(id))) return writing.perform(command, wish)
+    return this.ensure(ids).then(() => writing.perform(command, wish))
+  }
+
+  /** What is done before the write path is there waits for it; until then something waits to be stored. */
+  private async afterFetching<T>(work: (writing: Writing) => Promise<Result<T>>): Promise<Result<T>> {
+    this.watcher.writing?.(true)
+    const writing = this.writing ?? (await this.fetchWriting())
+    const done = writing ? await work(writing) : notFetched
+    if (writing?.isIdle ?? true) this.watcher.writing?.(false)
+    return done
   }
 
   /** Kept when everything shown is also stored. */
   async settled(): Promise<void> {
-    await this.queue.settled()
+    await this.fetching
+    await this.writing?.settled()
   }
 
   /**
@@ -151,17 +170,17 @@ export class Library {
 
   /** Takes back the last thing that was done, or does again what was taken back last; says which. */
   step(way: 'undo' | 'redo'): Promise<Result<string>> {
-    return this.past.step(way)
+    return this.afterFetching((writing) => writing.past.step(way))
   }
 
   /** Takes back what some lines of the history did; see `History.takeBack`. */
   takeBack(lines: readonly number[]): Promise<Result<string>> {
-    return this.past.takeBack(lines)
+    return this.afterFetching((writing) => writing.past.takeBack(lines))
   }
 
   /** The lines of an episode's history, newest first. */
   history(episode: Id): Promise<JournalLine[]> {
-    return this.past.linesOf(episode)
+    return linesOf(this.store.journal, episode)
   }
 
   /** A file's bytes; of one that is on its way into the store when it has arrived. */

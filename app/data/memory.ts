@@ -9,10 +9,10 @@ import {
   type Records,
   type TableName,
 } from '@core/records'
-import { revisionOf } from './commit'
 import type { Store } from './database'
 import { changesSince } from './journal'
 import { checkedRows, readStore, readerOf, setAside, settledRows } from './reading'
+import { revisionOf } from './revision'
 import type { Watcher } from './watcher'
 
 /**

@@ -1,5 +1,5 @@
 import type { Problem } from '@core/result'
-import { Gone } from './commit'
+import { Gone } from './revision'
 
 /** What a failure of the store means to a person, and the way out. */
 export function problemOf(error: unknown): Problem {

@@ -1,10 +1,11 @@
 import { merged, type Outcome } from '@core/commands/change'
 import { upheld } from '@core/commands/uphold'
 import { ok, refused, type Result } from '@core/result'
-import { Gone, Missed, Overtaken, commit } from './commit'
+import { Missed, Overtaken, commit } from './commit'
 import type { Store } from './database'
 import type { Memory } from './memory'
 import { problemOf } from './problems'
+import { Gone } from './revision'
 import type { Tabs } from './tabs'
 import type { Watcher } from './watcher'
 
@@ -50,6 +51,11 @@ export class WriteQueue {
       this.working ??= this.work()
       this.watcher.writing?.(true)
     })
+  }
+
+  /** Whether nothing waits to be stored. */
+  get isIdle(): boolean {
+    return this.working === undefined
   }
 
   /** Kept when everything that was added is stored, or has failed. */

@@ -11,8 +11,8 @@ import {
 } from '@core/records'
 import { followDays } from '@core/recipe/progress'
 import { now } from './clock'
-import { revisionOf } from './commit'
 import type { Store } from './database'
+import { revisionOf } from './revision'
 
 /**
  * Episodes that went out within so many days are read with their steps: their work stands in the days on

@@ -9,7 +9,7 @@ import { layOnDay } from '@core/commands/week'
 import { exampleAt, exampleEpisode, exampleRecords, exampleStep, valueOf } from '@core/examples'
 import { tables } from '@core/records'
 import { asVersion4 } from '@core/records/as-version-4'
-import { schemaVersion } from '@core/records/migrations'
+import { schemaVersion } from '@core/records/version'
 import { Library } from './library'
 import { backupOf, restoreInto, sweepFiles, wholeOf } from './whole'
 

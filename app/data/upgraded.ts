@@ -1,5 +1,5 @@
 import { tableNames } from '@core/records'
-import { migrate, schemaVersion } from '@core/records/migrations'
+import { schemaVersion } from '@core/records/version'
 import { ok, type Result } from '@core/result'
 import type { Store } from './database'
 
@@ -12,6 +12,8 @@ export async function upgraded(store: Store): Promise<Result<void>> {
     for (const name of tableNames) tables[name] = await store.rows(name).toArray()
     tables['journal'] = await store.journal.toArray()
     tables['aside'] = await store.aside.toArray()
+    // Fetched by the few that come from an older program.
+    const { migrate } = await import('@core/records/migrations')
     const next = migrate(tables, Number(version))
     if (!next.ok) return next
     await store.transaction('rw', store.tables, async () => {

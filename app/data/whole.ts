@@ -10,7 +10,7 @@ import {
   type Rows,
   type TableName,
 } from '@core/records'
-import { schemaVersion } from '@core/records/migrations'
+import { schemaVersion } from '@core/records/version'
 import { ok, type Result } from '@core/result'
 import { now } from './clock'
 import type { Store } from './database'

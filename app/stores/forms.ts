@@ -1,5 +1,4 @@
 import { computed } from 'vue'
-import { chooseForm } from '@core/commands/episode'
 import { formNames, formOf } from '@core/form'
 import type { Episode, Show } from '@core/records'
 import { useDesk } from './desk'
@@ -13,9 +12,6 @@ export function useForms() {
   const desk = useDesk()
   const of = (episode: Episode): string | undefined => formOf(library.records.shows, episode)?.name
   const names = computed(() => formNames(moment.shows))
-  function choose(episodes: readonly Episode[], form: string | undefined) {
-    return library.perform(chooseForm, { episodes: episodes.map((e) => e.id), form })
-  }
   /** Whether a view that looks at one show, or one kind, shows an episode. */
   const isShown = (episode: Episode): boolean =>
     desk.only.kind === 'all' ||
@@ -23,5 +19,5 @@ export function useForms() {
   /** Whether it shows what is open of a show: of one kind there is nothing open yet. */
   const isShownOf = (show: Show): boolean =>
     desk.only.kind === 'all' || (desk.only.kind === 'show' && desk.only.id === show.id)
-  return { of, names, choose, isShown, isShownOf }
+  return { of, names, isShown, isShownOf }
 }

@@ -71,10 +71,13 @@ export const useLibrary = defineStore('library', () => {
     if (world.value === 'demo') await fill(false)
     records.value = library.records
     state.value = 'open'
-    const { store } = library
+    const entered = library
+    setTimeout(() => {
+      void entered.fetchWriting()
+    }, 300)
     setTimeout(() => {
       void whole()
-        .then(({ sweepFiles }) => sweepFiles(store))
+        .then(({ sweepFiles }) => sweepFiles(entered.store))
         .catch(() => 0)
     }, 8000)
   }

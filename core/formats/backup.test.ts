@@ -9,7 +9,7 @@ import {
   valueOf,
 } from '../examples'
 import { rowsOf } from '../records'
-import { schemaVersion } from '../records/migrations'
+import { schemaVersion } from '../records/version'
 import { readBackup, writeBackup, type WholeStore } from './backup'
 
 const records = exampleRecords()

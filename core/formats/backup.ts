@@ -10,7 +10,8 @@ import {
   type Rows,
   type TableName,
 } from '../records'
-import { migrate, schemaVersion, type RawTables } from '../records/migrations'
+import { migrate, type RawTables } from '../records/migrations'
+import { schemaVersion } from '../records/version'
 import { filesOf } from '../commands/files'
 import { ok, refused, type Problem, type Result } from '../result'
 import { deepest, faultsOf, nameOf, nestedBeyond } from './whole-check'

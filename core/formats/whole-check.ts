@@ -1,6 +1,6 @@
 import { rowsFrom, tableNames, tables, type Id, type RecordOf, type Rows, type TableName } from '../records'
 import { inOrder } from '../recipe/needs'
-import { recipeFault } from '../recipe/edit'
+import { recipeFault } from '../recipe/fault'
 
 /** A record that cannot stay, and why. */
 export interface Fault {

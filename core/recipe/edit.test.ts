@@ -1,6 +1,7 @@
 import { exampleAt, refusalOf, valueOf } from '../examples'
 import type { RecipeLine } from '../records'
-import { recipeFault, withStage, withStageMoved, withoutLine, withoutStage } from './edit'
+import { withStage, withStageMoved, withoutLine, withoutStage } from './edit'
+import { recipeFault } from './fault'
 import { daysBefore, leadAt, scoreOf } from './score'
 import { fullRecipe } from './starters'
 

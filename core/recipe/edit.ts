@@ -1,6 +1,5 @@
 import type { Id, Lead, Recipe, RecipeLine, Stage } from '../records'
 import { ok, refused, type Result } from '../result'
-import { inOrder } from './needs'
 
 type Body = Pick<Recipe, 'stages' | 'lines'>
 
@@ -87,40 +86,6 @@ export function withStageMoved<R extends Body>(recipe: R, id: Id, by: 1 | -1): R
   stages[at] = other
   stages[to] = mine
   return { ...recipe, stages }
-}
-
-/**
- * What is wrong with a recipe's stages and lines, in a sentence: circles of needs (named), of stages, of
- * leads; lines in no stage.
- */
-export function recipeFault(recipe: Body): Result<true> {
-  const order = inOrder(recipe.lines)
-  if (!order.ok) return order
-  const stages = inOrder(recipe.stages.map((s) => ({ id: s.id, name: s.name, needs: s.after })))
-  if (!stages.ok) return stages
-  const known = new Set(recipe.stages.map((s) => s.id))
-  const lost = recipe.lines.find((l) => !known.has(l.stage))
-  if (lost)
-    return refused(`“${lost.name}” is in no stage of this recipe. Choose one for it.`, 'recipes.lines.stage')
-  const leads = inOrder(
-    recipe.lines.map((l) => ({
-      id: l.id,
-      name: l.name,
-      needs: l.lead.kind === 'ahead' ? [l.lead.step] : [],
-    })),
-  )
-  return leads.ok
-    ? ok(true)
-    : refused(
-        leads.problem.sentence
-          .replace(
-            'These steps wait for each other in a circle',
-            'The leads of these steps are counted from each other in a circle',
-          )
-          .replaceAll(' needs ', ' before ')
-          .replace('one of these needs', 'one of these leads'),
-        'recipes.lines.lead',
-      )
 }
 
 /** Lines with a new one at the end of a stage's, due with the last of them. */

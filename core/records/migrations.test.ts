@@ -11,7 +11,8 @@ import {
 } from '../examples'
 import { JournalLine, tableNames, tables, type Rows } from '.'
 import { asVersion4, tablesAsVersion4 } from './as-version-4'
-import { migrate, schemaVersion } from './migrations'
+import { migrate } from './migrations'
+import { schemaVersion } from './version'
 
 const stamps = { createdAt: exampleAt, updatedAt: exampleAt }
 const ways = {

@@ -3,9 +3,7 @@ import { bareIdea } from './idea'
 import { recordFrom4 } from './from-4'
 import { recordFrom5 } from './from-5'
 import { freshSetup, freshWeights } from './settings'
-
-/** The version of the records' schema that this program writes. */
-export const schemaVersion = 10
+import { schemaVersion } from './version'
 
 /** Tables as they were read, before anything is known of them. */
 export type RawTables = Record<string, unknown[]>

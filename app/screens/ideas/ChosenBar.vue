@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { chooseForm } from '@core/commands/episode'
 import {
   dropEpisodes,
   editMany,
@@ -85,7 +86,7 @@ async function merge() {
       class="field w-auto min-h-[28px] py-0.5"
       aria-label="Kind of the chosen"
       value=""
-      @change="forms.choose(ideas.picked, typedIn($event))"
+      @change="library.perform(chooseForm, { episodes: ids, form: typedIn($event) })"
     >
       <option value="" disabled>Kind…</option>
       <option v-for="n in forms.names.value" :key="n" :value="n">{{ n }}</option></select

@@ -1,4 +1,4 @@
-import { recipeFault } from '../../recipe/edit'
+import { recipeFault } from '../../recipe/fault'
 import { type Recipe, type RecipeLine, Recipe as RecipeSchema } from '../../records'
 import { unknownWords } from '../../release/description'
 import { type Result, ok, refused } from '../../result'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { chooseForm } from '@core/commands/episode'
 import type { Episode } from '@core/records'
 import { useForms } from '@app/stores/forms'
 import { useLibrary } from '@app/stores/library'
@@ -18,7 +19,7 @@ const own = computed(() => library.records.shows.get(episode.show)?.forms ?? [])
     ><select
       class="field"
       :value="forms.of(episode) ?? ''"
-      @change="forms.choose([episode], typedIn($event) || undefined)"
+      @change="library.perform(chooseForm, { episodes: [episode.id], form: typedIn($event) || undefined })"
     >
       <option value="">not said</option>
       <option v-for="f in own" :key="f.id" :value="f.name">{{ f.name }}</option>
