@@ -173,6 +173,39 @@ async function keying(what: string): Promise<void> {
   console.log(line(`${what}, key to letter: middle`, letters[20] ?? 0))
   console.log(line(`${what}, key to letter: slowest of 40`, letters.at(-1) ?? 0))
 }
+/** From a key that does something to the frame that shows it done. */
+async function doing(what: string, key: string): Promise<void> {
+  const times: number[] = []
+  for (let i = 0; i < 8; i++) {
+    await page.evaluate(
+      () =>
+        new Promise((rested) => {
+          setTimeout(() => requestIdleCallback(rested), 600)
+        }),
+    )
+    const done = page.evaluate(
+      () =>
+        new Promise<number>((told) => {
+          const from = { at: 0 }
+          const seen = () => {
+            from.at = performance.now()
+            requestAnimationFrame(() =>
+              setTimeout(() => {
+                told(performance.now() - from.at)
+              }, 0),
+            )
+          }
+          addEventListener('keydown', seen, { once: true, capture: true })
+        }),
+    )
+    await page.keyboard.press(key)
+    times.push(await done)
+  }
+  console.log(line(`${what}, key to paint: the middle of eight`, middleOf(times)))
+}
+await page.getByRole('link', { name: 'Lamp Reel, to Today' }).click()
+await page.locator('#nextout').waitFor()
+await doing('a step begins or stops, 15,000 episodes', 't')
 await page.goto(`${base}/ideas`)
 await page.locator('[aria-label="Ideas"] li').first().waitFor()
 await typing('find in 15,000 episodes', 'input[type="search"]')

@@ -6,7 +6,7 @@ export function useAddresses() {
   const library = useLibrary()
   const of = (episode: Episode): { name: string; address: string }[] =>
     Object.entries(episode.addresses ?? {}).map(([id, address]) => ({
-      name: library.records.outlets.get(id)?.name ?? 'its outlet',
+      name: library.tables.outlets.get(id)?.name ?? 'its outlet',
       address,
     }))
   async function copy(address: string): Promise<void> {

@@ -63,7 +63,7 @@ export const useBelt = defineStore('belt', () => {
       ideas: [...cards.ideas].reverse(),
       sessions: await Promise.all(soon.map(orderOf)),
       stepIn: cards.stepIn,
-      letters: library.records.letters.values(),
+      letters: library.tables.letters.values(),
     })
     const text = sealed(JSON.stringify(snapshot), mail.address.key, (n) =>
       crypto.getRandomValues(new Uint8Array(n)),

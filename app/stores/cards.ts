@@ -39,7 +39,7 @@ export const useCards = defineStore('cards', () => {
   const library = useLibrary()
   const moment = useMoment()
   const desk = useDesk()
-  const everyStep = computed(() => library.records.steps)
+  const everyStep = computed(() => library.tables.steps)
   /**
    * Every episode once over: which are in work, ideas or released, and each show's that have a place, a
    * number or are out.
@@ -53,7 +53,7 @@ export const useCards = defineStore('cards', () => {
   const sorted = computed(() => {
     const [work, ideas, released]: [Episode[], Episode[], Episode[]] = [[], [], []]
     const byShow = new Map<Id, Episode[]>()
-    for (const e of library.records.episodes.values()) {
+    for (const e of library.tables.episodes.values()) {
       const { kind } = e.phase
       if (kind === 'work') work.push(e)
       else if (kind === 'idea') ideas.push(e)
@@ -91,7 +91,7 @@ export const useCards = defineStore('cards', () => {
     counted = { shows, minute, of, numbers: found }
     return found
   })
-  const stepsBy = computed(() => group(library.records.steps.values(), (s) => s.episode))
+  const stepsBy = computed(() => group(library.tables.steps.values(), (s) => s.episode))
 
   /**
    * Minutes that bringing a part takes in each show, as far as that was learnt; the same object while it
@@ -106,7 +106,7 @@ export const useCards = defineStore('cards', () => {
     learntFrom = from
     const by = new Map<Id, Step[]>()
     const add = (s: Step) => {
-      const show = library.records.episodes.get(s.episode)?.show ?? ''
+      const show = library.tables.episodes.get(s.episode)?.show ?? ''
       const row = by.get(show)
       if (row) row.push(s)
       else by.set(show, [s])
@@ -119,17 +119,17 @@ export const useCards = defineStore('cards', () => {
   })
   /** What an episode’s standing is read from, as the records are; nothing where its show is gone. */
   function sourcesOf(episode: Episode) {
-    const { records } = library
-    const show = records.shows.get(episode.show)
+    const { tables } = library
+    const show = tables.shows.get(episode.show)
     return (
       show && {
         episode,
         show,
-        recipe: recipeFor(records, episode) ?? emptyRecipe,
-        script: records.scripts.get(episode.id),
-        outlets: show.outlets.flatMap((id) => records.outlets.get(id) ?? []),
+        recipe: recipeFor(tables, episode) ?? emptyRecipe,
+        script: tables.scripts.get(episode.id),
+        outlets: show.outlets.flatMap((id) => tables.outlets.get(id) ?? []),
         steps: stepsBy.value.get(episode.id) ?? [],
-        deal: dealFor(records.deals, episode, show),
+        deal: dealFor(tables.deals, episode, show),
         today: moment.today,
         works: moment.works,
         partMinutes: partMinutes.value.get(show.id),
@@ -162,7 +162,7 @@ export const useCards = defineStore('cards', () => {
       sources.today,
       sources.works,
       sources.partMinutes,
-      library.records.outlets,
+      library.tables.outlets,
       steps.length,
       ...steps,
     ]
@@ -186,7 +186,7 @@ export const useCards = defineStore('cards', () => {
   }
 
   const card = (id: Id): Card | undefined => {
-    const episode = library.records.episodes.get(id)
+    const episode = library.tables.episodes.get(id)
     return episode && cardOf(episode)
   }
 
@@ -247,8 +247,8 @@ export const useCards = defineStore('cards', () => {
   const laidDown = computed(() => {
     const from = addDays(moment.today, -lateDays)
     const shown = new Set([...working.value, ...lately.value].map((c) => c.episode.id))
-    return [...workedOn(library.records.steps.values(), moment.zone, from)].flatMap((id) => {
-      const episode = shown.has(id) ? undefined : library.records.episodes.get(id)
+    return [...workedOn(library.tables.steps.values(), moment.zone, from)].flatMap((id) => {
+      const episode = shown.has(id) ? undefined : library.tables.episodes.get(id)
       return episode ? (cardOf(episode) ?? []) : []
     })
   })

@@ -18,7 +18,7 @@ export const useCounts = defineStore('counts', () => {
     if (busy || library.state !== 'open') return
     busy = true
     try {
-      const { episodes, shows, outlets } = library.records
+      const { episodes, shows, outlets } = library.tables
       const rows: Parameters<typeof keepFigures>[1]['rows'][number][] = []
       for (const thing of countable(episodes.values(), shows, outlets, moment.now)) {
         const episode = episodes.get(thing.episode)

@@ -10,7 +10,7 @@ export function useForms() {
   const library = useLibrary()
   const moment = useMoment()
   const desk = useDesk()
-  const of = (episode: Episode): string | undefined => formOf(library.records.shows, episode)?.name
+  const of = (episode: Episode): string | undefined => formOf(library.tables.shows, episode)?.name
   const names = computed(() => formNames(moment.shows))
   /** Whether a view that looks at one show, or one kind, shows an episode. */
   const isShown = (episode: Episode): boolean =>

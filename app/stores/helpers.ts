@@ -30,7 +30,7 @@ export const useHelpers = defineStore('helpers', () => {
 
   /** What lies with helpers now, with its episode. */
   const all = computed(() =>
-    openJobs(library.records.jobs.values()).flatMap((job) => {
+    openJobs(library.tables.jobs.values()).flatMap((job) => {
       const card = cards.card(job.episode)
       return card ? [{ job, card }] : []
     }),
@@ -41,10 +41,10 @@ export const useHelpers = defineStore('helpers', () => {
       page: helperPage({
         job,
         card,
-        cut: cutsOf(library.records, job.episode).at(-1),
+        cut: cutsOf(library.tables, job.episode).at(-1),
         rate: card.show.frames ?? usualRate,
         also: all.value.filter((a) => a.job.who === job.who && a.job.id !== job.id),
-        letters: library.records.letters.values(),
+        letters: library.tables.letters.values(),
       }),
     })),
   )
@@ -75,7 +75,7 @@ export const useHelpers = defineStore('helpers', () => {
         if (!mail.mine || mail.state !== 'there') return
         const now = JSON.stringify(pages.value)
         // Where nothing was ever given out the server need not hear so.
-        if (now === told || (now === '[]' && told === '' && library.records.jobs.size === 0)) return
+        if (now === told || (now === '[]' && told === '' && library.tables.jobs.size === 0)) return
         told = now
         clearTimeout(waits)
         waits = setTimeout(() => {

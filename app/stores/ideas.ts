@@ -95,10 +95,10 @@ export const useIdeas = defineStore('ideas', () => {
 
   const fields = computed(() =>
     fieldsOf({
-      shows: library.records.shows,
-      recipes: library.records.recipes,
-      keywords: library.records.keywords,
-      launches: library.records.launches,
+      shows: library.tables.shows,
+      recipes: library.tables.recipes,
+      keywords: library.tables.keywords,
+      launches: library.tables.launches,
       number: (e) => cards.numbers.get(e.show)?.episodes.get(e.id),
     }),
   )
@@ -118,7 +118,7 @@ export const useIdeas = defineStore('ideas', () => {
         return
       }
       // A long list waits for the worker instead, so that the letter is painted first.
-      if (before?.[0] !== words && library.records.episodes.size < 2000) found.value = byTitle(words)
+      if (before?.[0] !== words && library.tables.episodes.size < 2000) found.value = byTitle(words)
       setTimeout(() => {
         if (request !== asking) return
         void reading
@@ -134,7 +134,7 @@ export const useIdeas = defineStore('ideas', () => {
   function byTitle(asked: string): Map<Id, { words: string[]; script: boolean }> {
     const words = asked.toLowerCase().split(/\s+/).filter(Boolean)
     const map = new Map<Id, { words: string[]; script: boolean }>()
-    for (const e of library.records.episodes.values()) {
+    for (const e of library.tables.episodes.values()) {
       const text = `${e.title} ${e.note}`.toLowerCase()
       if (words.every((w) => text.includes(w))) map.set(e.id, { words, script: false })
     }
@@ -142,7 +142,7 @@ export const useIdeas = defineStore('ideas', () => {
   }
 
   const shown = computed(() =>
-    viewIdeas(view.value, library.records.episodes.values(), fields.value, moment.today, found.value),
+    viewIdeas(view.value, library.tables.episodes.values(), fields.value, moment.today, found.value),
   )
   const unsorted = computed(() => cards.ideas.filter((e) => isUnsorted(e, moment.today)))
 

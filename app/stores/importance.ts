@@ -6,7 +6,7 @@ import { useLibrary } from './library'
 /** How important episodes are, and the press that says the next level. */
 export function useImportance() {
   const library = useLibrary()
-  const of = (episode: Episode): Importance => importanceOf(episode, library.records.launches.values())
+  const of = (episode: Episode): Importance => importanceOf(episode, library.tables.launches.values())
   function press(episode: Episode): void {
     void library.perform(
       writeEpisode,

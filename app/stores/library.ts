@@ -8,6 +8,7 @@ import type { Problem, Result } from '@core/result'
 import { newId, now } from '@app/data/clock'
 import { Library } from '@app/data/library'
 import { chosenWorld, chooseWorld, servedStart, storeName, type World } from '@app/data/worlds'
+import { tablesOf } from './tables'
 
 /** What takes the whole in hand, back-ups and the demo; fetched soon after the start, so that they are there when
  * nothing else is. */
@@ -27,6 +28,8 @@ export interface Saying {
 /** The records of the world this tab is in, and the one way to change them. */
 export const useLibrary = defineStore('library', () => {
   const records = shallowRef<Records>(emptyRecords())
+  /** The same, a table at a time: for what is derived, so that it is only when that table is another. */
+  const tables = tablesOf(records)
   const state = ref<'opening' | 'open' | 'refused'>('opening')
   const world = ref<World>(chosenWorld())
   const trouble = shallowRef<Problem>()
@@ -57,7 +60,7 @@ export const useLibrary = defineStore('library', () => {
   }
 
   const settings = computed(
-    () => records.value.settings.get('settings') ?? freshSettings('2026-01-01T00:00:00.000Z'),
+    () => tables.settings.get('settings') ?? freshSettings('2026-01-01T00:00:00.000Z'),
   )
   const isNew = computed(() => state.value === 'open' && records.value.shows.size === 0)
 
@@ -192,6 +195,7 @@ export const useLibrary = defineStore('library', () => {
 
   return {
     records,
+    tables,
     state,
     world,
     trouble,

@@ -39,7 +39,7 @@ export const useLines = defineStore('lines', () => {
     if (!line || doing.has(id)) return
     doing.add(id)
     const { card, key } = going
-    const transcript = library.records.transcripts.get(card.episode.id)
+    const transcript = library.tables.transcripts.get(card.episode.id)
     const answer = await line.hand(
       thingToHand(going, card.episode.number, transcript && writeVtt(transcript.captions)),
       picture,

@@ -28,14 +28,14 @@ export const useMade = defineStore('made', () => {
   function madeFrom(episodes: readonly Episode[], steps: readonly Step[]): Made[] {
     const by = new Map<Id, Step[]>()
     for (const s of steps) {
-      const step = library.records.steps.get(s.id) ?? s
+      const step = library.tables.steps.get(s.id) ?? s
       const row = by.get(s.episode)
       if (row) row.push(step)
       else by.set(s.episode, [step])
     }
     return episodes.flatMap((e) => {
-      const show = library.records.shows.get(e.show)
-      const recipe = recipeFor(library.records, e) ?? { stages: [] }
+      const show = library.tables.shows.get(e.show)
+      const recipe = recipeFor(library.tables, e) ?? { stages: [] }
       const made = show && madeOf(e, recipe, by.get(e.id) ?? [], show.zone)
       return made ? [made] : []
     })
@@ -43,7 +43,7 @@ export const useMade = defineStore('made', () => {
   async function read(): Promise<void> {
     const mine = ++round
     // What is loaded may have been worked on since; the rest is as it was.
-    const loaded = new Set([...library.records.steps.values()].map((s) => s.episode))
+    const loaded = new Set([...library.tables.steps.values()].map((s) => s.episode))
     const known = new Map(all.value.flatMap((m) => (loaded.has(m.episode.id) ? [] : [[m.episode, m]])))
     const { released } = cards
     const order = [
@@ -67,7 +67,7 @@ export const useMade = defineStore('made', () => {
     if (order.length === 0) since.value = ''
   }
   watch(
-    [() => cards.released, () => library.records.recipes, () => library.records.steps, wanted, first],
+    [() => cards.released, () => library.tables.recipes, () => library.tables.steps, wanted, first],
     () => {
       if (wanted.value) void read()
     },

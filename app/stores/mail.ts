@@ -69,7 +69,7 @@ export const useMail = defineStore('mail', () => {
   /** Keeps mail and says so; true when all of it is safe in the store. */
   async function keep(letters: IdeaMail[]): Promise<boolean> {
     const mail = readable(letters)
-    if (mail.every((m) => library.records.episodes.has(m.id))) {
+    if (mail.every((m) => library.tables.episodes.has(m.id))) {
       await library.settled()
       return true
     }
@@ -94,7 +94,7 @@ export const useMail = defineStore('mail', () => {
     if (mail.length === 0) return []
     const { openedLetters } = await import('@core/belt/open')
     const letters = openedLetters(mail, address.value.key)
-    const fresh = letters.filter((l) => !library.records.letters.has(l.id))
+    const fresh = letters.filter((l) => !library.tables.letters.has(l.id))
     if (fresh.length > 0 && !(await library.perform(takeLetters, { letters: fresh })).ok) return []
     await library.settled()
     return letters.map((l) => l.id)
@@ -103,7 +103,7 @@ export const useMail = defineStore('mail', () => {
   /** Takes letters of helpers, all in one transaction; the ids of those that are safe, or were before. */
   async function takeHelpers(letters: HelperMail[]): Promise<string[]> {
     if (letters.length === 0) return []
-    const fresh = letters.filter((l) => !library.records.letters.has(l.id))
+    const fresh = letters.filter((l) => !library.tables.letters.has(l.id))
     if (fresh.length > 0 && !(await library.perform(takeHelperLetters, { letters: fresh })).ok) return []
     await library.settled()
     return letters.map((l) => l.id)

@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
-import { workingDays } from '@core/recipe/due'
+import { workingDays, type WorkingDays } from '@core/recipe/due'
 import type { Day } from '@core/records'
+import { same } from '@core/records/same'
 import { creatorZone, dayIn } from '@core/rhythm/creator'
 import { dayAt } from '@core/rhythm/zone'
 import { browserZone, now as clock } from '@app/data/clock'
@@ -19,7 +20,7 @@ export const useMoment = defineStore('moment', () => {
   useEventListener('focus', tick)
 
   const shows = computed(() =>
-    [...library.records.shows.values()].sort((a, b) =>
+    [...library.tables.shows.values()].sort((a, b) =>
       a.createdAt < b.createdAt ? -1 : a.createdAt > b.createdAt ? 1 : a.id < b.id ? -1 : 1,
     ),
   )
@@ -30,7 +31,14 @@ export const useMoment = defineStore('moment', () => {
 
   const settings = computed(() => library.settings)
 
-  const works = computed(() => workingDays(settings.value))
+  /** The days with hours; the same ones while settings change that say nothing of days. */
+  let counted: { of: unknown; works: WorkingDays } | undefined
+  const works = computed(() => {
+    const { hours, daysOff, exceptions } = settings.value
+    const of = { hours, daysOff, exceptions }
+    if (!counted || !same(counted.of, of)) counted = { of, works: workingDays(of) }
+    return counted.works
+  })
 
   /** The creator's day of a kept moment. */
   const dayOn = (moment: string): Day => dayIn(moment, zone.value)

@@ -19,19 +19,19 @@ export const useOffers = defineStore('offers', () => {
     if (begun) return
     begun = true
     watch(
-      () => (library.records.offers.size === 0 ? [] : cards.released.slice(0, most)),
+      () => (library.tables.offers.size === 0 ? [] : cards.released.slice(0, most)),
       (episodes) => {
-        const ids = episodes.flatMap((e) => (library.records.scripts.has(e.id) ? [] : [e.id]))
+        const ids = episodes.flatMap((e) => (library.tables.scripts.has(e.id) ? [] : [e.id]))
         if (ids.length > 0) void library.ensure(ids)
       },
       { immediate: true },
     )
   }
-  const usesOf = (offer: Offer) => offerUses(library.records, offer.id)
+  const usesOf = (offer: Offer) => offerUses(library.tables, offer.id)
   /** The offers of an episode's show, that of its recipe or show first. */
   function of(episode: Episode): Offer[] {
-    const first = recipeFor(library.records, episode)?.offer ?? library.records.shows.get(episode.show)?.offer
-    return [...library.records.offers.values()]
+    const first = recipeFor(library.tables, episode)?.offer ?? library.tables.shows.get(episode.show)?.offer
+    return [...library.tables.offers.values()]
       .filter((o) => o.shows.includes(episode.show))
       .sort((a, b) => Number(b.id === first) - Number(a.id === first))
   }

@@ -26,22 +26,22 @@ export const usePartners = defineStore('partners', () => {
   const library = useLibrary()
   const moment = useMoment()
   const cards = useCards()
-  const known = computed(() => everyone(library.records))
+  const known = computed(() => everyone(library.tables))
   const deals = computed(() => {
     const filled = new Map(moment.shows.map((s) => [s.id, filledSlots(s, cards.byShow.get(s.id) ?? [])]))
-    return [...library.records.deals.values()]
+    return [...library.tables.deals.values()]
       .sort((a, b) => (a.from < b.from ? 1 : -1))
-      .flatMap((d) => dealView(library.records, d, moment.today, filled.get(d.show) ?? new Map()) ?? [])
+      .flatMap((d) => dealView(library.tables, d, moment.today, filled.get(d.show) ?? new Map()) ?? [])
   })
   const released = (e: Episode) => {
-    const show = library.records.shows.get(e.show)
+    const show = library.tables.shows.get(e.show)
     return show && releaseDay(e, show)
   }
   const all = computed(() =>
     known.value.map((k): PersonHere => {
       const names = [k.name, ...(k.person?.also ?? [])]
       const mine = deals.value.filter((v) => names.some((n) => isWith(v.deal, n)))
-      return { known: k, deals: mine, moves: movesOfPerson(library.records, k, mine, moment.today, released) }
+      return { known: k, deals: mine, moves: movesOfPerson(library.tables, k, mine, moment.today, released) }
     }),
   )
   /** Pairs that somebody said are two. */
@@ -57,7 +57,7 @@ export const usePartners = defineStore('partners', () => {
     if (begun) return
     begun = true
     watch(
-      () => scriptsWanted(library.records),
+      () => scriptsWanted(library.tables),
       (ids) => {
         if (ids.length > 0) void library.ensure(ids)
       },
@@ -65,7 +65,7 @@ export const usePartners = defineStore('partners', () => {
     )
   }
   function numberOf(e: Episode): string {
-    const show = library.records.shows.get(e.show)
+    const show = library.tables.shows.get(e.show)
     const number = e.number ?? cards.numbers.get(e.show)?.episodes.get(e.id)
     return show ? sayNumber(show, number, e.code) : e.code
   }

@@ -57,7 +57,7 @@ export const usePlan = defineStore('plan', () => {
     ))
 
   /** Steps to learn from: those at hand, and those of the last releases. */
-  const steps = computed(() => library.records.steps)
+  const steps = computed(() => library.tables.steps)
   const known = computed(() => {
     const all = new Map([...desk.past.values()].flat().map((s) => [s.id, s]))
     for (const s of steps.value.values()) all.set(s.id, s)

@@ -18,12 +18,12 @@ export const usePromises = defineStore('promises', () => {
   const reserved = computed(
     () =>
       new Map<Id, Map<Day, Reserved>>(
-        library.records.reservations.size === 0
+        library.tables.reservations.size === 0
           ? []
           : moment.shows.map((s) => [
               s.id,
               reservedBetween(
-                library.records,
+                library.tables,
                 s,
                 addDays(moment.today, -40),
                 addDays(moment.today, 400),

@@ -22,7 +22,7 @@ export const useRanking = defineStore('ranking', () => {
   const schedule = useSchedule()
   const workload = useWorkload()
   const desk = useDesk()
-  const episodes = computed(() => [...library.records.episodes.values()])
+  const episodes = computed(() => [...library.tables.episodes.values()])
   /** Weights while a slider moves, before they are kept. */
   const trying = shallowRef<typeof library.settings.weights>()
   const weights = computed(() => trying.value ?? library.settings.weights)
@@ -36,11 +36,11 @@ export const useRanking = defineStore('ranking', () => {
 
   const rankFor = (show: Show, day: Day) => ({
     show,
-    recipe: library.records.recipes.get(show.recipe),
+    recipe: library.tables.recipes.get(show.recipe),
     day,
     today: moment.today,
     multiples: cards.multiples,
-    keywords: library.records.keywords,
+    keywords: library.tables.keywords,
     settings: { weights: weights.value, away: library.settings.away },
     free: freeUpTo(day),
   })
@@ -98,9 +98,9 @@ export const useRanking = defineStore('ranking', () => {
   }
   watch(
     [
-      () => library.records.episodes,
-      () => library.records.shows,
-      () => library.records.keywords,
+      () => library.tables.episodes,
+      () => library.tables.shows,
+      () => library.tables.keywords,
       () => library.settings,
       () => moment.today,
       wanted,

@@ -17,7 +17,7 @@ export const useSessions = defineStore('sessions', () => {
   const moment = useMoment()
   const workload = useWorkload()
   const all = computed(() =>
-    [...library.records.sessions.values()].sort((a, b) =>
+    [...library.tables.sessions.values()].sort((a, b) =>
       a.day === b.day ? ((a.at ?? '') < (b.at ?? '') ? -1 : 1) : a.day < b.day ? -1 : 1,
     ),
   )
@@ -41,7 +41,7 @@ export const useSessions = defineStore('sessions', () => {
     }),
   )
   const candidates = (kind: SessionKind) => candidatesFor(kind, of.value)
-  const byId = (id: Id): Session | undefined => library.records.sessions.get(id)
+  const byId = (id: Id): Session | undefined => library.tables.sessions.get(id)
   /** Two episodes could be filmed or recorded together, or there are sessions: the screen stands in the bar. */
   const hasAny = computed(
     () => all.value.length > 0 || (['film', 'record'] as const).some((k) => candidates(k).length >= 2),

@@ -10,9 +10,9 @@ import { useLibrary } from './library'
 export function useStart(of: () => Episode, wanted: Readonly<Ref<boolean>>) {
   const library = useLibrary()
   const cards = useCards()
-  const show = computed(() => library.records.shows.get(of().show))
-  const recipe = computed(() => library.records.recipes.get(show.value?.recipe ?? ''))
-  const past = computed(() => sameTopic(of(), library.records.episodes.values(), 12))
+  const show = computed(() => library.tables.shows.get(of().show))
+  const recipe = computed(() => library.tables.recipes.get(show.value?.recipe ?? ''))
+  const past = computed(() => sameTopic(of(), library.tables.episodes.values(), 12))
   watch([wanted, past], () => {
     if (wanted.value) void library.ensure([...past.value.map((e) => e.id), of().id])
   })

@@ -18,15 +18,15 @@ export const useWorkload = defineStore('workload', () => {
   const moment = useMoment()
   const cards = useCards()
   /** The hours of days, less what standing work, busy time and what was worked take of them. */
-  const standing = computed(() => library.records.standing)
-  const busy = computed(() => library.records.busy)
-  const sessions = computed(() => library.records.sessions)
-  const everyStep = computed(() => library.records.steps)
+  const standing = computed(() => library.tables.standing)
+  const busy = computed(() => library.tables.busy)
+  const sessions = computed(() => library.tables.sessions)
+  const everyStep = computed(() => library.tables.steps)
   const hours = computed(() =>
     hoursIn(
       {
-        settings: library.records.settings,
-        shows: library.records.shows,
+        settings: library.tables.settings,
+        shows: library.tables.shows,
         standing: standing.value,
         busy: busy.value,
         sessions: sessions.value,
@@ -46,7 +46,7 @@ export const useWorkload = defineStore('workload', () => {
     ),
   )
   const plan = computed(() =>
-    planOf(cards.withWork, hours.value, moment.today, passed.value, library.records.launches),
+    planOf(cards.withWork, hours.value, moment.today, passed.value, library.tables.launches),
   )
   const open = computed(() => plan.value.open)
   const load = computed(() => plan.value.load)

@@ -1,6 +1,7 @@
 import { exampleEpisode, exampleNow, exampleShow } from '../examples'
 import { dayNumber } from './days'
 import { framesOf } from './film'
+import { dayAt } from './zone'
 
 const work = { kind: 'work' as const, since: '2026-11-01T09:00:00.000Z' }
 
@@ -62,3 +63,24 @@ describe('the film of a show', () => {
     expect(two.map((f) => f.to - f.from + 1)).toEqual([7, 1])
   })
 })
+
+test.each(['Pacific/Kiritimati', 'Pacific/Pago_Pago', 'Europe/Lisbon'])(
+  'a release belongs to its day in %s, to the hour',
+  (zone) => {
+    const show = exampleShow({ zone })
+    const hours = Array.from(
+      { length: 24 * 12 },
+      (_, i) => Date.parse('2026-11-10T00:30:00Z') + i * 3_600_000,
+    )
+    const all = hours.map((at, i) =>
+      exampleEpisode({ id: `e${i}`, phase: { kind: 'released', at: new Date(at).toISOString() } }),
+    )
+    const within = hours.filter((at) => {
+      const day = dayAt(at, zone)
+      return day >= '2026-11-13' && day <= '2026-11-18'
+    })
+    const frames = framesOf(show, all, '2026-11-13', '2026-11-18', exampleNow)
+    expect(frames.filter((f) => f.kind === 'exposed').map((f) => f.at)).toEqual(within)
+    expect(within).toHaveLength(6 * 24)
+  },
+)

@@ -1,5 +1,5 @@
 import type { Day, Episode, Show } from '../records'
-import { dayNumber } from './days'
+import { addDays, dayNumber } from './days'
 import { releaseOf, slotsOf, type Slot } from './slots'
 
 /**
@@ -29,12 +29,15 @@ export function framesOf(show: Show, episodes: Iterable<Episode>, from: Day, to:
   const last = dayNumber(to)
   const frames: Frame[] = []
   const filled = new Set<Day>()
+  // Most of the releases of years are told to be outside by their date alone, whatever the zone.
+  const [early, late] = [addDays(from, -1), addDays(to, 2)]
   for (const episode of episodes) {
-    if (episode.show !== show.id || episode.phase.kind === 'dropped' || episode.phase.kind === 'parked')
-      continue
+    const { phase, place } = episode
+    if (episode.show !== show.id || phase.kind === 'dropped' || phase.kind === 'parked') continue
+    if (place.kind === 'slot') filled.add(place.day)
+    if (phase.kind === 'released' && (phase.at < early || phase.at >= late)) continue
     const release = releaseOf(episode, show)
     if (!release) continue
-    if (episode.place.kind === 'slot') filled.add(episode.place.day)
     const n = dayNumber(release.day)
     if (n < first || n > last) continue
     frames.push({

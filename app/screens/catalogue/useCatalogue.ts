@@ -110,7 +110,7 @@ export function useCatalogue() {
   const offered = computed(() => likely.value.slice(0, 2))
   const follows = computed(() => {
     const id = here.value?.episode.id
-    for (const e of library.records.episodes.values())
+    for (const e of library.tables.episodes.values())
       if (e.follows !== undefined && e.follows === id && e.phase.kind !== 'dropped') return e
     return undefined
   })

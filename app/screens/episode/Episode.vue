@@ -42,7 +42,7 @@ const workspaces = {
   own: defineAsyncComponent(() => import('./StepsStage.vue')),
 }
 
-const found = computed(() => [...library.records.episodes.values()].find((e) => e.code === code))
+const found = computed(() => [...library.tables.episodes.values()].find((e) => e.code === code))
 const ready = ref(false)
 watch(
   () => found.value?.id,

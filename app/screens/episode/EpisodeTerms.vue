@@ -30,9 +30,9 @@ const library = useLibrary()
 const router = useRouter()
 const write = useWriting(() => card)
 const recipes = computed(() =>
-  [card.show.recipe, ...(card.show.recipes ?? [])].flatMap((id) => library.records.recipes.get(id) ?? []),
+  [card.show.recipe, ...(card.show.recipes ?? [])].flatMap((id) => library.tables.recipes.get(id) ?? []),
 )
-const launches = computed(() => [...library.records.launches.values()])
+const launches = computed(() => [...library.tables.launches.values()])
 const stale = computed(() =>
   card.standing.release ? outOfWindow(card.episode.nature, card.standing.release.day) : undefined,
 )

@@ -24,9 +24,9 @@ const moment = useMoment()
 const dialogs = useDialogs()
 const router = useRouter()
 const showId = ref(moment.shows[0]?.id ?? '')
-const show = computed(() => library.records.shows.get(showId.value))
+const show = computed(() => library.tables.shows.get(showId.value))
 const balance = computed(() =>
-  show.value ? balanceOf(show.value, library.records.episodes.values(), moment.today) : undefined,
+  show.value ? balanceOf(show.value, library.tables.episodes.values(), moment.today) : undefined,
 )
 const topic = ref('')
 const fresh = ref('')

@@ -46,7 +46,7 @@ async function edit(edits: Edits) {
   await library.perform(editMany, { episodes: ids.value, edits })
 }
 async function place(how: 'given' | 'ranked', close: () => void) {
-  const show = library.records.shows.get(ideas.picked[0]?.show ?? '')
+  const show = library.tables.shows.get(ideas.picked[0]?.show ?? '')
   const next = show && schedule.openOf(show, 1)[0]
   let order = ids.value
   if (how === 'ranked' && show && next) {

@@ -26,7 +26,7 @@ const cards = useCards()
 const moment = useMoment()
 const dialogs = useDialogs()
 const reading = useReading()
-const show = computed(() => library.records.shows.get(episode.show))
+const show = computed(() => library.tables.shows.get(episode.show))
 const like = ref<Like>()
 let turn = 0
 watch(

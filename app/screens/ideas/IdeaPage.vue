@@ -14,9 +14,9 @@ import { typedIn } from '@app/ui/fields/event'
 const { code } = defineProps<{ code: string }>()
 const library = useLibrary()
 const moment = useMoment()
-const episode = computed(() => [...library.records.episodes.values()].find((e) => e.code === code))
-const show = computed(() => library.records.shows.get(episode.value?.show ?? ''))
-const recipe = computed(() => library.records.recipes.get(show.value?.recipe ?? ''))
+const episode = computed(() => [...library.tables.episodes.values()].find((e) => e.code === code))
+const show = computed(() => library.tables.shows.get(episode.value?.show ?? ''))
+const recipe = computed(() => library.tables.recipes.get(show.value?.recipe ?? ''))
 watch(
   () => episode.value?.id,
   (id) => {

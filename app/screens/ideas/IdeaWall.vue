@@ -36,7 +36,7 @@ const turn = (e: Episode) => ((e.code.charCodeAt(0) + e.code.charCodeAt(2)) % 5)
 const target = (topic: string): Target => ({
   takes: (c) => c.kind === 'idea',
   drop: (c) => {
-    const e = c.kind === 'idea' ? library.records.episodes.get(c.id) : undefined
+    const e = c.kind === 'idea' ? library.tables.episodes.get(c.id) : undefined
     if (e && e.topics[0] !== topic)
       void library.perform(editMany, {
         episodes: [e.id],

@@ -11,8 +11,8 @@ import ChipsField from '@app/ui/fields/ChipsField.vue'
 /** The keywords an idea is for; new words join the show's table. */
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
-const all = computed(() => [...library.records.keywords.values()].filter((k) => k.show === episode.show))
-const mine = computed(() => episode.idea.keywords.flatMap((id) => library.records.keywords.get(id) ?? []))
+const all = computed(() => [...library.tables.keywords.values()].filter((k) => k.show === episode.show))
+const mine = computed(() => episode.idea.keywords.flatMap((id) => library.tables.keywords.get(id) ?? []))
 function write(keywords: string[]) {
   void library.perform(
     writeIdea,
@@ -26,7 +26,7 @@ async function add(words: string) {
 }
 const chips = computed(() =>
   mine.value.map((k) => {
-    const opportunity = opportunitiesIn(library.records.keywords).get(k.id)
+    const opportunity = opportunitiesIn(library.tables.keywords).get(k.id)
     return {
       key: k.id,
       text: k.words,

@@ -37,7 +37,7 @@ async function idea() {
   const made = await library.perform(jotForKeyword, { keyword: of.keyword.id }, 'quietly')
   const id = made.ok ? made.value.about[0] : undefined
   if (!id) return
-  const e = library.records.episodes.get(id)
+  const e = library.tables.episodes.get(id)
   if (e) void router.push({ name: 'idea', params: { code: e.code } })
 }
 </script>

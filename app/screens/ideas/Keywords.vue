@@ -15,7 +15,7 @@ import { useSortable } from '@app/ui/table/sortable'
 const library = useLibrary()
 const moment = useMoment()
 const showId = ref(moment.shows[0]?.id ?? '')
-const show = computed(() => library.records.shows.get(showId.value))
+const show = computed(() => library.tables.shows.get(showId.value))
 const fresh = ref('')
 const asked = ref('')
 const importing = ref(false)
@@ -23,8 +23,8 @@ const here = ref<string>()
 const table = ref<HTMLElement>()
 const all = computed(() =>
   coverOf(
-    new Map([...library.records.keywords].filter(([, k]) => k.show === showId.value)),
-    library.records.episodes.values(),
+    new Map([...library.tables.keywords].filter(([, k]) => k.show === showId.value)),
+    library.tables.episodes.values(),
     moment.today,
   ),
 )

@@ -34,7 +34,7 @@ async function taken(ideas: JottedMail[]) {
     library.say('There is no idea in it.', 'refused')
     return
   }
-  const fresh = ideas.filter((i) => !library.records.episodes.has(i.id)).length
+  const fresh = ideas.filter((i) => !library.tables.episodes.has(i.id)).length
   if (await mail.takeHandOver(ideas)) {
     if (fresh === 0) library.say('All of these are here already.')
   }

@@ -11,7 +11,7 @@ import { typedIn } from '@app/ui/fields/event'
 /** Fields of the creator's own, per show: their values here, and new ones. */
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
-const show = computed(() => library.records.shows.get(episode.show))
+const show = computed(() => library.tables.shows.get(episode.show))
 const fields = computed(() => show.value?.fields ?? [])
 const draft = ref({ name: '', kind: 'text', choices: '' })
 const adding = ref(false)

@@ -38,7 +38,7 @@ const {
   keepLine,
   back,
 } = useSorting(line)
-const show = computed(() => library.records.shows.get(current.value?.show ?? ''))
+const show = computed(() => library.tables.shows.get(current.value?.show ?? ''))
 useKeymap(sortKeys, {
   sort: ({ which }) => {
     const standing = sortings[which]

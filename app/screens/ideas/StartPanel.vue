@@ -14,7 +14,7 @@ const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
 const wanted = ref(false)
 const start = useStart(() => episode, wanted)
-const script = computed(() => library.records.scripts.get(episode.id))
+const script = computed(() => library.tables.scripts.get(episode.id))
 const hasSection = (title: string) =>
   (script.value?.sections ?? []).some((s) => s.title === title && s.beats.some((b) => b.text.trim() !== ''))
 function section(title: string, points: string[]) {

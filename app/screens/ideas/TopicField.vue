@@ -9,7 +9,7 @@ import ChipsField from '@app/ui/fields/ChipsField.vue'
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
 const known = computed(() => {
-  const show = library.records.shows.get(episode.show)
+  const show = library.tables.shows.get(episode.show)
   return (show?.topics ?? []).map((t) => t.name).filter((t) => !episode.topics.includes(t))
 })
 function write(topics: string[]) {

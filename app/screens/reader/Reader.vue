@@ -10,7 +10,7 @@ const { code } = defineProps<{ code: string }>()
 const library = useLibrary()
 const cards = useCards()
 const route = useRoute()
-const found = computed(() => [...library.records.episodes.values()].find((e) => e.code === code))
+const found = computed(() => [...library.tables.episodes.values()].find((e) => e.code === code))
 const isReady = ref(false)
 const root = useTemplateRef<HTMLElement>('root')
 watch(

@@ -51,7 +51,7 @@ const every = computed((): Row[] =>
 const kind = ref<SpinKind | ''>('')
 const kinds = computed(() => [...new Set(every.value.map((r) => r.spin.kind))])
 const rows = computed(() => every.value.filter((r) => kind.value === '' || r.spin.kind === kind.value))
-const outletOf = (s: SpinOff) => library.records.outlets.get(s.outlet ?? '')
+const outletOf = (s: SpinOff) => library.tables.outlets.get(s.outlet ?? '')
 const stateOf = ({ card, spin }: Row) => spinState(card, spin)
 const ready = computed(() => rows.value.filter((r) => stateOf(r) === 'ready').length)
 function write({ card, spin }: Row, fields: SpinFields) {

@@ -38,7 +38,7 @@ export function useRhythm() {
   const form = computed(() => show.value?.forms?.find((f) => f.id === choice.value.form)?.id)
   const view = computed(() => {
     const of = show.value
-    const recipe = of && library.records.recipes.get(of.recipe)
+    const recipe = of && library.tables.recipes.get(of.recipe)
     return of && recipe
       ? rhythmView({
           show: of,

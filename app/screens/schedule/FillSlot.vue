@@ -28,7 +28,7 @@ const ranking = useRanking()
 const asked = ref('')
 const opened = ref<string>()
 const field = ref<HTMLInputElement>()
-const show = computed(() => library.records.shows.get(vacant.show))
+const show = computed(() => library.tables.shows.get(vacant.show))
 const words = computed(() => asked.value.toLowerCase().split(/\s+/).filter(Boolean))
 const has = (title: string) => words.value.every((w) => title.toLowerCase().includes(w))
 const begun = computed(() =>

@@ -23,7 +23,7 @@ const library = useLibrary()
 const moment = useMoment()
 const promises = usePromises()
 const dialogs = useDialogs()
-const show = computed(() => library.records.shows.get(vacant.show))
+const show = computed(() => library.tables.shows.get(vacant.show))
 const there = computed(() => promises.keptFor(vacant.show, vacant.original)?.reservation)
 const kind = ref<Reservation['kind']>(there.value?.kind ?? 'sponsor')
 const name = ref(there.value?.name ?? '')
@@ -33,12 +33,12 @@ const each = ref<'once' | 'month'>('once')
 const perMonth = ref(1)
 const until = ref('')
 const fault = ref('')
-const launches = computed(() => [...library.records.launches.values()])
+const launches = computed(() => [...library.tables.launches.values()])
 const known = computed(() =>
   [
     ...new Set([
-      ...[...library.records.episodes.values()].flatMap((e) => (e.sponsor ? [e.sponsor] : [])),
-      ...[...library.records.reservations.values()].flatMap((r) => (r.kind === 'sponsor' ? [r.name] : [])),
+      ...[...library.tables.episodes.values()].flatMap((e) => (e.sponsor ? [e.sponsor] : [])),
+      ...[...library.tables.reservations.values()].flatMap((r) => (r.kind === 'sponsor' ? [r.name] : [])),
     ]),
   ].sort(),
 )

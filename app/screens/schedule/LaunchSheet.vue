@@ -15,7 +15,7 @@ const { launch } = defineProps<{ launch: string | undefined }>()
 const emit = defineEmits<{ close: [] }>()
 const library = useLibrary()
 const moment = useMoment()
-const old = launch === undefined ? undefined : library.records.launches.get(launch)
+const old = launch === undefined ? undefined : library.tables.launches.get(launch)
 /** Kinds of episode asked for on one side of it, as they are typed. */
 function formsOf(side: 'before' | 'after'): string {
   return (old?.around ?? [])
@@ -30,7 +30,7 @@ const kinds = (text: string, side: 'before' | 'after') =>
     .filter((form) => form !== '')
     .map((form) => ({ form, side }))
 const known = computed(() => [
-  ...new Set([...library.records.shows.values()].flatMap((s) => (s.forms ?? []).map((f) => f.name))),
+  ...new Set([...library.tables.shows.values()].flatMap((s) => (s.forms ?? []).map((f) => f.name))),
 ])
 const editing = ref({
   name: old?.name ?? '',

@@ -36,7 +36,7 @@ const supporters = computed(() =>
   })),
 )
 const launches = computed(() =>
-  [...library.records.launches.values()]
+  [...library.tables.launches.values()]
     .filter((l) => l.to >= addDays(moment.today, -after))
     .sort((a, b) => (a.from < b.from ? -1 : 1))
     .map((launch) => ({

@@ -62,7 +62,7 @@ const past = computed(() =>
 const target = (month: string | undefined): Target => ({
   takes: (c) => c.kind === 'idea',
   drop: (c) => {
-    const e = c.kind === 'idea' ? library.records.episodes.get(c.id) : undefined
+    const e = c.kind === 'idea' ? library.tables.episodes.get(c.id) : undefined
     if (e && e.idea.meant !== month) void library.perform(intendForMonth, { episodes: [e.id], month })
   },
 })

@@ -26,8 +26,8 @@ const promises = usePromises()
 const schedule = useSchedule()
 const dialogs = useDialogs()
 const ranking = useRanking()
-const episode = computed(() => library.records.episodes.get(id))
-const show = computed(() => (episode.value ? library.records.shows.get(episode.value.show) : undefined))
+const episode = computed(() => library.tables.episodes.get(id))
+const show = computed(() => (episode.value ? library.tables.shows.get(episode.value.show) : undefined))
 const slots = computed(() => (show.value ? schedule.openOf(show.value, 8) : []))
 const numbers = computed(() => (show.value ? cards.numbers.get(show.value.id)?.open : undefined))
 const why = (day: string) =>
@@ -37,7 +37,7 @@ const hanging = computed(() =>
     ? hangingOn(
         episode.value,
         show.value,
-        show.value.outlets.flatMap((o) => library.records.outlets.get(o) ?? []),
+        show.value.outlets.flatMap((o) => library.tables.outlets.get(o) ?? []),
       )
     : [],
 )

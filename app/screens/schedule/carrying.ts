@@ -91,7 +91,7 @@ export function useCarrying(): {
             .map((m) => `${cards.card(m.id)?.number ?? ''} to ${sayDay(m.day)}`)
             .join(', ')}${others.length > most ? ` and ${others.length - most} more` : ''}`
         : '',
-      kept && !honours(kept.reservation, card.episode, library.records.launches)
+      kept && !honours(kept.reservation, card.episode, library.tables.launches)
         ? unhonoured(kept.reservation)
         : '',
       stale === undefined ? '' : `it is then ${stale}`,

@@ -31,7 +31,7 @@ export function useCountdown() {
   }
   const showId = ref(moment.shows[0]?.id ?? '')
   const show = computed(() => moment.shows.find((s) => s.id === showId.value) ?? moment.shows[0])
-  const recipe = computed(() => library.records.recipes.get(show.value?.recipe ?? ''))
+  const recipe = computed(() => library.tables.recipes.get(show.value?.recipe ?? ''))
   const cardWidth = computed(() => Math.min(168, Math.max(112, (width.value - head) / weeks.value / 1.02)))
   const x = computed(() =>
     scaleLinear()

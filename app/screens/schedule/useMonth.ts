@@ -69,7 +69,7 @@ export function useMonth() {
   const due = computed(() => dueByDay(shows.value.due ? cards.placed : []))
   const spun = computed(() => spinOffsByDay([...cards.placed, ...cards.lately]))
   const work = computed(() => workByDay(shows.value.work ? workload.load.blocks : [], cards.stepIn))
-  const launches = (day: string) => launchesOn(library.records.launches.values(), day)
+  const launches = (day: string) => launchesOn(library.tables.launches.values(), day)
   /** What a month holds, in words: releases by show, open slots, hours planned against those given. */
   function counts(month: MonthCells): string {
     const days = month.cells.filter((d) => d.slice(0, 7) === month.start.slice(0, 7))

@@ -6,9 +6,9 @@ import SessionStand from './parts/SessionStand.vue'
 /** One session: what is to be got in it and in which order; run from setting up to striking. */
 const props = defineProps<{ session: string }>()
 const library = useLibrary()
-const found = computed(() => library.records.sessions.get(props.session))
+const found = computed(() => library.tables.sessions.get(props.session))
 watch(
-  () => found.value?.steps.flatMap((s) => library.records.steps.get(s)?.episode ?? []),
+  () => found.value?.steps.flatMap((s) => library.tables.steps.get(s)?.episode ?? []),
   (episodes) => {
     if (episodes && episodes.length > 0) void library.ensure([...new Set(episodes)])
   },

@@ -85,7 +85,7 @@ export function useFinding(asked: Ref<string>) {
       ...cards.working.map((c) => c.episode),
       ...cards.ideas,
       ...cards.released,
-      ...[...library.records.episodes.values()].filter(
+      ...[...library.tables.episodes.values()].filter(
         (e) => e.phase.kind === 'dropped' || e.phase.kind === 'parked',
       ),
     ]
@@ -97,7 +97,7 @@ export function useFinding(asked: Ref<string>) {
     }
     for (const id of inTexts.value) {
       if (found.length >= most) break
-      const e = library.records.episodes.get(id)
+      const e = library.tables.episodes.get(id)
       if (e && !seen.has(id)) found.push(entryOf(e, 'in its text'))
     }
     return found
@@ -138,7 +138,7 @@ export function useFinding(asked: Ref<string>) {
 
   /** Everybody whose name stands somewhere, under all their names, and what each is. */
   const named = computed<Entry[]>(() =>
-    everyone(library.records).map(({ id, name, person, roles }) => ({
+    everyone(library.tables).map(({ id, name, person, roles }) => ({
       key: `name ${id}`,
       text: name,
       note: (person?.work ?? '') || ([...roles][0] ?? ''),
@@ -164,7 +164,7 @@ export function useFinding(asked: Ref<string>) {
       })),
       ...moment.shows.flatMap((s) =>
         [s.recipe, ...(s.recipes ?? [])].flatMap((id): Entry[] => {
-          const recipe = library.records.recipes.get(id)
+          const recipe = library.tables.recipes.get(id)
           return recipe
             ? [
                 {

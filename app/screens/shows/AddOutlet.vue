@@ -9,9 +9,7 @@ import TextField from '@app/ui/fields/TextField.vue'
 const { show } = defineProps<{ show: Show }>()
 const library = useLibrary()
 const name = ref('')
-const known = computed(() =>
-  [...library.records.outlets.values()].filter((o) => !show.outlets.includes(o.id)),
-)
+const known = computed(() => [...library.tables.outlets.values()].filter((o) => !show.outlets.includes(o.id)))
 async function add(id: string, called: string) {
   const done = await library.perform(addOutlet, { show: show.id, id, name: called })
   if (done.ok) name.value = ''

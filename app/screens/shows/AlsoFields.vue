@@ -19,7 +19,7 @@ const also = defineModel<Also>({ required: true })
 const library = useLibrary()
 const moment = useMoment()
 const recipes = () =>
-  [show.recipe, ...(show.recipes ?? [])].flatMap((id) => library.records.recipes.get(id) ?? [])
+  [show.recipe, ...(show.recipes ?? [])].flatMap((id) => library.tables.recipes.get(id) ?? [])
 const wishIn = (a: Also[number]): RhythmWish => wishOf(a.rule) ?? { kind: 'week', every: 1, weekdays: [5] }
 function put(i: number, fields: Partial<Also[number]>) {
   also.value = also.value.map((a, n) => (n === i ? { ...a, ...fields } : a))

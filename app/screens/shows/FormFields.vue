@@ -13,7 +13,7 @@ const { show } = defineProps<{ show: Show }>()
 const library = useLibrary()
 const forms = computed(() => show.forms ?? [])
 const recipes = computed(() =>
-  [show.recipe, ...(show.recipes ?? [])].flatMap((id) => library.records.recipes.get(id) ?? []),
+  [show.recipe, ...(show.recipes ?? [])].flatMap((id) => library.tables.recipes.get(id) ?? []),
 )
 const fresh = ref('')
 function write(next: Form[]) {

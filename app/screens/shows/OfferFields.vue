@@ -23,7 +23,7 @@ function used(wording: string): string {
   const last = all[0]?.episode
   if (!last) return 'not said yet'
   const { phase } = last
-  const zone = library.records.shows.get(last.show)?.zone ?? 'UTC'
+  const zone = library.tables.shows.get(last.show)?.zone ?? 'UTC'
   const when =
     phase.kind === 'released'
       ? `, ${sayDay(dayAt(Date.parse(phase.at), zone), moment.today)}`

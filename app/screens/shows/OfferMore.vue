@@ -49,7 +49,7 @@ function add() {
 function drop(entry: NonNullable<Offer['taken']>[number]) {
   keep({ taken: (offer.taken ?? []).filter((t) => t !== entry) })
 }
-const episodeOf = (id: string | undefined) => library.records.episodes.get(id ?? '')
+const episodeOf = (id: string | undefined) => library.tables.episodes.get(id ?? '')
 </script>
 
 <template>

@@ -9,7 +9,7 @@ import OfferFields from './OfferFields.vue'
 /** What the audience of a show is asked to do: offers with the ways to say them. */
 const { show } = defineProps<{ show: Show }>()
 const library = useLibrary()
-const offers = computed(() => [...library.records.offers.values()].filter((o) => o.shows.includes(show.id)))
+const offers = computed(() => [...library.tables.offers.values()].filter((o) => o.shows.includes(show.id)))
 function add() {
   const wish = { name: 'A new offer', address: '', wordings: [], shows: [show.id] }
   void library.perform(keepOffer, wish, 'quietly')

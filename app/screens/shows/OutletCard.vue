@@ -15,11 +15,11 @@ const { outlet: id, show } = defineProps<{ outlet: string; show: Show }>()
 const library = useLibrary()
 const isFirst = computed(() => show.outlets[0] === id)
 const others = computed(() =>
-  [...library.records.shows.values()]
+  [...library.tables.shows.values()]
     .filter((s) => s.id !== show.id && s.outlets.includes(id))
     .map((s) => s.title),
 )
-const outlet = computed(() => library.records.outlets.get(id))
+const outlet = computed(() => library.tables.outlets.get(id))
 const parts = [
   ['title', 'Title'],
   ['description', 'Description'],

@@ -12,13 +12,13 @@ const { show } = defineProps<{ show: Show }>()
 const library = useLibrary()
 const recipes = computed(() =>
   [show.recipe, ...(show.recipes ?? [])].flatMap((id) => {
-    const recipe = library.records.recipes.get(id)
+    const recipe = library.tables.recipes.get(id)
     return recipe
       ? [
           {
             recipe,
             total: sum(recipe.lines, (l) => l.minutes),
-            open: openDifferences(library.records, id).length,
+            open: openDifferences(library.tables, id).length,
           },
         ]
       : []

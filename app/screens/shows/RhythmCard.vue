@@ -60,12 +60,10 @@ const next = computed(() =>
   ),
 )
 const keptMoves = computed(() =>
-  next.value.ok && changed.value ? keptElsewhere(library.records, next.value.value, moment.today) : [],
+  next.value.ok && changed.value ? keptElsewhere(library.tables, next.value.value, moment.today) : [],
 )
 const displaced = computed(() =>
-  next.value.ok && changed.value
-    ? displacedBy(show, next.value.value, library.records.episodes.values())
-    : [],
+  next.value.ok && changed.value ? displacedBy(show, next.value.value, library.tables.episodes.values()) : [],
 )
 async function save(how: Displaced) {
   await library.perform(changeRhythm, {

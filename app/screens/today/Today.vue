@@ -7,7 +7,7 @@ import FirstDay from './FirstDay.vue'
 /** What to do now; before there is anything to do, how to begin. */
 const library = useLibrary()
 const isFirst = computed(() => {
-  const { episodes, standing, sessions } = library.records
+  const { episodes, standing, sessions } = library.tables
   return episodes.size + standing.size + sessions.size === 0
 })
 </script>

@@ -21,7 +21,7 @@ const without = ref(new Set<string>())
 const fault = ref('')
 const key = (e: BusyRead['events'][number]) => `${e.uid} ${e.day} ${e.at ?? ''}`
 const taken = computed(() => (read.value?.events ?? []).filter((e) => !without.value.has(key(e))))
-const there = computed(() => [...library.records.busy.values()].filter((b) => b.day >= moment.today).length)
+const there = computed(() => [...library.tables.busy.values()].filter((b) => b.day >= moment.today).length)
 async function choose(event: Event) {
   const file = filesIn(event)[0]
   if (!file) return

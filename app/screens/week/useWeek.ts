@@ -50,12 +50,12 @@ export function useWeek() {
       blocks: blocks.value,
       steps: weekSteps.value,
       occurrences: occurrencesOf(
-        library.records.standing.values(),
+        library.tables.standing.values(),
         of[0] ?? moment.today,
         of.at(-1) ?? moment.today,
       ),
-      busy: [...library.records.busy.values()].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)),
-      sessions: [...library.records.sessions.values()],
+      busy: [...library.tables.busy.values()].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)),
+      sessions: [...library.tables.sessions.values()],
       running: library.settings.running?.step,
     })
   const rows = computed(() => rowsOf(days.value))

@@ -26,7 +26,7 @@ const read = computed(() =>
     ? undefined
     : partners.deals.map((v) => readIn(v, row.episode.id)).find((r) => r !== undefined),
 )
-const worth = computed(() => worthOf(row.episode, row.show, library.records.deals, read.value, minutes.value))
+const worth = computed(() => worthOf(row.episode, row.show, library.tables.deals, read.value, minutes.value))
 const currency = computed(() => library.settings.currency ?? '€')
 const says = computed(() => {
   const { fees, typed, anHour } = worth.value

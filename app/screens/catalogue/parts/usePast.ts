@@ -73,7 +73,7 @@ export function usePast() {
       const texts = await Promise.all(
         subtitles.map(async (f) => ({ name: f.name, text: await textOfFile(f) })),
       )
-      folder.value = readFolder(texts, episodeNames(cards.released, library.records.shows))
+      folder.value = readFolder(texts, episodeNames(cards.released, library.tables.shows))
       return
     }
     const text = await textOfFile(first)

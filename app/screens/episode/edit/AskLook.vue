@@ -16,7 +16,7 @@ const who = ref('')
 const fault = ref('')
 /** Who looked at cuts before, the latest first, and not at this one yet. */
 const known = computed(() => {
-  const all = [...library.records.jobs.values()].filter((j) => j.kind === 'review')
+  const all = [...library.tables.jobs.values()].filter((j) => j.kind === 'review')
   const here = new Set(cut.notes.flatMap((n) => n.by ?? []))
   const names = all.sort((a, b) => (a.given < b.given ? 1 : -1)).map((j) => j.who)
   return [...new Set(names)].filter((n) => !here.has(n)).slice(0, 3)

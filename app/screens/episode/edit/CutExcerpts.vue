@@ -14,7 +14,7 @@ import type { Player } from './usePlayer'
 /** Passages that could go out by themselves: proposed from what is heard, played from there, taken with in and out. */
 const { card, player } = defineProps<{ card: Card; player: Player }>()
 const library = useLibrary()
-const captions = computed(() => library.records.transcripts.get(card.episode.id)?.captions ?? [])
+const captions = computed(() => library.tables.transcripts.get(card.episode.id)?.captions ?? [])
 const taken = computed(() => card.episode.excerpts ?? [])
 const isOpen = ref(false)
 const proposals = computed(() =>

@@ -21,7 +21,7 @@ import { useLibrary } from '@app/stores/library'
 /** The cut in hand of an episode: what is known of it, and what can be done with it. */
 export function useCut(card: () => Card) {
   const library = useLibrary()
-  const cuts = computed(() => cutsOf(library.records, card().episode.id))
+  const cuts = computed(() => cutsOf(library.tables, card().episode.id))
   const cut = computed(() => cuts.value.at(-1))
   const rate = computed(() => card().show.frames ?? usualRate)
   /** The cut's own length before the edit's, which it becomes when it is approved. */
@@ -46,7 +46,7 @@ export function useCut(card: () => Card) {
     beats,
     length,
     counts: computed(() => (cut.value ? countNotes(cut.value) : undefined)),
-    usual: computed(() => usualRounds(library.records, card().show.id, card().episode.id)),
+    usual: computed(() => usualRounds(library.tables, card().show.id, card().episode.id)),
     begin: async (from?: string): Promise<Id | undefined> => {
       const next = library.newId()
       const done = await library.perform(beginCut, { episode: card().episode.id, id: next, from })

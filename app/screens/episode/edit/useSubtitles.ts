@@ -12,7 +12,7 @@ import { textOfFile } from '@app/ui/text-file'
 export function useSubtitles(card: () => Card, timing: () => Timing) {
   const library = useLibrary()
   const episode = () => card().episode.id
-  const transcript = computed(() => library.records.transcripts.get(episode()))
+  const transcript = computed(() => library.tables.transcripts.get(episode()))
   const captions = computed(() => transcript.value?.captions ?? [])
   const faults = computed(() => {
     const by = new Map<number, string[]>()

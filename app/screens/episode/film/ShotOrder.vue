@@ -42,7 +42,7 @@ const got = computed(() => shots.value.filter((s) => s.got).length)
 const wantsLight = computed(() => shots.value.some((s) => s.shot.daylight))
 const saved = computed(() => list.value.before.minutes - list.value.now.minutes)
 /** What is known of places, framings, light and clothes, over the show's scripts. */
-const known = computed(() => knownPlans(library.records, card.show.id))
+const known = computed(() => knownPlans(library.tables, card.show.id))
 const open = ref<string>()
 const episode = computed(() => card.episode.id)
 function tick(cue: string, on: boolean) {

@@ -11,7 +11,7 @@ import { readPicture } from '../pictures'
 const { of } = defineProps<{ of: Item }>()
 const library = useLibrary()
 const pictures = usePictures()
-const kept = computed(() => library.records.episodes.get(of.episode ?? '')?.idea.images ?? [])
+const kept = computed(() => library.tables.episodes.get(of.episode ?? '')?.idea.images ?? [])
 const others = computed(() => kept.value.filter((i) => i.id !== of.picture))
 
 function give(picture: ShotPicture) {

@@ -9,7 +9,7 @@ import { useLibrary } from '@app/stores/library'
 export function useJob(episode: () => Id, kind: Job['kind']) {
   const library = useLibrary()
   const helpers = useHelpers()
-  const job = computed(() => jobOf(library.records.jobs.values(), episode(), kind))
+  const job = computed(() => jobOf(library.tables.jobs.values(), episode(), kind))
   const copied = ref(false)
   return {
     job,

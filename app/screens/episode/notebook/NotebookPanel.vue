@@ -21,7 +21,7 @@ const about = computed(() => ({
   episode: card.episode,
   title: card.title,
   show: card.show.title,
-  keywords: card.episode.idea.keywords.flatMap((id) => library.records.keywords.get(id) ?? []),
+  keywords: card.episode.idea.keywords.flatMap((id) => library.tables.keywords.get(id) ?? []),
   fields: card.show.fields,
 }))
 async function save() {

@@ -10,7 +10,7 @@ import { typedIn } from '@app/ui/fields/event'
 const { episode } = defineProps<{ episode: Episode }>()
 const library = useLibrary()
 const forms = useForms()
-const own = computed(() => library.records.shows.get(episode.show)?.forms ?? [])
+const own = computed(() => library.tables.shows.get(episode.show)?.forms ?? [])
 </script>
 
 <template>

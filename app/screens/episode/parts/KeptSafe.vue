@@ -18,7 +18,7 @@ const places = computed(() => card.episode.safe ?? [])
 /** Places named at other episodes, the most used first. */
 const named = computed(() => {
   const times = new Map<string, number>()
-  for (const e of library.records.episodes.values())
+  for (const e of library.tables.episodes.values())
     for (const p of e.safe ?? []) times.set(p.place, (times.get(p.place) ?? 0) + 1)
   return [...times.entries()]
     .sort((a, b) => b[1] - a[1])

@@ -17,7 +17,7 @@ const addresses = useAddresses()
 const library = useLibrary()
 /** Where the episode of one's own lives to which a link leads. */
 function livesAt({ episode }: PublicLink) {
-  const to = episode === undefined ? undefined : library.records.episodes.get(episode)
+  const to = episode === undefined ? undefined : library.tables.episodes.get(episode)
   return to ? addresses.of(to) : []
 }
 const label = ref('')

@@ -24,7 +24,7 @@ const fewWhileWriting = 3
 const stand = computed(() => script.stand ?? 'writing')
 const keywords = computed(() =>
   card.episode.idea.keywords.flatMap((id) => {
-    const phrase = library.records.keywords.get(id)?.words
+    const phrase = library.tables.keywords.get(id)?.words
     return phrase === undefined ? [] : [{ phrase, beat: saysKeyword(script, phrase) }]
   }),
 )

@@ -71,7 +71,7 @@ export function usePromised(
   const lacking = computed(() => {
     const { deal, episode, show } = card()
     if (!deal) return undefined
-    const records = { ...library.records, scripts: new Map([[episode.id, script.value]]) }
+    const records = { ...library.tables, scripts: new Map([[episode.id, script.value]]) }
     return readChecks(readOf(records, deal, episode, show, moment.today)).flatMap((c) =>
       c.decides && c.state !== 'passes' ? [`${c.asked}: ${c.says}`] : [],
     )
@@ -94,7 +94,7 @@ export function usePromised(
       new Map(
         promised.value.map(({ promised: p, beat }) => {
           if (p.kind === 'read') return [beat, `${asked.value?.sponsor ?? 'A sponsor'}’s read`]
-          const offer = library.records.offers.get(p.offer)
+          const offer = library.tables.offers.get(p.offer)
           const at = (offer?.wordings.findIndex((w) => w.id === p.wording) ?? -1) + 1
           const which =
             offer && at > 0 && offer.wordings.length > 1 ? `, wording ${at} of ${offer.wordings.length}` : ''

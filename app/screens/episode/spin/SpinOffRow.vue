@@ -23,7 +23,7 @@ import { spinLamp } from './spin-lamp'
 const { card, spin, open } = defineProps<{ card: Card; spin: SpinOff; open: boolean }>()
 const emit = defineEmits<{ toggle: [] }>()
 const library = useLibrary()
-const outlet = computed(() => library.records.outlets.get(spin.outlet ?? ''))
+const outlet = computed(() => library.tables.outlets.get(spin.outlet ?? ''))
 const state = computed(() => spinState(card, spin))
 const over = computed(() => spinFault(card, spin))
 const passage = computed(() => card.episode.excerpts?.find((e) => e.id === spin.excerpt))

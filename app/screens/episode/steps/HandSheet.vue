@@ -38,7 +38,7 @@ async function handed() {
     await library.perform(handStep, { step: of.step.id, owner: owner.value })
 }
 const people = computed(() =>
-  [...new Set([...library.records.steps.values()].flatMap((s) => (s.owner === 'me' ? [] : [s.owner])))].slice(
+  [...new Set([...library.tables.steps.values()].flatMap((s) => (s.owner === 'me' ? [] : [s.owner])))].slice(
     0,
     20,
   ),

@@ -24,8 +24,8 @@ import NoteField from './NoteField.vue'
  */
 const { episode, stage } = defineProps<{ episode: Episode; stage?: StageKind }>()
 const library = useLibrary()
-const show = computed(() => library.records.shows.get(episode.show))
-const recipe = computed(() => library.records.recipes.get(episode.recipe ?? show.value?.recipe ?? ''))
+const show = computed(() => library.tables.shows.get(episode.show))
+const recipe = computed(() => library.tables.recipes.get(episode.recipe ?? show.value?.recipe ?? ''))
 const note = ref<{ append: (markdown: string) => void }>()
 const opened = ref(new Set<string>())
 const facets = computed(() => {

@@ -18,7 +18,7 @@ const library = useLibrary()
 const made = useMade()
 const moment = useMoment()
 const quarter = 91
-const recipe = computed(() => library.records.recipes.get(show.recipe))
+const recipe = computed(() => library.tables.recipes.get(show.recipe))
 const unused = computed(() => {
   const from = addDays(moment.today, -quarter)
   const mine = made.all.filter((m) => m.episode.show === show.id && m.day >= from)

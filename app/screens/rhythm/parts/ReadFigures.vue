@@ -50,11 +50,11 @@ const kept = remembered<Record<string, FigureMapping>>('lamp-reel.figure-columns
     : undefined
 })
 const asked = Object.keys(figureColumns).filter(isColumn)
-const outlets = computed(() => show.outlets.flatMap((id) => library.records.outlets.get(id) ?? []))
-const names = computed(() => episodeNames(cards.released, library.records.shows))
+const outlets = computed(() => show.outlets.flatMap((id) => library.tables.outlets.get(id) ?? []))
+const names = computed(() => episodeNames(cards.released, library.tables.shows))
 function dayOf(episode: string): string | undefined {
-  const of = library.records.episodes.get(episode)
-  const zone = of && library.records.shows.get(of.show)?.zone
+  const of = library.tables.episodes.get(episode)
+  const zone = of && library.tables.shows.get(of.show)?.zone
   return zone !== undefined && of?.phase.kind === 'released'
     ? dayAt(Date.parse(of.phase.at), zone)
     : undefined
@@ -74,7 +74,7 @@ const read = computed(() =>
 )
 const rows = computed(() =>
   (read.value?.rows ?? []).flatMap((r) => {
-    const episode = library.records.episodes.get(r.episode)
+    const episode = library.tables.episodes.get(r.episode)
     const out = dayOf(r.episode)
     return episode && out !== undefined
       ? [{ ...r, of: episode, odd: oddities(r.figure, episode, daysBetween(out, moment.today)) }]

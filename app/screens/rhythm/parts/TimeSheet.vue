@@ -24,7 +24,7 @@ const days = computed(() => daysOf(period.value, at.value))
 /** What is out as it was read, and what is in work as it stands. */
 const worked = computed((): Worked[] => {
   const out = new Set(made.all.map((m) => m.episode.id))
-  const open = [...library.records.steps.values()].filter((s) => !out.has(s.episode))
+  const open = [...library.tables.steps.values()].filter((s) => !out.has(s.episode))
   return [...made.all.flatMap((m) => m.worked), ...workedOf(open, moment.zone)]
 })
 function nameOf(w: Worked): string {

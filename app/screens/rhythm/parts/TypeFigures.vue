@@ -23,7 +23,7 @@ const entry = useFigureEntry(() => show)
 const { on, outlet, rows, ready } = entry
 const isAll = ref(false)
 const fields = computed(() => (isAll.value ? entryFields : entryFields.slice(0, 3)))
-const outlets = computed(() => show.outlets.flatMap((id) => library.records.outlets.get(id) ?? []))
+const outlets = computed(() => show.outlets.flatMap((id) => library.tables.outlets.get(id) ?? []))
 const followers = computed(() => show.followers?.find((f) => f.on === on.value)?.count)
 function before(row: EntryRow): string {
   const last = lastViews(row.episode)

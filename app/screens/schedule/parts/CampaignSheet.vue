@@ -34,7 +34,7 @@ const fault = ref('')
 const states = (['planned', 'running', 'over', 'called off'] as const).map((s) => [s, s] as const)
 const launches = [
   ['', 'no launch'] as const,
-  ...[...library.records.launches.values()].map((l) => [l.id, l.name] as const),
+  ...[...library.tables.launches.values()].map((l) => [l.id, l.name] as const),
 ]
 function put(id: string, to: Partial<CampaignPost> | undefined) {
   posts.value = posts.value.flatMap((p) => (p.id !== id ? [p] : to === undefined ? [] : [{ ...p, ...to }]))

@@ -12,15 +12,15 @@ import CampaignSheet from './CampaignSheet.vue'
 /** Campaigns: where each runs and when, what it may cost and did, what is shown, its posts; with their sums. */
 const library = useLibrary()
 const moment = useMoment()
-const all = computed(() => [...library.records.campaigns.values()].sort((a, b) => (a.from < b.from ? -1 : 1)))
+const all = computed(() => [...library.tables.campaigns.values()].sort((a, b) => (a.from < b.from ? -1 : 1)))
 const sums = computed(() => campaignSums(all.value))
 const editing = ref<{ of?: Campaign }>()
 const money = (n: number | undefined) => (n === undefined || n === 0 ? '' : n.toLocaleString('en'))
 const currency = computed(() => library.settings.currency ?? '€')
-const launchOf = (c: Campaign) => library.records.launches.get(c.launch ?? '')?.name
+const launchOf = (c: Campaign) => library.tables.launches.get(c.launch ?? '')?.name
 async function save() {
   const { campaignsCsv } = await import('@core/formats/campaign-table')
-  download(`campaigns-${moment.today}.csv`, campaignsCsv(all.value, library.records.launches), 'text/csv')
+  download(`campaigns-${moment.today}.csv`, campaignsCsv(all.value, library.tables.launches), 'text/csv')
 }
 function edit(of?: Campaign) {
   editing.value = of ? { of } : {}

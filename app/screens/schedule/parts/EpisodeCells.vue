@@ -45,7 +45,7 @@ const kept = computed(() => {
 })
 /** What its slot is kept for, where the episode does not honour it. */
 const breaks = computed(() =>
-  kept.value && !honours(kept.value.reservation, card.episode, library.records.launches)
+  kept.value && !honours(kept.value.reservation, card.episode, library.tables.launches)
     ? kept.value.reservation
     : undefined,
 )

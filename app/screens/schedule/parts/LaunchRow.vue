@@ -47,9 +47,7 @@ const minutes = computed(() =>
     return past?.minutes ?? sum(cards.cardOf(episode)?.steps ?? [], (s) => s.logged)
   }),
 )
-const campaigns = computed(() =>
-  [...library.records.campaigns.values()].filter((c) => c.launch === launch.id),
-)
+const campaigns = computed(() => [...library.tables.campaigns.values()].filter((c) => c.launch === launch.id))
 const cost = computed(() => (launch.cost ?? 0) + campaignSums(campaigns.value).spent)
 const money = computed(() => {
   const { earned } = launch

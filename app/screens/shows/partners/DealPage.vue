@@ -49,11 +49,11 @@ const money = computed(() => {
 })
 /** Slots that are kept month by month with nothing written down. */
 const standing = computed(() =>
-  [...library.records.reservations.values()].filter(
+  [...library.tables.reservations.values()].filter(
     (r) => r.kind === 'sponsor' && r.kept.kind === 'deal' && isWith({ sponsor: of.known.name }, r.name),
   ),
 )
-const showOf = (id: Id) => library.records.shows.get(id)?.title ?? ''
+const showOf = (id: Id) => library.tables.shows.get(id)?.title ?? ''
 </script>
 
 <template>

@@ -44,7 +44,7 @@ const at = computed(() => {
     path.findIndex((p) => p === (state.kind === 'cannot' ? 'asked' : state.kind)),
   )
 })
-const show = computed(() => library.records.shows.get(of.episode.show))
+const show = computed(() => library.tables.shows.get(of.episode.show))
 const booking = computed(() => here.bookingIn(of))
 const says = computed(() => sayState(of.state))
 function sayState(state: VisitState): string {

@@ -30,7 +30,7 @@ const isWriting = ref(false)
 const copied = ref('')
 const pattern = computed(() => heldBy(library.settings.messages ?? {}, kind) ?? usualMessages[kind].pattern)
 const text = computed(() => {
-  const show = library.records.shows.get(of.episode.show)
+  const show = library.tables.shows.get(of.episode.show)
   return show
     ? filledMessage(pattern.value, {
         person: {

@@ -15,7 +15,7 @@ const library = useLibrary()
 const theirs = computed(() => of.moves.filter((m) => m.deed.kind !== 'visit'))
 /** Where what lies with them is looked at: its step's stage, else the edit. */
 const stageOf = ({ deed }: PersonMove) =>
-  (deed.kind === 'step' ? library.records.steps.get(deed.step)?.stage : undefined) ?? 'edit'
+  (deed.kind === 'step' ? library.tables.steps.get(deed.step)?.stage : undefined) ?? 'edit'
 const usual = computed(() => usualDays(of.known.jobs))
 const isHelper = computed(() => of.known.jobs.length + of.known.owns.length > 0)
 const past = computed(() =>
@@ -25,7 +25,7 @@ const past = computed(() =>
     .slice(0, 6)
     .map((j) => {
       const days = Math.round((Date.parse(j.back ?? j.given) - Date.parse(j.given)) / 86_400_000)
-      const e = library.records.episodes.get(j.episode)
+      const e = library.tables.episodes.get(j.episode)
       return { job: j, days, number: e ? partners.numberOf(e) : '' }
     }),
 )

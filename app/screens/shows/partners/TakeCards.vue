@@ -7,7 +7,7 @@ import Drop from '@app/ui/Drop.vue'
 
 /** People from cards, and as cards (vCard). */
 const library = useLibrary()
-const people = computed(() => [...library.records.people.values()])
+const people = computed(() => [...library.tables.people.values()])
 async function take(event: Event) {
   const input = event.target instanceof HTMLInputElement ? event.target : undefined
   const file = input?.files?.[0]

@@ -67,10 +67,10 @@ export function usePartnersHere(who: () => string) {
   const visits = (p: PersonHere): VisitHere[] =>
     p.known.guestOf.map((episode) => {
       const guest = guestName(p.known, episode)
-      return { episode, guest, state: visitState(episode, guest, library.records.steps) }
+      return { episode, guest, state: visitState(episode, guest, library.tables.steps) }
     })
   const bookingIn = ({ episode, guest }: VisitHere) =>
-    bookingOf(visitOf(episode, guest), library.records.steps)
+    bookingOf(visitOf(episode, guest), library.tables.steps)
   const away = (p: PersonHere) =>
     [p.known.name, ...(p.known.person?.also ?? [])]
       .flatMap((n) => heldBy(library.settings.away, n) ?? [])

@@ -13,7 +13,7 @@ const emit = defineEmits<{ write: [RecipeFields] }>()
 const library = useLibrary()
 const offers = computed(() => [
   ['', 'what the show asks first'] as const,
-  ...[...library.records.offers.values()].map((o) => [o.id, o.name] as const),
+  ...[...library.tables.offers.values()].map((o) => [o.id, o.name] as const),
 ])
 const braced = (word: string) => `{${word}}`
 </script>

@@ -31,10 +31,10 @@ const { show: showId, recipe: id } = defineProps<{ show: string; recipe: string 
 const library = useLibrary()
 const router = useRouter()
 usePlan().want()
-const show = computed(() => library.records.shows.get(showId))
+const show = computed(() => library.tables.shows.get(showId))
 const all = computed(() =>
   [show.value?.recipe ?? '', ...(show.value?.recipes ?? [])].flatMap(
-    (r) => library.records.recipes.get(r) ?? [],
+    (r) => library.tables.recipes.get(r) ?? [],
   ),
 )
 const recipe = computed(() => all.value.find((r) => r.id === id) ?? all.value[0])
@@ -46,7 +46,7 @@ const stage = computed(() =>
   chosen.value?.kind === 'stage' ? recipe.value?.stages.find((s) => s.id === chosen.value?.id) : undefined,
 )
 const total = computed(() => sum(recipe.value?.lines ?? [], (l) => l.minutes))
-const open = computed(() => (recipe.value ? openDifferences(library.records, recipe.value.id) : []))
+const open = computed(() => (recipe.value ? openDifferences(library.tables, recipe.value.id) : []))
 const fault = ref('')
 async function write(fields: RecipeFields) {
   if (!recipe.value) return false

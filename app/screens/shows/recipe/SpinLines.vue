@@ -18,7 +18,7 @@ const lines = computed(() => recipe.spinOffs ?? [])
 const where = computed(() => [
   ['', 'no outlet yet'] as const,
   ...(show?.outlets ?? []).flatMap((id) => {
-    const outlet = library.records.outlets.get(id)
+    const outlet = library.tables.outlets.get(id)
     return outlet ? [[outlet.id, outlet.name] as const] : []
   }),
 ])

@@ -25,7 +25,7 @@ const takes = computed(() =>
   pace.value && pace.value.seen >= 4 ? Math.round((line.minutes * pace.value.median) / 5) * 5 : undefined,
 )
 const people = computed(() =>
-  [...new Set([...library.records.steps.values()].flatMap((s) => (s.owner === 'me' ? [] : [s.owner])))].slice(
+  [...new Set([...library.tables.steps.values()].flatMap((s) => (s.owner === 'me' ? [] : [s.owner])))].slice(
     0,
     20,
   ),

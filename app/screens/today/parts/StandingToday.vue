@@ -10,7 +10,7 @@ import { useLibrary } from '@app/stores/library'
 const library = useLibrary()
 const moment = useMoment()
 const standing = computed(() =>
-  occurrencesOf(library.records.standing.values(), moment.today, moment.today).filter(
+  occurrencesOf(library.tables.standing.values(), moment.today, moment.today).filter(
     (o) => o.state === 'to do',
   ),
 )

@@ -77,7 +77,7 @@ export function useRemedies(
   function elsewhere({ episode, show }: Card, release: Day): Choice[] {
     const next = schedule.openOf(show, 12).find((x) => x.day > release)
     const isOnSlot = episode.place.kind === 'slot'
-    const behind = isOnSlot ? pushed(library.records, episode.id, moment.now) : undefined
+    const behind = isOnSlot ? pushed(library.tables, episode.id, moment.now) : undefined
     const first = behind?.ok ? behind.value[0] : undefined
     const spare = cards.spares.find((x) => x.show.id === show.id && x.standing.ready)
     return [
