@@ -1,12 +1,12 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
-import { workingDays, type WorkingDays } from '@core/recipe/due'
+import { workingDays } from '@core/recipe/due'
 import type { Day } from '@core/records'
-import { same } from '@core/records/same'
 import { creatorZone, dayIn } from '@core/rhythm/creator'
 import { dayAt } from '@core/rhythm/zone'
 import { browserZone, now as clock } from '@app/data/clock'
+import { keptSame } from './kept-same'
 import { useLibrary } from './library'
 
 /** What day and minute it is for the creator, and what holds for all: shows and settings. */
@@ -31,19 +31,17 @@ export const useMoment = defineStore('moment', () => {
 
   const settings = computed(() => library.settings)
 
-  /** The days with hours; the same ones while settings change that say nothing of days. */
-  let counted: { of: unknown; works: WorkingDays } | undefined
-  const works = computed(() => {
+  /** What settings say of days: the same while others of them change. */
+  const days = keptSame(() => {
     const { hours, daysOff, exceptions } = settings.value
-    const of = { hours, daysOff, exceptions }
-    if (!counted || !same(counted.of, of)) counted = { of, works: workingDays(of) }
-    return counted.works
+    return { hours, daysOff, exceptions }
   })
+  const works = computed(() => workingDays(days.value))
 
   /** The creator's day of a kept moment. */
   const dayOn = (moment: string): Day => dayIn(moment, zone.value)
 
   const minute = computed(() => Math.floor(now.value / 60_000) * 60_000)
 
-  return { now, minute, today, zone, shows, settings, works, dayOn, tick }
+  return { now, minute, today, zone, shows, settings, days, works, dayOn, tick }
 })

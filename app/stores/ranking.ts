@@ -5,6 +5,7 @@ import { backlogOf, outOfWindow, type Backlog } from '@core/ideas/usable'
 import type { Day, Episode, Id, Show } from '@core/records'
 import { addDays } from '@core/rhythm/days'
 import { useCards } from './cards'
+import { keptSame } from './kept-same'
 import { useMoment } from './moment'
 import { useSchedule } from './schedule'
 import { useWorkload } from './workload'
@@ -26,6 +27,7 @@ export const useRanking = defineStore('ranking', () => {
   /** Weights while a slider moves, before they are kept. */
   const trying = shallowRef<typeof library.settings.weights>()
   const weights = computed(() => trying.value ?? library.settings.weights)
+  const asked = keptSame(() => ({ weights: library.settings.weights, away: library.settings.away }))
 
   /** Minutes that are still free from today up to a date, that date's own left out. */
   function freeUpTo(day: Day): number {
@@ -101,7 +103,8 @@ export const useRanking = defineStore('ranking', () => {
       () => library.tables.episodes,
       () => library.tables.shows,
       () => library.tables.keywords,
-      () => library.settings,
+      () => moment.days,
+      asked,
       () => moment.today,
       wanted,
     ],

@@ -4,6 +4,7 @@ import { recordsOf, rowsFrom, tableNames } from '@core/records'
 import { exampleWorld } from '@core/views/example-cards'
 import { useCards } from './cards'
 import { exampleDesk } from './example-desk'
+import { keptSame } from './kept-same'
 import { useSchedule } from './schedule'
 import { tablesOf } from './tables'
 
@@ -48,4 +49,14 @@ test('a step that begins leaves every card and the film as they were; other hour
   expect(film()).toEqual(before.film)
   see({ hours: [0, 0, 0, 0, 0, 600, 0] })
   expect(cards.working.some((c, i) => c !== before.working[i])).toBe(true)
+})
+
+test('what says the same stays the very same, and what says another thing does not', () => {
+  const settings = shallowRef({ hours: [60, 0], note: 'a' })
+  const hours = keptSame(() => ({ hours: settings.value.hours }))
+  const first = hours.value
+  settings.value = { hours: [60, 0], note: 'b' }
+  expect(hours.value).toBe(first)
+  settings.value = { hours: [0, 60], note: 'b' }
+  expect(hours.value).toEqual({ hours: [0, 60] })
 })
