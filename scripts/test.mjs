@@ -22,45 +22,50 @@ function step(name, program, args, env = {}) {
   })
   return status === 0
 }
-/** Runs some checks side by side, each on a core of its own; what each says is printed when it ends. */
-async function checks(list) {
+/** Runs a check; what it says is printed when it ends. */
+function check([name, program, args]) {
+  return new Promise((done) => {
+    const child = spawn(program, args, { cwd: root })
+    let says = ''
+    for (const out of [child.stdout, child.stderr])
+      out.on('data', (chunk) => {
+        says += chunk
+      })
+    child.on('close', (code) => {
+      console.log(`\n${name}\n${says.trimEnd()}`)
+      if (code === 0) passed++
+      else failed++
+      done()
+    })
+  })
+}
+/** Runs rows of checks side by side, each row on a core of its own. */
+async function checks(...rows) {
   await Promise.all(
-    list.map(
-      ([name, program, args]) =>
-        new Promise((done) => {
-          const child = spawn(program, args, { cwd: root })
-          let says = ''
-          for (const out of [child.stdout, child.stderr])
-            out.on('data', (chunk) => {
-              says += chunk
-            })
-          child.on('close', (code) => {
-            console.log(`\n${name}\n${says.trimEnd()}`)
-            if (code === 0) passed++
-            else failed++
-            done()
-          })
-        }),
-    ),
+    rows.map(async (row) => {
+      for (const each of row) await check(each)
+    }),
   )
 }
-await checks([
-  // What has not changed since the last run here is not looked at again, where that cannot change what is found.
+await checks(
+  [['Linter', bin('eslint'), ['.', '--max-warnings', '0']]],
   [
-    'Types',
-    bin('vue-tsc'),
-    ['--noEmit', '-p', 'tsconfig.json', '--incremental', '--tsBuildInfoFile', join(cache, 'types.json')],
-  ],
-  ['Linter', bin('eslint'), ['.', '--max-warnings', '0']],
-  [
-    'Format',
-    bin('prettier'),
+    // What has not changed since the last run here is not looked at again, where that cannot change what is found.
     [
-      ...['--check', '.', '--log-level', 'warn'],
-      ...['--cache', '--cache-strategy', 'content', '--cache-location', join(cache, 'format')],
+      'Types',
+      bin('vue-tsc'),
+      ['--noEmit', '-p', 'tsconfig.json', '--incremental', '--tsBuildInfoFile', join(cache, 'types.json')],
+    ],
+    [
+      'Format',
+      bin('prettier'),
+      [
+        ...['--check', '.', '--log-level', 'warn'],
+        ...['--cache', '--cache-strategy', 'content', '--cache-location', join(cache, 'format')],
+      ],
     ],
   ],
-])
+)
 
 const units = join(out, 'units.json')
 const unitsFine = step('Unit tests', bin('jest'), ['--json', `--outputFile=${units}`, '--silent'])
