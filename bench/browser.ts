@@ -149,57 +149,36 @@ async function typing(what: string, selector: string): Promise<void> {
   console.log(line(`${what}, key to painted letter: middle`, times[20] ?? 0))
   console.log(line(`${what}, key to painted letter: slowest of 40`, times.at(-1) ?? 0))
 }
-/** From a key pressed where the focus is to the frame that shows its letter. */
+/** From a key pressed where the focus is to the end of the frame that shows what it did. */
+async function pressed(key: string): Promise<number> {
+  const begin = await page.evaluate(() => performance.now())
+  await page.keyboard.press(key)
+  return page.evaluate(
+    (from) =>
+      new Promise<number>((done) => {
+        requestAnimationFrame(() => {
+          setTimeout(() => {
+            done(performance.now() - from)
+          }, 0)
+        })
+      }),
+    begin,
+  )
+}
+/** From a letter pressed where the focus is to the frame that shows it. */
 async function keying(what: string): Promise<void> {
   const letters: number[] = []
-  for (let i = 0; i < 40; i++) {
-    const begin = await page.evaluate(() => performance.now())
-    await page.keyboard.press('a')
-    letters.push(
-      await page.evaluate(
-        (from) =>
-          new Promise<number>((done) => {
-            requestAnimationFrame(() => {
-              setTimeout(() => {
-                done(performance.now() - from)
-              }, 0)
-            })
-          }),
-        begin,
-      ),
-    )
-  }
-  letters.sort((a, b) => a - b)
+  for (let i = 0; i < 40; i++) letters.push(await pressed('a'))
+  letters.sort((x, y) => x - y)
   console.log(line(`${what}, key to letter: middle`, letters[20] ?? 0))
   console.log(line(`${what}, key to letter: slowest of 40`, letters.at(-1) ?? 0))
 }
-/** From a key that does something to the frame that shows it done. */
+/** From a key that does something, on a page that rests, to the frame that shows it done. */
 async function doing(what: string, key: string): Promise<void> {
   const times: number[] = []
   for (let i = 0; i < 8; i++) {
-    await page.evaluate(
-      () =>
-        new Promise((rested) => {
-          setTimeout(() => requestIdleCallback(rested), 600)
-        }),
-    )
-    const done = page.evaluate(
-      () =>
-        new Promise<number>((told) => {
-          const from = { at: 0 }
-          const seen = () => {
-            from.at = performance.now()
-            requestAnimationFrame(() =>
-              setTimeout(() => {
-                told(performance.now() - from.at)
-              }, 0),
-            )
-          }
-          addEventListener('keydown', seen, { once: true, capture: true })
-        }),
-    )
-    await page.keyboard.press(key)
-    times.push(await done)
+    await page.waitForTimeout(800)
+    times.push(await pressed(key))
   }
   console.log(line(`${what}, key to paint: the middle of eight`, middleOf(times)))
 }
