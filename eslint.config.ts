@@ -14,6 +14,11 @@ function closed(files: string[], groups: { group: string[]; message: string }[])
  * (those that are staged).
  */
 const withTypes = process.env['LINT_COMPONENTS'] === 'typed'
+/** A store or a screen that reads all records is woken by every change of any. */
+const allRecords = {
+  selector: "MemberExpression[object.object.name='library'][object.property.name='records']",
+  message: 'Read one table at a time: library.tables.',
+}
 /** The first ten letters of a moment are its day in UTC, which is another one for half the world. */
 const utcDay = {
   selector: "CallExpression[callee.property.name='slice'][arguments.0.value=0][arguments.1.value=10]",
@@ -80,6 +85,14 @@ export default defineConfig(
     files: ['core/**/*.ts', 'app/**/*.ts', 'app/**/*.vue', 'demo/**/*.ts', 'server/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: { 'no-restricted-syntax': ['error', utcDay] },
+  },
+  {
+    files: ['app/stores/**/*.ts', 'app/screens/**/*.ts', 'app/**/*.vue'],
+    ignores: ['**/*.test.ts', '**/example-*.ts'],
+    rules: {
+      'no-restricted-syntax': ['error', utcDay, allRecords],
+      'vue/no-restricted-syntax': ['error', allRecords],
+    },
   },
   {
     files: ['core/**/*.ts'],

@@ -139,6 +139,8 @@ test('open to other devices, the desk has the key from the address it was starte
   await desk.goto(`${server.base}/#key=${key}`)
   await desk.getByLabel('Name of the show').fill('Tern & Tiller')
   await desk.getByRole('button', { name: 'Begin' }).click()
+  await desk.getByRole('heading', { level: 1, name: 'Tuesday 24 November' }).waitFor()
+  await stored(desk)
   await desk.goto(`${server.base}/ideas/mailbox`)
   await expect(desk.getByText(/The mailbox is within reach/)).toBeVisible()
   await expect(desk.getByRole('img', { name: 'Code with the phone’s address and key' })).toBeVisible()

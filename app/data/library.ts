@@ -143,10 +143,12 @@ export class Library {
   /** What is done before the write path is there waits for it; until then something waits to be stored. */
   private async afterFetching<T>(work: (writing: Writing) => Promise<Result<T>>): Promise<Result<T>> {
     this.watcher.writing?.(true)
-    const writing = this.writing ?? (await this.fetchWriting())
-    const done = writing ? await work(writing) : notFetched
-    if (writing?.isIdle ?? true) this.watcher.writing?.(false)
-    return done
+    try {
+      const writing = this.writing ?? (await this.fetchWriting())
+      return writing ? await work(writing) : notFetched
+    } finally {
+      if (this.writing?.isIdle ?? true) this.watcher.writing?.(false)
+    }
   }
 
   /** Kept when everything shown is also stored. */
