@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { Id, Show } from '@core/records'
+import { placeOnSlot, skipSlot } from '@core/commands/schedule'
+import type { Show } from '@core/records'
 import type { Frame } from '@core/rhythm/film'
-import type { Slot } from '@core/rhythm/slots'
 import { sayUntil } from '@core/rhythm/zone'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
@@ -82,19 +82,10 @@ function grab(event: PointerEvent) {
   })
 }
 const keyed = useStripKeys(film, toNow)
-/** What is done on the film is fetched when it is first done. */
-const deeds = () => import('@core/commands/schedule')
-async function restore({ show, original: day }: Slot) {
-  const { skipSlot } = await deeds()
-  await library.perform(skipSlot, { show, day, skip: false })
-}
-async function place(episode: Id, { original: day }: Slot) {
-  const { placeOnSlot } = await deeds()
-  await library.perform(placeOnSlot, { episode, day })
-}
 function choose(frame: Frame) {
   if (frame.episode) void router.push({ name: 'episode', params: { code: frame.episode.code } })
-  else if (frame.kind === 'skipped' && frame.slot) void restore(frame.slot)
+  else if (frame.kind === 'skipped' && frame.slot)
+    void library.perform(skipSlot, { show: frame.slot.show, day: frame.slot.original, skip: false })
   else if (frame.slot) dialogs.show({ kind: 'fill', slot: frame.slot })
 }
 /** An open frame takes an idea of its show. */
@@ -103,7 +94,8 @@ const takes = (frame: Frame, show: Show): Target | undefined =>
     ? {
         takes: (c) => c.kind === 'idea' && c.show === show.id,
         drop: (c) => {
-          if (c.kind === 'idea' && frame.slot) void place(c.id, frame.slot)
+          if (c.kind === 'idea' && frame.slot)
+            void library.perform(placeOnSlot, { episode: c.id, day: frame.slot.original })
         },
       }
     : undefined

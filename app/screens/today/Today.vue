@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { isFirstDay } from '@core/views/first-day'
 import { useLibrary } from '@app/stores/library'
-import { Day, fetchDay } from './fetched'
+import { Day } from './fetched'
 import FirstDay from './FirstDay.vue'
 
 /** What to do now; before there is anything to do, how to begin. */
 const library = useLibrary()
-const isFirst = computed(() => {
-  const { episodes, standing, sessions } = library.tables
-  return episodes.size + standing.size + sessions.size === 0
-})
+const isFirst = computed(() => isFirstDay(library.tables))
 </script>
 
 <template>
-  <FirstDay v-if="isFirst" @rested="fetchDay" />
+  <FirstDay v-if="isFirst" />
   <Day v-else />
 </template>
