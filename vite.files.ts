@@ -93,7 +93,7 @@ function isFor(part: Part, id: string, info: Info): boolean {
 }
 
 /** Packages that every page needs at once. */
-const packages = /node_modules.(@vue|vue|vue-router|pinia|@vueuse|dexie|rrule|tslib|zod)\b|@lucide/
+const packages = /node_modules.(@vue|vue|vue-router|pinia|@vueuse|idb|rrule|tslib|zod)\b|@lucide/
 /** Those, and the ones that Today needs besides. */
 const there = /node_modules.(d3-array|internmap|temporal-polyfill)\b/
 /** The program's own modules, and its icons. */

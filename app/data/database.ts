@@ -1,17 +1,14 @@
 import Dexie, { type Table } from 'dexie'
 import type { FileRecord } from '@core/commands/change'
-import { schemaVersion } from '@core/records/version'
 import type { Aside } from '@core/formats/backup'
 import { tableNames, tables, type JournalLine, type RecordOf, type TableName } from '@core/records'
+import { storeVersion } from './store-version'
 
 /** A remark about the store itself, such as the schema's version. */
 export interface Meta {
   key: string
   value: string | number
 }
-
-/** The store's own version: it rises when tables or indices come. */
-const storeVersion = Math.max(4, schemaVersion)
 
 /** The version of the store in which a table came; it was one behind the records' once. */
 function since(name: TableName): number {

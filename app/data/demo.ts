@@ -17,23 +17,26 @@ export async function layDemo(
   anew = false,
 ): Promise<boolean> {
   const today = dayAt(now(), browserZone())
-  const [laid, then, rev] = await library.store.meta.bulkGet(['demo', 'demo-rev', 'rev'])
-  const isOfToday = laid?.value === `${today} ${size}`
+  const { remarks } = library
+  const laid = remarks.get('demo')
+  const then = remarks.get('demo-rev')
+  const isOfToday = laid === `${today} ${size}`
   // What was done in it is kept, also over midnight, until somebody asks for a fresh one.
-  const isTouched = laid !== undefined && then !== undefined && then.value !== rev?.value
+  const isTouched = laid !== undefined && then !== undefined && then !== remarks.get('rev')
   if (!anew && (isOfToday || isTouched)) return false
   const whole = await madeInWorker(size, progress)
   progress('Storing it', 0.95)
-  await replaceWhole(library.store, whole, [{ key: 'demo', value: `${today} ${size}` }])
-  const rewritten = await library.store.meta.get('rev')
-  await library.store.meta.put({ key: 'demo-rev', value: rewritten?.value ?? 0 })
+  const store = await library.store()
+  await replaceWhole(store, whole, [{ key: 'demo', value: `${today} ${size}` }])
+  const rewritten = await store.meta.get('rev')
+  await store.meta.put({ key: 'demo-rev', value: rewritten?.value ?? 0 })
   await library.reloaded()
   return true
 }
 
 /** The date for which the demo lies there where that is another day than today. */
-export async function demoDay(library: Library): Promise<string | undefined> {
-  const laid = String((await library.store.meta.get('demo'))?.value ?? '').split(' ')[0]
+export function demoDay(library: Library): string | undefined {
+  const laid = String(library.remarks.get('demo') ?? '').split(' ')[0]
   return laid === '' || laid === dayAt(now(), browserZone()) ? undefined : laid
 }
 

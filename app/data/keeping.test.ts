@@ -76,7 +76,7 @@ describe('pages that hear nothing of each other', () => {
       pages.map((p, i) => p.library.perform(markReleased, { episode: at(ids, i) }).then(valueOf)),
     )
     const first = pages[0].library
-    const numbers = (await first.store.rows('episodes').toArray()).map((e) => e.number)
+    const numbers = (await (await first.store()).rows('episodes').toArray()).map((e) => e.number)
     expect(new Set(numbers).size).toBe(3)
     await first.check()
     expect([...first.records.episodes.values()].map((e) => e.phase.kind)).toEqual([
@@ -100,7 +100,7 @@ describe('pages that hear nothing of each other', () => {
     }
     valueOf(await write(a, { takeaway: 'You can' }))
     valueOf(await write(b, { description: 'Words' }))
-    expect((await a.library.store.rows('episodes').get(at(ids, 0)))?.brief).toMatchObject({
+    expect((await (await a.library.store()).rows('episodes').get(at(ids, 0)))?.brief).toMatchObject({
       takeaway: 'You can',
       description: 'Words',
     })
@@ -109,17 +109,17 @@ describe('pages that hear nothing of each other', () => {
   test('write nothing over a script that they had not read: what they wrote stands behind it', async () => {
     const { name, ids, library } = await begun()
     const out = at(ids, 0)
-    await library.store.rows('scripts').delete(out)
+    await (await library.store()).rows('scripts').delete(out)
     const b = await page(name, true)
     const stored = exampleScript({ Hook: ['Mine.'] }, out)
-    await library.store.rows('scripts').put(stored)
+    await (await library.store()).rows('scripts').put(stored)
     valueOf(
       await b.library.perform(writeScript, {
         episode: out,
         wish: { kind: 'edit', base: [], sections: exampleScript({ Other: ['Pasted.'] }).sections },
       }),
     )
-    const now = await library.store.rows('scripts').get(out)
+    const now = await (await library.store()).rows('scripts').get(out)
     expect(now?.sections.map((s) => s.title)).toEqual(['Hook', 'Other'])
     expect(b.library.records.scripts.get(out)).toEqual(now)
   })
@@ -128,14 +128,15 @@ describe('pages that hear nothing of each other', () => {
 test('an episode that was not read at the start and is changed from a list is read whole before it is shown', async () => {
   const { name, ids, library, show } = await begun()
   const idea = valueOf(await library.perform(jotIdea, { show: show.id, line: 'Oars' })).about[0] ?? ''
-  await library.store.rows('scripts').put(exampleScript({ Hook: ['There.'] }, idea))
+  await (await library.store()).rows('scripts').put(exampleScript({ Hook: ['There.'] }, idea))
   const later = await page(name, true)
   expect(later.library.isLoaded(idea)).toBe(false)
   valueOf(
     await later.library.perform(writeEpisode, { episode: at(ids, 0), typed: { topics: ['x'] }, what: 'it' }),
   )
   const changed = later.library.records.episodes.get(idea)
-  if (changed) await later.library.store.rows('episodes').put({ ...changed, note: 'changed elsewhere' })
+  if (changed)
+    await (await later.library.store()).rows('episodes').put({ ...changed, note: 'changed elsewhere' })
   await later.library.ensure([idea])
   expect(later.library.records.scripts.get(idea)?.sections).toHaveLength(1)
 })
@@ -147,7 +148,7 @@ test('a burst of writes is stored in one go, in its order', async () => {
   )
   const lines = done.map((d) => valueOf(d).line ?? 0)
   expect([...lines].sort((a, b) => a - b)).toEqual(lines)
-  expect(await library.store.rows('episodes').count()).toBe(43)
+  expect(await (await library.store()).rows('episodes').count()).toBe(43)
 })
 
 describe('taking back', () => {
@@ -188,8 +189,8 @@ describe('a damaged record', () => {
     ['scripts', { sections: null }, 0],
   ] as const)('of %s is set aside whole, named, and the rest works', async (table, damage, _n) => {
     const { name, library, ids } = await begun()
-    const row = await library.store.table(table).toCollection().first()
-    await library.store.table(table).put({ ...row, ...damage })
+    const row = await (await library.store()).table(table).toCollection().first()
+    await (await library.store()).table(table).put({ ...row, ...damage })
     library.close()
     const again = await page(name, true)
     const own = again.aside().find((a) => a.key === `${table}/${row.id}`)
@@ -216,7 +217,7 @@ describe('a damaged record', () => {
 
   test('of the show takes its episodes along, and all come back with it', async () => {
     const { name, library, show } = await begun()
-    await library.store.table('shows').put({ ...show, rhythm: 'weekly' })
+    await (await library.store()).table('shows').put({ ...show, rhythm: 'weekly' })
     library.close()
     const again = await page(name, true)
     expect([again.library.records.shows.size, again.library.records.episodes.size]).toEqual([0, 0])
@@ -235,7 +236,9 @@ test('damaged ideas of a large library are set aside after it was opened, wherev
   const idea = library.records.episodes.get(id)
   const many = Array.from({ length: 3100 }, (_, i) => ({ ...idea, id: `idea ${i}`, code: `${1000 + i}` }))
   const damaged = ['idea 30', 'idea 2900']
-  await library.store
+  await (
+    await library.store()
+  )
     .table('episodes')
     .bulkAdd(many.map((e) => (damaged.includes(e.id) ? { ...e, title: 7 } : e)))
   library.close()
@@ -248,7 +251,7 @@ test('damaged ideas of a large library are set aside after it was opened, wherev
 
 test('a store that was emptied under the page is noticed; what the page holds is put back', async () => {
   const { library, troubles, ids } = await begun()
-  await Promise.all(library.store.tables.map((t) => t.clear()))
+  await Promise.all((await library.store()).tables.map((t) => t.clear()))
   const refused = await library.perform(writeEpisode, {
     episode: at(ids, 0),
     typed: { tags: ['a'] },
@@ -256,11 +259,11 @@ test('a store that was emptied under the page is noticed; what the page holds is
   })
   expect(refusalOf(refused)).toMatch(/has emptied Lamp Reel’s store/)
   expect(troubles.at(-1)?.path).toBe('gone')
-  expect(await library.store.rows('episodes').count()).toBe(0)
+  expect(await (await library.store()).rows('episodes').count()).toBe(0)
   const other = await page(`keeping ${++n}`, true)
   valueOf(await restoreInto(other.library, await backupOfMemory(library)))
   expect(other.library.records.episodes.size).toBe(3)
   valueOf(await putBack(library))
-  expect(await library.store.rows('episodes').count()).toBe(3)
+  expect(await (await library.store()).rows('episodes').count()).toBe(3)
   expect(library.records.steps.size).toBe(9)
 })

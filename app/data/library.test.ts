@@ -74,8 +74,11 @@ describe('the write path', () => {
     const kept = library.perform(placeOnSlot, { episode: idea, day: slot })
     expect(library.records.episodes.get(idea)?.place).toEqual({ kind: 'slot', day: slot })
     await kept
-    expect((await library.store.rows('episodes').get(idea))?.place).toEqual({ kind: 'slot', day: slot })
-    expect(await library.store.rows('steps').where('episode').equals(idea).count()).toBe(3)
+    expect((await (await library.store()).rows('episodes').get(idea))?.place).toEqual({
+      kind: 'slot',
+      day: slot,
+    })
+    expect(await (await library.store()).rows('steps').where('episode').equals(idea).count()).toBe(3)
     expect((await library.history(idea)).map((l) => l.sentence)).toEqual([
       expect.stringMatching(/^Put “Steaming oak ribs” on/),
       'Kept the idea “Steaming oak ribs”',
@@ -84,7 +87,7 @@ describe('the write path', () => {
 
   test('what is refused changes nothing, neither shown nor stored', async () => {
     const { library, idea } = await begun()
-    const before = await wholeOf(library.store)
+    const before = await wholeOf(await library.store())
     const records = library.records
     expect(refusalOf(await library.perform(placeOnSlot, { episode: idea, day: '2026-02-30' }))).toMatch(
       /not a date/,
@@ -99,7 +102,7 @@ describe('the write path', () => {
       ),
     ).not.toBe('')
     expect(library.records).toBe(records)
-    expect(await wholeOf(library.store)).toEqual(before)
+    expect(await wholeOf(await library.store())).toEqual(before)
   })
 
   test('is all there when the store is opened again', async () => {
@@ -116,7 +119,7 @@ describe('the write path', () => {
       void library.perform(writeEpisode, { episode: idea, typed: { note }, what: 'the note' })
     await library.settled()
     await library.perform(writeEpisode, { episode: idea, typed: { note: 'abcd' }, what: 'the note' })
-    expect((await library.store.rows('episodes').get(idea))?.note).toBe('abcd')
+    expect((await (await library.store()).rows('episodes').get(idea))?.note).toBe('abcd')
     expect((await library.history(idea)).filter((l) => l.sentence === 'Changed the note')).toHaveLength(1)
     valueOf(await library.step('undo'))
     expect(library.records.episodes.get(idea)?.note).toBe('')
@@ -126,17 +129,17 @@ describe('the write path', () => {
 describe('undo and redo', () => {
   test('go back and forth over everything, stored as well as shown', async () => {
     const { library, idea, slot } = await begun()
-    const before = await wholeOf(library.store)
+    const before = await wholeOf(await library.store())
     await library.perform(placeOnSlot, { episode: idea, day: slot })
     await library.perform(tickStep, { step: `${idea}/film`, done: true })
-    const after = await wholeOf(library.store)
+    const after = await wholeOf(await library.store())
     expect(valueOf(await library.step('undo'))).toBe('Done: Film')
     valueOf(await library.step('undo'))
-    expect((await wholeOf(library.store)).tables).toEqual(before.tables)
+    expect((await wholeOf(await library.store())).tables).toEqual(before.tables)
     expect(library.records.scripts.has(idea)).toBe(false)
     valueOf(await library.step('redo'))
     valueOf(await library.step('redo'))
-    expect((await wholeOf(library.store)).tables).toEqual(after.tables)
+    expect((await wholeOf(await library.store())).tables).toEqual(after.tables)
     expect(refusalOf(await library.step('redo'))).toMatch(/nothing to do again/)
   })
 
@@ -159,7 +162,7 @@ describe('undo and redo', () => {
       )
       valueOf(await library.step('redo'))
     }
-    expect(await library.store.rows('letters').count()).toBe(1)
+    expect(await (await library.store()).rows('letters').count()).toBe(1)
     // A letter that changed nothing is nothing to take back.
     valueOf(await library.perform(takeLetters, { letters: [letter(2, false)] }))
     expect(library.records.letters.get('letter-0002')?.over).toBeDefined()
@@ -188,8 +191,10 @@ describe('undo and redo', () => {
 
   test('old lines keep their sentence, the last two hundred can be taken back', async () => {
     const { library, idea } = await begun()
-    const kept = (await library.store.journal.toArray())[1]?.changes ?? []
-    await library.store.journal.bulkAdd(
+    const kept = (await (await library.store()).journal.toArray())[1]?.changes ?? []
+    await (
+      await library.store()
+    ).journal.bulkAdd(
       Array.from({ length: 200 }, (_row, i) => ({
         seq: i + 3,
         at: '2026-11-24T09:00:00.000Z',
@@ -201,7 +206,7 @@ describe('undo and redo', () => {
       })),
     )
     await library.perform(writeEpisode, { episode: idea, typed: { note: 'n' }, what: 'the note' })
-    const lines = await library.store.journal.toArray()
+    const lines = await (await library.store()).journal.toArray()
     expect(lines).toHaveLength(203)
     expect(lines[2]?.changes).toEqual([])
     expect(lines[3]?.changes).toEqual(kept)
@@ -228,7 +233,10 @@ describe('two tabs', () => {
       one.perform(writeEpisode, { episode: idea, typed: { note: 'a note' }, what: 'the note' }),
       two.perform(writeEpisode, { episode: idea, typed: { tags: ['oak'] }, what: 'the tags' }),
     ])
-    expect(await one.store.rows('episodes').get(idea)).toMatchObject({ note: 'a note', tags: ['oak'] })
+    expect(await (await one.store()).rows('episodes').get(idea)).toMatchObject({
+      note: 'a note',
+      tags: ['oak'],
+    })
     await until(
       () =>
         one.records.episodes.get(idea)?.tags.length === 1 &&
@@ -245,7 +253,9 @@ describe('two tabs', () => {
       one.perform(placeOnSlot, { episode: idea, day: slot }),
       two.perform(placeOnSlot, { episode: other, day: slot }),
     ])
-    const placed = (await one.store.rows('episodes').toArray()).filter((e) => e.place.kind === 'slot')
+    const placed = (await (await one.store()).rows('episodes').toArray()).filter(
+      (e) => e.place.kind === 'slot',
+    )
     expect(placed).toHaveLength(1)
     expect(results.filter((r) => r.ok)).toHaveLength(1)
     expect(troubles).toEqual([])
@@ -256,7 +266,7 @@ describe('when the browser does not store', () => {
   test('what was shown is taken back and trouble is said', async () => {
     const { library, troubles, idea } = await begun()
     const put = jest
-      .spyOn(library.store.journal, 'add')
+      .spyOn((await library.store()).journal, 'add')
       .mockRejectedValueOnce(new DOMException('full', 'QuotaExceededError'))
     const result = await library.perform(writeEpisode, {
       episode: idea,
@@ -267,13 +277,13 @@ describe('when the browser does not store', () => {
     expect(refusalOf(result)).toMatch(/no room left/)
     expect(troubles).toHaveLength(1)
     expect(library.records.episodes.get(idea)?.note).toBe('')
-    expect((await library.store.rows('episodes').get(idea))?.note).toBe('')
+    expect((await (await library.store()).rows('episodes').get(idea))?.note).toBe('')
   })
 
   test('what was waiting behind it is taken back too, and trouble is said once', async () => {
     const { library, troubles, idea } = await begun()
     const put = jest
-      .spyOn(library.store.journal, 'add')
+      .spyOn((await library.store()).journal, 'add')
       .mockRejectedValueOnce(new DOMException('full', 'QuotaExceededError'))
     const results = await Promise.all([
       library.perform(writeEpisode, { episode: idea, typed: { note: 'lost' }, what: 'the note' }),
@@ -282,7 +292,9 @@ describe('when the browser does not store', () => {
     put.mockRestore()
     expect(results.map((r) => r.ok)).toEqual([false, false])
     expect(troubles).toHaveLength(1)
-    expect(library.records.episodes.get(idea)).toEqual(await library.store.rows('episodes').get(idea))
+    expect(library.records.episodes.get(idea)).toEqual(
+      await (await library.store()).rows('episodes').get(idea),
+    )
     expect(library.records.episodes.get(idea)).toMatchObject({ note: '', tags: [] })
   })
 
@@ -294,7 +306,7 @@ describe('when the browser does not store', () => {
 
   test('a store of a newer program is refused', async () => {
     const { library } = await tab('newer')
-    await library.store.meta.put({ key: 'schema', value: 99 })
+    await (await library.store()).meta.put({ key: 'schema', value: 99 })
     library.close()
     const later = new Library('newer', { changed: () => undefined, trouble: () => undefined })
     open.push(later)
@@ -311,13 +323,13 @@ describe('the whole', () => {
     await library.perform(placeOnSlot, { episode: idea, day: slot })
     await library.perform(addPicture, { episode: idea, picture, file })
     await library.step('undo')
-    const before = await wholeOf(library.store)
+    const before = await wholeOf(await library.store())
     const zip = await backupOf(library)
     await eraseAll(library)
     expect(library.records.episodes.size).toBe(0)
-    expect(await library.store.files.count()).toBe(0)
+    expect(await (await library.store()).files.count()).toBe(0)
     expect(valueOf(await restoreInto(library, zip))).toBe(1)
-    expect(await wholeOf(library.store)).toEqual(before)
+    expect(await wholeOf(await library.store())).toEqual(before)
     valueOf(await library.step('redo'))
     expect(library.records.episodes.get(idea)?.pictures).toHaveLength(1)
     expect((await library.file('p'))?.bytes).toEqual(file.bytes)
@@ -325,21 +337,21 @@ describe('the whole', () => {
 
   test('a broken back-up changes nothing', async () => {
     const { library } = await begun()
-    const before = await wholeOf(library.store)
+    const before = await wholeOf(await library.store())
     const zip = await backupOf(library)
     expect(refusalOf(await restoreInto(library, zip.slice(0, 200)))).toMatch(/damaged/)
-    expect(await wholeOf(library.store)).toEqual(before)
+    expect(await wholeOf(await library.store())).toEqual(before)
   })
 
   test('files that nothing can bring back are swept, others stay', async () => {
     const { library, idea } = await begun()
     await library.perform(addPicture, { episode: idea, picture, file })
     await library.perform(removePicture, { episode: idea, picture: 'p' })
-    expect(await sweepFiles(library.store)).toBe(0)
-    await library.store.journal.toCollection().modify((line) => {
+    expect(await sweepFiles(await library.store())).toBe(0)
+    await (await library.store()).journal.toCollection().modify((line) => {
       line.changes = []
     })
-    expect(await sweepFiles(library.store)).toBe(1)
+    expect(await sweepFiles(await library.store())).toBe(1)
     expect(await library.file('p')).toBeUndefined()
   })
 })
@@ -347,7 +359,9 @@ describe('the whole', () => {
 test('steps and scripts of ended work are read when they are asked for', async () => {
   const { library, idea, slot } = await begun('late')
   await library.perform(placeOnSlot, { episode: idea, day: slot })
-  await library.store
+  await (
+    await library.store()
+  )
     .rows('episodes')
     .update(idea, { phase: { kind: 'released', at: '2026-01-01T00:00:00.000Z' } })
   const { library: later } = await tab('late')

@@ -1,59 +1,38 @@
 import type { Command, Outcome } from '@core/commands/change'
 import type { Id, JournalLine, Records, Step } from '@core/records'
-import { ok, refused, type Result } from '@core/result'
-import { Store } from './database'
+import { ok, type Result } from '@core/result'
+import { LateStore } from './late-store'
 import { linesOf } from './journal'
 import { Memory } from './memory'
-import { problemOf } from './problems'
+import { NotFetched, problemOf } from './problems'
 import { Gone } from './revision'
 import { Tabs, type Message } from './tabs'
 import { upgraded } from './upgraded'
 import type { Watcher } from './watcher'
+import type { Store } from './database'
 import type { Writing } from './writing'
 
 export type { Watcher } from './watcher'
-
-const notFetched = refused(
-  'Lamp Reel does not answer, so this was not done. See that it still runs, then do it again.',
-  'program',
-)
 
 /**
  * The records of one world in memory, and the one write path to its store (`Writing`), which is fetched a moment
  * after the records are there: nothing needs it before the first thing is done.
  */
 export class Library {
-  readonly store: Store
+  private readonly late: LateStore
   private readonly memory: Memory
   private readonly tabs: Tabs
   private writing: Writing | undefined
-  private fetching: Promise<Writing | undefined> | undefined
+  private fetching: Promise<Result<Writing>> | undefined
 
   constructor(
     name: string,
     private readonly watcher: Watcher,
   ) {
-    const store = new Store(name)
-    this.store = store
-    this.memory = new Memory(store, watcher)
+    this.late = new LateStore(name, watcher)
+    this.memory = new Memory(this.late, watcher)
     this.tabs = new Tabs(name, (message) => {
       void this.heard(message)
-    })
-    // A newer page wants to bring the store up to date: this one lets it, and says so.
-    this.store.on('versionchange', () => {
-      this.store.close()
-      watcher.trouble({
-        sentence:
-          'Lamp Reel was opened anew in another tab and needs the store. Reload this page to go on here.',
-        path: 'storage',
-      })
-    })
-    this.store.on('blocked', () => {
-      watcher.trouble({
-        sentence:
-          'Another tab has an older Lamp Reel open, so the store cannot be brought up to date. Close that tab; this one then opens by itself.',
-        path: 'blocked',
-      })
     })
   }
 
@@ -63,13 +42,13 @@ export class Library {
   }
 
   /**
-   * Opens the store and loads what screens need at once: everything but the texts and steps of ended and
-   * unstarted episodes.
+   * Loads what screens need at once: everything but the texts and steps of ended and unstarted episodes. A store that
+   * is not there yet is made, one of an older program brought up to date.
    */
   async open(): Promise<Result<Records>> {
     try {
-      await this.store.open()
-      const migrated = await upgraded(this.store)
+      if (await this.memory.loadIfThere()) return ok(this.records)
+      const migrated = await upgraded(await this.late.get())
       if (!migrated.ok) return migrated
       await this.memory.load()
       return ok(this.records)
@@ -78,9 +57,19 @@ export class Library {
     }
   }
 
+  /** The store itself, for what takes the whole in hand. Throws where it cannot be had; see `LateStore`. */
+  store(): Promise<Store> {
+    return this.late.get()
+  }
+
+  /** What the store said about itself when it was last read. */
+  get remarks(): Memory['remarks'] {
+    return this.memory.remarks
+  }
+
   close(): void {
     this.tabs.close()
-    this.store.close()
+    this.late.close()
   }
 
   /**
@@ -102,26 +91,32 @@ export class Library {
 
   /** The steps of some episodes, read without bringing them into the records: what past work taught. */
   async stepsOf(ids: readonly Id[]): Promise<Step[]> {
-    return this.store
+    const store = await this.store()
+    return store
       .rows('steps')
       .where('episode')
       .anyOf([...ids])
       .toArray()
   }
 
-  /** Fetches the write path, once; nothing where nobody answers. Asked again later, it tries again. */
-  fetchWriting(): Promise<Writing | undefined> {
-    this.fetching ??= import('./writing').then(
-      ({ Writing }) => {
-        this.writing = new Writing(this.store, this.memory, this.tabs, this.watcher)
-        return this.writing
-      },
-      () => {
-        this.fetching = undefined
-        return undefined
-      },
-    )
+  /** Fetches the write path, once. Asked again after it could not be had, it tries again. */
+  fetchWriting(): Promise<Result<Writing>> {
+    this.fetching ??= this.fetched().catch((error: unknown) => {
+      this.fetching = undefined
+      return { ok: false, problem: problemOf(error) }
+    })
     return this.fetching
+  }
+
+  private async fetched(): Promise<Result<Writing>> {
+    const [{ Writing }, store] = await Promise.all([
+      import('./writing').catch(() => {
+        throw new NotFetched()
+      }),
+      this.store(),
+    ])
+    this.writing = new Writing(store, this.memory, this.tabs, this.watcher)
+    return ok(this.writing)
   }
 
   /**
@@ -144,8 +139,8 @@ export class Library {
   private async afterFetching<T>(work: (writing: Writing) => Promise<Result<T>>): Promise<Result<T>> {
     this.watcher.writing?.(true)
     try {
-      const writing = this.writing ?? (await this.fetchWriting())
-      return writing ? await work(writing) : notFetched
+      const writing = this.writing ? ok(this.writing) : await this.fetchWriting()
+      return writing.ok ? await work(writing.value) : writing
     } finally {
       if (this.writing?.isIdle ?? true) this.watcher.writing?.(false)
     }
@@ -181,23 +176,26 @@ export class Library {
   }
 
   /** The lines of an episode's history, newest first. */
-  history(episode: Id): Promise<JournalLine[]> {
-    return linesOf(this.store.journal, episode)
+  async history(episode: Id): Promise<JournalLine[]> {
+    const store = await this.store()
+    return linesOf(store.journal, episode)
   }
 
   /** A file's bytes; of one that is on its way into the store when it has arrived. */
   async file(id: Id): Promise<{ type: string; bytes: Uint8Array } | undefined> {
-    const kept = await this.store.files.get(id)
+    const { files } = await this.store()
+    const kept = await files.get(id)
     if (kept) return kept
     await this.settled()
-    return this.store.files.get(id)
+    return files.get(id)
   }
 
   /** Files by their ids, read at once; those that are not there, also after what is on its way has arrived, are left out. */
   async files(ids: readonly Id[]): Promise<Map<Id, { type: string; bytes: Uint8Array }>> {
+    const store = await this.store()
     const found = new Map<Id, { type: string; bytes: Uint8Array }>()
     const read = async (wanted: Id[]) => {
-      for (const file of await this.store.files.bulkGet(wanted)) if (file) found.set(file.id, file)
+      for (const file of await store.files.bulkGet(wanted)) if (file) found.set(file.id, file)
     }
     await read([...ids])
     const missing = ids.filter((id) => !found.has(id))

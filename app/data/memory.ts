@@ -12,7 +12,9 @@ import {
 import type { Store } from './database'
 import { changesSince } from './journal'
 import { checkedRows, readStore, readerOf, setAside, settledRows } from './reading'
-import { revisionOf } from './revision'
+import type { LateStore } from './late-store'
+import { Gone, revisionOf } from './revision'
+import type { Snapshot } from './snapshot'
 import type { Watcher } from './watcher'
 
 /**
@@ -23,6 +25,8 @@ export class Memory {
   records: Records = emptyRecords()
   /** How often the store had been written, over all tabs, when this one last read it. */
   seen = 0
+  /** What the store said about itself then. */
+  remarks: Snapshot['remarks'] = new Map()
   private readonly loaded = new Set<Id>()
   /** The changes of a command that is being shown. */
   private making: readonly Change[] | undefined
@@ -31,21 +35,29 @@ export class Memory {
   private silent = 0
 
   constructor(
-    private readonly store: Store,
+    private readonly store: LateStore,
     private readonly watcher: Watcher,
   ) {}
 
-  /** Reads the store anew. */
+  /** Reads the store anew. Throws `Gone` where there is none, or it is not ours any more. */
   async load(): Promise<void> {
-    const read = await readStore(this.store)
+    if (!(await this.loadIfThere())) throw new Gone()
+  }
+
+  /** The same, and says whether there is a store of this program's version. */
+  async loadIfThere(): Promise<boolean> {
+    const read = await readStore(this.store.name)
+    if (!read) return false
     const { rows, aside } = await settledRows(this.store, read)
     this.loaded.clear()
     for (const id of read.loaded) this.loaded.add(id)
     this.seen = read.rev
+    this.remarks = read.remarks
     this.records = recordsOf(rows)
     this.changed()
     this.watcher.aside?.(aside)
     if (read.later.length > 0) void this.lookLater(read.later)
+    return true
   }
 
   /**
@@ -58,7 +70,7 @@ export class Memory {
       await new Promise((done) => {
         setTimeout(done, 30)
       })
-      if (!this.store.isOpen()) return
+      if (this.store.isClosed) return
       const aside: Aside[] = []
       const until = performance.now() + 5
       do {
@@ -76,7 +88,7 @@ export class Memory {
 
   /** Takes damaged records out of the records and the store. */
   private async dropped(aside: readonly Aside[]): Promise<void> {
-    await setAside(this.store, aside)
+    await setAside(await this.store.get(), aside)
     await this.load()
   }
 
@@ -95,12 +107,13 @@ export class Memory {
   async ensure(ids: readonly Id[]): Promise<void> {
     const missing = ids.filter((id) => !this.loaded.has(id))
     if (missing.length === 0) return
-    const [rawSteps, rawScripts] = await this.store.transaction(
+    const store = await this.store.get()
+    const [rawSteps, rawScripts] = await store.transaction(
       'r',
       ['steps', 'scripts'],
       async (): Promise<[unknown[], unknown[]]> => [
-        await this.store.rows('steps').where('episode').anyOf(missing).toArray(),
-        (await this.store.rows('scripts').bulkGet(missing)).filter((s) => s !== undefined),
+        await store.rows('steps').where('episode').anyOf(missing).toArray(),
+        (await store.rows('scripts').bulkGet(missing)).filter((s) => s !== undefined),
       ],
     )
     const steps = checkedRows('steps', rawSteps, readerOf('steps'))
@@ -162,9 +175,10 @@ export class Memory {
    * anew. `over`: also over what was done here and waits.
    */
   async catchUp(over = false): Promise<void> {
-    const rev = await revisionOf(this.store)
+    const store = await this.store.get()
+    const rev = await revisionOf(store)
     if (rev === this.seen) return
-    const changes = await changesSince(this.store.journal, this.seen, rev)
+    const changes = await changesSince(store.journal, this.seen, rev)
     if (!changes) {
       await this.load()
       return
@@ -177,14 +191,15 @@ export class Memory {
   async refresh(changes: readonly Change[], over = false): Promise<void> {
     try {
       const once = new Map(changes.map((c) => [`${c.table}/${c.id}`, c]))
-      const read = await Promise.all([...once.values()].map((change) => this.stored(change)))
+      const store = await this.store.get()
+      const read = await Promise.all([...once.values()].map((change) => stored(store, change)))
       this.show(read.filter((change) => over || !this.isWaiting(change)))
     } catch {
       this.show(inverse(changes))
     }
   }
+}
 
-  private async stored<T extends TableName>(change: Change<T>): Promise<Change<T>> {
-    return { ...change, after: await this.store.rows(change.table).get(change.id) }
-  }
+async function stored<T extends TableName>(store: Store, change: Change<T>): Promise<Change<T>> {
+  return { ...change, after: await store.rows(change.table).get(change.id) }
 }

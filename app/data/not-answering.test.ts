@@ -9,6 +9,11 @@ jest.mock('./writing', (): unknown => {
   if (!mockAnswers) throw new Error('nobody answers')
   return jest.requireActual('./writing')
 })
+let mockHasStore = true
+jest.mock('./database', (): unknown => {
+  if (!mockHasStore) throw new Error('nobody answers')
+  return jest.requireActual('./database')
+})
 
 const show = {
   title: 'Tern & Tiller',
@@ -46,7 +51,9 @@ test('where the write path cannot be fetched, what was done is refused; done aga
   expect(writes.at(-1)).toBe(false)
   mockAnswers = true
   valueOf(await library.perform(addShow, show))
-  expect((await library.store.rows('shows').toArray()).map((s) => s.title)).toEqual(['Tern & Tiller'])
+  expect((await (await library.store()).rows('shows').toArray()).map((s) => s.title)).toEqual([
+    'Tern & Tiller',
+  ])
 })
 
 test('what is done before the write path is there waits for it, in its order, and is told as waiting', async () => {
@@ -61,7 +68,7 @@ test('what is done before the write path is there waits for it, in its order, an
     expect.stringMatching(/Tern & Tiller/),
     expect.stringMatching(/Tern & Tiller/),
   ])
-  expect(await library.store.rows('shows').count()).toBe(0)
+  expect(await (await library.store()).rows('shows').count()).toBe(0)
   expect(writes.at(-1)).toBe(false)
   // From now on a change is there at once.
   void library.perform(addShow, show)
@@ -70,5 +77,22 @@ test('what is done before the write path is there waits for it, in its order, an
   void library.perform(jotIdea, { show: made?.id ?? '', line: 'Ribs' })
   expect([...library.records.episodes.values()].map((e) => e.title)).toEqual(['Ribs'])
   await library.settled()
-  expect(await library.store.rows('episodes').count()).toBe(1)
+  expect(await (await library.store()).rows('episodes').count()).toBe(1)
+})
+
+test('what is there is read and shown without the code of the store; what needs it is refused until it is there', async () => {
+  mockAnswers = true
+  const first = await opened('read alone')
+  valueOf(await first.perform(addShow, show))
+  first.close()
+  jest.resetModules()
+  mockHasStore = false
+  const again = await opened('read alone')
+  expect([...again.records.shows.values()].map((s) => s.title)).toEqual(['Tern & Tiller'])
+  expect(refusalOf(await again.step('undo'))).toMatch(/does not answer/)
+  await expect(again.file('f')).rejects.toThrow('not fetched')
+  expect(again.records.shows.size).toBe(1)
+  mockHasStore = true
+  valueOf(await again.step('undo'))
+  expect(again.records.shows.size).toBe(0)
 })

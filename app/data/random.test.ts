@@ -77,7 +77,7 @@ async function begun(library: Library): Promise<void> {
 /** What a page shows is what its store holds, and no rule between the stored records is broken. */
 async function kept(library: Library): Promise<void> {
   await library.settled()
-  const { tables } = await wholeOf(library.store)
+  const { tables } = await wholeOf(await library.store())
   expect(faultsOf(tables)).toEqual([])
   for (const name of tableNames) {
     const stored = new Map<string, unknown>(tables[name].map((row) => [row.id, row]))
@@ -107,13 +107,13 @@ test('commands at random, with undo, reload, back-up and restore between: what i
           library = await opened(name)
         }
         if (then === 'restore') {
-          const before = await wholeOf(library.store)
+          const before = await wholeOf(await library.store())
           const zip = await backupOf(library)
           library.close()
           name = `random ${++n}`
           library = await opened(name)
           valueOf(await restoreInto(library, zip))
-          expect((await wholeOf(library.store)).tables).toEqual(before.tables)
+          expect((await wholeOf(await library.store())).tables).toEqual(before.tables)
         }
       }
       await kept(library)

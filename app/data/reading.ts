@@ -1,3 +1,4 @@
+import { ascending } from 'd3-array'
 import { deepest, faultsOf, nestedBeyond } from '@core/formats/whole-check'
 import type { Aside } from '@core/formats/backup'
 import {
@@ -12,7 +13,8 @@ import {
 import { followDays } from '@core/recipe/progress'
 import { now } from './clock'
 import type { Store } from './database'
-import { revisionOf } from './revision'
+import type { LateStore } from './late-store'
+import { readSnapshot, type Snapshot } from './snapshot'
 
 /**
  * Episodes that went out within so many days are read with their steps: their work stands in the days on
@@ -26,11 +28,15 @@ const lately = followDays + 2
  */
 export interface Read {
   rows: Rows
+  /** What has to be set aside, and what was before. */
   aside: Aside[]
+  setAside: Aside[]
   loaded: Id[]
   /** Episodes whose records are looked at later: ideas and old releases of a large library. */
   later: Id[]
   rev: number
+  /** Remarks about the store itself, by their keys. */
+  remarks: Snapshot['remarks']
 }
 
 /** Above so many episodes those that no screen needs at once are looked at in idle moments. */
@@ -71,13 +77,14 @@ export function readerOf<T extends TableName>(table: T): (row: unknown) => Recor
   }
 }
 
-/** Reads what screens need at once, in one transaction, so that nothing half written is seen. */
-export async function readStore(store: Store): Promise<Read> {
-  return store.transaction('r', store.tables, async () => {
-    const rev = await revisionOf(store)
+/**
+ * Reads what screens need at once, in one transaction, so that nothing half written is seen; nothing where there is no
+ * store of this program's version.
+ */
+export function readStore(name: string): Promise<Read | undefined> {
+  return readSnapshot(name, async ({ tables, rev, remarks, aside: setAside, workOf }: Snapshot) => {
     const aside: Aside[] = []
-    const raw = new Map<TableName, readonly unknown[]>()
-    for (const name of tableNames) if (!ofEpisodes.has(name)) raw.set(name, await store.raw(name).toArray())
+    const raw = new Map(tables)
     const all = raw.get('episodes') ?? []
     const from = new Date(now() - lately * 86_400_000).toISOString()
     const large = all.length > atOnce
@@ -94,18 +101,13 @@ export async function readStore(store: Store): Promise<Read> {
     }
     const episodes = take('episodes')
     const loaded = episodes.filter((e) => isNeeded(e, from)).map((e) => e.id)
-    raw.set('steps', await store.raw('steps').where('episode').anyOf(loaded).toArray())
-    raw.set(
-      'scripts',
-      (await store.raw('scripts').bulkGet(loaded)).filter((s) => s !== undefined),
-    )
+    const { steps, scripts } = await workOf(loaded)
+    raw.set('steps', steps)
+    raw.set('scripts', scripts)
     const rows = { ...rowsFrom(take), episodes: [...episodes, ...unchecked] }
-    return { rows, aside, loaded, later: unchecked.map((e) => e.id), rev }
+    return { rows, aside, setAside, loaded, later: unchecked.map((e) => e.id), rev, remarks }
   })
 }
-
-/** Tables that are read with their episodes. */
-const ofEpisodes: ReadonlySet<TableName> = new Set<TableName>(['steps', 'scripts'])
 
 /** Whether an episode's steps and script are read at the start: in work, parked, or out lately. */
 function isNeeded(row: unknown, from: string): boolean {
@@ -121,7 +123,7 @@ function isNeeded(row: unknown, from: string): boolean {
  * its own table, so that the rest works and nothing is lost. Gives the rows that stay, and all that is set
  * aside by now.
  */
-export async function settledRows(store: Store, read: Read): Promise<{ rows: Rows; aside: Aside[] }> {
+export async function settledRows(store: LateStore, read: Read): Promise<{ rows: Rows; aside: Aside[] }> {
   const faults = faultsOf(read.rows)
   const at = new Map(faults.map((f) => [`${f.table}/${f.id}`, f]))
   const broken: Aside[] = []
@@ -135,13 +137,14 @@ export async function settledRows(store: Store, read: Read): Promise<{ rows: Row
     })
   }
   const rows = rowsFrom(keep)
-  await setAside(store, [...read.aside, ...broken])
-  return { rows, aside: await store.aside.toArray() }
+  const aside = [...read.aside, ...broken]
+  if (aside.length > 0) await setAside(await store.get(), aside)
+  const all = new Map([...read.setAside, ...aside].map((a) => [a.key, a]))
+  return { rows, aside: [...all.values()].sort((a, b) => ascending(a.key, b.key)) }
 }
 
 /** Moves records out of their tables, whole. */
 export async function setAside(store: Store, aside: readonly Aside[]): Promise<void> {
-  if (aside.length === 0) return
   await store.transaction('rw', [...tableNames, 'aside'], async () => {
     for (const a of aside) {
       await store.aside.put(a)

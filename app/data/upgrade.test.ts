@@ -77,7 +77,7 @@ describe('a store of the first version', () => {
     const name = `old ${++n}`
     await firstVersion(name)
     const library = await opened(name)
-    const whole = await wholeOf(library.store)
+    const whole = await wholeOf(await library.store())
     for (const table of ['shows', 'episodes', 'steps', 'settings'] as const)
       for (const row of whole.tables[table])
         expect(tables[table].schema.safeParse(row).error?.issues ?? []).toEqual([])
@@ -86,13 +86,13 @@ describe('a store of the first version', () => {
       note: 'from the first version',
       idea: { standing: 'unsorted' },
     })
-    expect((await library.store.meta.get('schema'))?.value).toBe(schemaVersion)
+    expect((await (await library.store()).meta.get('schema'))?.value).toBe(schemaVersion)
     expect(valueOf(await library.step('undo'))).toBe('Changed the working title')
     expect(library.records.episodes.get('episode')?.title).toBe('Steaming oak ribs')
     valueOf(await library.perform(sortIdeas, { episodes: ['episode'], standing: 'next' }))
     // Other tabs look for what is in work by its index.
-    expect(await library.store.rows('episodes').where('phase.kind').equals('idea').count()).toBe(1)
-    expect((await library.store.rows('episodes').get('episode'))?.idea.standing).toBe('next')
+    expect(await (await library.store()).rows('episodes').where('phase.kind').equals('idea').count()).toBe(1)
+    expect((await (await library.store()).rows('episodes').get('episode'))?.idea.standing).toBe('next')
     // The tables that came later take records, and give them back by undo.
     valueOf(
       await library.perform(putStanding, {
@@ -122,15 +122,15 @@ describe('a store of the first version', () => {
       }),
     )
     expect([
-      await library.store.rows('standing').count(),
-      await library.store.rows('reservations').count(),
-      await library.store.rows('launches').count(),
+      await (await library.store()).rows('standing').count(),
+      await (await library.store()).rows('reservations').count(),
+      await (await library.store()).rows('launches').count(),
     ]).toEqual([1, 1, 1])
     const copy = await opened(`${name} restored`)
     expect(valueOf(await restoreInto(copy, await backupOf(library)))).toBe(1)
     expect([...copy.records.reservations.values()].map((r) => r.name)).toEqual(['Kelpline Rope'])
     expect(valueOf(await library.step('undo'))).toBe('Added the launch “Drawings”')
-    expect(await library.store.rows('launches').count()).toBe(0)
+    expect(await (await library.store()).rows('launches').count()).toBe(0)
   })
 
   test('opened twice it is brought up once', async () => {
@@ -200,7 +200,7 @@ describe('what is new is kept like everything else', () => {
         ],
       }),
     )
-    expect(await sweepFiles(library.store)).toBe(0)
+    expect(await sweepFiles(await library.store())).toBe(0)
     valueOf(
       await library.perform(writeIdea, {
         episode: 'episode',
@@ -208,10 +208,10 @@ describe('what is new is kept like everything else', () => {
         what: 'the images',
       }),
     )
-    expect(await sweepFiles(library.store)).toBe(0)
-    await library.store.journal.toCollection().modify((line) => {
+    expect(await sweepFiles(await library.store())).toBe(0)
+    await (await library.store()).journal.toCollection().modify((line) => {
       line.changes = []
     })
-    expect(await sweepFiles(library.store)).toBe(2)
+    expect(await sweepFiles(await library.store())).toBe(2)
   })
 })

@@ -68,7 +68,7 @@ export const backupFormat = () => import('@core/formats/backup')
 export async function backupOf(library: Library): Promise<Uint8Array> {
   await library.settled()
   const { writeBackup } = await backupFormat()
-  return writeBackup(restorable(await wholeOf(library.store)), new Date(now()).toISOString())
+  return writeBackup(restorable(await wholeOf(await library.store())), new Date(now()).toISOString())
 }
 
 /** A back-up of what this page still holds, for when the store is gone. */
@@ -90,8 +90,9 @@ export function memoryOf({ records }: Library): WholeStore {
 export async function putBack(library: Library): Promise<Result<number>> {
   const whole = restorable(memoryOf(library))
   try {
-    if (!library.store.isOpen()) await library.store.open()
-    await replaceWhole(library.store, whole)
+    const store = await library.store()
+    if (!store.isOpen()) await store.open()
+    await replaceWhole(store, whole)
   } catch (error) {
     return { ok: false, problem: problemOf(error) }
   }
@@ -132,7 +133,7 @@ export function restorable(whole: WholeStore, tried: readonly Aside[] = []): Who
  */
 export async function mendAside(library: Library, mended: readonly Aside[] = []): Promise<number> {
   await library.settled()
-  const { store } = library
+  const store = await library.store()
   const changed = new Map(mended.map((a) => [a.key, a]))
   const all = (await store.aside.toArray()).map((a) => changed.get(a.key) ?? a)
   const whole = await wholeOf(store)
@@ -153,7 +154,7 @@ export async function restoreInto(library: Library, bytes: Uint8Array): Promise<
   if (!whole.ok) return whole
   try {
     await library.settled()
-    await replaceWhole(library.store, whole.value)
+    await replaceWhole(await library.store(), whole.value)
   } catch (error) {
     return { ok: false, problem: problemOf(error) }
   }
@@ -170,7 +171,7 @@ const nothing: WholeStore = {
 /** Erases all that a world holds. */
 export async function eraseAll(library: Library): Promise<void> {
   await library.settled()
-  await replaceWhole(library.store, nothing)
+  await replaceWhole(await library.store(), nothing)
   await library.reloaded()
 }
 
@@ -194,6 +195,7 @@ export async function sweepFiles(store: Store): Promise<number> {
 
 /** Lets records go that were set aside. */
 export async function dropAside(library: Library, keys: readonly string[]): Promise<void> {
-  await library.store.aside.bulkDelete([...keys])
+  const store = await library.store()
+  await store.aside.bulkDelete([...keys])
   await library.reloaded()
 }

@@ -80,7 +80,7 @@ export const useLibrary = defineStore('library', () => {
     }, 300)
     setTimeout(() => {
       void whole()
-        .then(({ sweepFiles }) => sweepFiles(entered.store))
+        .then(async ({ sweepFiles }) => sweepFiles(await entered.store()))
         .catch(() => 0)
     }, 8000)
   }
@@ -97,7 +97,7 @@ export const useLibrary = defineStore('library', () => {
       anew,
     )
     progress.value = undefined
-    demoOf.value = await demoDay(library)
+    demoOf.value = demoDay(library)
   }
 
   /** Goes over to the other world; the two never mix. */
