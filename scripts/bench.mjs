@@ -1,9 +1,8 @@
 // npm run bench: the core as ratios to a plain loop over the same records; the interface as figures on the
 // large demo.
-import { bin, build, chromium, install, root, run } from './ready.mjs'
+import { bin, build, install, root, run } from './ready.mjs'
 
-install()
-chromium()
+await install('chromium')
 build()
 const { build: bundle, createServer } = await import('vite')
 // The core's figures are taken on one bundle, as the program runs it: module by module, every name that is imported

@@ -19,7 +19,7 @@ if (!['usual', 'large'].includes(values.size)) {
   console.error(`“${values.size}” is not a size. Use --size large for 5,000 episodes, or leave it out.`)
   process.exit(1)
 }
-install()
+await install()
 build()
 run(bin('tsx'), [
   'server/main.ts',

@@ -1,5 +1,5 @@
 // npm run dev: the application from its sources, changing as they do.
 import { bin, install, run } from './ready.mjs'
 
-install()
+await install()
 run(bin('vite'), [])

@@ -1,6 +1,6 @@
 // Installs what is missing and builds what is stale, with Node and npm alone. Repeated runs skip what is
 // there.
-import { execFileSync, spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -30,20 +30,63 @@ function marked(name, value) {
   return existsSync(join(cache, name)) && readFileSync(join(cache, name), 'utf8') === value
 }
 
+/** Runs a program beside others, showing its output; ends this one with the same code when it fails. */
+function runBeside(program, args, env = {}) {
+  return new Promise((done) => {
+    const child = spawn(program, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
+    child.on('error', (error) => {
+      console.error(`${program} could not be run: ${error.message}`)
+      process.exit(1)
+    })
+    child.on('close', (code) => {
+      if (code !== 0) process.exit(code ?? 1)
+      done()
+    })
+  })
+}
+
 /**
  * Installs the packages of the lockfile where they are missing or another lockfile's. `npm install` and not
  * `npm ci`: a registry that
  * serves only some platforms' optional packages leaves the others out of the lockfile, which `npm ci`
  * refuses.
  */
-export function install() {
+async function locked() {
   const lock = createHash('sha256')
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex')
   if (existsSync(bin('vite')) && marked('installed', lock)) return
   console.log('Installing packages…')
-  run(npm, ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel', 'error'])
+  await runBeside(npm, ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel', 'error'])
   mark('installed', lock)
+}
+
+/** What tests use of Debian's packages: the program by which each is known to be there. */
+const programs = {
+  chromium: ['/usr/bin/chromium-headless-shell', 'chromium-headless-shell'],
+  // With which tests make films to play.
+  ffmpeg: ['/usr/bin/ffmpeg', 'ffmpeg'],
+  // With which tests read feeds back.
+  xmllint: ['/usr/bin/xmllint', 'libxml2-utils'],
+}
+
+/** Installs those of Debian's packages that are missing, at one go. */
+async function debian(wanted) {
+  const missing = wanted.map((name) => programs[name]).filter(([path]) => !existsSync(path))
+  if (missing.length === 0) return
+  const names = missing.map(([, name]) => name)
+  console.log(`Installing ${names.join(', ')} from Debian’s packages…`)
+  const apt = (...args) => {
+    const [first, ...rest] = [...(process.getuid?.() === 0 ? [] : ['sudo']), 'apt-get', ...args]
+    return runBeside(first, rest, { DEBIAN_FRONTEND: 'noninteractive' })
+  }
+  await apt('update', '-qq')
+  await apt('install', '-y', '-qq', '--no-install-recommends', ...names)
+}
+
+/** Installs what is missing: the packages of the lockfile and, beside them, those of Debian that are named. */
+export async function install(...wanted) {
+  await Promise.all([locked(), debian(wanted)])
 }
 
 function newest(folder) {
@@ -69,34 +112,4 @@ export function build() {
   if (existsSync(page) && statSync(page).mtimeMs > sources) return
   console.log('Building…')
   run(bin('vite'), ['build', '--logLevel', 'warn'])
-}
-
-/** Installs a package of Debian's. */
-function debian(name) {
-  console.log(`Installing ${name} from Debian’s packages…`)
-  const sudo = process.getuid?.() === 0 ? [] : ['sudo']
-  const apt = (...args) => {
-    const [first, ...rest] = [...sudo, 'apt-get', ...args]
-    execFileSync(first, rest, {
-      stdio: 'inherit',
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    })
-  }
-  apt('update', '-qq')
-  apt('install', '-y', '-qq', '--no-install-recommends', name)
-}
-
-/** Makes sure that headless Chromium is there, from Debian's packages where it is not. */
-export function chromium() {
-  if (!existsSync('/usr/bin/chromium-headless-shell')) debian('chromium-headless-shell')
-}
-
-/** Makes sure that ffmpeg is there, with which tests make films to play. */
-export function ffmpeg() {
-  if (!existsSync('/usr/bin/ffmpeg')) debian('ffmpeg')
-}
-
-/** Makes sure that xmllint is there, with which tests read feeds back. */
-export function xmllint() {
-  if (!existsSync('/usr/bin/xmllint')) debian('libxml2-utils')
 }

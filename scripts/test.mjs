@@ -4,12 +4,9 @@ import { spawn, spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { bin, build, cache, chromium, ffmpeg, install, root, xmllint } from './ready.mjs'
+import { bin, build, cache, install, root } from './ready.mjs'
 
-install()
-chromium()
-ffmpeg()
-xmllint()
+await install('chromium', 'ffmpeg', 'xmllint')
 const out = mkdtempSync(join(tmpdir(), 'lamp-reel-test-'))
 let passed = 0
 let failed = 0

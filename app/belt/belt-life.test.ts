@@ -19,6 +19,7 @@ import { deskThatDoes } from '@app/stores/example-desk'
 import { anyLine, exampleMailbox, keptHere } from '@app/stores/example-mailbox'
 import { useMail } from '@app/stores/mail'
 import { useBelt } from './useBelt'
+import { runs } from '@core/runs'
 
 jest.mock('@app/data/library', () => ({ Library: jest.fn() }))
 let clock = exampleNow
@@ -207,7 +208,7 @@ const withDesk = fc.array(
   }),
   { minLength: 14, maxLength: 34 },
 )
-const lives = Number(process.env['LIFE_RUNS'] ?? 4)
+const lives = runs(3)
 
 /** The ids of the letters that the phone keeps. */
 const letterIds = () => keptHere('lamp-reel.belt.letter.')

@@ -13,6 +13,7 @@ import { faultsOf } from '@core/formats/whole-check'
 import { tableNames } from '@core/records'
 import { Library } from './library'
 import { backupOf, restoreInto, wholeOf } from './whole'
+import { runs } from '@core/runs'
 
 /** A command chosen at random, which takes its wish from what it finds. */
 const atRandom: Command<{ name: string; numbers: number[] }> = (r, { name, numbers }, c) => {
@@ -118,7 +119,7 @@ test('commands at random, with undo, reload, back-up and restore between: what i
       }
       await kept(library)
     }),
-    { numRuns: Number(process.env['RANDOM_RUNS'] ?? 7), seed: 20_261_125, endOnFailure: true },
+    { numRuns: runs(5), seed: 20_261_125, endOnFailure: true },
   )
   expect(done.size).toBeGreaterThan(commandNames.length * 0.45)
 })

@@ -12,6 +12,7 @@ import { anyLine, exampleMailbox, keptHere } from '@app/stores/example-mailbox'
 import { useHelpers } from '@app/stores/helpers'
 import { useMail } from '@app/stores/mail'
 import { useHelper } from './useHelper'
+import { runs } from '@core/runs'
 
 jest.mock('@app/data/library', () => ({ Library: jest.fn() }))
 jest.mock('@app/data/clock', () => ({
@@ -146,7 +147,7 @@ const acts = (...more: readonly string[]) =>
     }),
     { minLength: 12, maxLength: 30 },
   )
-const lives = Number(process.env['LIFE_RUNS'] ?? 4)
+const lives = runs(3)
 
 /** Lets one thing happen that is no deed of the helper’s. */
 async function happen(w: World, kind: string, n: number) {

@@ -15,11 +15,13 @@ import { usePromises } from './promises'
 import { useSchedule } from './schedule'
 import { useSessions } from './sessions'
 import { useWorkload } from './workload'
+import { runs } from '@core/runs'
 
 jest.mock('@app/data/library', () => ({ Library: jest.fn() }))
 
 /** Lives through random deeds on one desk, and looks at it after each. */
-function after(look: (desk: ReturnType<typeof exampleDesk>, records: Records) => void, runs = 30): void {
+function after(look: (desk: ReturnType<typeof exampleDesk>, records: Records) => void): void {
+  const lives = runs(20)
   let seen = 0
   fc.assert(
     fc.property(someDeeds, (row) => {
@@ -31,9 +33,9 @@ function after(look: (desk: ReturnType<typeof exampleDesk>, records: Records) =>
         seen++
       })
     }),
-    { numRuns: runs, seed: 20_261_128, endOnFailure: true },
+    { numRuns: lives, seed: 20_261_128, endOnFailure: true },
   )
-  expect(seen).toBeGreaterThan(runs * 3)
+  expect(seen).toBeGreaterThan(lives * 3)
 }
 
 describe('after whatever was done', () => {

@@ -5,6 +5,7 @@ import { withFollowOns } from '@core/commands/follow'
 import { commandNames, doDeed } from '@core/commands/random-deeds'
 import type { Records } from '@core/records'
 import type { deskThatDoes } from './example-desk'
+import { runs } from '@core/runs'
 
 /** A row of random deeds, each by name with the seed of its wish. */
 export const someDeeds = fc.array(fc.record({ name: fc.constantFrom(...commandNames), seed: fc.nat() }), {
@@ -40,8 +41,8 @@ export function liveThrough(
   return now
 }
 
-/** How many lives are lived through a screen: few in every run, many where that is asked for (`LIFE_RUNS=100`). */
-const lives = Number(process.env['LIFE_RUNS'] ?? 14)
+/** How many lives are lived through a screen: few in every run, many where that is asked for. */
+const lives = runs(9)
 
 /** A screen under test: the desk at which it stands, and its end. */
 interface Lived {

@@ -12,6 +12,7 @@ import { liveThrough, someDeeds } from './example-life'
 import { useSchedule } from './schedule'
 import { useSessions } from './sessions'
 import { useWorkload } from './workload'
+import { runs } from '@core/runs'
 
 jest.mock('@app/data/library', () => ({ Library: jest.fn() }))
 
@@ -28,7 +29,7 @@ function offered(look: (desk: ReturnType<typeof exampleDesk>, records: Records) 
       })
       tried += look(desk, records)
     }),
-    { numRuns: 40, seed: 20_261_129, endOnFailure: true },
+    { numRuns: runs(25), seed: 20_261_129, endOnFailure: true },
   )
   expect(tried).toBeGreaterThan(40)
 }

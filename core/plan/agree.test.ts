@@ -19,6 +19,7 @@ import { forecast } from './forecast'
 import { hoursOn, minutesByDay, minutesOn } from './load'
 import { occurrencesOf } from './standing'
 import { forecastOf, stateOf, type State } from './state'
+import { runs } from '../runs'
 
 /** A creator far from Greenwich, so that a day in UTC is another one for some hours of each. */
 const zone = 'America/Chicago'
@@ -190,7 +191,7 @@ test('through random days of work, loss, release and undo every screen says the 
       expect(faultsOf(rowsOf(records))).toEqual([])
       expect(restored(records)).toEqual(records)
     }),
-    { numRuns: Number(process.env['AGREE_RUNS'] ?? 28), endOnFailure: true },
+    { numRuns: runs(24), endOnFailure: true },
   )
   // Most commands were really done, not only refused; that each can be is held by the registry's own test.
   expect(done.size).toBeGreaterThan(commandNames.length * 0.36)

@@ -6,6 +6,7 @@ import { isBetter, Planner, type WorkBlock, type PlanFor, type PlanCost, type Ta
 import { calm } from './task'
 import { bestByTrying } from './reference'
 import { smallCase } from './small-cases'
+import { runs } from '../runs'
 
 const first = '2026-11-23'
 const task = (id: string, fields: Partial<Task> = {}): Task => ({
@@ -163,7 +164,7 @@ describe('planning the hours', () => {
           }
         },
       ),
-      { numRuns: 150 },
+      { numRuns: runs(80) },
     )
   })
 

@@ -24,6 +24,7 @@ import { launchStanding } from './launch'
 import { layWork, planFor, minutesOn } from './load'
 import { aheadOf, readyCurve } from './ready'
 import { occurrencesOf, takenMinutes } from './standing'
+import { runs } from '../runs'
 
 /** Rules of the promise, the week and what is kept, that hold for all input. */
 const context = exampleContext()
@@ -110,7 +111,7 @@ describe('slots that are kept', () => {
           }
         },
       ),
-      { numRuns: 200 },
+      { numRuns: runs(120) },
     )
   })
 
@@ -134,7 +135,7 @@ describe('slots that are kept', () => {
           for (const s of open) expect(kept.has(s.original)).toBe(true)
         }
       }),
-      { numRuns: 200 },
+      { numRuns: runs(120) },
     )
   })
 
@@ -204,7 +205,7 @@ test('a launch lacks nothing exactly when enough episodes support it, all within
         )
       },
     ),
-    { numRuns: 300 },
+    { numRuns: runs(180) },
   )
 })
 
@@ -259,7 +260,7 @@ describe('standing work', () => {
           row.filter((o) => o.state !== 'skipped').reduce((sum, o) => sum + o.work.minutes, 0),
         )
       }),
-      { numRuns: 120 },
+      { numRuns: runs(72) },
     )
   })
 
@@ -297,7 +298,7 @@ describe('standing work', () => {
           expect(load.blocks.reduce((sum, b) => sum + b.minutes, 0)).toBe(minutes.reduce((a, b) => a + b, 0))
         },
       ),
-      { numRuns: 120 },
+      { numRuns: runs(72) },
     )
   })
 })
@@ -338,7 +339,7 @@ test('busy time keeps its length, is split at midnight alone, and lies within th
         })
       })
     }),
-    { numRuns: 100 },
+    { numRuns: runs(60) },
   )
 })
 
@@ -398,7 +399,7 @@ describe('the week', () => {
           }
         },
       ),
-      { numRuns: 150 },
+      { numRuns: runs(90) },
     )
     expect(tried).toBeGreaterThan(50)
   })
@@ -462,7 +463,7 @@ describe('the week', () => {
         }
         expect(before()).toBe(first + brought)
       }),
-      { numRuns: 150 },
+      { numRuns: runs(90) },
     )
     expect([...tried].sort()).toEqual([...deeds].sort())
   })
@@ -493,6 +494,6 @@ test('ready ahead: the run is never longer than the slots, never breaks before i
         ).toEqual([ahead.run])
       },
     ),
-    { numRuns: 200 },
+    { numRuns: runs(120) },
   )
 })

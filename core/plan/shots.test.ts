@@ -15,6 +15,7 @@ import {
   type ShotDay,
 } from './shots'
 import { togetherBySetUp } from './shots-together'
+import { runs } from '../runs'
 
 const day = (light = Infinity): ShotDay => ({ costs: usualCosts, light })
 const shot = (id: string, fields: Partial<Shot> = {}): Shot => ({
@@ -95,9 +96,9 @@ describe('the order of shots', () => {
         expect(best && isKept(best)).toBe(true)
         expect(costOfOrder(best ?? [], day(light), given)).toEqual(least)
       }),
-      { numRuns: 250 },
+      { numRuns: runs(120) },
     )
-    expect(tried).toBeGreaterThan(100)
+    expect(tried).toBeGreaterThan(runs(50))
   })
 
   test('the search for many breaks nothing, and is never worse than the given order', () => {
@@ -112,7 +113,7 @@ describe('the order of shots', () => {
           false,
         )
       }),
-      { numRuns: 60 },
+      { numRuns: runs(30) },
     )
   })
 
@@ -174,9 +175,9 @@ describe('the order of shots', () => {
         expect(found.every(stands)).toBe(true)
         if (there.length > 2) tried++
       }),
-      { numRuns: 80 },
+      { numRuns: runs(40) },
     )
-    expect(tried).toBeGreaterThan(40)
+    expect(tried).toBeGreaterThan(runs(20))
   })
 
   test('many in few set-ups: what must follow does, and what tears a set-up apart is sought shot by shot', () => {

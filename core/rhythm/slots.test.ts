@@ -4,6 +4,7 @@ import { addDays } from './days'
 import { ruleOf } from './rule'
 import { displacedBy, filledSlots, openSlots, releaseOf, slotsOf } from './slots'
 import { localAt } from './zone'
+import { runs } from '../runs'
 
 const zones = [
   'Europe/Lisbon',
@@ -69,7 +70,7 @@ describe('slots', () => {
             expect(localAt(slot.at, zone)).toEqual({ day: slot.original, time })
         },
       ),
-      { numRuns: 24 },
+      { numRuns: runs(16) },
     )
   })
 

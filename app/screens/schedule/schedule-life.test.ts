@@ -16,6 +16,7 @@ import { useCountdown } from './useCountdown'
 import { useCountdownMoves } from './useCountdownMoves'
 import { useMonth } from './useMonth'
 import { useMonthMoves } from './useMonthMoves'
+import { runs } from '@core/runs'
 
 jest.mock('@app/data/library', () => ({ Library: jest.fn() }))
 jest.mock('@app/stores/remembered', () => ({ remembered: (_: string, usual: unknown) => ref(usual) }))
@@ -133,7 +134,7 @@ describe('the schedule, whatever is done', () => {
         }
         life.end()
       }),
-      { numRuns: 60, seed: 20_261_135, endOnFailure: true },
+      { numRuns: runs(36), seed: 20_261_135, endOnFailure: true },
     )
     expect(tried).toBeGreaterThan(15)
   })
@@ -155,7 +156,7 @@ describe('the schedule, whatever is done', () => {
         holds(life)
         life.end()
       }),
-      { numRuns: 30, seed: 20_261_136, endOnFailure: true },
+      { numRuns: runs(18), seed: 20_261_136, endOnFailure: true },
     )
     const life = screen(exampleWorld())
     expect(life.moves.target(addDays(life.desk.moment.today, -1))).toBeUndefined()

@@ -9,6 +9,7 @@ import { useCards } from '@app/stores/cards'
 import { deskThatDoes } from '@app/stores/example-desk'
 import { useSession } from './useSession'
 import { useSessionDeeds } from './useSessionDeeds'
+import { runs } from '@core/runs'
 
 jest.mock('@app/data/library', () => ({ Library: jest.fn() }))
 let clock = 0
@@ -202,7 +203,7 @@ describe('a session, whatever is done in it', () => {
         expect(life.desk.library.records).toEqual(before)
         life.end()
       }),
-      { numRuns: 16, seed: 20_261_127, endOnFailure: true },
+      { numRuns: runs(10), seed: 20_261_127, endOnFailure: true },
     )
     expect(done).toBeGreaterThan(120)
   })
@@ -241,7 +242,7 @@ describe('a session, whatever is done in it', () => {
         }
         life.end()
       }),
-      { numRuns: 15, seed: 20_261_128, endOnFailure: true },
+      { numRuns: runs(10), seed: 20_261_128, endOnFailure: true },
     )
     expect(Math.min(whole, broken)).toBeGreaterThan(2)
   })

@@ -9,6 +9,7 @@ import { deskThatDoes } from '@app/stores/example-desk'
 import { liveThrough, someDeeds } from '@app/stores/example-life'
 import { usePlan } from '@app/stores/plan'
 import { useDaysChosen } from './useDaysChosen'
+import { runs } from '@core/runs'
 
 jest.mock('@app/data/library', () => ({ Library: jest.fn() }))
 jest.mock('comlink', () => jest.requireActual<object>('@app/stores/example-worker'))
@@ -92,7 +93,7 @@ test('what lost days do to the releases, and what would mend it, is what comes o
           mended++
         }
     }),
-    { numRuns: Number(process.env['LIFE_RUNS'] ?? 8), seed: 20_261_127, endOnFailure: true },
+    { numRuns: runs(6), seed: 20_261_127, endOnFailure: true },
   )
   expect(broken).toBeGreaterThan(4)
   expect(mended).toBeGreaterThan(1)

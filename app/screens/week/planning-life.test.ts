@@ -6,6 +6,7 @@ import { deskThatDoes } from '@app/stores/example-desk'
 import { liveThrough, someDeeds } from '@app/stores/example-life'
 import { usePlan } from '@app/stores/plan'
 import { usePlanning } from './usePlanning'
+import { runs } from '@core/runs'
 
 jest.mock('@app/data/library', () => ({ Library: jest.fn() }))
 jest.mock('comlink', () => jest.requireActual<object>('@app/stores/example-worker'))
@@ -69,7 +70,7 @@ describe('a plan that is proposed', () => {
         expect(desk.library.records).toEqual(before)
         end()
       }),
-      { numRuns: Number(process.env['LIFE_RUNS'] ?? 10), seed: 20_261_127, endOnFailure: true },
+      { numRuns: runs(7), seed: 20_261_127, endOnFailure: true },
     )
     expect(said).toBeGreaterThan(8)
     expect(moved + none).toBeGreaterThan(1)

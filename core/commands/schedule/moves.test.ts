@@ -8,6 +8,7 @@ import { moveToSlot } from './move-to-slot'
 import { pullEpisodes } from './pull-episodes'
 import { pushEpisode } from './push-episode'
 import { swapEpisodes } from './swap-episodes'
+import { runs } from '../../runs'
 
 const context = exampleContext()
 const days = ['2026-11-26', '2026-12-03', '2026-12-10', '2026-12-17', '2026-12-24', '2026-12-31']
@@ -189,7 +190,7 @@ test('whatever becomes of the rhythm, from whatever date, no episode is lost', (
       }
       expect(new Set(slots).size).toBe(slots.length)
     }),
-    { numRuns: 150 },
+    { numRuns: runs(80) },
   )
   expect(tried).toBeGreaterThan(100)
 })

@@ -17,6 +17,7 @@ import { moveSection } from './document/moves'
 import { BeatNode, CueMark, ScriptDocument, Title } from './document/nodes'
 import { upkept } from './document/upkeep'
 import { useDocument } from './useDocument'
+import { runs } from '@core/runs'
 
 /** The editor’s document without the page that shows it. */
 class PlainEditor {
@@ -166,7 +167,7 @@ afterEach(() => {
   for (const t of opened.splice(0)) t.end()
 })
 
-const lives = Number(process.env['LIFE_RUNS'] ?? 10)
+const lives = runs(7)
 let n = 0
 test('two tabs write in one script: whatever is typed where is in it once, and both show the same in the end', async () => {
   let typed = 0
