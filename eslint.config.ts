@@ -25,7 +25,7 @@ const utcDay = {
   message: 'A day is one in the creator’s zone: dayIn(moment, zone), or dateOf for midnights in UTC.',
 }
 const noInterface = {
-  group: ['vue', 'vue-*', 'pinia', 'dexie', 'node:*', '@app/*', '@demo/*', '@headlessui/*'],
+  group: ['vue', 'vue-*', 'pinia', 'dexie', 'idb', 'node:*', '@app/*', '@demo/*', '@headlessui/*'],
   message: 'core knows no interface, storage or Node API.',
 }
 
@@ -127,20 +127,28 @@ export default defineConfig(
   ),
   closed(
     ['app/stores/**/*.ts'],
-    [{ group: ['@app/screens/*', '@app/ui/*', 'dexie'], message: 'stores know data and core alone.' }],
+    [{ group: ['@app/screens/*', '@app/ui/*', 'dexie', 'idb'], message: 'stores know data and core alone.' }],
   ),
   closed(
     ['app/ui/**/*'],
     [
       {
-        group: ['@app/stores/*', '@app/screens/*', '@app/data/*', '@core/commands/*', 'dexie', 'pinia'],
+        group: [
+          '@app/stores/*',
+          '@app/screens/*',
+          '@app/data/*',
+          '@core/commands/*',
+          'dexie',
+          'idb',
+          'pinia',
+        ],
         message: 'ui parts know no records.',
       },
     ],
   ),
   closed(
     ['app/screens/**/*'],
-    [{ group: ['@app/data/*', 'dexie'], message: 'screens reach data through the stores.' }],
+    [{ group: ['@app/data/*', 'dexie', 'idb'], message: 'screens reach data through the stores.' }],
   ),
   // A test may stand up more than one tab, down to the store.
   { files: ['app/screens/**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },
