@@ -1,9 +1,9 @@
 import { linkTo } from '@core/catalogue/links'
-import type { Day, Episode, Picture, Show, Step, Zone } from '@core/records'
+import type { Day, Episode, Picture, Script, Show, Step, Zone } from '@core/records'
 import { dayIn } from '@core/rhythm/creator'
 import { addDays, daysBetween } from '@core/rhythm/days'
 import type { PictureOrder, Progress } from './progress'
-import type { Subject } from './titles'
+import type { Motif, Subject } from './titles'
 
 /** The pictures of an episode with what is to be painted for them; released ones at half the size. */
 export function picturesOf(
@@ -54,6 +54,33 @@ export function runnersUp(
     pictures.push({ ...order, id, variant: 1 })
     episode.pictures.push({ ...picture, id, name: 'thumbnail-b.jpg' })
     episode.runnerUp = id
+  }
+}
+
+/** Shots that were drawn before they are filmed, and what is on the sheet. */
+const drawn: Readonly<Record<string, Motif>> = {
+  'New bolt turning in, compound squeezing out': 'nails',
+  'String snapping chalk on brown paper': 'rope',
+}
+
+/** Gives shots in work that were drawn their sketches, painted after all others. */
+export function drawnShots(
+  episodes: readonly Episode[],
+  scripts: readonly Script[],
+  pictures: PictureOrder[],
+): void {
+  for (const episode of episodes) {
+    const script = episode.phase.kind === 'work' ? scripts.find((s) => s.id === episode.id) : undefined
+    for (const cue of script?.sections.flatMap((s) => s.beats.flatMap((b) => b.cues)) ?? []) {
+      const motif = cue.kind === 'shot' ? drawn[cue.text] : undefined
+      if (!motif) continue
+      const id = `${cue.id}/sketch`
+      const subject = { title: cue.text, topic: '', thing: '', material: '', tool: '', words: '', motif }
+      pictures.push({ id, subject, audio: false, variant: 0, half: true })
+      const sheet = { id, name: 'sketch.jpg', type: 'image/jpeg' as const, width: 640, height: 360, size: 1 }
+      episode.idea = { ...episode.idea, images: [...episode.idea.images, sheet] }
+      cue.shot = { ...cue.shot, picture: id }
+    }
   }
 }
 

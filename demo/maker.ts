@@ -23,7 +23,7 @@ import { blankEpisode } from '@core/records/blank-episode'
 import { demoCuts } from './cuts'
 import { materialsOf } from './materials'
 import { askedReads, demoOffers, saying } from './offers'
-import { linked, lookedBackOn, picturesOf, runnersUp } from './made'
+import { drawnShots, linked, lookedBackOn, picturesOf, runnersUp } from './made'
 import { demoDeals, demoJobs, demoPeople, withGuests, withReads } from './partners'
 import { withSpinOffs } from './spin-offs'
 import { covered, sponsored } from './titles-with'
@@ -91,6 +91,7 @@ export class Maker {
 
   world(): WholeStore {
     runnersUp(this.episodes, this.pictures, this.today, zone)
+    drawnShots(this.episodes, this.scripts, this.pictures)
     linked(this.episodes, [this.boats, this.talks])
     withReads(this.episodes, this.scripts, this.boats)
     this.steps.push(...withSpinOffs(this.episodes, (day) => this.moment(day), this.today))

@@ -47,6 +47,21 @@ test('the belt: a tick survives a killed server and comes once; what the desk ch
     }).toPass({ timeout: 60_000 })
   })
 
+  const drawn = 'New bolt turning in, compound squeezing out'
+  const sketch = hand.getByRole('img', { name: `How ${drawn} is meant` })
+  await test.step('a shot that was drawn has its sketch on the phone', async () => {
+    const shots = phone.getByRole('list', { name: 'All shots' })
+    await shots.getByRole('button', { name: drawn }).click()
+    await expect(async () => {
+      await desk.clock.runFor(2000)
+      await expect(sketch).toBeVisible({ timeout: 2000 })
+    }).toPass({ timeout: 60_000 })
+    await expect(sketch).toBeInViewport()
+    expect(await sketch.evaluate((i) => (i instanceof HTMLImageElement ? i.naturalWidth : 0))).toBe(480)
+    await shots.getByRole('button', { name: started }).click()
+    await expect(hand.getByRole('heading')).toHaveText(started)
+  })
+
   await test.step('it fits a phone, and axe finds nothing on it', async () => {
     for (const part of ['Today', 'Scripts', 'Ideas', 'Session']) {
       await phone.getByRole('button', { name: part, exact: true }).click()
@@ -110,6 +125,8 @@ test('the belt: a tick survives a killed server and comes once; what the desk ch
     await context.setOffline(true)
     await phone.reload()
     await expect(hand).toBeVisible()
+    await phone.getByRole('list', { name: 'All shots' }).getByRole('button', { name: drawn }).click()
+    await expect(sketch).toBeVisible()
     await phone.getByRole('button', { name: 'Scripts', exact: true }).click()
     await phone.getByRole('button', { name: /Why my keel bolts/ }).click()
     await expect(phone.getByText(/There is a brown tear running down this plank/)).toBeVisible()

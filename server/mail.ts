@@ -176,7 +176,11 @@ export function mailRoutes({ mailbox, given, open, port, secure }: MailOptions):
     response.json({ kept: letter.data.id })
   })
   router.get('/belt', (_request, response) => {
-    response.json(mailbox.belt ?? { at: '', sealed: '' })
+    const pictures = mailbox.stampOf('belt-pictures')
+    response.json({ ...(mailbox.handedOut('belt') ?? { at: '', sealed: '' }), pictures })
+  })
+  router.get('/belt/pictures', (_request, response) => {
+    response.json(mailbox.handedOut('belt-pictures') ?? { at: '', sealed: '' })
   })
   // A mailbox has one desk: the first that asks. Another one is told so, and may take over.
   const deskOf = (request: Request) => String(request.headers['x-lamp-desk'] ?? '').slice(0, 64)
@@ -228,15 +232,19 @@ export function mailRoutes({ mailbox, given, open, port, secure }: MailOptions):
     mailbox.about = about.data
     response.json(about.data)
   })
-  router.put('/belt', atDesk, (request, response) => {
-    const belt = Belt.safeParse(request.body)
-    if (!belt.success) {
-      say(response, 400, 'This is no snapshot.')
-      return
-    }
-    mailbox.belt = belt.data
-    response.json({ at: belt.data.at })
-  })
+  for (const [path, what] of [
+    ['/belt', 'belt'],
+    ['/belt/pictures', 'belt-pictures'],
+  ] as const)
+    router.put(path, atDesk, (request, response) => {
+      const belt = Belt.safeParse(request.body)
+      if (!belt.success) {
+        say(response, 400, 'This is nothing for the belt.')
+        return
+      }
+      mailbox.handOut(what, belt.data)
+      response.json({ at: belt.data.at })
+    })
   // The desk names all pages that there are; others end.
   router.put('/given', atDesk, (request, response) => {
     const pages = Given.safeParse(request.body)

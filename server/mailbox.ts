@@ -29,6 +29,8 @@ export const Belt = z.object({
   sealed: z.string().check(z.maxLength(1_900_000), z.regex(/^[A-Za-z0-9+/]+={0,2}$/)),
 })
 export type Belt = z.infer<typeof Belt>
+/** What is handed out for it: what it shows, and how shots look, which changes less often. */
+export type ForBelt = 'belt' | 'belt-pictures'
 
 /** Most letters, and most bytes, that wait in a mailbox. */
 const most = { letters: 2000, bytes: 200_000_000 }
@@ -80,14 +82,20 @@ export class Mailbox {
     writeWhole(join(this.folder, 'about.json'), JSON.stringify(about))
   }
 
-  /** The last snapshot for the belt; nothing where none was handed out. */
-  get belt(): Belt | undefined {
-    const read = Belt.safeParse(readJson(join(this.folder, 'belt.json')))
+  /** What was last handed out for the belt, its snapshot or its pictures; nothing where none was. */
+  handedOut(what: ForBelt): Belt | undefined {
+    const read = Belt.safeParse(readJson(join(this.folder, `${what}.json`)))
     return read.success ? read.data : undefined
   }
 
-  set belt(belt: Belt | undefined) {
-    if (belt) writeWhole(join(this.folder, 'belt.json'), JSON.stringify(belt))
+  /** Which handing out of it this is; another one has another. Empty where none was handed out. */
+  stampOf(what: ForBelt): string {
+    const path = join(this.folder, `${what}.json`)
+    return existsSync(path) ? String(statSync(path).mtimeMs) : ''
+  }
+
+  handOut(what: ForBelt, belt: Belt): void {
+    writeWhole(join(this.folder, `${what}.json`), JSON.stringify(belt))
   }
 
   /** The desk that takes the letters: the first that asked, until another takes over. */

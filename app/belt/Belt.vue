@@ -45,7 +45,12 @@ const says = computed(() =>
       {{ o.charAt(0).toUpperCase() + o.slice(1) }}.
     </p>
     <template v-if="belt.seen.value">
-      <BeltSession v-if="tab === 'Session' && session" :session="session" @act="belt.act" />
+      <BeltSession
+        v-if="tab === 'Session' && session"
+        :session="session"
+        :pictures="belt.pictures.value"
+        @act="belt.act"
+      />
       <p v-else-if="tab === 'Session'" class="text-ink-2">
         No session is laid. At the desk, Sessions says who could go together.
       </p>

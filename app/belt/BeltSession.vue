@@ -1,17 +1,26 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import type { BeltPictures } from '@core/belt/pictures'
 import type { BeltDeed } from '@core/belt/letters'
 import { hasTakes, takesRemarks } from '@core/session/item-kinds'
 import type { BeltItem, BeltSession } from '@core/belt/snapshot'
 
 /** The session that runs, for the hand: what comes first large, the rest below, the lists to tick. */
-const { session } = defineProps<{ session: BeltSession }>()
+const { session, pictures } = defineProps<{ session: BeltSession; pictures: BeltPictures }>()
 const emit = defineEmits<{ act: [deed: BeltDeed] }>()
 const open = computed(() => session.items.filter((i) => !i.got && !i.put))
 const chosen = ref<string>()
+const hand = useTemplateRef<HTMLElement>('hand')
+/** Takes a shot in hand, wherever one had scrolled to. */
+async function choose(item: BeltItem) {
+  chosen.value = item.id
+  await nextTick()
+  hand.value?.scrollIntoView({ block: 'nearest' })
+}
 const here = computed(() => open.value.find((i) => i.id === chosen.value) ?? open.value[0])
 const got = computed(() => session.items.filter((i) => i.got).length)
 const began = ref(Date.now())
+const pictureOf = (item: BeltItem) => (item.picture === undefined ? undefined : pictures[item.picture])
 const kind = computed(() => here.value?.kind ?? 'shot')
 const gotOf = (item?: BeltItem) => (hasTakes(item?.kind ?? 'shot') ? 'got' : 'done')
 const reasons = ['', 'focus', 'sound', 'words']
@@ -53,9 +62,21 @@ const lists = computed(() =>
         >{{ got }} of {{ session.items.length }}</span
       >
     </p>
-    <div v-if="here" class="panel p-4 grid grid-cols-1 gap-3" aria-label="In hand" role="group">
+    <div
+      v-if="here"
+      ref="hand"
+      class="scroll-my-3 panel p-4 grid grid-cols-1 gap-3"
+      aria-label="In hand"
+      role="group"
+    >
       <p class="sub">{{ [here.of, here.where].filter(Boolean).join(', ') }}</p>
       <h2 class="text-20 leading-7">{{ here.name }}</h2>
+      <img
+        v-if="pictureOf(here)"
+        :src="pictureOf(here)"
+        :alt="`How ${here.name} is meant`"
+        class="max-w-full max-h-[34vh] justify-self-center rounded-lg"
+      />
       <p v-if="here.words" class="text-16 whitespace-pre-line">{{ here.words }}</p>
       <p v-if="here.takes > 0" class="sub">
         {{ here.takes }} {{ here.takes === 1 ? 'take' : 'takes' }} so far
@@ -90,9 +111,14 @@ const lists = computed(() =>
           class="flex-1 min-w-0 py-2.5 text-left"
           :disabled="i.got || i.put"
           :class="i.got || i.put ? 'text-ink-2' : ''"
-          @click="chosen = i.id"
+          @click="choose(i)"
         >
-          <span class="block truncate"
+          <img
+            v-if="pictureOf(i)"
+            :src="pictureOf(i)"
+            alt=""
+            class="float-right ml-3 h-9 w-14 rounded object-cover"
+          /><span class="block truncate"
             >{{ i.name }}<span v-if="i.got" class="sub">, {{ gotOf(i) }}</span
             ><span v-if="i.put" class="sub">, not today</span></span
           ><span class="sub block truncate">{{ [i.of, i.where].filter(Boolean).join(', ') }}</span></button

@@ -3,6 +3,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import { z } from 'zod/mini'
 import { BeltLetter, type BeltDeed } from '@core/belt/letters'
 import { opened, sealed } from '@core/belt/seal'
+import { readPictures, type BeltPictures } from '@core/belt/pictures'
 import { readSnapshot, withDeeds, type Snapshot } from '@core/belt/snapshot'
 import { inTurn } from '@app/data/in-turn'
 import { mailKey } from '@app/data/mail-key'
@@ -10,6 +11,7 @@ import { callMailbox } from '@app/data/outbox'
 
 const prefix = 'lamp-reel.belt.'
 const snapshotKey = `${prefix}snapshot`
+const picturesKey = `${prefix}pictures`
 const deviceKey = `${prefix}device`
 const countKey = `${prefix}count`
 const letterPrefix = `${prefix}letter.`
@@ -17,7 +19,10 @@ const letterPrefix = `${prefix}letter.`
 /** A letter that is kept here until the desk says that it has it; `sent`: the mailbox has it safe. */
 const KeptLetter = z.object({ letter: BeltLetter, sent: z.boolean() })
 type KeptLetter = z.infer<typeof KeptLetter>
-const Answered = z.object({ at: z.string(), sealed: z.string() })
+/** `pictures`: which handing out of pictures is there; a mailbox of before says nothing of it. */
+const Answered = z.object({ at: z.string(), sealed: z.string(), pictures: z.optional(z.string()) })
+/** Pictures as they are kept here: ciphered, with which handing out they are of. */
+const KeptPictures = z.object({ stamp: z.string(), sealed: z.string() })
 
 const random = (length: number) => crypto.getRandomValues(new Uint8Array(length))
 /** An id, also on addresses that are not secure, where browsers make none themselves. */
@@ -56,6 +61,7 @@ function device(): string {
 export function useBelt() {
   const key = ref('')
   const snapshot = shallowRef<Snapshot>()
+  const pictures = shallowRef<BeltPictures>({})
   const letters = shallowRef<KeptLetter[]>([])
   const state = ref<'unknown' | 'there' | 'away' | 'refused'>('unknown')
   const trouble = ref('')
@@ -93,8 +99,39 @@ export function useBelt() {
     state.value = answer.kind === 'answered' ? 'there' : answer.kind
     if (answer.kind === 'refused') trouble.value = answer.sentence
     const body = answer.kind === 'answered' ? Answered.safeParse(answer.body) : undefined
-    if (body?.success && body.data.sealed !== '') read(body.data.sealed)
+    if (!body?.success) return
+    if (body.data.sealed !== '') read(body.data.sealed)
+    const { pictures: stamp = '' } = body.data
+    if (stamp !== '' && stamp !== pictured) await fetchPictures(stamp)
   })
+  /** Which handing out of pictures is shown. */
+  let pictured = ''
+  function showPictures(stamp: string, text: string): boolean {
+    const json = opened(text, key.value)
+    const found = json === undefined ? undefined : readPictures(json)
+    if (!found) return false
+    pictures.value = found
+    pictured = stamp
+    return true
+  }
+  async function fetchPictures(stamp: string): Promise<void> {
+    const answer = await callMailbox('GET', '/belt/pictures')
+    const body = answer.kind === 'answered' ? Answered.safeParse(answer.body) : undefined
+    if (!body?.success || !showPictures(stamp, body.data.sealed)) return
+    try {
+      localStorage.setItem(picturesKey, JSON.stringify({ stamp, sealed: body.data.sealed }))
+    } catch {
+      // Out of reach it shows no pictures, or those of before: what has to be ticked is more than how it looks.
+    }
+  }
+  function showKeptPictures(): void {
+    try {
+      const last = KeptPictures.safeParse(JSON.parse(localStorage.getItem(picturesKey) ?? ''))
+      if (last.success) showPictures(last.data.stamp, last.data.sealed)
+    } catch {
+      // None were kept.
+    }
+  }
   /** Sends what waits, one behind the other, so that the order stays. */
   async function send(): Promise<void> {
     for (const one of kept()) {
@@ -136,6 +173,7 @@ export function useBelt() {
     letters.value = kept()
     const last = localStorage.getItem(snapshotKey)
     if (last !== null && key.value !== '') read(last)
+    if (key.value !== '') showKeptPictures()
     if (key.value === '')
       trouble.value = 'This phone has no key yet. Scan the code at the desk, under Mailbox.'
     else void sync()
@@ -150,6 +188,7 @@ export function useBelt() {
           )
         : undefined,
     ),
+    pictures,
     waiting: computed(() => letters.value.filter((l) => !l.sent).length),
     state,
     trouble,

@@ -4,6 +4,8 @@ import { todayOf } from '@core/views/today'
 import { isSought, shotsToOrder } from '@core/session/order'
 import { episodesIn, itemsIn } from '@core/session/items'
 import { changeCosts } from '@core/plan/shots'
+import type { BeltPictures } from '@core/belt/pictures'
+import type { Snapshot } from '@core/belt/snapshot'
 import type { Session } from '@core/records'
 import { callMailbox } from '@app/data/outbox'
 import { now as clock } from '@app/data/clock'
@@ -14,6 +16,8 @@ import { useMoment } from './moment'
 import { useSessions } from './sessions'
 import { seekShotOrder } from './shot-order'
 import { useWorkload } from './workload'
+
+const random = (n: number) => crypto.getRandomValues(new Uint8Array(n))
 
 /** Hands out to the belt what it shows, ciphered with the mailbox's key, a moment after each change. */
 export const useBelt = defineStore('belt', () => {
@@ -65,10 +69,33 @@ export const useBelt = defineStore('belt', () => {
       stepIn: cards.stepIn,
       letters: library.tables.letters.values(),
     })
-    const text = sealed(JSON.stringify(snapshot), mail.address.key, (n) =>
-      crypto.getRandomValues(new Uint8Array(n)),
-    )
+    const text = sealed(JSON.stringify(snapshot), mail.address.key, random)
     await callMailbox('PUT', '/belt', { at: snapshot.at, sealed: text })
+    await handOutPictures(snapshot)
+  }
+
+  /** Which pictures were handed out last, with which key. */
+  let handed = ''
+  /** Hands out how shots look, where those are others than last time. */
+  async function handOutPictures(snapshot: Snapshot): Promise<void> {
+    const [{ addressOfJpeg, picturesOf }, { smallPicture }, { sealed }] = await Promise.all([
+      import('@core/belt/pictures'),
+      import('./small-picture'),
+      import('@core/belt/seal'),
+    ])
+    const ids = picturesOf(snapshot)
+    const { key } = mail.address
+    const wish = [key, ...ids].join(' ')
+    // Where none was ever handed out, none has to be let go.
+    if (wish === handed || (ids.length === 0 && handed === '')) return
+    const pictures: BeltPictures = {}
+    for (const [id, file] of await library.files(ids)) {
+      const small = await smallPicture(file)
+      if (small) pictures[id] = addressOfJpeg(small)
+    }
+    const text = sealed(JSON.stringify(pictures), key, random)
+    const answer = await callMailbox('PUT', '/belt/pictures', { at: snapshot.at, sealed: text })
+    if (answer.kind === 'answered') handed = wish
   }
 
   let begun = false

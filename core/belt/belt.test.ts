@@ -9,6 +9,7 @@ import type { Records } from '../records'
 import { exampleWorld, viewOf } from '../views/example-cards'
 import type { BeltDeed, BeltLetter } from './letters'
 import { openedLetters } from './open'
+import { addressOfJpeg, beltPicture, picturesOf, readPictures } from './pictures'
 import { opened, sealed } from './seal'
 import { readSnapshot, withDeeds, type Snapshot } from './snapshot'
 import { snapshotOf } from './snapshot-of'
@@ -146,6 +147,35 @@ describe('letters', () => {
     const old = { id: 'letter-old', at: '2026-06-01T09:00:00.000Z' }
     const r = { ...world(), letters: new Map([[old.id, old]]) }
     expect([...given(r, letter(take('e0-shot0'))).letters.keys()]).not.toContain(old.id)
+  })
+})
+
+describe('pictures', () => {
+  const item = (id: string, got = false, picture?: string) => ({
+    ...{ id, name: id, words: '', where: '', of: '', minutes: 1, got, put: false, takes: 0 },
+    ...(picture === undefined ? {} : { picture }),
+  })
+  const of = (items: ReturnType<typeof item>[]) => ({
+    sessions: [{ id: 's', name: '', day: '', running: true, items, before: [], after: [] }],
+  })
+
+  test('of what is still to be got come first, each once, and no more than go along', () => {
+    const few = of([item('a', true, 'p1'), item('b'), item('c', false, 'p2'), item('d', false, 'p2')])
+    expect(picturesOf(few)).toEqual(['p2', 'p1'])
+    const many = of(Array.from({ length: 30 }, (_, i) => item(`${i}`, false, `p${i}`)))
+    expect(picturesOf(many)).toHaveLength(beltPicture.most)
+  })
+
+  test('are read where each is a small JPEG, and nothing else is', () => {
+    const address = addressOfJpeg(random(beltPicture.bytes))
+    expect(readPictures(JSON.stringify({ p: address }))).toEqual({ p: address })
+    for (const other of [
+      `${address}AAAA${'A'.repeat(60)}`,
+      'https://video.example/p.jpg',
+      'data:text/html;base64,AA==',
+    ])
+      expect(readPictures(JSON.stringify({ p: other }))).toBeUndefined()
+    expect(readPictures('{')).toBeUndefined()
   })
 })
 

@@ -53,6 +53,7 @@ function beltSession(
       got: i.got,
       put: put.has(i.id),
       takes: i.takes.length,
+      ...(i.picture === undefined ? {} : { picture: i.picture }),
     })),
     before: checksBefore(session, cards).map(check),
     after: checksAfter(session, items)

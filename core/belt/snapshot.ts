@@ -18,6 +18,8 @@ const BeltItem = z.object({
   got: z.boolean(),
   put: z.boolean(),
   takes: z.int(),
+  /** The id of what it should look like; see `pictures.ts`. */
+  picture: z.optional(z.string()),
 })
 export type BeltItem = z.infer<typeof BeltItem>
 

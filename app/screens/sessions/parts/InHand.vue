@@ -62,7 +62,7 @@ const isLate = computed(() => (card.value?.standing.late ?? 0) > 0)
         v-if="pictures.url(item.picture)"
         :src="pictures.url(item.picture)"
         :alt="`How ${item.name} is meant`"
-        class="w-full max-h-[220px] rounded-card object-cover"
+        class="max-w-full max-h-[min(220px,17vh)] justify-self-start rounded-card"
       />
       <div class="flex gap-3">
         <span
