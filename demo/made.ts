@@ -60,7 +60,7 @@ export function runnersUp(
 /** Shots that were drawn before they are filmed, and what is on the sheet. */
 const drawn: Readonly<Record<string, Motif>> = {
   'New bolt turning in, compound squeezing out': 'nails',
-  'String snapping chalk on brown paper': 'rope',
+  'String snapping chalk on brown paper': 'ribs',
 }
 
 /** Gives shots in work that were drawn their sketches, painted after all others. */

@@ -7,19 +7,26 @@ import type { Watcher } from './watcher'
  * (`snapshot.ts`), so that its code waits until something is to be written or looked up.
  */
 export class LateStore {
-  isClosed = false
   private opening: Promise<Store> | undefined
+  private store: Store | undefined
+  private isLeft = false
 
   constructor(
     readonly name: string,
     private readonly watcher: Watcher,
   ) {}
 
+  /** Whether it was open and is no more: left for another world, or let go for a newer page. */
+  get isClosed(): boolean {
+    return this.isLeft || this.store?.isOpen() === false
+  }
+
   /**
-   * The store, open; the first one to ask waits until it is. Throws `NotFetched` where nobody answers, and what the
-   * browser throws where it does not open; asked again later, it is tried again.
+   * The store; the first one to ask waits until it is open. Throws `NotFetched` where nobody answers, and what the
+   * browser throws where it does not open; asked again later, it is tried again. One that was left is not opened anew.
    */
   get(): Promise<Store> {
+    if (this.isLeft) return Promise.reject(new Error('The store was left.'))
     this.opening ??= this.opened().catch((error: unknown) => {
       this.opening = undefined
       throw error
@@ -28,7 +35,7 @@ export class LateStore {
   }
 
   close(): void {
-    this.isClosed = true
+    this.isLeft = true
     void this.opening?.then(
       (store) => {
         store.close()
@@ -59,6 +66,7 @@ export class LateStore {
       })
     })
     await store.open()
+    this.store = store
     return store
   }
 }

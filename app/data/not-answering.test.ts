@@ -80,6 +80,14 @@ test('what is done before the write path is there waits for it, in its order, an
   expect(await (await library.store()).rows('episodes').count()).toBe(1)
 })
 
+test('a library that was left opens its store no more', async () => {
+  mockAnswers = true
+  const library = await opened('left')
+  library.close()
+  expect((await library.fetchWriting()).ok).toBe(false)
+  await expect(library.file('f')).rejects.toThrow('left')
+})
+
 test('what is there is read and shown without the code of the store; what needs it is refused until it is there', async () => {
   mockAnswers = true
   const first = await opened('read alone')

@@ -39,12 +39,30 @@ export function readCards(text: string): Result<Card[]> {
   return ok(read)
 }
 
+/** Properties whose values have parts, with a semicolon between them. */
+const inParts = /^(?:[\w-]+\.)?(?:N|ADR|ORG|GENDER|CLIENTPIDMAP)[;:]/iu
+/** The name of a property with its parameters, and its value. */
+const property = /^((?:[^":]|"[^"]*")*:)(.*)$/su
+
+/** Lines unfolded, with “\;” in plain texts read as “;” (RFC 6350, 3.4), which the package leaves as it is. */
+function withPlainSemicolons(body: string): string {
+  return body
+    .replace(/\r?\n[ \t]/gu, '')
+    .split(/\r?\n/u)
+    .map((line) => {
+      const [, name, value] = inParts.test(line) ? [] : (property.exec(line) ?? [])
+      if (name === undefined || value === undefined) return line
+      return name + value.replace(/\\(.)/gsu, (pair, sign) => (sign === ';' ? ';' : pair))
+    })
+    .join('\r\n')
+}
+
 function readCard(body: string): Result<Card> {
   if (!/^END:VCARD[ \t]*\r?$/imu.test(body))
     return refused('it has no end (“END:VCARD”). Was the file cut off?', 'end')
   let component: ICAL.Component
   try {
-    const parsed: unknown = ICAL.parse(`BEGIN:VCARD\r\n${body.trim()}\r\n`)
+    const parsed: unknown = ICAL.parse(`BEGIN:VCARD\r\n${withPlainSemicolons(body.trim())}\r\n`)
     component = new ICAL.Component(Array.isArray(parsed) ? parsed : [])
   } catch {
     return refused('one of its lines is not “NAME:value”. Save it anew from where it comes from.', 'line')

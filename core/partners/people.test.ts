@@ -99,6 +99,16 @@ test('under a new name somebody stands wherever the old one stood', () => {
   expect([...twice.people.values()].filter((p) => [p.name, ...p.also].includes('Tomas Ek'))).toHaveLength(1)
 })
 
+test('semicolons, commas and backslashes in a card come back as they were, also before each other and where a line is folded', () => {
+  const r = exampleRecords()
+  for (const words of ['Sail; Oar', 'A;', ';', 'a\\;b', 'one\\, two; three', `${'long '.repeat(13)}x;y\\`]) {
+    const name = `A${words}`
+    const kept = after(r, keepPerson(r, { fields: { ...fields, name, note: words, work: words } }, c))
+    const cards = valueOf(readCards(writeCards([...kept.people.values()])))
+    expect(cards.map((k) => [k.name, k.note, k.work])).toEqual([[name, words, words]])
+  }
+})
+
 test('cards go out and come back the same, whatever stands in them', () => {
   const text = fc
     .string({ unit: 'grapheme', minLength: 1, maxLength: 60 })
