@@ -4,10 +4,11 @@ import express, { type Request, type Response, type Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import { z } from 'zod/mini'
 import { BeltMail, JottedMail, mailLimits, WishMail } from '../core/formats/mail'
+import { beltRoutes } from './belt-routes'
 import { GivenPage, type GivenPages } from './given'
 import { givenRoutes } from './given-routes'
 import { isNestedBeyond } from './nested'
-import { About, Belt, type Mailbox } from './mailbox'
+import { About, type Mailbox } from './mailbox'
 
 const local = new Set(['127.0.0.1', 'localhost', '[::1]'])
 const Taken = z.object({
@@ -175,13 +176,6 @@ export function mailRoutes({ mailbox, given, open, port, secure }: MailOptions):
     }
     response.json({ kept: letter.data.id })
   })
-  router.get('/belt', (_request, response) => {
-    const pictures = mailbox.stampOf('belt-pictures')
-    response.json({ ...(mailbox.handedOut('belt') ?? { at: '', sealed: '' }), pictures })
-  })
-  router.get('/belt/pictures', (_request, response) => {
-    response.json(mailbox.handedOut('belt-pictures') ?? { at: '', sealed: '' })
-  })
   // A mailbox has one desk: the first that asks. Another one is told so, and may take over.
   const deskOf = (request: Request) => String(request.headers['x-lamp-desk'] ?? '').slice(0, 64)
   const atDesk = (request: Request, response: Response, next: () => void) => {
@@ -232,19 +226,7 @@ export function mailRoutes({ mailbox, given, open, port, secure }: MailOptions):
     mailbox.about = about.data
     response.json(about.data)
   })
-  for (const [path, what] of [
-    ['/belt', 'belt'],
-    ['/belt/pictures', 'belt-pictures'],
-  ] as const)
-    router.put(path, atDesk, (request, response) => {
-      const belt = Belt.safeParse(request.body)
-      if (!belt.success) {
-        say(response, 400, 'This is nothing for the belt.')
-        return
-      }
-      mailbox.handOut(what, belt.data)
-      response.json({ at: belt.data.at })
-    })
+  router.use('/belt', beltRoutes(mailbox, atDesk))
   // The desk names all pages that there are; others end.
   router.put('/given', atDesk, (request, response) => {
     const pages = Given.safeParse(request.body)

@@ -117,7 +117,10 @@ export function useBelt() {
   async function fetchPictures(stamp: string): Promise<void> {
     const answer = await callMailbox('GET', '/belt/pictures')
     const body = answer.kind === 'answered' ? Answered.safeParse(answer.body) : undefined
-    if (!body?.success || !showPictures(stamp, body.data.sealed)) return
+    if (!body?.success) return
+    // Also those that another key reads: they are not asked for again at every turn.
+    pictured = stamp
+    if (!showPictures(stamp, body.data.sealed)) return
     try {
       localStorage.setItem(picturesKey, JSON.stringify({ stamp, sealed: body.data.sealed }))
     } catch {

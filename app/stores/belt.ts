@@ -86,7 +86,7 @@ export const useBelt = defineStore('belt', () => {
     const ids = picturesOf(snapshot)
     const { key } = mail.address
     const wish = [key, ...ids].join(' ')
-    // Where none was ever handed out, none has to be let go.
+    // Where this page has handed out none, none has to be let go.
     if (wish === handed || (ids.length === 0 && handed === '')) return
     const pictures: BeltPictures = {}
     for (const [id, file] of await library.files(ids)) {
