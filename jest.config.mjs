@@ -2,7 +2,8 @@ const config = {
   testEnvironment: 'node',
   // What a test leaves behind goes with its worker’s room; to take it apart piece by piece takes longer than most tests.
   testEnvironmentOptions: { globalsCleanup: 'off' },
-  testTimeout: 120_000,
+  // Generous: a machine that is shared may give a thirtieth of its speed for minutes.
+  testTimeout: 600_000,
   // Every core, where jest would leave one idle: nothing else runs beside it.
   maxWorkers: '100%',
   // Node has no dates with zones yet.

@@ -114,7 +114,7 @@ useKeymap(shellKeys, {
       <TopBar v-if="!welcoming && !library.isNew && !route.meta.alone" />
       <SetAside v-if="library.aside.length > 0" />
       <Guarded what="The strip"><Strip v-if="!route.meta.bare && moment.shows.length > 0" /></Guarded>
-      <main id="screen" tabindex="-1" class="outline-none">
+      <main id="screen" :data-at="route.path" tabindex="-1" class="outline-none">
         <Guarded what="This screen"><RouterView v-if="welcoming || !library.isNew" /></Guarded>
       </main>
       <Sayings v-if="library.saying" />

@@ -3,7 +3,12 @@ import { createRequire } from 'node:module'
 import type { Page } from '@playwright/test'
 import type axe from 'axe-core'
 
-const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+const source = [
+  createRequire(import.meta.url).resolve('axe-core/axe.min.js'),
+  new URL('axe-colours.mjs', import.meta.url),
+]
+  .map((file) => readFileSync(file, 'utf8'))
+  .join('\n')
 declare const globalThis: { axe?: typeof axe }
 
 /**

@@ -69,7 +69,9 @@ export async function visit(page: Page, path: string): Promise<void> {
     history.pushState({}, '', to)
     dispatchEvent(new PopStateEvent('popstate', { state: {} }))
   }, path)
-  await page.waitForURL(`**${path}*`)
+  // The address is another at once; the screen, when its script is there.
+  const { pathname } = new URL(path, page.url())
+  await page.locator(`#screen[data-at="${pathname}"]`).waitFor({ state: 'attached' })
 }
 
 /** Keeps ideas by the keyboard alone. */

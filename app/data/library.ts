@@ -4,6 +4,7 @@ import { ok, type Result } from '@core/result'
 import { LateStore } from './late-store'
 import { linesOf } from './journal'
 import { Memory } from './memory'
+import { isWithoutStore, makeStore } from './new-store'
 import { NotFetched, problemOf } from './problems'
 import { Gone } from './revision'
 import { Tabs, type Message } from './tabs'
@@ -48,8 +49,12 @@ export class Library {
   async open(): Promise<Result<Records>> {
     try {
       if (await this.memory.loadIfThere()) return ok(this.records)
-      const migrated = await upgraded(await this.late.get())
-      if (!migrated.ok) return migrated
+      const { name } = this.late
+      if (await isWithoutStore(name)) await makeStore(name)
+      else {
+        const migrated = await upgraded(await this.late.get())
+        if (!migrated.ok) return migrated
+      }
       await this.memory.load()
       return ok(this.records)
     } catch (error) {

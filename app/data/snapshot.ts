@@ -3,7 +3,7 @@ import type { Aside } from '@core/formats/backup'
 import { tableNames, type Id, type TableName } from '@core/records'
 import { schemaVersion } from '@core/records/version'
 import type { Meta } from './database'
-import { versionInBrowser } from './store-version'
+import { versionInBrowser } from './store-shape'
 
 /** Tables that are read with their episodes. */
 export const ofEpisodes: ReadonlySet<TableName> = new Set<TableName>(['steps', 'scripts'])
