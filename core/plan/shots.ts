@@ -50,12 +50,25 @@ export interface OrderCost {
   turned: number
 }
 
-const parts = ['place', 'framing', 'light', 'clothes'] as const
+/** What may be another from one shot to the next. */
+export const changeParts = ['place', 'framing', 'light', 'clothes'] as const
+export type ChangePart = (typeof changeParts)[number]
+export const changeNames: Readonly<Record<ChangePart, string>> = {
+  place: 'Going elsewhere',
+  framing: 'Framing anew',
+  light: 'Lighting anew',
+  clothes: 'Changing clothes',
+}
+
+/** What is changed from one shot to the next. */
+export function changedParts(from: Shot, to: Shot): ChangePart[] {
+  return changeParts.filter((part) => from[part] !== to[part])
+}
 
 /** Minutes that going from one shot to the next costs. */
 export function changeBetween(from: Shot, to: Shot, costs: ChangeMinutes): number {
   let minutes = 0
-  for (const part of parts) if (from[part] !== to[part]) minutes += costs[part]
+  for (const part of changeParts) if (from[part] !== to[part]) minutes += costs[part]
   return minutes
 }
 

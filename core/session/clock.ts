@@ -1,4 +1,4 @@
-import { sum } from 'd3-array'
+import { rollup, sum } from 'd3-array'
 import { changeBetween } from '../plan/shots'
 import type { ChangeMinutes, Id, Session } from '../records'
 import type { Item } from './items'
@@ -127,15 +127,21 @@ export function clockOf(
   }
 }
 
+/** What was in hand one after the other in a session, and for how many minutes; breaks are left out. */
+export function inHandFor({ stretches }: Pick<Session, 'stretches'>): { of: Id; minutes: number }[] {
+  const breaks = stretches.filter((s) => s.kind === 'break')
+  return stretches.flatMap(({ kind, of, from, to }) => {
+    if (kind !== 'done') return []
+    const rest = sum(breaks, (b) => (b.from >= from && b.to <= to ? minutesBetween(b.from, b.to) : 0))
+    return [{ of, minutes: Math.max(0, minutesBetween(from, to) - rest) }]
+  })
+}
+
 /** Minutes that each thing took in a session: a stretch from what was done before to its own end, breaks left out. */
-export function tookIn({ stretches }: Pick<Session, 'stretches'>): Map<Id, number> {
-  const took = new Map<Id, number>()
-  for (const s of stretches) {
-    if (s.kind !== 'done') continue
-    const breaks = sum(stretches, (b) =>
-      b.kind === 'break' && b.from >= s.from && b.to <= s.to ? minutesBetween(b.from, b.to) : 0,
-    )
-    took.set(s.of, (took.get(s.of) ?? 0) + Math.max(0, minutesBetween(s.from, s.to) - breaks))
-  }
-  return took
+export function tookIn(session: Pick<Session, 'stretches'>): Map<Id, number> {
+  return rollup(
+    inHandFor(session),
+    (rows) => sum(rows, (row) => row.minutes),
+    (row) => row.of,
+  )
 }

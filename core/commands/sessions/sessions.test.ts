@@ -9,6 +9,7 @@ import { layOnDay } from '../week/lay-on-day'
 import { dayFigures } from '../../views/day'
 import { hoursIn } from '../../plan/state'
 import { minutesByDay } from '../../plan/load'
+import { usualCosts } from '../../plan/shots'
 import {
   addShot,
   beginSession,
@@ -294,6 +295,19 @@ describe('running a session', () => {
     // 45 and 0.3 of the difference to 25.
     expect(r.settings.get('settings')?.setup.film).toBe(39)
     expect(refusalOf(strikeSession(r, { session: id }, later(61)))).toContain('not begun')
+  })
+
+  test('what changes between shots took counts from now on in their show, and is said', () => {
+    let r = running()
+    // From the bench to the words to camera, which nobody said a place of, and back to it.
+    for (const [n, minutes] of [8, 43, 81].entries()) r = take(r, true, minutes, '', open.slice(n))
+    const done = valueOf(strikeSession(r, { session: id }, later(90)))
+    const [show] = [...after(r, { ok: true, value: done }).shows.values()]
+    // 35 and 38 minutes, of which 5 and 8 are filming: twice half an hour for going elsewhere, which counted 15.
+    expect(show?.changeMinutes).toEqual({ ...usualCosts, place: 20 })
+    expect(done.sentence).toMatch(/; counts from now on: going elsewhere 20 min$/)
+    const back = withChanges(withChanges(r, done.changes), inverse(done.changes))
+    expect(back.shows).toEqual(r.shows)
   })
 
   test('undo gives back what stood before', () => {

@@ -1,26 +1,25 @@
 import { sum } from 'd3-array'
-import type { Day, Episode, Id, Records, Session, Show, Step, StepKind } from '../../records'
+import type { Day, Episode, Id, Records, Session, Show, Step } from '../../records'
 import { refused } from '../../result'
 import { copiedCheck } from '../../session/checks'
 import { breakMinutes, tookIn } from '../../session/clock'
 import { sectionsOf, shotFrom, shotsOf, type Item } from '../../session/items'
-import { endOf, sessionKinds, setUpKind } from '../../session/kinds'
+import { endOf, sessionKinds } from '../../session/kinds'
 import { sayMinutes } from '../../script/timecode'
 import { momentOf, putRecord, type Change, type Command, type Context } from '../change'
-import { settingsOf, withMinutes } from '../work/logged'
+import { withMinutes } from '../work/logged'
 import { todayOf } from '../step-of'
 import { episodesOf, sessionDone, sessionOf } from './session-of'
+import { changesLearnt, setUpLearnt } from './learnt-minutes'
 import { turned } from './run-session'
-
-/** Share that one session has in the minutes that setting up counts, as in other rates (`engine` 9). */
-const share = 0.3
 
 /** The id of an episode's step that says that its footage is in two places. */
 export const copyStep = (episode: Id): Id => `${episode}/copied`
 
 /**
  * Strikes a session: what was got stays got. Its minutes are logged on its steps; a step of which all must-haves were
- * got is done, of another what is left is planned again. Setting up counts from now on a little more like it took here.
+ * got is done, of another what is left is planned again. Setting up, and changing between shots, count from now on a little
+ * more like they took here.
  * Whether footage was copied to two places becomes a step of its own.
  *
  * Refused:
@@ -57,12 +56,23 @@ export const strikeSession: Command<{ session: Id }> = (records, { session: id }
       of: mine.length,
     },
   }
+  const learnt = [
+    ...(run.kind === 'running' ? [setUpLearnt(records, session, setup, context)] : []),
+    changesLearnt(
+      records,
+      session,
+      parts.flatMap((p) => p.items),
+      context,
+    ),
+  ]
   const changes: Change[] = [
     ...parts.flatMap((p) => worked(records, session, p, context)),
-    ...(run.kind === 'running' ? setUpLearnt(records, session, setup, context) : []),
+    ...learnt.flatMap((l) => l.changes),
   ]
   const words = endOf(session.kind)
-  const said = `${sessionKinds[session.kind].name} ${words.ended}: ${mine.filter((i) => i.got).length} of ${mine.length} ${words.got} in ${sayMinutes(minutes)}`
+  const count = `${mine.filter((i) => i.got).length} of ${mine.length}`
+  const counts = learnt.flatMap((l) => l.words).join(', ')
+  const said = `${sessionKinds[session.kind].name} ${words.ended}: ${count} ${words.got} in ${sayMinutes(minutes)}${counts ? `; counts from now on: ${counts}` : ''}`
   return sessionDone(records, struck, context, said, { changes, about: parts.map((p) => p.episode) })
 }
 
@@ -163,21 +173,4 @@ function copied(records: Records, session: Session, { episode, steps }: Part, co
     ...done,
   }
   return [putRecord(records, 'steps', step)]
-}
-
-/** Setting up counts a little more like it took; not where it took hardly any time, or was forgotten to be ended. */
-function setUpLearnt(records: Records, session: Session, took: number, context: Context): Change[] {
-  const kind: StepKind = setUpKind(session.kind)
-  const settings = settingsOf(records, context)
-  const counted = settings.setup[kind]
-  if (counted === undefined || took < 2 || took > 240) return []
-  const next = Math.round(counted + share * (took - counted))
-  if (next === counted) return []
-  return [
-    putRecord(records, 'settings', {
-      ...settings,
-      setup: { ...settings.setup, [kind]: next },
-      updatedAt: momentOf(context),
-    }),
-  ]
 }
