@@ -13,12 +13,20 @@ const share = 0.3
 /** Minutes that something counts from now on: a little more like what it took. */
 const nearer = (counted: number, took: number) => Math.round(counted + share * (took - counted))
 
-/** What counts otherwise from now on: the changes, and in words, “setting up 38 min”. */
-interface Learnt {
+/** What counts otherwise from now on: the changes, and what they are called, “setting up”, with their minutes. */
+export interface Learnt {
   changes: Change[]
-  words: string[]
+  counts: ReadonlyMap<string, number>
 }
-const nothing: Learnt = { changes: [], words: [] }
+const nothing: Learnt = { changes: [], counts: new Map() }
+
+/** “. From now on setting up counts 42 min, going elsewhere 20 min”; empty where nothing counts otherwise. */
+export function sayLearnt(learnt: readonly Learnt[]): string {
+  const [first, ...more] = learnt.flatMap((l) => [...l.counts])
+  if (!first) return ''
+  const rest = more.map(([name, minutes]) => `, ${name} ${sayMinutes(minutes)}`)
+  return `. From now on ${first[0]} counts ${sayMinutes(first[1])}${rest.join('')}`
+}
 
 /** Setting up counts a little more like it took; not where it took hardly any time, or was forgotten to be ended. */
 export function setUpLearnt(records: Records, session: Session, took: number, context: Context): Learnt {
@@ -29,7 +37,7 @@ export function setUpLearnt(records: Records, session: Session, took: number, co
   const next = nearer(counted, took)
   if (next === counted) return nothing
   const after = { ...settings, setup: { ...settings.setup, [kind]: next }, updatedAt: momentOf(context) }
-  return { changes: [putRecord(records, 'settings', after)], words: [`setting up ${sayMinutes(next)}`] }
+  return { changes: [putRecord(records, 'settings', after)], counts: new Map([['setting up', next]]) }
 }
 
 /** What changing between shots counts in each show whose shots these were, a little more like it took. */
@@ -43,16 +51,16 @@ export function changesLearnt(
   const shows = showsOf(records, session)
   const shots = new Map([...items, ...session.shots.map(ownItem)].map((i) => [i.id, i.shot]))
   const took = changesTook(session, shots, changeCosts(shows))
-  const words = new Set<string>()
+  const counts = new Map<string, number>()
   const changes = shows.flatMap((show) => {
     const counted = changeCosts([show])
     const next = nearerTo(counted, took)
     const others = changeParts.filter((part) => next[part] !== counted[part])
-    for (const part of others) words.add(`${changeNames[part].toLowerCase()} ${sayMinutes(next[part])}`)
+    for (const part of others) counts.set(changeNames[part].toLowerCase(), next[part])
     if (others.length === 0) return []
     return [putRecord(records, 'shows', { ...show, changeMinutes: next, updatedAt: momentOf(context) })]
   })
-  return { changes, words: [...words] }
+  return { changes, counts }
 }
 
 function nearerTo(counted: ChangeMinutes, took: Partial<ChangeMinutes>): ChangeMinutes {

@@ -287,12 +287,15 @@ describe('running a session', () => {
     for (const [n, minutes] of [10, 20, 30].entries()) r = take(r, true, minutes, '', open.slice(n))
     r = after(r, checkSession(r, { session: id, item: 'copied', on: true }, later(31)))
     r = after(r, takeBreak(r, { session: id, on: true }, later(31)))
-    r = after(r, strikeSession(r, { session: id }, later(60)))
+    const struck = valueOf(strikeSession(r, { session: id }, later(60)))
+    const said = struck.sentence
+    r = after(r, { ok: true, value: struck })
     expect(r.steps.get('e0/film')).toMatchObject({ logged: 31 })
     expect(r.steps.get('e0/film')?.doneAt).toBeDefined()
     expect(r.steps.get('e0/copied')?.doneAt).toBeDefined()
     expect(session(r, id).run).toMatchObject({ got: 3, of: 3, setup: 25, minutes: 25 + 31 })
     // 45 and 0.3 of the difference to 25.
+    expect(said).toMatch(/From now on setting up counts 39 min/)
     expect(r.settings.get('settings')?.setup.film).toBe(39)
     expect(refusalOf(strikeSession(r, { session: id }, later(61)))).toContain('not begun')
   })
@@ -305,7 +308,9 @@ describe('running a session', () => {
     const [show] = [...after(r, { ok: true, value: done }).shows.values()]
     // 35 and 38 minutes, of which 5 and 8 are filming: twice half an hour for going elsewhere, which counted 15.
     expect(show?.changeMinutes).toEqual({ ...usualCosts, place: 20 })
-    expect(done.sentence).toMatch(/; counts from now on: going elsewhere 20 min$/)
+    expect(done.sentence).toMatch(
+      /^Filming struck: 3 of 3 got in 1 h 30\. From now on going elsewhere counts 20 min$/,
+    )
     const back = withChanges(withChanges(r, done.changes), inverse(done.changes))
     expect(back.shows).toEqual(r.shows)
   })

@@ -10,7 +10,7 @@ import { momentOf, putRecord, type Change, type Command, type Context } from '..
 import { withMinutes } from '../work/logged'
 import { todayOf } from '../step-of'
 import { episodesOf, sessionDone, sessionOf } from './session-of'
-import { changesLearnt, setUpLearnt } from './learnt-minutes'
+import { changesLearnt, sayLearnt, setUpLearnt } from './learnt-minutes'
 import { turned } from './run-session'
 
 /** The id of an episode's step that says that its footage is in two places. */
@@ -71,8 +71,7 @@ export const strikeSession: Command<{ session: Id }> = (records, { session: id }
   ]
   const words = endOf(session.kind)
   const count = `${mine.filter((i) => i.got).length} of ${mine.length}`
-  const counts = learnt.flatMap((l) => l.words).join(', ')
-  const said = `${sessionKinds[session.kind].name} ${words.ended}: ${count} ${words.got} in ${sayMinutes(minutes)}${counts ? `; counts from now on: ${counts}` : ''}`
+  const said = `${sessionKinds[session.kind].name} ${words.ended}: ${count} ${words.got} in ${sayMinutes(minutes)}${sayLearnt(learnt)}`
   return sessionDone(records, struck, context, said, { changes, about: parts.map((p) => p.episode) })
 }
 
