@@ -14,6 +14,11 @@ export const useDesk = defineStore('desk', () => {
   const suggestions = shallowRef<ReadonlyMap<string, Ranked[]>>(new Map())
   /** How likely each release is to go out, by episode; filled when it has been forecast. */
   const outlooks = shallowRef<ReadonlyMap<Id, Outlook>>(new Map())
+  /** What is to be said of a release that is not on track: tight or unlikely; nothing of one beyond what is looked at. */
+  function doubtOf(episode: Id | undefined): 'tight' | 'unlikely' | undefined {
+    const is = outlooks.value.get(episode ?? '')?.is
+    return is === 'tight' || is === 'unlikely' ? is : undefined
+  }
   /** Steps of what was released lately, by episode: what they took teaches the pace. */
   const past = shallowRef<ReadonlyMap<Id, Step[]>>(new Map())
   /** Reminders have not been asked about yet. */
@@ -34,6 +39,7 @@ export const useDesk = defineStore('desk', () => {
   return {
     suggestions,
     outlooks,
+    doubtOf,
     past,
     mayRemind,
     captureShow,

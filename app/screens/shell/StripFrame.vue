@@ -75,10 +75,7 @@ const kept = computed(() =>
 /** It is uploaded and comes out by itself. */
 const isScheduled = computed(() => frame.kind === 'filled' && card.value?.standing.scheduled === true)
 /** Said on the strip only where it is not on track. */
-const outlook = computed(() => {
-  const is = frame.kind === 'filled' && frame.episode ? desk.outlooks.get(frame.episode.id)?.is : undefined
-  return is === 'on track' || is === 'too far ahead' ? undefined : is
-})
+const outlook = computed(() => (frame.kind === 'filled' ? desk.doubtOf(frame.episode?.id) : undefined))
 const narrow = computed(() => width < 84)
 /** One offer for open frames in a row, on the first of them. */
 const offers = computed(() => width > 150 && (frame.run?.index ?? 0) === 0)

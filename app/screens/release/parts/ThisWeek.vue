@@ -77,7 +77,7 @@ async function save() {
   const { batchTable } = await import('@core/formats/batch-table')
   download(`week-${moment.today}.csv`, batchTable(of.view.value.week, moment.zone), 'text/csv')
 }
-const curve = (from: number, to: number) => `M0 ${from}C30 ${from} 18 ${to} 48 ${to}`
+const curve = (from: number, to: number) => `M0 ${from}C30 ${from} 16 ${to} 44 ${to}`
 const time = (t: Going) => {
   const { day, time: clock } = localAt(t.at, moment.zone)
   return day <= addDays(moment.today, 1) ? clock : `${sayDay(day).slice(0, 3)} ${clock}`
@@ -103,23 +103,24 @@ const does = (m: Move) =>
         ></span
       >
     </p>
-    <div class="grid grid-cols-[minmax(0,1fr)_48px_228px]">
+    <div class="grid grid-cols-[minmax(0,1fr)_44px_228px]">
       <ul class="relative" :style="{ height: `${height}px` }">
         <li
           v-for="r in rows"
           :key="of.idOf(r.thing)"
-          class="absolute inset-x-0 grid grid-cols-[68px_72px_minmax(0,1fr)_94px]"
+          class="absolute inset-x-0 grid grid-cols-[68px_66px_minmax(0,1fr)_90px]"
           :style="{ top: `${r.top}px` }"
         >
           <strong class="text-12">{{ r.day }}</strong><span class="num text-11 text-ink-2 leading-[20px]">{{
             time(r.thing)
           }}</span
           ><button
-            class="text-left truncate self-start"
+            class="text-left flex items-baseline gap-1.5 pr-2 min-w-0 self-start"
             :class="of.here.value && of.idOf(of.here.value) === of.idOf(r.thing) ? 'font-semibold' : ''"
             @click="of.look(r.thing)"
           >
-            {{ what(r.thing) }} <span class="num text-11 text-ink-2">{{ r.thing.card.number }}</span></button
+            <span class="truncate">{{ what(r.thing) }}</span>
+            <span class="num text-11 text-ink-2 whitespace-nowrap">{{ r.thing.card.number }}</span></button
           ><span class="grid">
             <span v-if="r.thing.isReady" class="flex items-center gap-1.5" :style="{ height: `${line}px` }"
               ><LampMark :lamp="{ state: 'lit', share: 1 }" :size="12" hidden />ready</span
@@ -134,7 +135,7 @@ const does = (m: Move) =>
           </span>
         </li>
       </ul>
-      <svg class="w-[48px]" :height="height" aria-hidden="true">
+      <svg class="w-[44px]" :height="height" aria-hidden="true">
         <path v-for="j in joins" :key="j.key" :d="j.path" class="join" :class="{ first: j.isFirst }" />
       </svg>
       <ol class="grid content-start" aria-label="Moves, best first">

@@ -29,10 +29,7 @@ const form = computed(() => forms.of(put.card.episode))
 const depth = computed(() => seen.depth(put.row))
 const lamp = computed(() => sixLamps(put.card.standing)[put.row])
 /** Said on a card only where it is not on track. */
-const outlook = computed(() => {
-  const is = desk.outlooks.get(put.card.episode.id)?.is
-  return is === 'on track' || is === 'too far ahead' ? undefined : is
-})
+const outlook = computed(() => desk.doubtOf(put.card.episode.id))
 const reason = computed(() => workload.reasonOf(desk.outlooks.get(put.card.episode.id)))
 const says = computed(() => {
   const { number, title, standing } = put.card

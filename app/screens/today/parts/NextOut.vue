@@ -5,6 +5,7 @@ import { sayState } from '@core/views/state-words'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import { useCards } from '@app/stores/cards'
+import { useDesk } from '@app/stores/desk'
 import { useMoment } from '@app/stores/moment'
 import { useWorkload } from '@app/stores/workload'
 import type { Card } from '@core/views/card'
@@ -20,6 +21,7 @@ import { sayInHand } from '../../schedule/in-hand'
 const { card } = defineProps<{ card: Card }>()
 const library = useLibrary()
 const cards = useCards()
+const desk = useDesk()
 const moment = useMoment()
 const workload = useWorkload()
 const pictures = usePictures()
@@ -31,7 +33,12 @@ const shown = computed(() => {
 })
 const release = computed(() => card.standing.release)
 const inHand = computed(() => workload.inHandOf(card))
-const then = computed(() => cards.coming.slice(1, 4).map((c) => ({ card: c, inHand: workload.inHandOf(c) })))
+const doubt = computed(() => desk.doubtOf(card.episode.id))
+const then = computed(() =>
+  cards.coming
+    .slice(1, 4)
+    .map((c) => ({ card: c, inHand: workload.inHandOf(c), doubt: desk.doubtOf(c.episode.id) })),
+)
 const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !== 'after'))
 </script>
 
@@ -74,7 +81,10 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
         · <strong class="text-ink">{{ sayState(card.standing) }}</strong></template
       ><template v-else-if="inHand">
         ·
-        {{
+        <template v-if="doubt"
+          ><strong class="text-ink">{{ doubt }}</strong
+          >, </template
+        >{{
           inHand.days >= 0
             ? `ready by ${sayDay(inHand.ready)} as it stands`
             : `${-inHand.days} d short as it stands`
@@ -130,6 +140,7 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
           <template v-if="t.card.standing.late"
             ><Flag /><span class="late">late {{ t.card.standing.late }} d</span></template
           ><template v-else-if="t.card.standing.ready">{{ sayState(t.card.standing) }}</template
+          ><template v-else-if="t.doubt">{{ t.doubt }}</template
           ><template v-else-if="t.inHand">{{ sayInHand(t.inHand.days) }}</template>
         </dd>
       </template>
