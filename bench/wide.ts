@@ -1,7 +1,8 @@
 import 'temporal-polyfill/global'
 import { demoWorld } from '../demo/world'
 import { writeBackup, type WholeStore } from '../core/formats/backup'
-import type { Episode, Step } from '../core/records'
+import { faultsOf } from '../core/formats/whole-check'
+import { rowsFrom, type Episode, type Rows, type Step } from '../core/records'
 import { addDays } from '../core/rhythm/days'
 import { dayAt } from '../core/rhythm/zone'
 
@@ -50,15 +51,18 @@ export function wideWorld(now: number): WholeStore {
     .filter((e) => e.phase.kind === 'released')
     .map((e) => ({ ...e, pictures: [], chosenPicture: undefined }))
   const kept = new Set(released.map((e) => e.id))
+  const tables: Rows = {
+    ...whole.tables,
+    shows,
+    episodes: [...released, ...episodes],
+    steps: [...whole.tables.steps.filter((s) => kept.has(s.episode)), ...steps],
+    scripts: whole.tables.scripts.filter((s) => kept.has(s.id)),
+  }
+  // What hung on the demo's own work goes with it.
+  const gone = new Set(faultsOf(tables).map((f) => `${f.table}/${f.id}`))
   return {
     ...whole,
-    tables: {
-      ...whole.tables,
-      shows,
-      episodes: [...released, ...episodes],
-      steps: [...whole.tables.steps.filter((s) => kept.has(s.episode)), ...steps],
-      scripts: whole.tables.scripts.filter((s) => kept.has(s.id)),
-    },
+    tables: rowsFrom((name) => tables[name].filter((row) => !gone.has(`${name}/${row.id}`))),
   }
 }
 
