@@ -5,8 +5,8 @@ import { shapeNow, versionInBrowser } from './store-shape'
 /** Whether a world has no store at all; a browser that cannot tell is taken to have one. */
 export async function isWithoutStore(name: string): Promise<boolean> {
   if (!('databases' in indexedDB)) return false
-  const there = await indexedDB.databases()
-  return !there.some((store) => store.name === name)
+  const there = await indexedDB.databases().catch(() => undefined)
+  return there !== undefined && !there.some((store) => store.name === name)
 }
 
 /**

@@ -20,6 +20,7 @@ const shots = new Map(
     shotFrom('wide', { place: 'Bench', light: 'window' }, 10),
     shotFrom('hands', { place: 'Bench', light: 'window' }, 10),
     shotFrom('night', { place: 'Bench', light: 'lamp' }, 10),
+    shotFrom('blink', { place: 'Bench', light: 'window' }, 0),
     shotFrom('quay', { place: 'Quay', light: 'day' }, 10),
   ].map((shot) => [shot.id, shot]),
 )
@@ -30,6 +31,8 @@ test('what a shot took beyond filming is its change; filming counts as quick as 
   // The shot without a change took twice its time, so the other one's filming did too.
   expect(took(['wide', 30], ['hands', 20], ['night', 34])).toEqual({ light: 14 })
   expect(took(['wide', 10], ['night', 8])).toEqual({ light: 0 })
+  // Where no time was given to what was filmed so, it says nothing of how quick that is.
+  expect(took(['wide', 10], ['blink', 3], ['night', 24])).toEqual({ light: 14 })
 })
 
 test('several changes at once share it as they count till now', () => {

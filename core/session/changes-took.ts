@@ -59,7 +59,8 @@ export function changesTook(
 ): Partial<ChangeMinutes> {
   const went = wentFrom(session, shots, costs)
   const still = went.filter((w) => w.parts.length === 0)
-  const pace = still.length > 0 ? sum(still, (w) => w.minutes) / sum(still, (w) => w.filming) : 1
+  const given = sum(still, (w) => w.filming)
+  const pace = given > 0 ? sum(still, (w) => w.minutes) / given : 1
   const took = new Map<ChangePart, number[]>()
   for (const { minutes, filming, parts, change } of went) {
     const beyond = Math.max(0, minutes - filming * pace)
