@@ -35,16 +35,14 @@ test('a new store is of the same make as the one that Dexie makes, which then fi
   expect(made.make.length).toBeGreaterThan(20)
 
   const store = new Store('by hand')
-  const upgrades: unknown[] = []
-  store.on('versionchange', (event) => {
-    upgrades.push(event)
-  })
   const warned = jest.spyOn(console, 'warn').mockImplementation(() => undefined)
   await store.open()
   expect(store.tables.map((table) => table.name).sort()).toEqual(made.make.map(({ table }) => table))
-  expect([upgrades, warned.mock.calls]).toEqual([[], []])
-  warned.mockRestore()
   store.close()
+  // Dexie warns where what it finds is of another make, and makes what is missing.
+  expect(warned.mock.calls).toEqual([])
+  warned.mockRestore()
+  expect(await makeOf('by hand')).toEqual(made)
 })
 
 test('it is empty and of this program’s version at once; one that is there is not made again', async () => {

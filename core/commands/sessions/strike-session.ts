@@ -18,9 +18,8 @@ export const copyStep = (episode: Id): Id => `${episode}/copied`
 
 /**
  * Strikes a session: what was got stays got. Its minutes are logged on its steps; a step of which all must-haves were
- * got is done, of another what is left is planned again. Setting up, and changing between shots, count from now on a little
- * more like they took here.
- * Whether footage was copied to two places becomes a step of its own.
+ * got is done, of another what is left is planned again. Setting up, and changing between shots, count from now on a
+ * little more like they took here. Whether footage was copied to two places becomes a step of its own.
  *
  * Refused:
  * - “This session has not begun, so there is nothing to strike. Take it off its day instead.”
