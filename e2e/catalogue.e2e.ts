@@ -3,10 +3,8 @@ import { findings } from './axe'
 import { demo, expect, stored, test, visit } from './fixtures'
 
 test('the catalogue answers, links both ways, says what to paste, and goes on from what is out', async ({
-  page,
-  context,
+  desk: page,
 }) => {
-  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
   await demo(page, '/catalogue')
   const list = page.getByRole('region', { name: 'Released' })
   const rows = list.getByRole('row')

@@ -1,7 +1,7 @@
 import { writeFile } from 'node:fs/promises'
 import { begin, demo, expect, test } from './fixtures'
 
-test('bad input gets a sentence, and the data stays as it was', async ({ page }) => {
+test('bad input gets a sentence, and the data stays as it was', async ({ desk: page }) => {
   await demo(page, '/shows')
   await page.getByLabel('Name', { exact: true }).first().fill(' ')
   await page.getByLabel('Name', { exact: true }).first().press('Tab')
@@ -27,7 +27,7 @@ test('bad input gets a sentence, and the data stays as it was', async ({ page })
   ).toBeVisible()
 })
 
-test('a 40 MB picture is refused, saying how to mend it', async ({ page }, info) => {
+test('a 40 MB picture is refused, saying how to mend it', async ({ desk: page }, info) => {
   const huge = info.outputPath('huge.png')
   await writeFile(huge, Buffer.alloc(40 * 1024 * 1024))
   await demo(page, '/schedule')
@@ -82,7 +82,7 @@ test('when the browser refuses to store at all, it says so', async ({ page }) =>
 })
 
 test('a change of rhythm names the episodes that lose their slot before anything is written', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/shows')
   await page.getByRole('button', { name: 'Thursday' }).click()

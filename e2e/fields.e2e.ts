@@ -1,7 +1,7 @@
 import { demo, expect, test } from './fixtures'
 
 test('a topic is one chip: chosen from what is known by a click, typed anew, or left with Tab', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/ideas')
   await page.getByRole('button', { name: /^Why wooden boats smell/ }).click()
@@ -25,7 +25,7 @@ test('a topic is one chip: chosen from what is known by a click, typed anew, or 
 })
 
 test('a date is typed in words or chosen by keys from a month; what cannot be read is not taken for another', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/ideas')
   await page.getByRole('button', { name: /^Why wooden boats smell/ }).click()

@@ -3,25 +3,32 @@ import { dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { deflateSync, crc32 } from 'node:zlib'
 import { test as base, expect, type BrowserContext, type Page } from '@playwright/test'
+import { isAsBefore, isOpen, layAnew, newDesk, opened, type Desk } from './desk'
 import { keptDemo } from './kept'
+import { moment, quiet } from './quiet'
 
-/** The moment at which all tests happen: Tuesday 24 November 2026, 09:00 in Lisbon. */
-export const moment = new Date('2026-11-24T09:00:00Z')
-
-/** Tests with the clock fixed, and no error in the console. */
-export const test = base.extend<{ quiet: undefined }>({
+/**
+ * Tests with the clock fixed, and no error in the console: on a `page` of their own, or at a `desk` that is open from
+ * one test to the next.
+ */
+export const test = base.extend<{ desk: Page }, { kept: { desk?: Desk } }>({
   page: async ({ page }, use) => {
-    const errors: string[] = []
-    page.on('pageerror', (e) => errors.push(e.message))
-    page.on('console', (m) => {
-      if (m.type() === 'error') errors.push(m.text())
-    })
-    await page.clock.install({ time: moment })
+    const errors = await quiet(page)
     await use(page)
     expect(errors).toEqual([])
   },
+  kept: [({}, use) => use({}), { scope: 'worker' }],
+  desk: async ({ browser, kept }, use, info) => {
+    const desk = (kept.desk ??= await newDesk(browser))
+    await use(desk.page)
+    if (!(await isAsBefore(desk, info))) {
+      delete kept.desk
+      await desk.page.context().close()
+    }
+    expect(desk.errors).toEqual([])
+  },
 })
-export { expect }
+export { expect, moment }
 
 /** Begins as a newcomer does: a weekly video show on Thursdays, ten hours a week. Ends on Today. */
 export async function begin(page: Page, title = 'Tern & Tiller'): Promise<void> {
@@ -47,8 +54,18 @@ async function withKeptDemo(page: Page): Promise<void> {
   await page.addInitScript({ path: fileURLToPath(new URL('kept-demo.mjs', import.meta.url)) })
 }
 
-/** Opens the demo, laid out for the fixed moment: by its worker the first time, and as that made it from then on. */
+/**
+ * Opens the demo, laid out for the fixed moment: by its worker the first time, and as that made it from then on. A desk
+ * that is open goes there with the demo laid anew.
+ */
 export async function demo(page: Page, path = '/today'): Promise<void> {
+  if (isOpen(page)) {
+    // Whatever still stands open over the screen is closed first.
+    for (const key of ['Escape', 'Escape']) await page.keyboard.press(key)
+    await visit(page, '/settings')
+    await layAnew(page)
+    return visit(page, path)
+  }
   await withKeptDemo(page)
   await page.addInitScript(() => {
     if (localStorage.getItem('lamp-reel.world.own') === null)
@@ -58,6 +75,7 @@ export async function demo(page: Page, path = '/today'): Promise<void> {
   // Not an expectation: each time one of those is not met yet, all that is on the page is described.
   await page.getByRole('link', { name: 'Lamp Reel, to Today' }).waitFor({ timeout: 90_000 })
   if (path === '/today') await page.locator('#screen h1').waitFor()
+  await opened(page)
 }
 
 /**

@@ -71,7 +71,7 @@ test('while a line is typed its show and topics are offered, taken with one key,
 })
 
 test('twenty are sorted by keys alone, one is merged into its twin, the last is taken back', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/ideas/sort')
   const left = page.getByRole('region', { name: 'The idea to sort' })
@@ -115,7 +115,7 @@ test('twenty are sorted by keys alone, one is merged into its twin, the last is 
 })
 
 test('a view with nested conditions, columns, groups and an order is kept under a name and found again', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/ideas')
   await page.getByRole('button', { name: 'Conditions 1' }).click()
@@ -159,7 +159,7 @@ test('a view with nested conditions, columns, groups and an order is kept under 
 })
 
 test('full-text search finds words in scripts and marks them; the same list shows every phase', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/ideas')
   await page.getByLabel('View', { exact: true }).selectOption('Every phase')
@@ -213,7 +213,7 @@ test('keywords come from a table with any column names; wrong rows are said by l
 })
 
 test('the ideas for an open slot are ranked, each with its reason; its parts make its score; weights move it', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   await expect(page.getByRole('button', { name: /^Put “.*” on Thu 24 Dec: / })).toHaveCount(2)
@@ -249,7 +249,7 @@ test('the ideas for an open slot are ranked, each with its reason; its parts mak
 })
 
 test('three are placed at once onto the next open slots, best first, and taken back as one', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/ideas')
   await page.getByLabel('Which show').selectOption('Tern & Tiller')
@@ -277,7 +277,7 @@ test('three are placed at once onto the next open slots, best first, and taken b
   await expect(rows).toHaveCount(count)
 })
 
-test('the view goes out as CSV and comes back changed, with its wrong rows said', async ({ page }) => {
+test('the view goes out as CSV and comes back changed, with its wrong rows said', async ({ desk: page }) => {
   await demo(page, '/ideas')
   await page.getByRole('button', { name: 'Import and export' }).click()
   const [file] = await Promise.all([
@@ -305,7 +305,7 @@ test('the view goes out as CSV and comes back changed, with its wrong rows said'
 })
 
 test('an idea’s own page: folded until wanted, own fields, a guest who is away, and a start taken piece by piece', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/ideas')
   await page.getByLabel('Find in ideas').fill('steam box after')
@@ -343,7 +343,7 @@ test('an idea’s own page: folded until wanted, own fields, a guest who is away
 })
 
 test('months: an idea is meant for one by drag and by keys; balance leads from a starved topic to its ideas', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule/months')
   const month = (name: string) => page.getByRole('list', { name: `Meant for ${name}` })

@@ -1,7 +1,7 @@
 import { demo, expect, stored, test, visit } from './fixtures'
 
 test('how important something is, is said by one press in Slots, on its page and in Ideas; a sponsor raises it by itself', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   const mark = page.getByRole('button', { name: /^Importance of Why my keel bolts wept rust/ })

@@ -25,7 +25,7 @@ test('an idea is jotted and placed by the keyboard alone, undone and done again'
   await expect(frame).toBeVisible()
 })
 
-test('find or do: an episode, a deed and a place, by keys', async ({ page }) => {
+test('find or do: an episode, a deed and a place, by keys', async ({ desk: page }) => {
   await demo(page)
   await page.keyboard.press('/')
   await expect(page.getByRole('combobox', { name: /Find an episode/ })).toBeFocused()
@@ -52,7 +52,7 @@ test('find or do: an episode, a deed and a place, by keys', async ({ page }) => 
   await expect(page.getByRole('dialog')).toHaveCount(0)
 })
 
-test('letters typed in a field are no shortcuts', async ({ page }) => {
+test('letters typed in a field are no shortcuts', async ({ desk: page }) => {
   await demo(page, '/ideas')
   await page.getByRole('searchbox', { name: 'Find in ideas' }).fill('')
   await page.getByRole('searchbox', { name: 'Find in ideas' }).pressSequentially('knots i p 1')
@@ -61,7 +61,7 @@ test('letters typed in a field are no shortcuts', async ({ page }) => {
 })
 
 test('a step of an episode’s own is added, waits on someone, and is removed; undo brings it back', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   await page.getByRole('button', { name: '#45 Film: dark' }).click()

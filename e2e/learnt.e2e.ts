@@ -3,7 +3,7 @@ import { findings } from './axe'
 import { demo, expect, stored, test, visit } from './fixtures'
 
 test('a finding of Rhythm is carried out and undone; its chart is a table and a file with the same numbers', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/rhythm')
   const estimates = page.getByRole('region', { name: 'Planned and taken' })
@@ -49,10 +49,8 @@ test('a finding of Rhythm is carried out and undone; its chart is a table and a 
 })
 
 test('figures are pasted down a column; what is odd is asked about; a table of other columns is read by line', async ({
-  page,
-  context,
+  desk: page,
 }) => {
-  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
   await demo(page, '/rhythm')
   await page.getByRole('button', { name: 'Type figures' }).click()
   const sheet = page.getByRole('dialog', { name: 'Type figures' })
@@ -95,7 +93,7 @@ test('figures are pasted down a column; what is odd is asked about; a table of o
 })
 
 test('a line looking back comes back with the next of its kind; the hours of a month add up', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/today')
   const form = page.getByRole('form', { name: /^Looking back on #41/ })

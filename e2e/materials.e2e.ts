@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises'
 import { demo, expect, stored, test } from './fixtures'
 
 test('what is needed holds filming back until it is here; it comes from a table and is late on Today', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   await page.locator('tbody a', { hasText: 'Cutting a spar' }).first().click()
@@ -60,7 +60,7 @@ test('what is needed holds filming back until it is here; it comes from a table 
 })
 
 test('shots stand by set-up with what that saves; one is put elsewhere by hand and stays; the light runs out', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   await page.locator('tbody a', { hasText: 'Cutting a spar' }).first().click()

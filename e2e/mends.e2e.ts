@@ -4,7 +4,7 @@ import { begin, demo, expect, jot, test, visit } from './fixtures'
 const day = (page: Page, name: string) => page.getByRole('listitem', { name, exact: true })
 
 test('days that are lost come with what would mend it, the loss counted in; one choice does both, each a step of undo', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/week')
   await expect(page.getByRole('button', { name: /^HH 19 .*: unlikely/ })).toBeVisible()
@@ -30,7 +30,7 @@ test('days that are lost come with what would mend it, the loss counted in; one 
 })
 
 test('a freed evening is looked at with its hours before it is taken, and the plan follows', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/week')
   await expect(page.getByRole('button', { name: /^HH 19 .*: unlikely/ })).toBeVisible()
@@ -46,7 +46,7 @@ test('a freed evening is looked at with its hours before it is taken, and the pl
 })
 
 test('Countdown: a spare is carried from its dock onto an open slot; Month says what a drag would do', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule/countdown')
   await page
@@ -78,7 +78,7 @@ test('Countdown: a spare is carried from its dock onto an open slot; Month says 
 })
 
 test('a forecast tries another step than the one that decides, and more hours on days of one’s own choosing', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   await page.getByRole('button', { name: 'HH 19: unlikely. Open its forecast' }).click()
@@ -98,7 +98,7 @@ test('a forecast tries another step than the one that decides, and more hours on
 })
 
 test('a topical episode warns where its window and its slot disagree, and can’t be made too early', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   const address = await page.getByRole('link', { name: /Cutting a spar/ }).getAttribute('href')

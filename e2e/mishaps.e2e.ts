@@ -107,7 +107,7 @@ test('a record that cannot be read is named, kept whole and mended by hand', asy
 })
 
 test('the history of an episode: undo to here shows what goes, and takes it back as one', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   await page.getByRole('link', { name: /Caulking, the quiet skill/ }).click()

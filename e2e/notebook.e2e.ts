@@ -90,7 +90,9 @@ test('a note that is still being typed stays with its idea when another one is o
 })
 
 /** What is private stays private. */
-test('a footage folder and a photograph are one press from Film, and not in the kit', async ({ page }) => {
+test('a footage folder and a photograph are one press from Film, and not in the kit', async ({
+  desk: page,
+}) => {
   await demo(page, '/episode/ULP6/film')
   await page.keyboard.press('n')
   const notebook = page.getByRole('complementary', { name: /Notebook/ })

@@ -10,7 +10,7 @@ async function later(page: Page, moment: string, path: string): Promise<void> {
 
 /** What comes after the release stays in the day until it is done. */
 test('after “it is out” the letters to answer stand on Today and in the Week until they are answered', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page)
   // A demo in which something was done is kept over midnight.

@@ -2,8 +2,7 @@ import { readFileSync } from 'node:fs'
 import { findings } from './axe'
 import { demo, expect, stored, test, visit } from './fixtures'
 
-test('a guest, from wished for to told', async ({ page, context }) => {
-  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+test('a guest, from wished for to told', async ({ page }) => {
   await demo(page, '/shows/partners')
   await page.getByRole('button', { name: /^Ansel Drury/ }).click()
   const talk = page.getByRole('article', { name: 'Ropewalk on tape' })
@@ -58,7 +57,7 @@ test('a guest, from wished for to told', async ({ page, context }) => {
 })
 
 test('a deal of twelve reads: one fails and is made up, dates are kept, the statement adds up', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/shows/partners')
   await expect(page.getByText('5 of 12', { exact: true })).toBeVisible()
@@ -116,7 +115,7 @@ test('a deal of twelve reads: one fails and is made up, dates are kept, the stat
   })
 })
 
-test('somebody is added and invited by keys alone', async ({ page }) => {
+test('somebody is added and invited by keys alone', async ({ desk: page }) => {
   await demo(page, '/shows/partners')
   await expect(page.getByText('5 of 12', { exact: true })).toBeVisible()
   await page.keyboard.press('a')
@@ -135,7 +134,7 @@ test('somebody is added and invited by keys alone', async ({ page }) => {
   await expect(talk).toHaveCount(0)
 })
 
-test('two names become one; cards are read once and again', async ({ page }) => {
+test('two names become one; cards are read once and again', async ({ desk: page }) => {
   await demo(page, '/shows/partners')
   const card = (name: string) =>
     `BEGIN:VCARD\r\nVERSION:4.0\r\nFN:${name}\r\nEMAIL:quill@sea.example\r\nEND:VCARD\r\n`
@@ -155,7 +154,7 @@ test('two names become one; cards are read once and again', async ({ page }) => 
 })
 
 test('a campaign with its posts: sums on screen are those of the table; an offer is the show’s first', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   await test.step('a second campaign, over its budget', async () => {

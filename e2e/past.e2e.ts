@@ -85,7 +85,7 @@ test('three hundred talks come from a feed, and subtitles find theirs', async ({
   await expect(page.getByText('Eels: not made yet; spoken of in 1 more')).toBeVisible()
 })
 
-test('the demo takes a further feed of its own without doubling anything', async ({ page }) => {
+test('the demo takes a further feed of its own without doubling anything', async ({ desk: page }) => {
   await demo(page, '/catalogue')
   await page.getByRole('button', { name: 'Take in more' }).click()
   const sheet = page.getByRole('dialog', { name: 'Take in what is out already' })

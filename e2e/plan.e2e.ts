@@ -4,7 +4,7 @@ import { demo, expect, test } from './fixtures'
 const day = (page: Page, name: string) => page.getByRole('listitem', { name, exact: true })
 
 test('the Week: blocks go to other days by mouse and by keys, are pinned, split and taken off; undo', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/week')
   const film = (name: string) => day(page, name).getByRole('button', { name: /^Film the shots, #43/ })
@@ -28,7 +28,7 @@ test('the Week: blocks go to other days by mouse and by keys, are pinned, split 
 })
 
 test('plan it for me: ghost blocks say why; some are taken, the rest is left; a pinned one stays', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/week')
   const pinned = day(page, 'Tue 24 Nov').getByRole('button', { name: /^Film the shots, #43/ })
@@ -51,7 +51,9 @@ test('plan it for me: ghost blocks say why; some are taken, the rest is left; a 
   await expect(page.locator('.stint.laid')).toHaveCount(0)
 })
 
-test('days that are lost are marked together, with what breaks, and the plan follows', async ({ page }) => {
+test('days that are lost are marked together, with what breaks, and the plan follows', async ({
+  desk: page,
+}) => {
   await demo(page, '/week')
   await expect(page.getByRole('button', { name: /^HH 19 .*: unlikely/ })).toBeVisible()
   for (const d of ['Wed 25 Nov', 'Thu 26 Nov', 'Fri 27 Nov'])
@@ -90,7 +92,7 @@ test('a step runs across a reload, stops by a key, and what was logged is correc
   await expect(running).toContainText(title)
 })
 
-test('a forecast says why; what if shows before and after; it is done', async ({ page }) => {
+test('a forecast says why; what if shows before and after; it is done', async ({ desk: page }) => {
   await demo(page, '/schedule')
   await page.getByRole('button', { name: 'HH 19: unlikely. Open its forecast' }).click()
   await expect(page.getByRole('img', { name: /Draws ready by day/ })).toBeVisible()
@@ -109,7 +111,7 @@ test('a forecast says why; what if shows before and after; it is done', async ({
   await expect(page.getByText('120 min more on Tue 24 Nov')).toBeVisible()
 })
 
-test('Slots: push, swap, close a gap, send a spare; each is undone', async ({ page }) => {
+test('Slots: push, swap, close a gap, send a spare; each is undone', async ({ desk: page }) => {
   await demo(page, '/schedule')
   const on = (text: RegExp) => page.getByRole('button', { name: text }).first()
   const more = async (title: string, item: RegExp) => {
@@ -133,7 +135,7 @@ test('Slots: push, swap, close a gap, send a spare; each is undone', async ({ pa
 })
 
 test('Countdown: a card goes to another slot by mouse and by keys, pushing who stands there; down asks what to finish', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule/countdown')
   const card = (title: RegExp) =>
@@ -166,7 +168,7 @@ test('Countdown: a card goes to another slot by mouse and by keys, pushing who s
   await expect(card(/^#43 Why my keel bolts wept rust.*at Edit/)).toBeVisible()
 })
 
-test('Month: what has no date is dragged onto a slot, and moved on by keys', async ({ page }) => {
+test('Month: what has no date is dragged onto a slot, and moved on by keys', async ({ desk: page }) => {
   await demo(page, '/schedule/month')
   await page.getByRole('button', { name: 'A month later' }).click()
   await page

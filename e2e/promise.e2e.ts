@@ -4,7 +4,7 @@ import { demo, expect, test, visit } from './fixtures'
 const day = (page: Page, name: string) => page.getByRole('listitem', { name, exact: true })
 
 test('a slot is kept for a sponsor: it shows on the open frame, and what doesnâ€™t honour it says so', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   await expect(
@@ -29,7 +29,7 @@ test('a slot is kept for a sponsor: it shows on the open frame, and what doesnâ€
   await expect(row).toContainText('kept for Brightwork Varnish, not honoured yet')
 })
 
-test('a launch says what is missing around it; the Month shows its run-up', async ({ page }) => {
+test('a launch says what is missing around it; the Month shows its run-up', async ({ desk: page }) => {
   await demo(page, '/schedule')
   const launches = page.getByRole('region', { name: /Launches/ })
   await expect(launches).toContainText('1 of 3 episodes chosen')
@@ -55,7 +55,9 @@ test('a launch says what is missing around it; the Month shows its run-up', asyn
   ).toBeVisible()
 })
 
-test('Slots are narrowed to whose move it is, and a row is dragged and moved by keys', async ({ page }) => {
+test('Slots are narrowed to whose move it is, and a row is dragged and moved by keys', async ({
+  desk: page,
+}) => {
   await demo(page, '/schedule')
   const table = page.getByRole('table', { name: /Slots to come/ })
   await page.getByLabel('Narrow it to').selectOption('Waits on Ines Varga')
@@ -80,7 +82,7 @@ test('Slots are narrowed to whose move it is, and a row is dragged and moved by 
   ).toBeVisible()
 })
 
-test('a second rhythm in one show yields its own slots', async ({ page }) => {
+test('a second rhythm in one show yields its own slots', async ({ desk: page }) => {
   await demo(page, '/shows')
   await page.getByRole('button', { name: 'Add another rhythm to this show' }).click()
   await page.getByLabel('Made by').selectOption('A letter answered')
@@ -106,7 +108,9 @@ test('a second rhythm in one show yields its own slots', async ({ page }) => {
   await expect(page.getByLabel('Made by the recipe')).toHaveValue('recipe-short')
 })
 
-test('L opens the next late thing: why, and what would mend it, with before and after', async ({ page }) => {
+test('L opens the next late thing: why, and what would mend it, with before and after', async ({
+  desk: page,
+}) => {
   await demo(page)
   await expect(page.getByRole('button', { name: /still on track/ })).toBeVisible()
   await page.keyboard.press('l')
@@ -123,7 +127,7 @@ test('L opens the next late thing: why, and what would mend it, with before and 
 })
 
 test('the Week: standing work is skipped this once, busy time is read from a calendar, a block gets a clock time and another place in its day', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/week')
   const friday = day(page, 'Fri 27 Nov')
@@ -171,7 +175,7 @@ test('the Week: standing work is skipped this once, busy time is read from a cal
 })
 
 test('the Week: a whole episode goes onto a week, a block is split and its pieces joined', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/week')
   await page.getByRole('button', { name: 'The week after' }).click()

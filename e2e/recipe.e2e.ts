@@ -1,7 +1,7 @@
 import { demo, expect, test, visit } from './fixtures'
 
 test('a recipe is changed on its score: a step added, its dot moved by keys and by hand, guidance shown where it is done; episodes in work are offered the difference', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/shows')
   await page.getByRole('link', { name: 'Change the recipe The whole workshop' }).click()
@@ -44,7 +44,7 @@ test('a recipe is changed on its score: a step added, its dot moved by keys and 
 })
 
 test('a stage of one’s own, what must be settled before it, a checklist; a stage is left out and comes back by undo', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/shows/boats/recipe/recipe-boats')
   await page.getByRole('button', { name: 'Stage Film' }).click()
@@ -92,7 +92,7 @@ test('a stage of one’s own, what must be settled before it, a checklist; a sta
 })
 
 test('a follow-on: ticking a step adds another and puts a note on Today, once; undo takes all of it back', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/shows/boats/recipe/recipe-boats')
   await page.getByRole('button', { name: 'Let something follow' }).click()
@@ -131,7 +131,7 @@ test('a follow-on: ticking a step adds another and puts a note on Today, once; u
 })
 
 test('an episode is made by another recipe, and copied as a pattern; its folders are saved', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   const address = await page.getByRole('link', { name: /Caulking/ }).getAttribute('href')

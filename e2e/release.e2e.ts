@@ -6,7 +6,7 @@ const thing = (page: Page, name: RegExp) => page.getByRole('button', { name })
 const copied = () => navigator.clipboard.readText()
 
 test('what goes out at five outlets: the best move is done, fields are copied by a key, what hangs on a release moves with it', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/release')
   await expect(page.getByText('Choose the thumbnail next: 2 of the 6 unready things need it.')).toBeVisible()
@@ -87,7 +87,7 @@ test('what goes out at five outlets: the best move is done, fields are copied by
 })
 
 test('an outlet is added to a show, with its own moment and parts, and Release joins the bar', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/shows/talks')
   const feed = page.waitForEvent('download')

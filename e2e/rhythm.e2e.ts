@@ -35,7 +35,7 @@ test('a rhythm by the month, with a pause and a season, shows its next twelve da
 })
 
 test('from a date on: those before keep their slots, those behind it are named with four ways out', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/shows')
   await page.getByRole('button', { name: 'Thursday' }).click()

@@ -45,7 +45,7 @@ async function lookInBoth(page: Page, what: string, within = '#screen'): Promise
 }
 
 test('every screen has an address and a title in the tab, fits 1280 wide, and axe finds nothing on it in either theme', async ({
-  page,
+  desk: page,
 }) => {
   test.slow()
   await demo(page, '/settings')
@@ -63,7 +63,7 @@ test('every screen has an address and a title in the tab, fits 1280 wide, and ax
   await lookInBoth(page, 'the reader')
 })
 
-test('axe finds nothing in a session, at any stage and in a cut, in either theme', async ({ page }) => {
+test('axe finds nothing in a session, at any stage and in a cut, in either theme', async ({ desk: page }) => {
   test.slow()
   await demo(page, '/sessions')
   await page
@@ -185,7 +185,7 @@ test('axe finds nothing on the first screen, and it fits without sideways scroll
   expect(await findings(page)).toEqual([])
 })
 
-test('the theme is kept and set before the first paint', async ({ page }) => {
+test('the theme is kept and set before the first paint', async ({ desk: page }) => {
   await demo(page, '/settings')
   await page.getByRole('radio', { name: 'Daylight' }).click()
   await expect(page.getByRole('radio', { name: 'Daylight' })).toBeChecked()
@@ -195,7 +195,9 @@ test('the theme is kept and set before the first paint', async ({ page }) => {
   await expect(page.getByRole('radio', { name: 'Daylight' })).toBeChecked()
 })
 
-test('every stage has an address and a title in the tab; what is not there is said', async ({ page }) => {
+test('every stage has an address and a title in the tab; what is not there is said', async ({
+  desk: page,
+}) => {
   await demo(page, '/schedule')
   const address = await page.getByRole('link', { name: /Steaming oak ribs/ }).getAttribute('href')
   for (const stage of ['Thumbnail', 'Release']) {
@@ -211,7 +213,7 @@ test('every stage has an address and a title in the tab; what is not there is sa
   await expect(page.getByRole('heading', { name: 'Nothing is here' })).toBeVisible()
 })
 
-test('the demo: Today, the strip, Slots and the episode say the same', async ({ page }) => {
+test('the demo: Today, the strip, Slots and the episode say the same', async ({ desk: page }) => {
   await demo(page)
   await expect(page.getByRole('region', { name: 'Next step' })).toContainText('Film the shots')
   await expect(page.getByRole('complementary', { name: 'Next out' })).toContainText(
@@ -241,7 +243,7 @@ test('the demo: Today, the strip, Slots and the episode say the same', async ({ 
   ).toBeVisible()
 })
 
-test('the strip winds by wheel, keys and drag, and comes back to now', async ({ page }) => {
+test('the strip winds by wheel, keys and drag, and comes back to now', async ({ desk: page }) => {
   await demo(page)
   const film = page.locator('.reel')
   const left = () => film.evaluate((e) => e.scrollLeft)

@@ -158,7 +158,7 @@ test('two tabs write in one script; each keeps what the other wrote, and a kille
   await expect(script(page)).toContainText('First tab. Again.')
 })
 
-test('undo in the script goes on into what was done before it was opened', async ({ page }) => {
+test('undo in the script goes on into what was done before it was opened', async ({ desk: page }) => {
   await demo(page, '/schedule')
   await page.locator('tbody a', { hasText: 'Cutting a spar' }).first().click()
   await page.getByRole('link', { name: /^Brief/ }).click()
@@ -179,7 +179,9 @@ test('undo in the script goes on into what was done before it was opened', async
   await expect(script(page)).not.toContainText('And')
 })
 
-test('by mouse: words are selected, a beat moves by its grip, a section on the spine', async ({ page }) => {
+test('by mouse: words are selected, a beat moves by its grip, a section on the spine', async ({
+  desk: page,
+}) => {
   await demo(page, '/schedule')
   await page.locator('tbody a', { hasText: 'Cutting a spar' }).first().click()
   await page.getByRole('link', { name: /^Script/ }).click()
@@ -216,7 +218,7 @@ test('by mouse: words are selected, a beat moves by its grip, a section on the s
 })
 
 test('a sponsor’s read goes where it was asked for, an offer in the words not heard for longest', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule')
   await page.locator('a', { hasText: 'Lofting a stem' }).first().click()

@@ -9,7 +9,9 @@ async function pass(page: Page, minutes: number) {
   await page.clock.fastForward(minutes * 60_000)
 }
 
-test('three episodes are filmed in one session, from proposal to strike, by keys alone', async ({ page }) => {
+test('three episodes are filmed in one session, from proposal to strike, by keys alone', async ({
+  desk: page,
+}) => {
   test.slow()
   await demo(page, '/week')
   await test.step('a third is made ready, and the day is long enough', async () => {
@@ -135,7 +137,7 @@ test('three episodes are filmed in one session, from proposal to strike, by keys
 })
 
 test('a talk is recorded with marks at their time, and stock footage for no episode yet', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/sessions')
   await test.step('the talk: its questions in order, a mark at its time stands in the edit’s list', async () => {
@@ -182,7 +184,9 @@ test('a talk is recorded with marks at their time, and stock footage for no epis
   })
 })
 
-test('a session moves as one block, and a step taken elsewhere is no longer of it', async ({ page }) => {
+test('a session moves as one block, and a step taken elsewhere is no longer of it', async ({
+  desk: page,
+}) => {
   await demo(page, '/sessions')
   await expect(page.getByRole('heading', { name: 'Film two together' })).toBeVisible()
   await page.keyboard.press('Enter')

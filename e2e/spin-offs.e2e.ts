@@ -9,7 +9,7 @@ const heard = Array.from({ length: 24 }, (_, i) => {
   return `${i + 1}\n${at(i * 5)} --> ${at(i * 5 + 5)}\n${says}\n`
 }).join('\n')
 
-test('an excerpt, from a passage of what is heard to out', async ({ page }) => {
+test('an excerpt, from a passage of what is heard to out', async ({ desk: page }) => {
   await demo(page, '/episode/ULP6/edit')
   await test.step('a passage is taken, and made one that goes out', async () => {
     await page.getByText('Subtitles', { exact: false }).first().click()
@@ -70,7 +70,9 @@ test('an excerpt, from a passage of what is heard to out', async ({ page }) => {
   })
 })
 
-test('several are written in one sitting; one is turned off for an episode by one move', async ({ page }) => {
+test('several are written in one sitting; one is turned off for an episode by one move', async ({
+  desk: page,
+}) => {
   await demo(page, '/episode/ULP6/release')
   const made = page.getByRole('region', { name: /^Made from it/ })
   for (const kind of ['Post', 'Letter']) {

@@ -2,7 +2,7 @@ import { demo, expect, stored, test, visit } from './fixtures'
 
 /** All work by stage, what has no date among it. */
 test('the script in hand is found at one glance; two without a date are there; an order by hand and a view are kept', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/schedule/countdown')
   const dock = page.getByRole('complementary', { name: 'Without a date, and spares' })
@@ -52,7 +52,7 @@ test('the script in hand is found at one glance; two without a date are there; a
 })
 
 /** Only talks in Month, read without pointing at anything. */
-test('a month is read as it stands, and narrowed to one kind', async ({ page }) => {
+test('a month is read as it stands, and narrowed to one kind', async ({ desk: page }) => {
   await demo(page, '/schedule/month')
   const november = page.getByRole('region', { name: 'November 2026' })
   await expect(november).toContainText(/out.*planned.*\(Tern & Tiller \d+, Harbour Hours \d+; .*talk \d+/)
@@ -70,7 +70,7 @@ test('a month is read as it stands, and narrowed to one kind', async ({ page }) 
 
 /** A show's own kinds, each with its recipe. */
 test('a kind of episode is added to a show, and one with its own recipe brings its steps', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/shows')
   await page.getByLabel('Another kind of episode').fill('news')

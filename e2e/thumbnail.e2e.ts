@@ -110,7 +110,7 @@ test('a finished picture: its words are boxed by hand; one is refused with a rea
 })
 
 test('an episode that runs below its usual is offered its runner-up on Today; the swap is undone by one key', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/today')
   const offer = page.getByRole('region', { name: 'A swap for #39' })

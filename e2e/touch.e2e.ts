@@ -22,7 +22,7 @@ async function finger(page: Page) {
 }
 
 test('by touch a block is carried to another day once the finger has rested on it; Escape gives it up', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page, '/week')
   const day = (name: string) => page.getByRole('listitem', { name, exact: true })

@@ -23,10 +23,15 @@ interface Tab {
   troubles: Problem[]
 }
 
-async function tab(name = `store ${++n}`): Promise<Tab> {
+async function tab(
+  name = `store ${++n}`,
+  changed: (library: Library) => void = () => undefined,
+): Promise<Tab> {
   const troubles: Problem[] = []
   const library = new Library(name, {
-    changed: () => undefined,
+    changed: () => {
+      changed(library)
+    },
     trouble: (p) => {
       troubles.push(p)
     },
@@ -370,4 +375,29 @@ test('steps and scripts of ended work are read when they are asked for', async (
   expect(later.records.steps.size).toBe(3)
   expect(later.records.scripts.has(idea)).toBe(true)
   expect(await Dexie.exists('late')).toBe(true)
+})
+
+test('what was asked for is there again when the whole is read anew: after a restore, here or in another tab', async () => {
+  const { library, idea, slot } = await begun('asked')
+  await library.perform(placeOnSlot, { episode: idea, day: slot })
+  const out = { phase: { kind: 'released' as const, at: '2026-01-01T00:00:00.000Z' } }
+  await (await library.store()).rows('episodes').update(idea, out)
+  const { library: here } = await tab('asked')
+  const { library: other } = await tab('asked')
+  const seen: number[] = []
+  const { library: third } = await tab('asked', (l) => seen.push(l.records.steps.size))
+  for (const each of [here, other, third]) await each.ensure([idea])
+  const zip = await backupOf(here)
+  seen.length = 0
+  valueOf(await restoreInto(here, zip))
+  await until(() => seen.length > 0)
+  expect(here.records.steps.size).toBe(3)
+  expect(other.records.steps.size).toBe(3)
+  expect(other.isLoaded(idea)).toBe(true)
+  // It is never shown without them on the way.
+  expect(new Set(seen)).toEqual(new Set([3]))
+  // Of what is not there any more nothing is asked for.
+  await eraseAll(here)
+  expect(here.isLoaded(idea)).toBe(false)
+  expect(here.records.steps.size).toBe(0)
 })

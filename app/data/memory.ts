@@ -49,12 +49,14 @@ export class Memory {
     const read = await readStore(this.store.name)
     if (!read) return false
     const { rows, aside } = await settledRows(this.store, read)
+    const asked = [...this.loaded]
     this.loaded.clear()
     for (const id of read.loaded) this.loaded.add(id)
     this.seen = read.rev
     this.remarks = read.remarks
     this.records = recordsOf(rows)
-    this.changed()
+    // What screens asked for before is there again when they see the rest: they do not ask twice.
+    await this.inOne(() => this.ensure(asked.filter((id) => this.records.episodes.has(id))))
     this.watcher.aside?.(aside)
     if (read.later.length > 0) void this.lookLater(read.later)
     return true

@@ -71,7 +71,7 @@ export const useLibrary = defineStore('library', () => {
       state.value = 'refused'
       return
     }
-    if (world.value === 'demo') await fill(false)
+    if (world.value === 'demo' && !(await isFilled())) return
     records.value = library.records
     state.value = 'open'
     const entered = library
@@ -83,6 +83,19 @@ export const useLibrary = defineStore('library', () => {
         .then(async ({ sweepFiles }) => sweepFiles(await entered.store()))
         .catch(() => 0)
     }, 8000)
+  }
+
+  /** Whether the demo stands there, laid out where it was not yet. */
+  async function isFilled(): Promise<boolean> {
+    try {
+      await fill(false)
+      return true
+    } catch {
+      progress.value = undefined
+      trouble.value = { sentence: 'The demo could not be laid out. Load this page again to try once more.' }
+      state.value = 'refused'
+      return false
+    }
   }
 
   async function fill(anew: boolean): Promise<void> {
@@ -185,7 +198,16 @@ export const useLibrary = defineStore('library', () => {
   const restore = (bytes: Uint8Array): Promise<Result<number>> =>
     whole().then(({ restoreInto }) => restoreInto(library, bytes))
   const erase = (): Promise<void> => whole().then(({ eraseAll }) => eraseAll(library))
-  const layDemoAnew = (): Promise<void> => fill(true)
+  /** Lays the demo out anew and says so; where that cannot be done, what stood there stays. */
+  async function layDemoAnew(): Promise<void> {
+    try {
+      await fill(true)
+      say('The demo is laid out anew.')
+    } catch {
+      progress.value = undefined
+      say('The demo could not be laid out anew. What stood there stays as it was; try it again.', 'refused')
+    }
+  }
 
   /** Asks the browser, once something is worth keeping, not to clear this site's storage by itself. */
   async function askToKeep(): Promise<'kept' | 'refused' | 'unknown'> {

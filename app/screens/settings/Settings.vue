@@ -11,6 +11,7 @@ import { download } from '@app/ui/download'
 import Flag from '@app/ui/Flag.vue'
 import Sheet from '@app/ui/Sheet.vue'
 import Batching from './Batching.vue'
+import DemoWorld from './DemoWorld.vue'
 import HoursFields from './HoursFields.vue'
 import RestoreBackup from './RestoreBackup.vue'
 import DateField from '@app/ui/fields/DateField.vue'
@@ -203,19 +204,7 @@ async function keep() {
         The browser keeps this data until you erase it.
       </p>
     </section>
-    <section v-if="library.world === 'demo'" class="panel p-5">
-      <h2 class="mb-1">The demo</h2>
-      <p class="sub mb-4">It is laid anew each day, relative to today.</p>
-      <div class="flex gap-2">
-        <button class="btn" @click="library.layDemoAnew()">Lay it anew now</button
-        ><button class="btn" @click="library.enter('own')">Leave the demo</button>
-      </div>
-    </section>
-    <section v-else class="panel p-5">
-      <h2 class="mb-1">The demo</h2>
-      <p class="sub mb-4">A year of two invented shows. Your data stays as it is.</p>
-      <button class="btn" @click="library.enter('demo')">Look round in the demo</button>
-    </section>
+    <DemoWorld />
     <Sheet :open="asking" title="Erase everything?" @close="asking = false">
       <p class="mb-4">
         All shows, ideas, episodes, pictures and their history are erased from this browser. Only a back-up

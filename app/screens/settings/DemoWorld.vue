@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import LayingDemo from '@app/screens/shell/LayingDemo.vue'
+import { useLibrary } from '@app/stores/library'
+
+const library = useLibrary()
+</script>
+
+<template>
+  <section class="panel p-5">
+    <h2 class="mb-1">The demo</h2>
+    <template v-if="library.world === 'demo'">
+      <p class="sub mb-4">It is laid anew each day, relative to today.</p>
+      <div class="flex flex-wrap items-center gap-2">
+        <button class="btn" :disabled="library.progress !== undefined" @click="library.layDemoAnew()">
+          Lay it anew now</button
+        ><button class="btn" @click="library.enter('own')">Leave the demo</button>
+        <LayingDemo class="ml-auto" />
+      </div>
+    </template>
+    <template v-else>
+      <p class="sub mb-4">A year of two invented shows. Your data stays as it is.</p>
+      <button class="btn" @click="library.enter('demo')">Look round in the demo</button>
+    </template>
+  </section>
+</template>
