@@ -1,4 +1,4 @@
-import type { Part, Step } from '../records'
+import type { Part, Recipe, Step } from '../records'
 import { partState, type PartState } from '../release/parts'
 import { isScheduled } from '../release/scheduled'
 import { partStep } from './part-steps'
@@ -20,15 +20,25 @@ export function partOrTick(part: Part, of: StandingOf, required: readonly Part[]
     : state
 }
 
+/** The parts that a recipe's stages ask for before the release, by recipe: every episode made by it asks for the same. */
+const asked = new WeakMap<Recipe, readonly Part[]>()
+
+function partsOf(recipe: Recipe): readonly Part[] {
+  let parts = asked.get(recipe)
+  if (!parts) {
+    const before = recipe.stages.filter((s) => s.kind !== 'after')
+    asked.set(recipe, (parts = before.flatMap((s) => [...s.parts, ...(s.settled ?? [])])))
+  }
+  return parts
+}
+
 /**
  * The work of bringing parts that are asked for and that no open step brings; none for what is not in work.
  */
 export function bringing(of: StandingOf, required: readonly Part[], part: (p: Part) => PartState): Step[] {
   const { episode, recipe, steps } = of
   if (episode.phase.kind !== 'work' || isScheduled(episode, of.show)) return []
-  const before = recipe.stages.filter((s) => s.kind !== 'after')
-  const asked = new Set([...required, ...before.flatMap((s) => [...s.parts, ...(s.settled ?? [])])])
-  return [...asked].flatMap((p) => {
+  return [...new Set([...required, ...partsOf(recipe)])].flatMap((p) => {
     const { state } = part(p)
     if (state === 'there') return []
     if (steps.some((s) => s.part === p && s.required && s.doneAt === undefined)) return []

@@ -119,7 +119,8 @@ export function dueDates(
     return due
   }
   for (const step of row) ownDue(step, 0)
-  const due = new Map(own)
+  // From here on all are known, and may be made earlier.
+  const due = own
   for (const step of [...row].reverse()) {
     if (step.lead.kind === 'after') continue
     const mine = due.get(step.id) ?? out

@@ -14,8 +14,8 @@ export interface Needing {
  * passed over. Refused with the cycle named where there is one.
  */
 export function inOrder<T extends Needing>(steps: readonly T[]): Result<T[]> {
+  if (standsInOrder(steps)) return ok([...steps])
   const byId = new Map(steps.map((s) => [s.id, s]))
-  if (standsInOrder(steps, byId)) return ok([...steps])
   const state = new Map<Id, 'on the way' | 'placed'>()
   const order: T[] = []
   const path: T[] = []
@@ -49,10 +49,13 @@ export function inOrder<T extends Needing>(steps: readonly T[]): Result<T[]> {
 }
 
 /** Whether each already stands after what it needs. */
-function standsInOrder(steps: readonly Needing[], byId: ReadonlyMap<Id, Needing>): boolean {
+function standsInOrder(steps: readonly Needing[]): boolean {
   const before = new Set<Id>()
+  /** Needed before it came; what never comes names no step. */
+  let awaited: Set<Id> | undefined
   for (const { id, needs } of steps) {
-    for (const need of needs) if (!before.has(need) && byId.has(need)) return false
+    for (const need of needs) if (!before.has(need)) (awaited ??= new Set()).add(need)
+    if (awaited?.has(id)) return false
     before.add(id)
   }
   return true
@@ -71,22 +74,27 @@ interface Staged {
  * another one (or another one on it), the required steps of that stage. A stage without such steps hands on
  * those of the stages that it builds on.
  */
-export function needsByStages(steps: readonly Staged[], stages: readonly Stage[]): Map<Id, Id[]> {
+export function needsByStages(steps: readonly Staged[], stages: readonly Stage[]): Map<Id, readonly Id[]> {
+  const needs = new Map<Id, readonly Id[]>()
+  if (!stages.some((s) => s.kind === 'own')) {
+    for (const s of steps) needs.set(s.id, s.needs.length < 2 ? s.needs : [...new Set(s.needs)])
+    return needs
+  }
   const byId = new Map(stages.map((s) => [s.id, s]))
   const stepsIn = (stage: Id, path: readonly Id[]): Id[] => {
     const mine = steps.filter((s) => s.stage === stage && s.required).map((s) => s.id)
     if (mine.length > 0 || path.includes(stage)) return mine
     return (byId.get(stage)?.after ?? []).flatMap((a) => stepsIn(a, [...path, stage]))
   }
-  if (!stages.some((s) => s.kind === 'own')) return new Map(steps.map((s) => [s.id, [...new Set(s.needs)]]))
-  return new Map(
-    steps.map((step) => {
-      const stage = byId.get(step.stage)
-      if (!stage) return [step.id, [...step.needs]]
-      const implied = stage.after.flatMap((a) =>
-        stage.kind === 'own' || byId.get(a)?.kind === 'own' ? stepsIn(a, [stage.id]) : [],
-      )
-      return [step.id, [...new Set([...step.needs, ...implied])].filter((n) => n !== step.id)]
-    }),
-  )
+  for (const step of steps) {
+    const stage = byId.get(step.stage)
+    const implied = (stage?.after ?? []).flatMap((a) =>
+      stage?.kind === 'own' || byId.get(a)?.kind === 'own' ? stepsIn(a, [step.stage]) : [],
+    )
+    needs.set(
+      step.id,
+      [...new Set([...step.needs, ...implied])].filter((n) => n !== step.id),
+    )
+  }
+  return needs
 }

@@ -34,6 +34,9 @@ const acts: Record<Part, { name: string; kind: StepKind }> = {
   keyword: { name: 'Choose a keyword', kind: 'admin' },
 }
 
+/** The place of a part among those that come behind an episode's steps. */
+const places: ReadonlyMap<string, number> = new Map(Object.keys(acts).map((part, i) => [part, i]))
+
 /**
  * The id of the work that brings a part which no step brings: the same episode and part always give the
  * same.
@@ -73,6 +76,7 @@ function needsOf(part: Part, recipe: Recipe, steps: readonly Step[]): Id[] {
         : part === 'shots'
           ? recipe.stages.filter((s) => s.kind === 'script').map((s) => s.id)
           : []
+  if (stages.length === 0) return []
   return steps.filter((s) => s.required && stages.includes(s.stage)).map((s) => s.id)
 }
 
@@ -97,8 +101,9 @@ export interface PartStepOf {
  */
 export function partStep(part: Part, of: PartStepOf): Step {
   const stage = stageOf(of.recipe)
-  const leads = of.recipe.lines.flatMap((l) =>
-    l.stage === stage?.id && l.lead.kind === 'before' ? [l.lead.days] : [],
+  const lead = of.recipe.lines.reduce(
+    (most, l) => (l.stage === stage?.id && l.lead.kind === 'before' ? Math.max(most, l.lead.days) : most),
+    0,
   )
   const { name, kind } = acts[part]
   return {
@@ -109,13 +114,13 @@ export function partStep(part: Part, of: PartStepOf): Step {
     kind: part === 'shots' && of.kind === 'audio' ? 'record' : kind,
     minutes: of.failing ? mendMinutes : (of.minutes ?? partMinutes[part]),
     logged: 0,
-    lead: { kind: 'before', days: Math.max(0, ...leads) },
+    lead: { kind: 'before', days: lead },
     needs: needsOf(part, of.recipe, of.steps),
     owner: 'me',
     required: true,
     part,
     blocks: [],
-    order: Math.max(0, ...of.steps.map((s) => s.order + 1)) + Object.keys(acts).indexOf(part) / 100,
+    order: of.steps.reduce((last, s) => Math.max(last, s.order + 1), 0) + (places.get(part) ?? 0) / 100,
     createdAt: of.at,
     updatedAt: of.at,
   }

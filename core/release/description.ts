@@ -1,6 +1,5 @@
 import type { Episode, Recipe } from '../records'
 import { chaptersText } from '../formats/chapters-text'
-import { heldBy } from '../named'
 import type { Chapter } from '../script/chapters'
 
 /** What a pattern may hold in braces, and what stands there. */
@@ -14,6 +13,25 @@ export const patternWords = {
   sponsor: 'the sponsor’s line',
   call: 'the recipe’s closing lines',
 } as const
+
+function isPatternWord(word: string): word is keyof typeof patternWords {
+  return Object.hasOwn(patternWords, word)
+}
+
+/** Patterns taken apart: a show's episodes are all made by the same few. */
+const takenApart = new Map<string, string[][]>()
+const mostKept = 500
+
+/** The lines of a pattern, each in pieces: what stands there and, at every second place, a word that stood in braces. */
+function piecesOf(pattern: string): string[][] {
+  let lines = takenApart.get(pattern)
+  if (!lines) {
+    lines = pattern.split('\n').map((line) => line.split(/\{(\w+)\}/))
+    if (takenApart.size > mostKept) takenApart.clear()
+    takenApart.set(pattern, lines)
+  }
+  return lines
+}
 
 /** The words a pattern uses in braces that mean nothing, in their order. */
 export function unknownWords(pattern: string): string[] {
@@ -44,29 +62,34 @@ export function descriptionOf(
   chapters: readonly Chapter[],
   credits: readonly string[] = [],
 ): string {
-  const values: Record<string, string> = {
-    title,
-    description: episode.brief.description.trim(),
-    chapters: chaptersText(chapters).trimEnd(),
-    links: describedLinks(episode)
-      .map((l) => [l.label.trim(), l.url.trim()].filter(Boolean).join(': '))
-      .join('\n'),
-    credits: credits.join('\n'),
-    guests: episode.guests.join(', '),
-    sponsor: episode.sponsor ? `This episode is supported by ${episode.sponsor}.` : '',
-    call: recipe.call.trim(),
+  const said = (word: string): string | undefined => {
+    if (!isPatternWord(word)) return undefined
+    switch (word) {
+      case 'title':
+        return title
+      case 'description':
+        return episode.brief.description.trim()
+      case 'chapters':
+        return chaptersText(chapters).trimEnd()
+      case 'links':
+        return describedLinks(episode)
+          .map((l) => [l.label.trim(), l.url.trim()].filter(Boolean).join(': '))
+          .join('\n')
+      case 'credits':
+        return credits.join('\n')
+      case 'guests':
+        return episode.guests.join(', ')
+      case 'sponsor':
+        return episode.sponsor ? `This episode is supported by ${episode.sponsor}.` : ''
+      case 'call':
+        return recipe.call.trim()
+    }
   }
   const isOwed = credits.length > 0 && !recipe.pattern.includes('{credits}')
-  const pattern = isOwed ? `${recipe.pattern}\n\n{credits}` : recipe.pattern
-  const lines = pattern.split('\n').flatMap((line) => {
-    if (!line.includes('{')) return [line]
-    const said: string[] = []
-    const filled = line.replace(/\{(\w+)\}/g, (whole, word: string) => {
-      const value = heldBy(values, word) ?? whole
-      said.push(value)
-      return value
-    })
-    return said.length > 0 && said.every((v) => v === '') ? [] : [filled]
+  const lines = piecesOf(isOwed ? `${recipe.pattern}\n\n{credits}` : recipe.pattern).flatMap((pieces) => {
+    if (pieces.length === 1) return pieces
+    const words = pieces.map((piece, i) => (i % 2 === 0 ? piece : (said(piece) ?? `{${piece}}`)))
+    return words.some((word, i) => i % 2 === 1 && word !== '') ? [words.join('')] : []
   })
   return lines
     .join('\n')

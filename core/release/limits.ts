@@ -20,8 +20,11 @@ export function requiredParts(outlets: readonly Outlet[]): Part[] {
   return order.filter((p) => outlets.some((o) => o.required.includes(p)))
 }
 
+const firstOfPair = /[\ud800-\udbff]/
+
 /** Characters as outlets count them: code points, so that a sign of two units is one. */
 export function charactersIn(text: string): number {
+  if (!firstOfPair.test(text)) return text.length
   let count = text.length
   for (let i = 1; i < text.length; i++) if (isPair(text.charCodeAt(i - 1), text.charCodeAt(i))) count--
   return count
