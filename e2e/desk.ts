@@ -1,4 +1,4 @@
-import type { Browser, Page, TestInfo } from '@playwright/test'
+import { expect, type Browser, type Page, type TestInfo } from '@playwright/test'
 import { moment, quiet } from './quiet'
 
 /**
@@ -44,11 +44,14 @@ export function isOpen(page: Page): boolean {
   return desks.get(page)?.remembered !== undefined
 }
 
-/** Lays the demo of an open desk anew, as its Settings do. */
+/** Lays the demo of an open desk anew, as its Settings do; nothing that was said before is still to be read. */
 export async function layAnew(page: Page): Promise<void> {
   await page.mouse.move(0, 0)
-  await page.getByRole('button', { name: 'Lay it anew now' }).click()
-  await page.getByText('The demo is laid out anew.').first().waitFor()
+  const lay = { name: 'Lay it anew now' }
+  await page.getByRole('button', lay).click()
+  await page.getByRole('button', { ...lay, disabled: false }).waitFor()
+  await page.clock.fastForward(20_000)
+  await expect(page.locator('[data-sonner-toast]')).toHaveCount(0)
   await page.clock.setSystemTime(moment)
 }
 
