@@ -57,6 +57,7 @@ export class Memory {
     this.records = recordsOf(rows)
     // What screens asked for before is there again when they see the rest: they do not ask twice.
     await this.inOne(() => this.ensure(asked.filter((id) => this.records.episodes.has(id))))
+    this.watcher.readAnew?.()
     this.watcher.aside?.(aside)
     if (read.later.length > 0) void this.lookLater(read.later)
     return true

@@ -40,12 +40,17 @@ export const useLibrary = defineStore('library', () => {
   const aside = shallowRef<readonly Aside[]>([])
   const progress = shallowRef<{ what: string; share: number }>()
   const turns = ref(0)
+  /** How often all was read anew: at the start, after a restore, here or in another tab. */
+  const readings = ref(0)
   let library = make(world.value)
 
   function make(name: World): Library {
     return new Library(storeName(name), {
       changed: () => {
         records.value = library.records
+      },
+      readAnew: () => {
+        readings.value++
       },
       trouble: (problem) => {
         trouble.value = problem
@@ -224,6 +229,7 @@ export const useLibrary = defineStore('library', () => {
     saying,
     progress,
     turns,
+    readings,
     settings,
     isNew,
     open,

@@ -9,10 +9,10 @@ import { Mail, type BeltMail, type IdeaMail, type JottedMail } from '@core/forma
 import { calendarEntries } from '@core/plan/calendar'
 import { callMailbox, forgetHere, waitingHere } from '@app/data/outbox'
 import { servedStart } from '@app/data/worlds'
+import { useCaptureShow } from './capture-show'
 import { useCards } from './cards'
 import { useMoment } from './moment'
 import { useWorkload } from './workload'
-import { useDesk } from './desk'
 import { useLibrary } from './library'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 
@@ -25,7 +25,6 @@ export const useMail = defineStore('mail', () => {
   const cards = useCards()
   const moment = useMoment()
   const workload = useWorkload()
-  const desk = useDesk()
   const state = ref<'unknown' | 'there' | 'away' | 'refused' | 'other'>('unknown')
   /** Files in the mailbox that are no letters, set aside there. */
   const unreadable = ref(0)
@@ -40,9 +39,8 @@ export const useMail = defineStore('mail', () => {
   const mine = computed(
     () => library.state === 'open' && moment.shows.length > 0 && library.world === servedStart().world,
   )
-  const show = computed(
-    () => moment.shows.find((s) => s.id === desk.captureShow)?.id ?? moment.shows[0]?.id ?? '',
-  )
+  const captureShow = useCaptureShow()
+  const show = computed(() => captureShow.value?.id ?? '')
 
   /** A picture's bytes; nothing where they cannot be decoded. */
   function bytesOf(base64: string): Uint8Array<ArrayBuffer> | undefined {

@@ -101,7 +101,7 @@ export const usePlan = defineStore('plan', () => {
     return readyDays(state.open.tasks, state.load).get(episode)
   }
 
-  watch([() => library.world, () => library.state], () => {
+  watch([() => library.world, () => library.state, () => library.readings], () => {
     if (wanted.value && library.state === 'open') learn()
   })
 
@@ -137,9 +137,12 @@ export const usePlan = defineStore('plan', () => {
     wanted.value = true
     learn()
   }
-  /** What the last releases took teaches the pace; in the other world, its own do. */
+  let lesson = 0
+  /** What the last releases took teaches the pace; in the other world, or after a restore, its own do. */
   function learn(): void {
+    const mine = ++lesson
     void library.stepsOf(cards.released.slice(0, 60).map((e) => e.id)).then((steps) => {
+      if (mine !== lesson) return
       const by = new Map<Id, typeof steps>()
       for (const s of steps) (by.get(s.episode) ?? by.set(s.episode, []).get(s.episode))?.push(s)
       desk.past = by

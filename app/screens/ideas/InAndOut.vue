@@ -4,8 +4,8 @@ import { ArrowDownUp } from '@lucide/vue'
 import { takeTable } from '@core/commands/ideas'
 import { tableChanges } from '@core/commands/ideas/table-changes'
 import { readTable, writeCsv, writeMarkdown, type Table, type TableChanges } from '@core/formats/tables'
+import { useCaptureShow } from '@app/stores/capture-show'
 import { useMoment } from '@app/stores/moment'
-import { useDesk } from '@app/stores/desk'
 import { useIdeas } from '@app/stores/ideas'
 import { useLibrary } from '@app/stores/library'
 import { download } from '@app/ui/download'
@@ -16,7 +16,7 @@ import Sheet from '@app/ui/Sheet.vue'
 /** The view, or what is chosen in it, as CSV or Markdown; and a changed table taken back, shown first. */
 const library = useLibrary()
 const moment = useMoment()
-const desk = useDesk()
+const usual = useCaptureShow()
 const ideas = useIdeas()
 const read = ref<{ name: string; table: Table; changes: TableChanges; show: string }>()
 const what = computed(() =>
@@ -49,7 +49,7 @@ async function open(event: Event, close: () => void) {
     library.say(`${file.name}: ${table.problem.sentence}`, 'refused')
     return
   }
-  const show = desk.captureShow ?? moment.shows[0]?.id ?? ''
+  const show = usual.value?.id ?? ''
   read.value = {
     name: file.name,
     table: table.value,

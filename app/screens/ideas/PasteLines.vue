@@ -3,6 +3,7 @@ import { computed, nextTick, ref } from 'vue'
 import { Link2, Merge, Split } from '@lucide/vue'
 import { jotIdeas } from '@core/commands/ideas'
 import { joined, readLines, splitAt, type Draft } from '@core/formats/lines'
+import { useCaptureShow } from '@app/stores/capture-show'
 import { useMoment } from '@app/stores/moment'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
@@ -26,7 +27,7 @@ interface Line {
 let keys = 0
 const line = (draft: Draft): Line => ({ key: keys++, draft, taken: !draft.ticked })
 const lines = ref<Line[]>(readLines(text).map(line))
-const show = ref(moment.shows.find((s) => s.id === desk.captureShow)?.id ?? moment.shows[0]?.id ?? '')
+const show = ref(useCaptureShow().value?.id ?? '')
 const taken = computed(() => lines.value.filter((l) => l.taken && l.draft.title.trim() !== ''))
 const list = ref<HTMLElement>()
 

@@ -84,7 +84,7 @@ export function useWorkRows() {
       name: name.trim(),
       group: group.value,
       byHand: byHand.value,
-      only: desk.only,
+      only: forms.only.value,
     }
     const others = kept.value.filter((v) => v.name !== view.name)
     return library.perform(editSettings, { workViews: [...others, view] }, 'quietly')

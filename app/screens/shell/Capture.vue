@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { Check, CornerDownLeft } from '@lucide/vue'
 import { jotIdea } from '@core/commands/ideas'
+import { useCaptureShow } from '@app/stores/capture-show'
 import { useMoment } from '@app/stores/moment'
 import { useDesk } from '@app/stores/desk'
 import { useDialogs } from '@app/stores/dialogs'
@@ -29,9 +30,8 @@ const fitting = ref<string>()
 const CaptureHints = defineAsyncComponent(() => import('./CaptureHints.vue'))
 let before: HTMLElement | undefined
 
-const show = computed(
-  () => moment.shows.find((s) => s.id === (fitting.value ?? desk.captureShow)) ?? moment.shows[0],
-)
+const usual = useCaptureShow()
+const show = computed(() => moment.shows.find((s) => s.id === fitting.value) ?? usual.value)
 
 watch(
   () => desk.toCapture,

@@ -9,12 +9,10 @@ const desk = useDesk()
 const moment = useMoment()
 const forms = useForms()
 const chosen = computed({
-  get: () =>
-    desk.only.kind === 'all'
-      ? ''
-      : desk.only.kind === 'show'
-        ? `show ${desk.only.id}`
-        : `form ${desk.only.name}`,
+  get: () => {
+    const only = forms.only.value
+    return only.kind === 'all' ? '' : only.kind === 'show' ? `show ${only.id}` : `form ${only.name}`
+  },
   set: (key) => {
     const rest = key.slice(5)
     desk.only = key.startsWith('show ')

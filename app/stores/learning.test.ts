@@ -1,0 +1,33 @@
+import { nextTick } from 'vue'
+import { exampleEpisode, exampleStep } from '@core/examples'
+import type { Id, Step } from '@core/records'
+import { exampleWorld } from '@core/views/example-cards'
+import { useDesk } from './desk'
+import { exampleDesk } from './example-desk'
+import { usePlan } from './plan'
+
+jest.mock('@app/data/library', () => ({ Library: jest.fn() }))
+jest.mock('comlink', () => jest.requireActual<object>('./example-worker'))
+
+const settled = () => new Promise((done) => setTimeout(done))
+const out = (id: Id) => exampleEpisode({ id, phase: { kind: 'released', at: '2026-11-01T10:00:00.000Z' } })
+
+test('the pace is learnt anew when all was read anew; of two answers the later question’s holds', async () => {
+  const records = exampleWorld()
+  const { library, see } = exampleDesk({ ...records, episodes: new Map([['old', out('old')]]) })
+  const asked: ((steps: Step[]) => void)[] = []
+  library.stepsOf = () =>
+    new Promise((answer) => {
+      asked.push(answer)
+    })
+  usePlan().want()
+  see({ ...records, episodes: new Map([['new', out('new')]]) })
+  library.readings++
+  await nextTick()
+  expect(asked).toHaveLength(2)
+  asked[1]?.([exampleStep({ id: 'b', episode: 'new' })])
+  await settled()
+  asked[0]?.([exampleStep({ id: 'a', episode: 'old' })])
+  await settled()
+  expect([...useDesk().past.keys()]).toEqual(['new'])
+})
