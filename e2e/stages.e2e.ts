@@ -57,7 +57,13 @@ test('a month is read as it stands, and narrowed to one kind', async ({ desk: pa
   const november = page.getByRole('region', { name: 'November 2026' })
   await expect(november).toContainText(/out.*planned.*\(Tern & Tiller \d+, Harbour Hours \d+; .*talk \d+/)
   await expect(november.getByRole('button', { name: /^#42/ })).toContainText(/tutorial \d+ missing/)
+  await page.getByRole('checkbox', { name: 'due dates' }).check()
+  await page.getByRole('checkbox', { name: 'work' }).check()
+  await expect(november).toContainText(/Excerpt .*, #42/)
   await page.getByLabel('Which show or kind').selectOption('talk')
+  // Neither what is made of others, nor what is due and worked on for them.
+  await expect(november).not.toContainText('#4')
+  await expect(november).toContainText(/, HH 19/)
   await expect(
     november.getByRole('button', { name: /^HH 18 The lock at low water, talk, out/ }),
   ).toBeVisible()

@@ -1,6 +1,8 @@
 import { computed, ref } from 'vue'
 import { sum } from 'd3-array'
+import type { Id } from '@core/records'
 import { weekdayName } from '@core/rhythm/days'
+import type { Card } from '@core/views/card'
 import {
   dueByDay,
   launchesOn,
@@ -36,9 +38,10 @@ export function useMonth() {
   const first = firstWeekday()
   const months = computed(() => [0, 1].map((i) => monthCells(moment.today, offset.value + i, first)))
   const names = Array.from({ length: 7 }, (_, i) => weekdayName((first + i) % 7).slice(0, 3))
+  const isShown = (c: Card) => forms.isShown(c.episode)
   const releases = computed(() =>
     releasesByDay(
-      cards.placed.filter((c) => forms.isShown(c.episode)),
+      cards.placed.filter(isShown),
       cards.released.slice(0, most).flatMap((e) => {
         const card = forms.isShown(e) ? cards.cardOf(e) : undefined
         if (!card || e.phase.kind !== 'released') return []
@@ -66,9 +69,15 @@ export function useMonth() {
       const slot = open.value.get(`${day} ${s.id}`)
       return slot ? [{ show: s, slot }] : []
     })
-  const due = computed(() => dueByDay(shows.value.due ? cards.placed : []))
-  const spun = computed(() => spinOffsByDay([...cards.placed, ...cards.lately]))
-  const work = computed(() => workByDay(shows.value.work ? workload.load.blocks : [], cards.stepIn))
+  const due = computed(() => dueByDay(shows.value.due ? cards.placed.filter(isShown) : []))
+  const spun = computed(() => spinOffsByDay([...cards.placed, ...cards.lately].filter(isShown)))
+  const isShownWork = (id: Id) => {
+    const found = cards.stepIn.get(id)
+    return found !== undefined && isShown(found.card)
+  }
+  const work = computed(() =>
+    workByDay(shows.value.work ? workload.load.blocks.filter((b) => isShownWork(b.id)) : [], cards.stepIn),
+  )
   const launches = (day: string) => launchesOn(library.tables.launches.values(), day)
   /** What a month holds, in words: releases by show, open slots, hours planned against those given. */
   function counts(month: MonthCells): string {
