@@ -344,4 +344,13 @@ test('a newcomer can look round in the demo and leave it, with nothing mixed', a
   await page.keyboard.press('9')
   await expect(page.getByRole('button', { name: 'Harbour Hours' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'My own show' })).toHaveCount(0)
+  // What was done here is not taken back there: both count what they did from one.
+  await visit(page, '/today')
+  await page.keyboard.press('=')
+  // What is pointed at does not go by itself.
+  await page.getByRole('button', { name: 'Undo' }).hover()
+  await page.getByRole('button', { name: 'Leave it' }).press('Enter')
+  await expect(page.getByText('Demo', { exact: true })).toHaveCount(0)
+  await expect(page.getByRole('link', { name: 'Week' })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0)
 })

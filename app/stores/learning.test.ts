@@ -9,6 +9,17 @@ import { usePlan } from './plan'
 jest.mock('@app/data/library', () => ({ Library: jest.fn() }))
 jest.mock('comlink', () => jest.requireActual<object>('./example-worker'))
 
+test('a plan that is proposed is let go of when all was read anew: its steps may not be there', async () => {
+  const { library } = exampleDesk(exampleWorld())
+  library.stepsOf = () => Promise.resolve([])
+  const plan = usePlan()
+  await plan.propose(undefined)
+  expect(plan.proposal?.done).toBe(true)
+  library.readings++
+  await nextTick()
+  expect(plan.proposal).toBeUndefined()
+})
+
 const settled = () => new Promise((done) => setTimeout(done))
 const out = (id: Id) => exampleEpisode({ id, phase: { kind: 'released', at: '2026-11-01T10:00:00.000Z' } })
 

@@ -123,6 +123,7 @@ export const useLibrary = defineStore('library', () => {
     await library.settled()
     library.close()
     state.value = 'opening'
+    saying.value = undefined
     world.value = next
     chooseWorld(next)
     records.value = emptyRecords()

@@ -102,6 +102,8 @@ export const usePlan = defineStore('plan', () => {
   }
 
   watch([() => library.world, () => library.state, () => library.readings], () => {
+    // A plan that is proposed is one for the work that was there.
+    if (proposal.value) forget()
     if (wanted.value && library.state === 'open') learn()
   })
 

@@ -5,6 +5,14 @@ import 'vue-sonner/style.css'
 import { useLibrary } from '@app/stores/library'
 
 const library = useLibrary()
+// What was said of other data is not taken back in these: their histories count alike. Before anything is said of these.
+watch(
+  () => [library.world, library.readings],
+  () => {
+    toast.dismiss()
+  },
+  { flush: 'sync' },
+)
 // What was said before these lines were there is shown once they are.
 onMounted(() => {
   watch(
