@@ -13,6 +13,9 @@ jest.mock('@app/data/library', () => ({
 }))
 const laying = jest.mocked(layDemo)
 
+// What is fetched a while after the start is not waited for.
+beforeAll(() => jest.useFakeTimers())
+
 beforeEach(() => {
   Object.assign(globalThis, {
     document: { documentElement: { toggleAttribute: () => undefined }, querySelector: () => null },
@@ -46,4 +49,33 @@ test('where the demo cannot be laid out, that is said: in place, and where it is
   expect(library.state).toBe('refused')
   expect(library.progress).toBeUndefined()
   expect(library.trouble?.sentence).toMatch(/could not be laid out/)
+})
+
+test('whoever leaves the demo while it is laid anew hears no more of it', async () => {
+  const library = useLibrary()
+  const went: ((how: 'well' | 'badly') => void)[] = []
+  laying.mockImplementation(
+    (_library, _size, progress) =>
+      new Promise((done, failed) => {
+        went.push((how) => {
+          progress('Storing it', 0.9)
+          if (how === 'well') done(true)
+          else failed(new Error('The store is closed.'))
+        })
+      }),
+  )
+  for (const how of ['well', 'badly'] as const) {
+    const laid = library.layDemoAnew()
+    while (went.length === 0) await Promise.resolve()
+    expect(library.progress).toBeDefined()
+    await library.enter('own')
+    went.pop()?.(how)
+    await laid
+    expect([library.state, library.progress, library.saying, library.trouble]).toEqual([
+      'open',
+      undefined,
+      undefined,
+      undefined,
+    ])
+  }
 })

@@ -104,18 +104,20 @@ export const useLibrary = defineStore('library', () => {
   }
 
   async function fill(anew: boolean): Promise<void> {
+    const laid = library
     progress.value = { what: 'Laying out the demo', share: 0 }
     const { demoDay, layDemo } = await demo()
     await layDemo(
-      library,
+      laid,
       servedStart().size,
       (what, share) => {
-        progress.value = { what, share }
+        if (library === laid) progress.value = { what, share }
       },
       anew,
     )
+    if (library !== laid) return
     progress.value = undefined
-    demoOf.value = demoDay(library)
+    demoOf.value = demoDay(laid)
   }
 
   /** Goes over to the other world; the two never mix. */
@@ -123,7 +125,10 @@ export const useLibrary = defineStore('library', () => {
     await library.settled()
     library.close()
     state.value = 'opening'
+    // What is said, or under way, is of the world that is left.
     saying.value = undefined
+    trouble.value = undefined
+    progress.value = undefined
     world.value = next
     chooseWorld(next)
     records.value = emptyRecords()
@@ -206,10 +211,12 @@ export const useLibrary = defineStore('library', () => {
   const erase = (): Promise<void> => whole().then(({ eraseAll }) => eraseAll(library))
   /** Lays the demo out anew and says so; where that cannot be done, what stood there stays. */
   async function layDemoAnew(): Promise<void> {
+    const laid = library
     try {
       await fill(true)
-      say('The demo is laid out anew.')
+      if (library === laid) say('The demo is laid out anew.')
     } catch {
+      if (library !== laid) return
       progress.value = undefined
       say('The demo could not be laid out anew. What stood there stays as it was; try it again.', 'refused')
     }

@@ -5,7 +5,8 @@ import 'vue-sonner/style.css'
 import { useLibrary } from '@app/stores/library'
 
 const library = useLibrary()
-// What was said of other data is not taken back in these: their histories count alike. Before anything is said of these.
+// What was said of other data is not taken back in these, since their histories count alike; gone before anything is
+// said of these.
 watch(
   () => [library.world, library.readings],
   () => {
