@@ -15,6 +15,11 @@ test('Today and capture are fully usable on a phone', async ({ page }) => {
   await page.getByRole('link', { name: 'Ideas' }).tap()
   await expect(page.getByRole('list', { name: 'Ideas' })).toContainText('From the ferry')
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  // No name in the bar lies over another.
+  const names = page.getByRole('navigation', { name: 'Screens' }).locator('a span')
+  const boxes = await names.evaluateAll((all) => all.map((name) => name.getBoundingClientRect()))
+  expect(boxes.length).toBeGreaterThan(7)
+  for (const [i, box] of boxes.entries()) expect(box.left).toBeGreaterThanOrEqual(boxes[i - 1]?.right ?? 0)
   await page.getByRole('link', { name: 'Today', exact: true }).tap()
   await page
     .getByRole('region', { name: 'Next step' })

@@ -344,6 +344,12 @@ test('a newcomer can look round in the demo and leave it, with nothing mixed', a
   await page.keyboard.press('9')
   await expect(page.getByRole('button', { name: 'Harbour Hours' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'My own show' })).toHaveCount(0)
+  // Whoever lays it anew by a key goes on from where they were.
+  await visit(page, '/settings')
+  const anew = page.getByRole('button', { name: 'Lay it anew now' })
+  await anew.press('Enter')
+  await expect(page.getByText('The demo is laid out anew.').first()).toBeVisible({ timeout: 60_000 })
+  await expect(anew).toBeFocused()
   // What was done here is not taken back there: both count what they did from one.
   await visit(page, '/today')
   await page.keyboard.press('=')

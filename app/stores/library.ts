@@ -209,8 +209,9 @@ export const useLibrary = defineStore('library', () => {
   const restore = (bytes: Uint8Array): Promise<Result<number>> =>
     whole().then(({ restoreInto }) => restoreInto(library, bytes))
   const erase = (): Promise<void> => whole().then(({ eraseAll }) => eraseAll(library))
-  /** Lays the demo out anew and says so; where that cannot be done, what stood there stays. */
+  /** Lays the demo out anew and says so, once at a time; where that cannot be done, what stood there stays. */
   async function layDemoAnew(): Promise<void> {
+    if (progress.value) return
     const laid = library
     try {
       await fill(true)

@@ -91,6 +91,15 @@ test('a month is counted in words: out and planned, by show, open slots, hours o
       0,
     ),
   ).toBe('1 planned')
+  // Of one show alone, its hours are still those of all work.
+  expect(
+    sayCounts(
+      monthCounts([a], 0, () => undefined),
+      90,
+      600,
+      true,
+    ),
+  ).toBe('1 planned · 1 h 30 of all work in 10 h')
   expect(
     sayCounts(
       monthCounts([], 0, () => undefined),

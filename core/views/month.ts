@@ -141,11 +141,15 @@ export function monthCounts(
   }
 }
 
-/** A month's counts in words, with the minutes planned of those given from today on; nothing of what is none. */
+/**
+ * A month's counts in words, with the minutes planned of those given from today on; nothing of what is none. `narrowed`:
+ * the counts are of some releases, the minutes of all work still.
+ */
 export function sayCounts(
   { planned, out, open, byShow, byForm }: MonthCounts,
   work: number,
   given: number,
+  narrowed = false,
 ): string {
   const say = (row: MonthCounts['byShow']) => row.map((s) => `${s.title} ${s.count}`).join(', ')
   const parts = [byShow.length > 1 ? say(byShow) : '', say(byForm)].filter(Boolean)
@@ -156,7 +160,7 @@ export function sayCounts(
   return [
     releases === '' ? '' : `${releases}${shows}`,
     open === 0 ? '' : `${open} ${open === 1 ? 'slot' : 'slots'} open`,
-    given === 0 ? '' : `${sayMinutes(work)} of work in ${sayMinutes(given)}`,
+    given === 0 ? '' : `${sayMinutes(work)} of ${narrowed ? 'all ' : ''}work in ${sayMinutes(given)}`,
   ]
     .filter(Boolean)
     .join(' · ')

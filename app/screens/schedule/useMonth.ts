@@ -91,9 +91,15 @@ export function useMonth() {
       ),
       sum(ahead, (f) => f.planned + f.worked),
       sum(ahead, (f) => f.whole - f.taken),
+      forms.only.value.kind !== 'all',
     )
   }
-  return { counts, offset, shows, months, names, spun, releases, open, openOn, due, work, launches }
+  /** Minutes of work on a day: all that is planned, or what is listed there of one show or kind. */
+  const workOn = (day: string) =>
+    forms.only.value.kind === 'all'
+      ? (workload.planned.get(day) ?? 0)
+      : sum(work.value.get(day) ?? [], (w) => w.minutes)
+  return { counts, offset, shows, months, names, spun, releases, open, openOn, due, work, workOn, launches }
 }
 
 export type MonthSeen = ReturnType<typeof useMonth>

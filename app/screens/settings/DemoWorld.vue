@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import LayingDemo from '@app/screens/shell/LayingDemo.vue'
 import { useLibrary } from '@app/stores/library'
 
 const library = useLibrary()
+const isLaying = computed(() => library.progress !== undefined)
 </script>
 
 <template>
@@ -11,10 +13,16 @@ const library = useLibrary()
     <template v-if="library.world === 'demo'">
       <p class="sub mb-4">It is laid anew each day, relative to today.</p>
       <div class="flex flex-wrap items-center gap-2">
-        <button class="btn" :disabled="library.progress !== undefined" @click="library.layDemoAnew()">
+        <!-- Not disabled while it is laid: that would take the focus away from whoever pressed it. -->
+        <button
+          class="btn"
+          :aria-disabled="isLaying"
+          :class="{ 'opacity-60': isLaying }"
+          @click="library.layDemoAnew()"
+        >
           Lay it anew now</button
         ><button class="btn" @click="library.enter('own')">Leave the demo</button>
-        <LayingDemo class="ml-auto" />
+        <LayingDemo class="md:ml-auto" />
       </div>
     </template>
     <template v-else>

@@ -9,7 +9,7 @@ const library = useLibrary()
   <div v-if="library.progress" class="grid gap-2">
     <p class="text-14" role="status">{{ library.progress.what }}</p>
     <div
-      class="h-1.5 w-[240px] rounded-full bg-raised overflow-hidden"
+      class="h-1.5 w-[240px] rounded-full bg-line overflow-hidden"
       role="progressbar"
       aria-label="Laying out the demo"
       :aria-valuenow="Math.round(library.progress.share * 100)"

@@ -41,7 +41,6 @@ function hasJoined(joins: NonNullable<Place['joins']>): boolean {
         :key="s.name"
         :to="{ name: s.name }"
         class="screen"
-        :class="s.name === 'rhythm' ? 'max-sm:hidden' : ''"
         active-class="here"
       >
         <component :is="s.icon" :size="20" class="sm:hidden" aria-hidden="true" /><span>{{ s.title }}</span>
@@ -55,7 +54,7 @@ function hasJoined(joins: NonNullable<Place['joins']>): boolean {
         :title="`It was laid out for ${sayDay(library.demoOf)}; what you did in it goes.`"
         @click="library.layDemoAnew()"
       >
-        Lay it out for today
+        {{ library.progress?.what ?? 'Lay it out for today' }}
       </button>
       <button
         class="btn btn-small btn-bare underline underline-offset-2 whitespace-nowrap"
@@ -103,15 +102,16 @@ function hasJoined(joins: NonNullable<Place['joins']>): boolean {
     position: fixed;
     inset: auto 0 0;
     z-index: 30;
-    justify-content: space-around;
+    overflow-x: auto;
+    scrollbar-width: none;
     padding: 4px 6px calc(4px + env(safe-area-inset-bottom));
     background: var(--panel);
     border-top: 1px solid var(--line);
   }
   .screen {
     flex-direction: column;
-    flex: 1;
-    min-width: 0;
+    /* Once all have joined they do not fit beside each other: then the bar is pushed along. */
+    flex: 1 0 50px;
     font-size: 11px;
     padding: 5px 1px;
   }

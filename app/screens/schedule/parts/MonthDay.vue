@@ -2,7 +2,6 @@
 import { computed } from 'vue'
 import { sayMinutes } from '@core/script/timecode'
 import { useMoment } from '@app/stores/moment'
-import { useWorkload } from '@app/stores/workload'
 import type { MonthSeen } from '../useMonth'
 import type { useMonthMoves } from '../useMonthMoves'
 import MonthOpen from './MonthOpen.vue'
@@ -15,7 +14,6 @@ const { day, seen, moves } = defineProps<{
   moves: ReturnType<typeof useMonthMoves>
 }>()
 const moment = useMoment()
-const workload = useWorkload()
 const due = computed(() => seen.due.value.get(day) ?? [])
 const spun = computed(() => seen.spun.value.get(day) ?? [])
 const work = computed(() => seen.work.value.get(day) ?? [])
@@ -58,7 +56,7 @@ const work = computed(() => seen.work.value.get(day) ?? [])
       :title="`${b.name}, ${b.number}, ${sayMinutes(b.minutes)}`"
       ><span class="num text-11">{{ b.minutes }}</span> {{ b.name }}, {{ b.number }}</span
     ><span v-if="work.length > 4" class="text-11 leading-[13px] text-ink-2"
-      >and {{ work.length - 4 }} more, {{ sayMinutes(workload.planned.get(day) ?? 0) }} in all</span
+      >and {{ work.length - 4 }} more, {{ sayMinutes(seen.workOn(day)) }} in all</span
     ></template
   >
 </template>

@@ -57,15 +57,15 @@ const state = computed(() => {
         /><span class="num text-11 ml-auto truncate">{{ card.number }}</span></span
       ><span class="line-clamp-2 font-medium leading-[15px] w-full">{{ card.title }}</span
       ><span class="text-11 leading-[14px] text-ink-2"
-        ><FormSign v-if="form" :name="form" />{{ form ? ' ' : ''
-        }}<template v-if="late !== undefined"
+        ><span v-if="form" class="max-sm:hidden"><FormSign :name="form" />&nbsp;</span
+        ><template v-if="late !== undefined"
           ><Flag :size="9" /><span class="late">{{ state }}</span></template
         ><template v-else>{{ state }}</template></span
       >
     </button>
     <AddressLinks
       v-if="out"
-      class="absolute right-0.5 bottom-0 text-ink-2"
+      class="absolute right-0.5 bottom-0 text-ink-2 max-sm:hidden"
       :of="addresses.of(card.episode)"
       :about="card.number"
       @copy="addresses.copy"
