@@ -57,7 +57,7 @@ const state = computed(() => {
         /><span class="num text-11 ml-auto truncate">{{ card.number }}</span></span
       ><span class="line-clamp-2 font-medium leading-[15px] w-full">{{ card.title }}</span
       ><span class="text-11 leading-[14px] text-ink-2"
-        ><span v-if="form" class="max-sm:hidden"><FormSign :name="form" />&nbsp;</span
+        ><span v-if="form" class="max-sm:hidden"><FormSign :name="form" />{{ ' ' }}</span
         ><template v-if="late !== undefined"
           ><Flag :size="9" /><span class="late">{{ state }}</span></template
         ><template v-else>{{ state }}</template></span
