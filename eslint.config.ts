@@ -9,11 +9,11 @@ function closed(files: string[], groups: { group: string[]; message: string }[])
   return { files, rules: { 'no-restricted-imports': ['error', { patterns: groups }] } }
 }
 /**
- * Each component that is linted with types makes the checker build its program anew, minutes for all of
- * them: so `npm test` takes types for plain sources alone, and the hook before a commit for components too
- * (those that are staged).
+ * Of what the rules that need types are asked: `all`, as the hook before a commit does for what is staged (each component
+ * makes the checker build its program anew, minutes for all of them); plain `sources`; or `none`, as `npm test` does,
+ * which has them from `scripts/lint-types.mjs` in a tenth of the time.
  */
-const withTypes = process.env['LINT_COMPONENTS'] === 'typed'
+const typed = process.env['LINT_TYPES'] ?? 'sources'
 /** A store or a screen that reads all records is woken by every change of any. */
 const allRecords = {
   selector: "MemberExpression[object.object.name='library'][object.property.name='records']",
@@ -35,11 +35,13 @@ export default defineConfig(
   {
     languageOptions: {
       parserOptions: {
-        projectService: true,
+        projectService: typed !== 'none',
         tsconfigRootDir: import.meta.dirname,
         extraFileExtensions: ['.vue'],
       },
     },
+    // One for a rule that is not asked here is not without use.
+    linterOptions: { reportUnusedDisableDirectives: typed === 'none' ? 'off' : 'error' },
   },
   ...vue.configs['flat/recommended'],
   {
@@ -153,7 +155,8 @@ export default defineConfig(
   // A test may stand up more than one tab, down to the store.
   { files: ['app/screens/**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },
   { files: ['scripts/**', 'server/**', 'bench/**', 'e2e/**'], rules: { 'no-console': 'off' } },
-  ...(withTypes ? [] : [{ files: ['**/*.vue'], extends: [tseslint.configs.disableTypeChecked] }]),
+  ...(typed === 'all' ? [] : [{ files: ['**/*.vue'], extends: [tseslint.configs.disableTypeChecked] }]),
+  ...(typed === 'none' ? [{ files: ['**/*.ts'], extends: [tseslint.configs.disableTypeChecked] }] : []),
   { files: ['**/*.mjs', '**/*.js'], extends: [tseslint.configs.disableTypeChecked] },
   {
     // Matchers and what was read from a file or the network are `any` there, on purpose.

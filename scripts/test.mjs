@@ -20,9 +20,9 @@ function step(name, program, args, env = {}) {
   return status === 0
 }
 /** Runs a check; what it says is printed when it ends. */
-function check([name, program, args]) {
+function check([name, program, args, env = {}]) {
   return new Promise((done) => {
-    const child = spawn(program, args, { cwd: root })
+    const child = spawn(program, args, { cwd: root, env: { ...process.env, ...env } })
     let says = ''
     for (const out of [child.stdout, child.stderr])
       out.on('data', (chunk) => {
@@ -44,23 +44,23 @@ async function checks(...rows) {
     }),
   )
 }
+// What has not changed since the last run here is not looked at again, where that cannot change what is found.
+const keptIn = (name) => ['--cache', '--cache-strategy', 'content', '--cache-location', join(cache, name)]
 await checks(
-  [['Linter', bin('eslint'), ['.', '--max-warnings', '0']]],
   [
-    // What has not changed since the last run here is not looked at again, where that cannot change what is found.
     [
-      'Types',
+      'Types of components',
       bin('vue-tsc'),
-      ['--noEmit', '-p', 'tsconfig.json', '--incremental', '--tsBuildInfoFile', join(cache, 'types.json')],
-    ],
-    [
-      'Format',
-      bin('prettier'),
       [
-        ...['--check', '.', '--log-level', 'warn'],
-        ...['--cache', '--cache-strategy', 'content', '--cache-location', join(cache, 'format')],
+        ...['--noEmit', '-p', 'tsconfig.components.json'],
+        ...['--incremental', '--tsBuildInfoFile', join(cache, 'types.json')],
       ],
     ],
+    ['Types of sources, and the rules that need them', process.execPath, ['scripts/lint-types.mjs']],
+  ],
+  [
+    ['Linter', bin('eslint'), ['.', '--max-warnings', '0', ...keptIn('lint')], { LINT_TYPES: 'none' }],
+    ['Format', bin('prettier'), ['--check', '.', '--log-level', 'warn', ...keptIn('format')]],
   ],
 )
 

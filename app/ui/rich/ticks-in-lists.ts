@@ -1,4 +1,6 @@
 import { Extension, InputRule } from '@tiptap/core'
+// Whose command it gives.
+import type {} from '@tiptap/extension-list'
 
 /** `[ ]` or `[x]` typed at the start of a list's line makes the list one of things to tick. */
 export const ticksInLists = Extension.create({
