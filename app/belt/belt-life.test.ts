@@ -208,7 +208,7 @@ const withDesk = fc.array(
   }),
   { minLength: 14, maxLength: 34 },
 )
-const lives = runs(3)
+const lives = runs(2)
 
 /** The ids of the letters that the phone keeps. */
 const letterIds = () => keptHere('lamp-reel.belt.letter.')

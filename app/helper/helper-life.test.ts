@@ -147,7 +147,7 @@ const acts = (...more: readonly string[]) =>
     }),
     { minLength: 12, maxLength: 30 },
   )
-const lives = runs(3)
+const lives = runs(2)
 
 /** Lets one thing happen that is no deed of the helper’s. */
 async function happen(w: World, kind: string, n: number) {

@@ -191,10 +191,10 @@ test('through random days of work, loss, release and undo every screen says the 
       expect(faultsOf(rowsOf(records))).toEqual([])
       expect(restored(records)).toEqual(records)
     }),
-    { numRuns: runs(24), endOnFailure: true },
+    { numRuns: runs(16), endOnFailure: true },
   )
-  // Most commands were really done, not only refused; that each can be is held by the registry's own test.
-  expect(done.size).toBeGreaterThan(commandNames.length * 0.36)
+  // Many commands were really done, not only refused; that each can be is held by the registry's own test.
+  expect(done.size).toBeGreaterThan(commandNames.length * 0.22)
 })
 
 test('others’ work holds back what needs it until it is expected', () => {

@@ -164,7 +164,7 @@ describe('planning the hours', () => {
           }
         },
       ),
-      { numRuns: runs(80) },
+      { numRuns: runs(50) },
     )
   })
 

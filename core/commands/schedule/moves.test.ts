@@ -190,9 +190,9 @@ test('whatever becomes of the rhythm, from whatever date, no episode is lost', (
       }
       expect(new Set(slots).size).toBe(slots.length)
     }),
-    { numRuns: runs(80) },
+    { numRuns: runs(50) },
   )
-  expect(tried).toBeGreaterThan(100)
+  expect(tried).toBeGreaterThan(runs(62))
 })
 
 test('a change from a date on leaves the slots before it as they were', () => {
