@@ -10,10 +10,6 @@ import { demo, expect, stored, test } from './fixtures'
 
 /** Opens the edit of an episode of the demo of which no cut was reviewed. */
 async function edit(page: Page): Promise<void> {
-  // As in browsers that cannot remember where a file lies.
-  await page.addInitScript(() => {
-    Reflect.deleteProperty(window, 'showOpenFilePicker')
-  })
   await demo(page, '/schedule')
   await page.locator('a', { hasText: 'Lofting a stem' }).first().click()
   await page.getByRole('link', { name: /^Edit/ }).click()
@@ -37,7 +33,7 @@ const frame = async (page: Page) => {
 }
 
 test('two rounds are noted by keys while the film plays; what was not done comes again; the second is approved', async ({
-  page,
+  desk: page,
 }) => {
   const path = film()
   await edit(page)
@@ -92,7 +88,7 @@ test('two rounds are noted by keys while the film plays; what was not done comes
 })
 
 test('without a film a clock runs; lines are pasted, markers read, sections timed by a key, notes saved', async ({
-  page,
+  desk: page,
 }) => {
   await edit(page)
   await page.getByRole('button', { name: 'Review cut 1' }).click()
@@ -150,7 +146,7 @@ test('without a film a clock runs; lines are pasted, markers read, sections time
 })
 
 test('subtitles are made from the script, corrected, saved, and read from a file with its faults said', async ({
-  page,
+  desk: page,
 }) => {
   await edit(page)
   await page.getByRole('button', { name: 'Review cut 1' }).click()

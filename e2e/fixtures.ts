@@ -3,7 +3,7 @@ import { dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { deflateSync, crc32 } from 'node:zlib'
 import { test as base, expect, type BrowserContext, type Page } from '@playwright/test'
-import { isAsBefore, isOpen, layAnew, newDesk, opened, type Desk } from './desk'
+import { isOpen, layAnew, newDesk, opened, tidied, type Desk } from './desk'
 import { keptDemo } from './kept'
 import { moment, quiet } from './quiet'
 
@@ -21,7 +21,7 @@ export const test = base.extend<{ desk: Page }, { kept: { desk?: Desk } }>({
   desk: async ({ browser, kept }, use, info) => {
     const desk = (kept.desk ??= await newDesk(browser))
     await use(desk.page)
-    if (!(await isAsBefore(desk, info))) {
+    if (!(await tidied(desk, info).catch(() => false))) {
       delete kept.desk
       await desk.page.context().close()
     }

@@ -48,7 +48,7 @@ test('thirty mixed lines are pasted, looked at, joined, split, left out, and kep
 })
 
 test('while a line is typed its show and topics are offered, taken with one key, and what is like it is said', async ({
-  page,
+  desk: page,
 }) => {
   await demo(page)
   await page.keyboard.press('i')

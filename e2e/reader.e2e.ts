@@ -16,14 +16,13 @@ const here = (page: Page) => words(page).locator('[aria-current="true"]')
 const breath = (page: Page) => page.clock.runFor(3000)
 
 test('a script is read by a pedal, takes and remarks by keys; a second window follows', async ({
-  page,
-  context,
+  desk: page,
 }) => {
   await read(page)
   await expect(here(page)).toHaveText(/^On the ninth of October/)
   await expect(words(page).getByText('voice-over, 0:14, read later')).toHaveCount(1)
 
-  const opening = context.waitForEvent('page')
+  const opening = page.context().waitForEvent('page')
   await page.keyboard.press('w')
   const second = await opening
   await expect(here(second)).toHaveText(/^On the ninth of October/)
@@ -59,7 +58,7 @@ test('a script is read by a pedal, takes and remarks by keys; a second window fo
   await expect(page.getByRole('checkbox', { name: /Lost the light here/ })).toBeVisible()
 })
 
-test('the reader scrolls by itself at a speed, and is usable on a phone', async ({ page }) => {
+test('the reader scrolls by itself at a speed, and is usable on a phone', async ({ desk: page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await demo(page, '/today')
   await visit(page, '/schedule')

@@ -21,7 +21,7 @@ async function blank(page: Page): Promise<void> {
 }
 
 test('a pasted document becomes a script; sections move, cues are noted, it passes copy-edit and is ready', async ({
-  page,
+  desk: page,
 }) => {
   await blank(page)
   await test.step('pasted over all that was there, with its headings, bold and list', async () => {

@@ -1,8 +1,8 @@
 import { demo, expect, jot, secondTab, stored, test } from './fixtures'
 
-test('two tabs agree at once, also on undo', async ({ page, context }) => {
+test('two tabs agree at once, also on undo', async ({ desk: page }) => {
   await demo(page, '/ideas')
-  const other = await secondTab(context, '/schedule')
+  const other = await secondTab(page.context(), '/schedule')
   await expect(other.getByRole('heading', { level: 1, name: 'Schedule' })).toBeVisible({ timeout: 60_000 })
   await jot(page, 'An idea from the first tab')
   await other.keyboard.press('2')

@@ -4,10 +4,6 @@ import { demo, expect, png, stored, test } from './fixtures'
 
 /** Opens the pictures of an episode of the demo that has none. */
 async function open(page: Page): Promise<void> {
-  // As in browsers that cannot remember where a file lies.
-  await page.addInitScript(() => {
-    Reflect.deleteProperty(window, 'showOpenFilePicker')
-  })
   await demo(page, '/schedule')
   await page.locator('a', { hasText: 'Lofting a stem' }).first().click()
   await page.getByRole('link', { name: /^Thumbnail/ }).click()
@@ -21,7 +17,7 @@ const verdict = (page: Page) =>
 const value = (page: Page, measure: string) => page.getByRole('row', { name: new RegExp(`^${measure}`) })
 
 test('a frame is taken from the cut and words are laid over it; three measures fail, are mended, and it is chosen', async ({
-  page,
+  desk: page,
 }) => {
   await open(page)
   await page.keyboard.press('f')
@@ -68,7 +64,7 @@ test('a frame is taken from the cut and words are laid over it; three measures f
 })
 
 test('a finished picture: its words are boxed by hand; one is refused with a reason, one kept as the runner-up', async ({
-  page,
+  desk: page,
 }) => {
   await open(page)
   await page.getByLabel('Picture files').setInputFiles([
