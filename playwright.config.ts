@@ -8,7 +8,8 @@ export default defineConfig({
   // Generous: a machine that is shared may give a sixth of its speed for a while.
   timeout: 300_000,
   expect: { timeout: 30_000 },
-  workers: 2,
+  // One more than the cores: a walk that waits for a server or a phone leaves its own idle.
+  workers: 3,
   fullyParallel: true,
   // A slow machine may miss a moment once; what passes at the second try is told as flaky.
   retries: 1,

@@ -4,7 +4,7 @@ import { spawn, spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { bin, build, cache, install, root } from './ready.mjs'
+import { bin, cache, install, root } from './ready.mjs'
 
 await install('chromium', 'ffmpeg', 'xmllint')
 const out = mkdtempSync(join(tmpdir(), 'lamp-reel-test-'))
@@ -57,6 +57,8 @@ await checks(
       ],
     ],
     ['Types of sources, and the rules that need them', process.execPath, ['scripts/lint-types.mjs']],
+    // For the browser tests.
+    ['Build', process.execPath, ['scripts/build.mjs']],
   ],
   [
     ['Linter', bin('eslint'), ['.', '--max-warnings', '0', ...keptIn('lint')], { LINT_TYPES: 'none' }],
@@ -74,7 +76,6 @@ try {
   failed++
 }
 
-build()
 const browser = join(out, 'browser.json')
 const browserFine = step('Browser tests', bin('playwright'), ['test', '--reporter=list,json'], {
   PLAYWRIGHT_JSON_OUTPUT_NAME: browser,
