@@ -28,4 +28,7 @@ test('Today and capture are fully usable on a phone', async ({ page }) => {
   await expect(page.getByRole('heading', { level: 1, name: /keel bolts/ })).toBeVisible()
   await page.getByRole('checkbox').first().check()
   expect(await findings(page)).toEqual([])
+  // Where one is stays in sight in the bar, also after a start.
+  await page.goto('/shows')
+  await expect(page.getByRole('link', { name: 'Shows', exact: true })).toBeInViewport({ ratio: 1 })
 })

@@ -1,8 +1,9 @@
 import { createPinia, setActivePinia } from 'pinia'
-import { layDemo } from '@app/data/demo'
+import { demoDay, layDemo } from '@app/data/demo'
+import { Library } from '@app/data/library'
 import { useLibrary } from './library'
 
-jest.mock('@app/data/demo', () => ({ layDemo: jest.fn(), demoDay: () => undefined }))
+jest.mock('@app/data/demo', () => ({ layDemo: jest.fn(), demoDay: jest.fn() }))
 jest.mock('@app/data/library', () => ({
   Library: jest.fn(() => ({
     records: { shows: new Map() },
@@ -79,4 +80,17 @@ test('whoever leaves the demo while it is laid anew hears no more of it', async 
       undefined,
     ])
   }
+})
+
+test('a demo of another day is offered to be laid out for today until it is, here or in another tab', async () => {
+  const library = useLibrary()
+  laying.mockResolvedValue(true)
+  const day = jest.mocked(demoDay).mockReturnValue('2026-11-20')
+  await library.enter('demo')
+  expect(library.demoOf).toBe('2026-11-20')
+  const [, watcher] = jest.mocked(Library).mock.lastCall ?? []
+  day.mockReturnValue(undefined)
+  watcher?.readAnew?.()
+  await jest.advanceTimersByTimeAsync(0)
+  expect(library.demoOf).toBeUndefined()
 })

@@ -51,6 +51,7 @@ export const useLibrary = defineStore('library', () => {
       },
       readAnew: () => {
         readings.value++
+        if (demoOf.value !== undefined) void seeDemoDay()
       },
       trouble: (problem) => {
         trouble.value = problem
@@ -106,7 +107,7 @@ export const useLibrary = defineStore('library', () => {
   async function fill(anew: boolean): Promise<void> {
     const laid = library
     progress.value = { what: 'Laying out the demo', share: 0 }
-    const { demoDay, layDemo } = await demo()
+    const { layDemo } = await demo()
     await layDemo(
       laid,
       servedStart().size,
@@ -117,7 +118,14 @@ export const useLibrary = defineStore('library', () => {
     )
     if (library !== laid) return
     progress.value = undefined
-    demoOf.value = demoDay(laid)
+    await seeDemoDay()
+  }
+
+  /** Looks for which day the demo lies there: another tab may have laid it out anew. */
+  async function seeDemoDay(): Promise<void> {
+    const laid = library
+    const { demoDay } = await demo()
+    if (library === laid) demoOf.value = demoDay(laid)
   }
 
   /** Goes over to the other world; the two never mix. */

@@ -31,7 +31,7 @@ const of = useCandidates(
   () => here,
 )
 const { all, large, frame, stamp } = of
-const { over, busy, faults, take, lighter, chosen, dropped } = useTaking(() => card, of.look)
+const { over, busy, faults, take, lighter, chosen, dropped } = useTaking(() => card, of.lookOnceThere)
 const making = ref<Candidate>()
 const taking = ref(false)
 const boxing = ref(false)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Settings as Gear } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
 import { useMoment } from '@app/stores/moment'
@@ -13,6 +14,8 @@ const library = useLibrary()
 const cards = useCards()
 const sessions = useSessions()
 const moment = useMoment()
+const route = useRoute()
+const bar = useTemplateRef<HTMLElement>('bar')
 /** The Week, Sessions, Release and the Catalogue join the bar when there is first something in them. */
 const screens = computed(() =>
   places.filter((p) => p.icon !== undefined && (p.joins === undefined || hasJoined(p.joins))),
@@ -22,6 +25,16 @@ function hasJoined(joins: NonNullable<Place['joins']>): boolean {
   if (joins === 'going') return cards.placed.length > 0 && moment.shows.some((s) => s.outlets.length > 1)
   return cards[joins].length > 0
 }
+// On a phone the bar is pushed along once all have joined: where one is stays in sight.
+watch(
+  [() => route.name, () => screens.value.length],
+  () => {
+    const here = bar.value?.querySelector<HTMLElement>('.here')
+    if (here && bar.value)
+      bar.value.scrollLeft = here.offsetLeft + (here.offsetWidth - bar.value.clientWidth) / 2
+  },
+  { flush: 'post', immediate: true },
+)
 </script>
 
 <template>
@@ -35,7 +48,7 @@ function hasJoined(joins: NonNullable<Place['joins']>): boolean {
         >Lamp Reel</span
       >
     </RouterLink>
-    <nav aria-label="Screens" class="screens flex gap-0.5">
+    <nav ref="bar" aria-label="Screens" class="screens flex gap-0.5">
       <RouterLink
         v-for="s in screens"
         :key="s.name"

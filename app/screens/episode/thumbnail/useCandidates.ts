@@ -26,6 +26,8 @@ export function useCandidates(card: () => Card, here: () => StageState) {
   const library = useLibrary()
   const proof = useProof()
   const seen = ref<Id>()
+  /** The one that is looked at as soon as it is there. */
+  const next = ref<Id>()
   const frame = computed(() => frameOf(card().show))
   const all = computed((): Tried[] =>
     card().episode.pictures.map((picture) => {
@@ -42,6 +44,7 @@ export function useCandidates(card: () => Card, here: () => StageState) {
   )
   const large = computed(
     () =>
+      all.value.find((t) => t.picture.id === next.value) ??
       all.value.find((t) => t.picture.id === seen.value) ??
       all.value.find((t) => t.isChosen) ??
       all.value.find((t) => t.picture.refused === undefined) ??
@@ -52,6 +55,10 @@ export function useCandidates(card: () => Card, here: () => StageState) {
     return frame.value.stamp && length !== undefined ? sayTime(length) : ''
   })
   const episode = () => card().episode.id
+  function look(id: Id | undefined): void {
+    seen.value = id
+    next.value = undefined
+  }
   return {
     all,
     large,
@@ -59,12 +66,13 @@ export function useCandidates(card: () => Card, here: () => StageState) {
     stamp,
     /** The step that choosing one ends. */
     ends: computed(() => here().steps.some((s) => s.left && s.step.part === 'thumbnail')),
-    look: (id: Id) => {
-      seen.value = id
+    look,
+    lookOnceThere: (id: Id) => {
+      next.value = id
     },
     turn: (by: -1 | 1) => {
       const at = all.value.findIndex((t) => t === large.value)
-      seen.value = (all.value[at + by] ?? all.value[at])?.picture.id
+      look((all.value[at + by] ?? all.value[at])?.picture.id)
     },
     choose: (picture: Id | undefined) =>
       library.perform(

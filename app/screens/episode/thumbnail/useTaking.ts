@@ -8,8 +8,11 @@ import { useProof } from '@app/stores/proof'
 import { filesIn, rewrite } from '@app/ui/fields/event'
 import { lighterPicture, readPicture } from '../pictures'
 
-/** How pictures come to an episode: chosen, dropped or pasted; and a lighter one made of one that is too heavy. */
-export function useTaking(card: () => Card, look: (picture: Id) => void) {
+/**
+ * How pictures come to an episode: chosen, dropped or pasted; and a lighter one made of one that is too heavy. Each is
+ * looked at as soon as it is among the others, and not only once it is stored: what is pressed meanwhile is meant for it.
+ */
+export function useTaking(card: () => Card, lookOnceThere: (picture: Id) => void) {
   const library = useLibrary()
   const proof = useProof()
   /** Something is held over the place for them. */
@@ -25,8 +28,8 @@ export function useTaking(card: () => Card, look: (picture: Id) => void) {
         faults.value = [...faults.value, read.problem.sentence]
         continue
       }
-      const done = await library.perform(addPicture, { episode: card().episode.id, ...read.value }, 'quietly')
-      if (done.ok) look(read.value.picture.id)
+      lookOnceThere(read.value.picture.id)
+      await library.perform(addPicture, { episode: card().episode.id, ...read.value }, 'quietly')
     }
     busy.value = false
   }
@@ -39,8 +42,8 @@ export function useTaking(card: () => Card, look: (picture: Id) => void) {
     )
     if (!made) return
     const wish = { episode: card().episode.id, ...made, instead: picture.id }
-    const done = await library.perform(makePicture, wish, 'quietly')
-    if (done.ok) look(made.picture.id)
+    lookOnceThere(made.picture.id)
+    await library.perform(makePicture, wish, 'quietly')
   }
   async function chosen(event: Event) {
     await take(filesIn(event))
