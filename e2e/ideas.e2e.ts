@@ -68,6 +68,10 @@ test('while a line is typed its show and topics are offered, taken with one key,
   await page.keyboard.press('i')
   await page.keyboard.type('the harbour pilot and the ferry')
   await expect(page.getByRole('radio', { name: 'Harbour Hours' })).toHaveAttribute('aria-checked', 'true')
+  // What is typed stays in the field until it is kept or cleared.
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('textbox', { name: 'Jot an idea' })).toHaveValue(/^the harbour pilot/)
+  await page.getByRole('textbox', { name: 'Jot an idea' }).fill('')
 })
 
 test('twenty are sorted by keys alone, one is merged into its twin, the last is taken back', async ({
