@@ -7,6 +7,8 @@ import { ESLint } from 'eslint'
 import tseslint from 'typescript-eslint'
 import { bin, root } from './ready.mjs'
 
+// All of them, whatever was asked of ESLint.
+delete process.env['LINT_TYPES']
 const prefix = '@typescript-eslint/'
 const { stdout } = spawnSync(bin('oxlint'), ['--rules'], { encoding: 'utf8' })
 const known = new Set(
@@ -21,13 +23,17 @@ const needTypes = Object.keys(tseslint.configs.disableTypeChecked.rules).filter(
 /** The rules that need types as eslint.config.ts has them for a file. */
 async function rulesFor(file) {
   const { rules } = await new ESLint({ cwd: root }).calculateConfigForFile(join(root, file))
-  return Object.fromEntries(
+  const asked = Object.fromEntries(
     needTypes.flatMap((rule) => {
       const name = rule.slice(prefix.length)
       const [level = 0, ...options] = rules[rule] ?? []
       return known.has(name) ? [[`typescript/${name}`, level === 0 ? 'off' : ['error', ...options]]] : []
     }),
   )
+  // Names that are not found would switch rules off without a word.
+  if (Object.values(asked).filter((of) => of !== 'off').length < needTypes.length / 2)
+    throw new Error(`Of the rules that need types, too few are known for ${file}.`)
+  return asked
 }
 
 writeFileSync(

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Settings as Gear } from '@lucide/vue'
-import { computed, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
@@ -25,16 +25,14 @@ function hasJoined(joins: NonNullable<Place['joins']>): boolean {
   if (joins === 'going') return cards.placed.length > 0 && moment.shows.some((s) => s.outlets.length > 1)
   return cards[joins].length > 0
 }
-// On a phone the bar is pushed along once all have joined: where one is stays in sight.
-watch(
-  [() => route.name, () => screens.value.length],
-  () => {
-    const here = bar.value?.querySelector<HTMLElement>('.here')
-    if (here && bar.value)
-      bar.value.scrollLeft = here.offsetLeft + (here.offsetWidth - bar.value.clientWidth) / 2
-  },
-  { flush: 'post', immediate: true },
-)
+/** On a phone the bar is pushed along once all have joined: where one is stays in sight. */
+function showHere(): void {
+  const here = bar.value?.querySelector<HTMLElement>('.here')
+  if (here && bar.value)
+    bar.value.scrollLeft = here.offsetLeft + (here.offsetWidth - bar.value.clientWidth) / 2
+}
+onMounted(showHere)
+watch([() => route.name, () => screens.value.length], showHere, { flush: 'post' })
 </script>
 
 <template>
