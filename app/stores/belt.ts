@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia'
 import { watch } from 'vue'
-import { todayOf } from '@core/views/today'
 import { isSought, shotsToOrder } from '@core/session/order'
 import { episodesIn, itemsIn } from '@core/session/items'
 import { changeCosts } from '@core/plan/shots'
@@ -15,7 +14,7 @@ import { useMail } from './mail'
 import { useMoment } from './moment'
 import { useSessions } from './sessions'
 import { seekShotOrder } from './shot-order'
-import { useWorkload } from './workload'
+import { useToday } from './today'
 
 const random = (n: number) => crypto.getRandomValues(new Uint8Array(n))
 
@@ -26,7 +25,7 @@ export const useBelt = defineStore('belt', () => {
   const mail = useMail()
   const moment = useMoment()
   const sessions = useSessions()
-  const workload = useWorkload()
+  const today = useToday()
 
   async function orderOf(session: Session) {
     if (!isSought(session)) return { session, order: session.order }
@@ -44,24 +43,10 @@ export const useBelt = defineStore('belt', () => {
       import('@core/belt/seal'),
     ])
     const soon = sessions.coming.filter((s) => s.run.kind !== 'planned' || s.day >= moment.today).slice(0, 3)
-    const day = todayOf({
-      today: moment.today,
-      working: cards.withWork,
-      dated: [...cards.placed, ...cards.following],
-      unplaced: cards.unplaced,
-      released: [],
-      episodes: new Map(),
-      stepIn: cards.stepIn,
-      blocks: workload.load.blocks,
-      sessions: sessions.all,
-      jobs: [],
-      cuts: [],
-      running: library.settings.running,
-    })
     const snapshot = snapshotOf({
       now: clock(),
       today: moment.today,
-      day,
+      day: today.day,
       next: cards.coming[0],
       working: cards.working,
       ideas: [...cards.ideas].reverse(),

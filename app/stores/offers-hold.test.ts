@@ -4,14 +4,12 @@ import { placeOnSlot, skipSlot } from '@core/commands/schedule'
 import { tickStep } from '@core/commands/work'
 import { layOnDay } from '@core/commands/week'
 import { exampleWorld } from '@core/views/example-cards'
-import { todayOf } from '@core/views/today'
 import type { Records } from '@core/records'
 import { useCards } from './cards'
 import { exampleDesk } from './example-desk'
 import { liveThrough, someDeeds } from './example-life'
 import { useSchedule } from './schedule'
-import { useSessions } from './sessions'
-import { useWorkload } from './workload'
+import { useToday } from './today'
 import { runs } from '@core/runs'
 
 jest.mock('@app/data/library', () => ({ Library: jest.fn() }))
@@ -54,27 +52,13 @@ describe('what is offered can be done, whatever was done before', () => {
   })
 
   test('each step that Today names is there to be ticked, and to be laid on today', () => {
-    offered(({ library, moment }, records) => {
+    offered(({ moment }, records) => {
       const context = exampleContext(moment.now)
-      const [cards, workload, sessions] = [useCards(), useWorkload(), useSessions()]
-      const today = todayOf({
-        today: moment.today,
-        working: cards.withWork,
-        dated: [...cards.placed, ...cards.following],
-        unplaced: cards.unplaced,
-        released: cards.released,
-        episodes: records.episodes,
-        stepIn: cards.stepIn,
-        blocks: workload.load.blocks,
-        sessions: sessions.all,
-        jobs: records.jobs.values(),
-        cuts: records.cuts.values(),
-        running: library.settings.running,
-      })
+      const today = useToday().day
       const steps = [
         ...(today.first ? [today.first] : []),
         ...today.rest.slice(0, 3),
-        ...today.late.slice(0, 2),
+        ...today.notToday.slice(0, 2),
       ]
       for (const { state } of steps) {
         const tick = { step: state.step.id, done: true }

@@ -185,7 +185,7 @@ describe('the snapshot', () => {
     const made = snapshotOf({
       now: exampleNow,
       today: state.today,
-      day: { blocks: [], first: undefined, late: [] },
+      day: { blocks: [], first: undefined, notToday: [] },
       next: cards[0],
       working: cards,
       ideas: [],

@@ -14,7 +14,7 @@ import type { BeltSession, Snapshot } from './snapshot'
 export interface SnapshotOf {
   now: number
   today: Day
-  day: Pick<Today, 'blocks' | 'first' | 'late'>
+  day: Pick<Today, 'blocks' | 'first' | 'notToday'>
   /** What goes out next. */
   next: Card | undefined
   working: readonly Card[]
@@ -66,10 +66,11 @@ function beltSession(
 export function snapshotOf(of: SnapshotOf): Snapshot {
   const { next } = of
   const steps = new Map(
-    [...(of.day.first ? [of.day.first] : []), ...of.day.blocks, ...of.day.late].map((s) => [
-      s.state.step.id,
-      s,
-    ]),
+    [
+      ...(of.day.first ? [of.day.first] : []),
+      ...of.day.blocks,
+      ...of.day.notToday.filter(({ state }) => state.late !== undefined),
+    ].map((s) => [s.state.step.id, s]),
   )
   const scripts = of.working.filter(
     (c) =>

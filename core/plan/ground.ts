@@ -2,7 +2,7 @@ import { capacityOf, chunk, cutTo, pieceOf, shortest, sight } from './pieces'
 import type { Day, Id, StepKind } from '../records'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
 import { scored } from './scored'
-import type { Laid, Pinned, PlanFor, Way } from './task'
+import { firstDue, type Laid, type Pinned, type PlanFor, type Way } from './task'
 
 /**
  * Days on which work is laid, with what each kind costs to set up. Blocks that stay are kept where they can
@@ -30,6 +30,8 @@ export class Ground {
   /** Which sort of work a task is: its kind and its episode, numbered. */
   readonly sort: readonly number[]
   private readonly capacity: (kind: StepKind, from: number, to: number) => number
+  /** Tasks that are laid on the first day even beyond its room (`PlanFor.firstWhole`). */
+  readonly today: readonly boolean[]
 
   constructor(readonly of: PlanFor) {
     const { tasks } = of
@@ -68,6 +70,13 @@ export class Ground {
       this.pins[i] = cutTo(this.stays[i]?.sort((a, b) => a.n - b.n) ?? [], t.minutes)
     })
     this.latest = tasks.map(() => Infinity)
+    const whole = of.firstWhole ?? 0
+    this.today = tasks.map(
+      (t, i) =>
+        (this.due[i] ?? Infinity) <= 0 &&
+        (this.pins[i] ?? []).every((p) => p.n === 0) &&
+        t.minutes + (of.begun?.has(t.kind) ? 0 : (of.setup[t.kind] ?? 0)) <= whole,
+    )
     if (this.pins.some((p) => p.length > 0)) this.settlePins()
   }
 
@@ -117,7 +126,7 @@ export class Ground {
   }
 
   /** All that needs a task, near or far. */
-  private behind(i: number, seen = new Set<number>()): number[] {
+  behind(i: number, seen = new Set<number>()): number[] {
     for (const d of this.dependents[i] ?? [])
       if (!seen.has(d)) {
         seen.add(d)
@@ -145,14 +154,17 @@ export class Ground {
 
   /** Tasks by what is most urgent (a due date already counts what depends on it), needs first. */
   byUrgency(): number[] {
-    const pressing = (i: number) => Math.min(this.due[i] ?? Infinity, this.latest[i] ?? Infinity)
-    const rank = this.of.tasks.map((_, i) => pressing(i))
+    const { tasks } = this.of
+    const rank = tasks.map((t, i) => {
+      const latest = this.latest[i] ?? Infinity
+      return latest < (this.due[i] ?? Infinity) ? { ...t, due: dayOf(this.first + latest) } : t
+    })
     return this.inOrder(
-      this.of.tasks
+      tasks
         .map((_, i) => i)
         .sort((a, b) => {
-          const [x, y] = [rank[a] ?? Infinity, rank[b] ?? Infinity]
-          return x < y ? -1 : x > y ? 1 : a - b
+          const [x, y] = [rank[a], rank[b]]
+          return (x && y ? firstDue(x, y) : 0) || a - b
         }),
     )
   }
@@ -207,9 +219,14 @@ export class Ground {
     for (const i of order) {
       const task = tasks[i]
       if (!task) continue
-      let start = Math.max(this.earliest[i] ?? 0, wait[i] ?? 0)
+      let start = this.earliest[i] ?? 0
       for (const n of this.needs[i] ?? []) start = Math.max(start, ends[n] ?? -1)
       const rest = task.minutes - (this.pins[i] ?? []).reduce((sum, p) => sum + p.minutes, 0)
+      if (start === 0 && rest > 0 && this.today[i]) {
+        put(i, 0, rest)
+        continue
+      }
+      start = Math.max(start, wait[i] ?? 0)
       if (start >= this.days) {
         ends[i] = Infinity
         unplaced.push(task.id)

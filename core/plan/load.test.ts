@@ -102,7 +102,7 @@ describe('work laid on days', () => {
   test('what a laid block needs is laid before it, though it is due later than other work', () => {
     const load = lay(
       [
-        work('other', 120, '2026-11-24'),
+        work('other', 120, '2026-11-25'),
         work('film', 60, '2026-12-10'),
         work('edit', 60, '2026-12-11', 'film'),
       ],
@@ -117,7 +117,7 @@ describe('work laid on days', () => {
   test('what was worked on a day is gone from it: 139 of 240 minutes leave 101', () => {
     const hours = { ...settings, exceptions: { '2026-11-24': 240 }, worked: new Map([['2026-11-24', 139]]) }
     expect(minutesOn(hours, '2026-11-24')).toBe(101)
-    expect(plain(lay([work('edit', 150, '2026-11-24')], hours, '2026-11-24'))[0]?.minutes).toBe(101)
+    expect(plain(lay([work('edit', 150, '2026-11-25')], hours, '2026-11-24'))[0]?.minutes).toBe(101)
     expect(minutesOn({ ...hours, worked: new Map([['2026-11-24', 300]]) }, '2026-11-24')).toBe(0)
   })
 
@@ -136,7 +136,27 @@ describe('work laid on days', () => {
     expect(load.over.size).toBe(1)
   })
 
-  test('never goes over a day, loses no minute, and keeps every need', () => {
+  test('what is due today and fits an empty day is laid on it, beyond what is left of it', () => {
+    const hours = { ...settings, worked: new Map([['2026-11-24', 110]]) }
+    const load = lay([work('a', 40, '2026-11-24'), work('b', 130, '2026-11-23')], hours, '2026-11-24')
+    expect(plain(load).filter((b) => b.day === '2026-11-24')).toEqual([
+      { id: 'a', day: '2026-11-24', minutes: 40 },
+    ])
+    expect(load.ends.get('b')).toBe('2026-11-27')
+  })
+
+  test('short work and what no release waits for leave the first day to work that one waits for', () => {
+    const out = { release: '2026-12-03' }
+    const tags = work('tags', 10, '2026-11-25')
+    const shots: Task = { ...work('shots', 115, '2026-11-26'), ...out, split: false }
+    const load = lay([tags, shots], settings, '2026-11-24')
+    expect(plain(load)).toEqual([
+      { id: 'tags', day: '2026-11-25', minutes: 10 },
+      { id: 'shots', day: '2026-11-24', minutes: 115 },
+    ])
+  })
+
+  test('goes over a day only by what is due today, loses no minute, and keeps every need', () => {
     const one = fc.record({
       minutes: fc.integer({ min: 0, max: 400 }),
       due: fc.integer({ min: -5, max: 30 }),
@@ -144,17 +164,23 @@ describe('work laid on days', () => {
     })
     fc.assert(
       fc.property(fc.array(one, { maxLength: 12 }), (list) => {
+        // As counted back: nothing is due after what needs it.
+        const due = list.map((w) => w.due).sort((a, b) => a - b)
         const all = list.map((w, i) =>
           work(
             `w${i}`,
             w.minutes,
-            addDays('2026-11-24', w.due),
+            addDays('2026-11-24', due[i] ?? 0),
             ...w.needs.filter((n) => n < i).map((n) => `w${n}`),
           ),
         )
         const load = lay(all, settings, '2026-11-24')
-        for (const [day, minutes] of minutesByDay(load))
-          expect(minutes).toBeLessThanOrEqual(minutesOn(settings, day))
+        for (const [day, minutes] of minutesByDay(load)) {
+          if (minutes <= minutesOn(settings, day)) continue
+          expect(day).toBe('2026-11-24')
+          const dueLater = all.filter((w) => (w.due ?? '') > day).map((w) => w.id)
+          expect(load.blocks.filter((b) => b.day === day && dueLater.includes(b.id))).toEqual([])
+        }
         for (const w of all) {
           const mine = load.blocks.filter((b) => b.id === w.id)
           expect(mine.reduce((sum, b) => sum + b.minutes, 0)).toBe(w.minutes)

@@ -1,6 +1,7 @@
 import type { Day, Id, Settings, StepKind } from '../records'
 import { addDays, dayOf, weekday } from '../rhythm/days'
 import { Ground } from './ground'
+import { laidAsItStands } from './first-day'
 import { type WorkBlock, type Pinned, type PlanFor, type PlanCost, type Task } from './task'
 
 /** How far ahead plans and forecasts look, in days. */
@@ -57,6 +58,7 @@ export function planFor(
     minutes: minutesAhead(settings, today, days),
     setup: settings.setup ?? {},
     preferred: settings.preferred ?? {},
+    firstWhole: Math.max(0, hoursOn(settings, today) - (settings.taken?.get(today) ?? 0)),
     ...(settings.begun ? { begun: settings.begun } : {}),
   }
 }
@@ -79,16 +81,12 @@ export interface Load {
 
 /**
  * The work as it stands: blocks that lie in the week stay, the rest is laid round them, earliest due first,
- * after what it needs, never more on a day than there is. The same rules as planning (`Ground`), without
- * its search.
+ * after what it needs, never more on a day than there is; but what is due today is laid on it, all of it. The same
+ * rules as planning (`Ground`), without its search.
  */
 export function layWork(of: PlanFor): Load {
   const ground = new Ground(of)
-  const laid = ground.lay({
-    order: ground.byUrgency(),
-    wait: [],
-    plain: of.tasks.map(() => false),
-  })
+  const laid = laidAsItStands(ground)
   const load: Load = {
     blocks: laid.blocks.map(({ id, day, minutes, fixed }) => ({ id, day, minutes, fixed })),
     ends: new Map(),

@@ -53,6 +53,11 @@ export interface PlanFor {
   preferred: Partial<Record<StepKind, readonly number[]>>
   /** Kinds of work that are set up on the first day already, since some of it was done. */
   begun?: ReadonlySet<StepKind> | undefined
+  /**
+   * Minutes that the first day had before anything was worked on it. Where it is given, work that is due by that day
+   * and would fit into it while empty is laid on it even beyond what is left of it: what is due today is done today.
+   */
+  firstWhole?: number | undefined
 }
 
 /**
@@ -130,3 +135,29 @@ export interface Way {
   wait: readonly number[]
   plain: readonly boolean[]
 }
+
+/** Steps shorter than this fill gaps; they take no room from longer work that a release waits for. Minutes. */
+export const short = 15
+
+/** Whether a task gives way to work that a coming release waits for: it is short, or no release waits for it. */
+export function givesWay({ minutes, release }: Pick<Task, 'minutes' | 'release'>): boolean {
+  return release === undefined || minutes < short
+}
+
+/** What decides which of two pieces of work comes first. */
+export type Urgent = Pick<Task, 'minutes'> & { due?: Day | undefined; release?: Day | undefined }
+
+/**
+ * Which of two pieces of work comes first: the one due first; of those due on the same day, the one that a coming
+ * release waits for, then the one whose release comes first. Negative where it is `a`, 0 where neither.
+ */
+export function firstDue(a: Urgent, b: Urgent): number {
+  return (
+    compare(a.due ?? later, b.due ?? later) ||
+    Number(givesWay(a)) - Number(givesWay(b)) ||
+    compare(a.release ?? later, b.release ?? later)
+  )
+}
+
+const later = '9999'
+const compare = (x: string, y: string) => (x < y ? -1 : x > y ? 1 : 0)

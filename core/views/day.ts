@@ -1,5 +1,5 @@
 import type { ClockTime, Day, Id, StepKind } from '../records'
-import type { WorkBlock } from '../plan/task'
+import { firstDue, type Urgent, type WorkBlock } from '../plan/task'
 import { hoursOn, type HoursOf } from '../plan/load'
 
 /**
@@ -49,22 +49,31 @@ export interface InDay {
   needs: readonly Id[]
   at?: ClockTime | undefined
   place?: number | undefined
+  /** How it presses; a block that is none step's presses on nothing. */
+  urgent?: Urgent | undefined
 }
 
-/** Planned work of a day by its kind, and within a kind by episode, as far as what is needed allows. */
-function alike<B extends InDay>(planned: readonly B[]): B[] {
+const none: Urgent = { minutes: 0 }
+const pressing = (a: InDay, b: InDay) => firstDue(a.urgent ?? none, b.urgent ?? none)
+
+/**
+ * Planned work of a day: what is due first stands first, and of what is due alike the same kind, and the same episode,
+ * one after the other; nothing before what it needs.
+ */
+function byDue<B extends InDay>(planned: readonly B[]): B[] {
   const left = [...planned]
   const row: B[] = []
   while (left.length > 0) {
     const waits = new Set(left.map((b) => b.step))
-    const free = left.filter((b) => !b.needs.some((n) => n !== b.step && waits.has(n)))
+    const ready = left.filter((b) => !b.needs.some((n) => n !== b.step && waits.has(n)))
+    const [first] = [...(ready.length > 0 ? ready : left)].sort(pressing)
+    if (!first) break
+    const alike = ready.filter((b) => pressing(b, first) === 0)
     const last = row.at(-1)
     const next =
-      free.find((b) => b.work === last?.work && b.episode === last?.episode) ??
-      free.find((b) => b.work === last?.work) ??
-      free[0] ??
-      left[0]
-    if (!next) break
+      alike.find((b) => b.work === last?.work && b.episode === last?.episode) ??
+      alike.find((b) => b.work === last?.work) ??
+      first
     left.splice(left.indexOf(next), 1)
     row.push(next)
   }
@@ -72,8 +81,8 @@ function alike<B extends InDay>(planned: readonly B[]): B[] {
 }
 
 /**
- * Work of a day in the order in which it is shown and done: by clock time, then as laid by hand, then as
- * planned, by kind; what is needed first all the same.
+ * Work of a day in the order in which it is shown and done: by clock time, then as laid by hand, then by due date
+ * (`firstDue`); what is needed first all the same.
  */
 export function inDayOrder<B extends InDay>(blocks: readonly B[]): B[] {
   const byHand = blocks
@@ -82,7 +91,7 @@ export function inDayOrder<B extends InDay>(blocks: readonly B[]): B[] {
       const [a, b] = [x.at ?? '~', y.at ?? '~']
       return a < b ? -1 : a > b ? 1 : (x.place ?? Infinity) - (y.place ?? Infinity)
     })
-  const sorted = [...byHand, ...alike(blocks.filter((b) => b.at === undefined && b.place === undefined))]
+  const sorted = [...byHand, ...byDue(blocks.filter((b) => b.at === undefined && b.place === undefined))]
   const byStep = new Map(sorted.map((b) => [b.step, b]))
   const placed = new Set<Id>()
   const row: B[] = []

@@ -4,32 +4,17 @@ import { markReleased } from '../commands/release/mark-released'
 import { startStep } from '../commands/work/timer'
 import { waitStep } from '../commands/work/wait-step'
 import type { Records } from '../records'
-import { exampleWorld, viewOf } from './example-cards'
-import { nudgeDue, shareOf, todayOf, type Today } from './today'
+import { todayIn as dayIn } from '../testing/today-in'
+import { exampleWorld } from './example-cards'
+import { nudgeDue, shareOf, type Today } from './today'
 
-function todayIn(records: Records, now = exampleNow): Today {
-  const { state, cards, stepIn } = viewOf(records, now)
-  return todayOf({
-    today: state.today,
-    working: cards,
-    dated: cards.filter((c) => c.standing.release),
-    unplaced: cards.filter((c) => !c.standing.release),
-    released: [...records.episodes.values()].filter((e) => e.phase.kind === 'released'),
-    episodes: records.episodes,
-    stepIn,
-    blocks: state.load.blocks,
-    sessions: [...records.sessions.values()],
-    jobs: records.jobs.values(),
-    cuts: records.cuts.values(),
-    running: records.settings.get('settings')?.running,
-  })
-}
+const todayIn = (records: Records, now = exampleNow): Today => dayIn(records, now).day
 const titles = (rows: { card: { title: string } }[]) => rows.map((r) => r.card.title)
 
 test('the first thing to do is laid on today, what follows stands below it, and nothing is named twice', () => {
   const today = todayIn(exampleWorld())
   expect(today.first?.card.title).toBe('Ribs')
-  const ids = [today.first, ...today.rest, ...today.late].map((x) => x?.state.step.id)
+  const ids = [today.first, ...today.rest, ...today.notToday].map((x) => x?.state.step.id)
   expect(new Set(ids).size).toBe(ids.length)
   expect(today.blocks.map((b) => b.state.step.id)).toEqual(ids.slice(0, today.rest.length + 1))
 })
@@ -38,10 +23,12 @@ test('what has no slot stands apart, with its next step', () => {
   expect(titles(todayIn(exampleWorld()).undated)).toEqual(['Spar'])
 })
 
-test('a release two days off has late steps, the most late first', () => {
-  const late = todayIn(exampleWorld()).late.map((l) => l.state.late ?? 0)
-  expect(late.length).toBeGreaterThan(0)
+test('what is late and can be done stands on Today, the most late first; what cannot is named with why', () => {
+  const { blocks, notToday } = todayIn(exampleWorld())
+  const late = blocks.map((b) => b.state.late ?? 0)
+  expect(late[0]).toBeGreaterThan(0)
   expect([...late].sort((a, b) => b - a)).toEqual(late)
+  for (const { why } of notToday) expect(why).not.toBe('')
 })
 
 test('what runs stands above, is not next as well, and its lamp fills with the minutes', () => {

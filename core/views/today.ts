@@ -1,13 +1,14 @@
 import { isOthers } from '../plan/work'
 import { ranFor } from '../commands/work/logged'
-import type { WorkBlock } from '../plan/task'
+import type { Task, WorkBlock } from '../plan/task'
 import { openJobs, waitsFor } from '../helpers/jobs'
 import type { Cut, Day, Episode, Id, Job, Session } from '../records'
 import { daysBetween } from '../rhythm/days'
 import { filmingDay, lateMaterials, type LateMaterial } from '../recipe/materials'
 import { scriptFigures, type ScriptFigures } from '../script/timing'
 import type { Card, StepIn } from './card'
-import { inDayOrder, joinedBlocks } from './day'
+import { inDayOrder, joinedBlocks, type DayFigures } from './day'
+import { notToday, type NotToday } from './not-today'
 
 /** A step as today has it: how many of its minutes, and whether these are all that are left of it. */
 export interface TodayStep extends StepIn {
@@ -29,6 +30,10 @@ export interface TodayOf {
   episodes: ReadonlyMap<Id, Episode>
   stepIn: ReadonlyMap<Id, StepIn>
   blocks: readonly (WorkBlock & { fixed: boolean })[]
+  /** All open work, which says what presses first. */
+  tasks: readonly Task[]
+  /** What today's hours are. */
+  minutes: DayFigures
   sessions: readonly Session[]
   jobs: Iterable<Job>
   cuts: Iterable<Cut>
@@ -46,8 +51,8 @@ export interface Today {
   /** The one thing to do now: laid on today, else due first, else undated; what runs stands above it. */
   first: TodayStep | undefined
   rest: TodayStep[]
-  /** Late and named nowhere else today, the most late first. */
-  late: StepIn[]
+  /** Due by today, or before something that is done today, and not on it. */
+  notToday: NotToday[]
   undated: TodayStep[]
   /** What is next of what is out, where it is named nowhere else, the first due first. */
   following: StepIn[]
@@ -72,7 +77,7 @@ const nextOf = (card: Card): TodayStep[] =>
     : []
 
 /** By clock time, then as the week has them, then as planned, nothing before what it needs. */
-function blocksOf({ today, blocks, stepIn }: TodayOf): TodayStep[] {
+function blocksOf({ today, blocks, stepIn, tasks }: TodayOf): TodayStep[] {
   const laid = joinedBlocks(blocks.filter((b) => b.day === today))
   // What has had all its minutes and is not ended yet stands here until it is.
   const used = [...stepIn].flatMap(([id, { state }]) =>
@@ -80,6 +85,7 @@ function blocksOf({ today, blocks, stepIn }: TodayOf): TodayStep[] {
       ? [{ id, day: today, minutes: 0, fixed: false }]
       : [],
   )
+  const urgent = new Map(tasks.map((t) => [t.id, t]))
   const all = [...laid, ...used.filter((u) => !laid.some((b) => b.id === u.id))]
   return inDayOrder(
     all.flatMap((b) => {
@@ -97,6 +103,7 @@ function blocksOf({ today, blocks, stepIn }: TodayOf): TodayStep[] {
           whole: b.minutes === found.state.minutesLeft,
           at: own?.at,
           place: own?.place,
+          urgent: urgent.get(b.id),
         },
       ]
     }),
@@ -185,14 +192,16 @@ export function todayOf(of: TodayOf): Today {
     rest,
     undated: undated.filter((u) => !together.has(u.state.step.id)),
     following,
-    late: of.dated
-      .filter((card) => card.episode.phase.kind === 'work')
-      .flatMap((card) =>
-        card.standing.steps
-          .filter((s) => s.late && s.step.required && s.free && !named.has(s.step.id))
-          .map((state) => ({ card, state })),
-      )
-      .sort((a, b) => (b.state.late ?? 0) - (a.state.late ?? 0)),
+    notToday: notToday({
+      today: of.today,
+      dated: of.dated,
+      on: new Set([...named, ...following.map((f) => f.state.step.id)]),
+      latest: [...rest, ...(first ? [first] : [])].reduce(
+        (d, r) => ((r.state.due ?? '') > d ? (r.state.due ?? '') : d),
+        '',
+      ),
+      figures: of.minutes,
+    }),
     jobs,
     waiting: of.working.flatMap((card) =>
       card.standing.steps.flatMap((state) =>

@@ -1,6 +1,6 @@
 import { sum } from 'd3-array'
 import type { Busy, Day, Id, PlannedBlock, Session, Step, StepKind, Zone } from '../records'
-import type { WorkBlock } from '../plan/task'
+import type { Task, WorkBlock } from '../plan/task'
 import { hoursOn, type HoursOf } from '../plan/load'
 import type { Occurrence } from '../plan/standing'
 import { workedByDay } from '../plan/worked'
@@ -61,6 +61,8 @@ export interface WeekOf {
   hours: HoursOf
   blocks: readonly (WorkBlock & { fixed: boolean })[]
   steps: ReadonlyMap<Id, WeekStep>
+  /** All open work, which says what presses first. */
+  tasks: readonly Task[]
   occurrences: readonly Occurrence[]
   busy: readonly Busy[]
   sessions: readonly Session[]
@@ -73,7 +75,8 @@ export interface WeekOf {
  */
 export function weekRows(of: WeekOf): DayShown[] {
   const worked = workedBlocks(of)
-  const laid = joinedBlocks(of.blocks).map((b) => laidBlock(b, of))
+  const tasks = new Map(of.tasks.map((t) => [t.id, t]))
+  const laid = joinedBlocks(of.blocks).map((b) => ({ ...laidBlock(b, of), urgent: tasks.get(b.id) }))
   return of.days.map((day): DayShown => {
     const past = day < of.today
     const alone = past ? [] : inDayOrder(laid.filter((b) => b.day === day))

@@ -21,7 +21,6 @@ import AfterRelease from './parts/AfterRelease.vue'
 import DayBar from './parts/DayBar.vue'
 import FollowOnNote from './parts/FollowOnNote.vue'
 import IsItOut from './parts/IsItOut.vue'
-import LateStep from './parts/LateStep.vue'
 import LeftOver from './parts/LeftOver.vue'
 import LookBack from './parts/LookBack.vue'
 import MayRemind from './parts/MayRemind.vue'
@@ -29,6 +28,7 @@ import NextOut from './parts/NextOut.vue'
 import NextStep from './parts/NextStep.vue'
 import NextVacant from './parts/NextVacant.vue'
 import NoSlotYet from './parts/NoSlotYet.vue'
+import NotToday from './parts/NotToday.vue'
 import NothingYet from './parts/NothingYet.vue'
 import RunningStep from './parts/RunningStep.vue'
 import ScriptsOnDesk from './parts/ScriptsOnDesk.vue'
@@ -42,7 +42,7 @@ import WaitingOn from './parts/WaitingOn.vue'
 import WantToKnow from './parts/WantToKnow.vue'
 import WereTheyOut from './parts/WereTheyOut.vue'
 import WithHelpers from './parts/WithHelpers.vue'
-import { useToday } from './useToday'
+import { useToday } from '@app/stores/today'
 
 /** What is told last is fetched last. */
 const isRested = useTimeout(400)
@@ -58,7 +58,7 @@ const schedule = useSchedule()
 const workload = useWorkload()
 const desk = useDesk()
 const openStep = useOpenStep()
-const today = useToday()
+const today = computed(() => useToday().day)
 const swaps = useSwaps()
 /** The last release, while it is fresh and nobody looked back on it. */
 const lookBack = computed(() => toLookBack(cards.released, moment.today, moment.zone))
@@ -129,12 +129,12 @@ useKeymap(todayKeys, {
       :running="today.running !== undefined"
       :quiet="overdue !== undefined || today.running !== undefined || today.sessions.length > 0"
     />
-    <LateStep v-for="l in today.late.slice(0, 3)" :key="l.state.step.id" :step="l" />
     <SwapOffer v-if="swapped" :card="swapped" />
     <FollowOnNote v-for="n in today.notes" :key="n.followed.id" :card="n.card" :followed="n.followed" />
     <WantToKnow v-for="e in today.told" :key="e.id" :episode="e" />
     <TakenUp v-for="e in today.takenUp" :key="e.id" :episode="e" />
     <ThenToday v-if="today.rest.length > 0" :steps="today.rest" />
+    <NotToday v-if="today.notToday.length > 0" :steps="today.notToday" />
     <LookBack v-if="lookBack" :episode="lookBack" />
     <MayRemind v-if="askedToRemind" />
     <StandingToday />

@@ -49,6 +49,7 @@ export function useWeek() {
       hours: workload.hours,
       blocks: blocks.value,
       steps: weekSteps.value,
+      tasks: workload.open.tasks,
       occurrences: occurrencesOf(
         library.tables.standing.values(),
         of[0] ?? moment.today,

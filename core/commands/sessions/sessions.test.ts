@@ -98,6 +98,7 @@ describe('laying a session', () => {
       hours: state.hours,
       blocks: state.load.blocks,
       steps: new Map([...stepIn].map(([id, s]) => [id, { step: s.state.step, needs: s.state.needs }])),
+      tasks: state.open.tasks,
       occurrences: [],
       busy: [],
       sessions: [...both.sessions.values()],

@@ -1,19 +1,20 @@
+import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { todayOf } from '@core/views/today'
-import { useCards } from '@app/stores/cards'
-import { useSessions } from '@app/stores/sessions'
-import { useMoment } from '@app/stores/moment'
-import { useWorkload } from '@app/stores/workload'
-import { useLibrary } from '@app/stores/library'
+import { useCards } from './cards'
+import { useSessions } from './sessions'
+import { useMoment } from './moment'
+import { useWorkload } from './workload'
+import { useLibrary } from './library'
 
-/** What Today shows, from the stores. */
-export function useToday() {
+/** What there is to do today, from the stores: for Today and for the phone. */
+export const useToday = defineStore('today', () => {
   const cards = useCards()
   const moment = useMoment()
   const workload = useWorkload()
   const library = useLibrary()
   const sessions = useSessions()
-  return computed(() =>
+  const day = computed(() =>
     todayOf({
       today: moment.today,
       working: cards.withWork,
@@ -23,10 +24,13 @@ export function useToday() {
       episodes: library.tables.episodes,
       stepIn: cards.stepIn,
       blocks: workload.load.blocks,
+      tasks: workload.open.tasks,
+      minutes: workload.figuresOf(moment.today),
       sessions: sessions.all,
       jobs: library.tables.jobs.values(),
       cuts: library.tables.cuts.values(),
       running: library.settings.running,
     }),
   )
-}
+  return { day }
+})
