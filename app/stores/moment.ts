@@ -33,8 +33,8 @@ export const useMoment = defineStore('moment', () => {
 
   /** What settings say of days: the same while others of them change. */
   const days = keptSame(() => {
-    const { hours, daysOff, exceptions } = settings.value
-    return { hours, daysOff, exceptions }
+    const { hours, daysOff, exceptions, lostOn } = settings.value
+    return { hours, daysOff, exceptions, lostOn }
   })
   const works = computed(() => workingDays(days.value))
 

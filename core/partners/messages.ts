@@ -5,7 +5,7 @@ import { sayDayLong } from '../rhythm/days'
 import { localAt, momentAt } from '../rhythm/zone'
 
 /** What messages to people are for. */
-export const messageKinds = ['asking', 'confirming', 'questions', 'out'] as const
+export const messageKinds = ['asking', 'confirming', 'moving', 'questions', 'out'] as const
 export type MessageKind = (typeof messageKinds)[number]
 
 /** What each is called, and the words that it has until somebody writes their own. */
@@ -18,6 +18,11 @@ export const usualMessages: Readonly<Record<MessageKind, { name: string; pattern
   confirming: {
     name: 'The time agreed on',
     pattern: 'Dear {name},\n\nwe meet for {show} on {when}.{theirs}\n\nUntil then',
+  },
+  moving: {
+    name: 'Another time',
+    pattern:
+      'Dear {name},\n\nsomething has come up on {when}, when we wanted to meet for {show}.{theirs} Could we find another time?\n\nI’m sorry for the trouble.',
   },
   questions: {
     name: 'Questions ahead',

@@ -1,4 +1,4 @@
-import type { ClockTime, Day, Episode, Step, Visit } from '../records'
+import type { ClockTime, Day, Episode, Records, Step, Visit } from '../records'
 import { folded } from './names'
 
 /** What is noted of a guest's visit to an episode; nothing noted is a bare one. */
@@ -48,4 +48,26 @@ export function visitState(episode: Episode, guest: string, steps: ReadonlyMap<s
   if (visit.answered) return { kind: visit.answered.comes ? 'coming' : 'cannot', since: visit.answered.on }
   if (visit.asked !== undefined) return { kind: 'asked', since: visit.asked }
   return { kind: 'wished for' }
+}
+
+/** A time that was agreed with a guest, and for which episode. */
+export interface Agreed extends Booking {
+  guest: string
+  episode: Episode
+}
+
+/** What is agreed with guests on some days, from a date on, and not recorded yet; the first first. */
+export function agreedOn(
+  { episodes, steps }: Pick<Records, 'episodes' | 'steps'>,
+  days: readonly Day[],
+  from: Day,
+): Agreed[] {
+  const all: Agreed[] = []
+  for (const episode of episodes.values())
+    for (const visit of episode.phase.kind === 'work' ? (episode.visits ?? []) : []) {
+      const booking = bookingOf(visit, steps)
+      if (booking && booking.step.doneAt === undefined && booking.day >= from && days.includes(booking.day))
+        all.push({ ...booking, guest: visit.guest, episode })
+    }
+  return all.sort((a, b) => (`${a.day} ${a.at}` < `${b.day} ${b.at}` ? -1 : 1))
 }

@@ -69,6 +69,24 @@ describe('counting back', () => {
     ).toBe('2026-12-07')
   })
 
+  test('a lost day makes nothing late that was not: what had come stands, what was ahead goes back to the day of the loss', () => {
+    const lost = (on: string) =>
+      workingDays({
+        hours: [60, 60, 60, 60, 60, 60, 60],
+        daysOff: [],
+        exceptions: { '2026-12-02': 0, '2026-12-03': 0 },
+        lostOn: { '2026-12-02': on, '2026-12-03': on },
+      })
+    const dueAt = (days: number, on: string) =>
+      dueDates([step('s', before(days))], '2026-12-10', lost(on)).get('s')
+    // Said on Monday: due on Wednesday or Thursday is due on Tuesday.
+    expect([dueAt(8, '2026-11-30'), dueAt(7, '2026-11-30')]).toEqual(['2026-12-01', '2026-12-01'])
+    // Said on Wednesday itself: what was due then stands, what was due on Thursday is due then.
+    expect([dueAt(8, '2026-12-02'), dueAt(7, '2026-12-02')]).toEqual(['2026-12-02', '2026-12-02'])
+    // Said afterwards: nothing moves.
+    expect([dueAt(8, '2026-12-05'), dueAt(7, '2026-12-05')]).toEqual(['2026-12-02', '2026-12-03'])
+  })
+
   test('every due date is a working day, at or before its dependents’ and its lead', () => {
     const hours = fc
       .array(fc.constantFrom(0, 60), { minLength: 7, maxLength: 7 })

@@ -2,33 +2,55 @@ import type { Day, Id, Lead, Settings } from '../records'
 import { dayNumber, dayOf, daysBetween, weekday } from '../rhythm/days'
 import { inOrder, type Needing } from './needs'
 
-/** Tells whether a day number is a working day. */
-export type WorkingDays = (day: number) => boolean
+/**
+ * Tells whether a day number is a working day; and of a day that was taken out of the hours, on which day that was said.
+ */
+export interface WorkingDays {
+  (day: number): boolean
+  lostOn?: (day: number) => number | undefined
+}
 
 /**
  * The days with hours in the creator's week, minus days off. A week without any hours counts every day, so
  * that counting back ends.
  */
 export function workingDays(
-  settings: Pick<Settings, 'hours' | 'daysOff'> & Partial<Pick<Settings, 'exceptions'>>,
+  settings: Pick<Settings, 'hours' | 'daysOff'> & Partial<Pick<Settings, 'exceptions' | 'lostOn'>>,
 ): WorkingDays {
   const off = new Set(settings.daysOff.map(dayNumber))
   const any = settings.hours.some((h) => h > 0)
   const own = new Map(
     Object.entries(settings.exceptions ?? {}).map(([day, minutes]) => [dayNumber(day), minutes > 0]),
   )
-  return (day) => own.get(day) ?? (!off.has(day) && (!any || (settings.hours[weekday(day)] ?? 0) > 0))
+  const said = new Map(
+    Object.entries(settings.lostOn ?? {}).map(([day, on]) => [dayNumber(day), dayNumber(on)]),
+  )
+  const works = (day: number) =>
+    own.get(day) ?? (!off.has(day) && (!any || (settings.hours[weekday(day)] ?? 0) > 0))
+  return said.size === 0 ? works : Object.assign(works, { lostOn: (day: number) => said.get(day) })
 }
 
-/** The latest working day on or before a day number; after a year without one, the day itself. */
+/** Whether a day counts for due dates: a working day, or one that was lost when it had come already. */
+const counts = (day: number, works: WorkingDays) => works(day) || (works.lostOn?.(day) ?? -Infinity) >= day
+
+/**
+ * The latest working day on or before a day number; after a year without one, the day itself. Past days that were lost
+ * ahead of time it goes back no further than to the day on which that was said: what is lost does not make late what was
+ * not.
+ */
 export function workingDayBefore(day: number, works: WorkingDays): number {
-  for (let d = day; d > day - 366; d--) if (works(d)) return d
+  let floor = -Infinity
+  for (let d = day; d > day - 366; d--) {
+    if (d <= floor) return floor
+    if (counts(d, works)) return d
+    floor = Math.max(floor, works.lostOn?.(d) ?? -Infinity)
+  }
   return day
 }
 
 /** The earliest working day on or after a day number; after a year without one, the day itself. */
 export function workingDayAfter(day: number, works: WorkingDays): number {
-  for (let d = day; d < day + 366; d++) if (works(d)) return d
+  for (let d = day; d < day + 366; d++) if (counts(d, works)) return d
   return day
 }
 

@@ -41,6 +41,8 @@ export const Settings = z.object({
   daysOff: z.array(Day),
   /** Minutes of single dates that differ from their weekday's. */
   exceptions: z.record(Day, dayMinutes),
+  /** For days that were taken out of the hours, the day on which that was said: due dates that had come by then stand. */
+  lostOn: z.optional(z.record(Day, Day)),
   /** Minutes that setting up costs once a day, and weekdays (Monday 0) preferred, by kind of step. */
   setup: z.partialRecord(StepKind, z.int().check(z.gte(0), z.lte(240))),
   preferred: z.partialRecord(StepKind, z.array(z.int().check(z.gte(0), z.lte(6)))),

@@ -13,7 +13,7 @@ import { useDaysChosen } from './useDaysChosen'
 const { days } = defineProps<{ days: Day[] }>()
 const emit = defineEmits<{ done: [] }>()
 const chance = useChance()
-const { hours, looking, minutes, breaks, set } = useDaysChosen(
+const { hours, looking, minutes, breaks, set, agreed, copyMessage } = useDaysChosen(
   () => days,
   () => {
     emit('done')
@@ -79,5 +79,17 @@ const { hours, looking, minutes, breaks, set } = useDaysChosen(
       <li v-if="breaks.length === 0" class="text-ink-2">No release changes by it.</li>
     </ul>
     <p v-else class="sub">Looking at the releases…</p>
+    <ul
+      v-if="looking === 'lost' && agreed.length > 0"
+      class="grid gap-1 text-12 mt-2"
+      aria-label="Agreed with others"
+    >
+      <li v-for="a in agreed" :key="`${a.step.id} ${a.guest}`" class="flex flex-wrap items-center gap-2">
+        <span
+          ><strong class="font-semibold">{{ a.guest }}</strong> is expected {{ sayDay(a.day) }}, {{ a.at }}.
+          That stays until you change it.</span
+        ><button class="btn btn-small" @click="copyMessage(a)">Copy a message to {{ a.guest }}</button>
+      </li>
+    </ul>
   </section>
 </template>

@@ -2,6 +2,9 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { Change, Command } from '@core/commands/change'
 import { placeOnSlot, swapInSpare } from '@core/commands/schedule'
 import { setDays } from '@core/commands/week'
+import { filledMessage, usualMessages } from '@core/partners/messages'
+import { folded } from '@core/partners/names'
+import { agreedOn, type Agreed } from '@core/partners/visits'
 import type { Outlook } from '@core/plan/outlook'
 import type { Day } from '@core/records'
 import type { Result } from '@core/result'
@@ -9,6 +12,7 @@ import { sayDay } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
 import { useCards } from '@app/stores/cards'
 import { useLibrary } from '@app/stores/library'
+import { useMoment } from '@app/stores/moment'
 import { usePlan } from '@app/stores/plan'
 import { useSchedule } from '@app/stores/schedule'
 
@@ -32,6 +36,7 @@ export function useDaysChosen(days: () => readonly Day[], done: () => void) {
   const cards = useCards()
   const schedule = useSchedule()
   const plan = usePlan()
+  const moment = useMoment()
   const hours = ref(4)
   const looking = ref<'lost' | 'hours'>('lost')
   const minutes = computed(() => (looking.value === 'lost' ? 0 : Math.round(hours.value * 60)))
@@ -97,6 +102,27 @@ export function useDaysChosen(days: () => readonly Day[], done: () => void) {
         : []),
     ]
   }
+  /** What is agreed with guests on these days; it stays, so each has a message to send. */
+  const agreed = computed(() => agreedOn(library.tables, days(), moment.today))
+  /** Asks a guest for another time, in the creator's own words where there are some. */
+  function messageTo({ guest, episode, day, at }: Agreed): string {
+    const show = library.tables.shows.get(episode.show)
+    const pattern = library.settings.messages?.['moving'] ?? usualMessages.moving.pattern
+    const person = [...library.tables.people.values()].find((p) => folded(p.name) === folded(guest))
+    return show
+      ? filledMessage(pattern, {
+          person: person ?? { name: guest },
+          show,
+          episode,
+          booking: { day, at },
+          address: '',
+        })
+      : ''
+  }
+  async function copyMessage(to: Agreed) {
+    await navigator.clipboard.writeText(messageTo(to))
+    library.say(`A message to ${to.guest} is copied. Paste it where you write to them.`)
+  }
   watch(
     [() => days().join(), looking, hours],
     () => {
@@ -116,5 +142,5 @@ export function useDaysChosen(days: () => readonly Day[], done: () => void) {
     }
     done()
   }
-  return { hours, looking, minutes, breaks, set }
+  return { hours, looking, minutes, breaks, set, agreed, copyMessage }
 }

@@ -1,7 +1,9 @@
 import type { Settings } from '../../records'
 import { ok } from '../../result'
 import { type Command, momentOf, putRecord } from '../change'
+import { todayOf } from '../step-of'
 import { freshSettings } from './fresh-settings'
+import { lostOn } from './lost-days'
 
 /** Changes hours, days off or the theme. */
 export const editSettings: Command<
@@ -49,8 +51,19 @@ export const editSettings: Command<
                       : fields.away !== undefined
                         ? 'when guests are not free'
                         : 'the hours of the week'
+  const { daysOff } = fields
+  const lost = daysOff && {
+    lostOn: lostOn(
+      settings,
+      {
+        lost: daysOff.filter((d) => !settings.daysOff.includes(d)),
+        given: settings.daysOff.filter((d) => !daysOff.includes(d)),
+      },
+      todayOf(records, context),
+    ),
+  }
   return ok({
-    changes: [putRecord(records, 'settings', { ...settings, ...fields, updatedAt: at })],
+    changes: [putRecord(records, 'settings', { ...settings, ...fields, ...lost, updatedAt: at })],
     sentence: `Changed ${what}`,
     about: [],
     merge: `settings ${Object.keys(fields).join()}`,

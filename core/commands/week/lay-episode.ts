@@ -79,8 +79,8 @@ export const layEpisode: Command<{ episode: Id; monday: Day; hours: HoursOf }> =
         : [
             putRecord(records, 'steps', {
               ...s,
-              blocks: [...s.blocks.filter((b) => b.day < today), ...blocks].sort((a, b) =>
-                a.day < b.day ? -1 : 1,
+              blocks: [...s.blocks.filter((b) => b.day < today || b.at !== undefined), ...blocks].sort(
+                (a, b) => (a.day < b.day ? -1 : 1),
               ),
               updatedAt: momentOf(context),
             }),

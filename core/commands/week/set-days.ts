@@ -1,14 +1,17 @@
 import { hoursOn } from '../../plan/load'
-import type { Day, PlannedBlock } from '../../records'
+import { agreedOn } from '../../partners/visits'
+import type { Day, PlannedBlock, Step } from '../../records'
 import { ok, refused } from '../../result'
 import { sayDay } from '../../rhythm/days'
 import { type Command, momentOf, putRecord } from '../change'
 import { freshSettings } from '../settings/fresh-settings'
+import { lostOn } from '../settings/lost-days'
 import { todayOf } from '../step-of'
 
 /**
  * Gives several days other hours at once: none when they are lost (what was laid there is free for other
- * days), more when an evening comes free; `undefined` takes their weekday's again.
+ * days, but for what is agreed with others, which is named), more when an evening comes free; `undefined` takes their
+ * weekday's again.
  *
  * Refused:
  * - “Choose a day first.”
@@ -29,26 +32,42 @@ export const setDays: Command<{ days: Day[]; minutes: number | undefined }> = (
   )
   const exceptions =
     minutes === undefined ? others : { ...others, ...Object.fromEntries(days.map((day) => [day, minutes])) }
+  const lost = minutes === 0 ? days.filter((day) => hoursOn(settings, day) > 0) : []
+  const given = minutes === 0 ? [] : days
+  const agreed = minutes === 0 ? agreedOn(records, days, today) : []
+  const kept = new Set(agreed.map((a) => `${a.step.id} ${a.day}`))
+  const frees = (s: Step) => (b: PlannedBlock) => free(b) && !kept.has(`${s.id} ${b.day}`)
   const said = days.length === 1 ? sayDay(days[0] ?? '') : `${days.length} days`
   const freed =
     minutes !== 0
       ? []
       : [...records.steps.values()]
-          .filter((s) => s.doneAt === undefined && s.blocks.some(free))
+          .filter((s) => s.doneAt === undefined && s.blocks.some(frees(s)))
           .map((s) =>
             putRecord(records, 'steps', {
               ...s,
-              blocks: s.blocks.filter((b) => !free(b)),
+              blocks: s.blocks.filter((b) => !frees(s)(b)),
               updatedAt: at,
             }),
           )
   return ok({
-    changes: [putRecord(records, 'settings', { ...settings, exceptions, updatedAt: at }), ...freed],
+    changes: [
+      putRecord(records, 'settings', {
+        ...settings,
+        exceptions,
+        lostOn: lostOn(settings, { lost, given }, today),
+        updatedAt: at,
+      }),
+      ...freed,
+    ],
     sentence:
       minutes === undefined
         ? `${said} with the usual hours again`
         : minutes === 0
-          ? `${said} lost`
+          ? [
+              `${said} lost`,
+              ...agreed.map((a) => `${a.guest} is still expected ${sayDay(a.day)}, ${a.at}`),
+            ].join('. ')
           : `${said} with ${minutes} min`,
     about: [],
   })

@@ -9,7 +9,10 @@ import {
   refusalOf,
   valueOf,
 } from '../../examples'
+import { agreedOn } from '../../partners/visits'
 import type { Records } from '../../records'
+import { withChanges } from '../change'
+import { bookGuest } from '../people/visit'
 import { minutesOn } from '../../plan/load'
 import { correctLog } from '../work/correct-log'
 import { endStep } from '../work/end-step'
@@ -100,6 +103,17 @@ test('days are lost together, and get their usual hours back', () => {
     'settings',
   )
   expect([back && minutesOn(back, '2026-11-25'), back && minutesOn(back, '2026-11-26')]).toEqual([120, 0])
+})
+
+test('what is agreed with a guest outlives the loss of its day, and is named', () => {
+  const show = exampleEpisode({ guests: ['Ines Varga'] })
+  let r: Records = { ...base, episodes: new Map([...base.episodes, ['episode', show]]) }
+  const booking = { episode: 'episode', guest: 'Ines Varga', day: '2026-11-25', at: '18:00', minutes: 60 }
+  r = after(r, bookGuest(r, booking, context))
+  const lost = valueOf(setDays(r, { days: ['2026-11-25', '2026-11-26'], minutes: 0 }, context))
+  expect(lost.sentence).toBe('2 days lost. Ines Varga is still expected Wed 25 Nov, 18:00')
+  const then = withChanges(r, lost.changes)
+  expect(agreedOn(then, ['2026-11-25'], today).map((a) => a.at)).toEqual(['18:00'])
 })
 
 test('a lost day frees what was laid on it; what is left over comes onto today in one move', () => {
