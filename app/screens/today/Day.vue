@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { useTimeout } from '@vueuse/core'
 import { markReleased } from '@core/commands/release'
-import { endStep, startStep, stopStep } from '@core/commands/work'
+import { startStep, stopStep } from '@core/commands/work'
 import { layOnDay } from '@core/commands/week'
 import { toLookBack } from '@core/views/looking-back'
 import { useCards } from '@app/stores/cards'
@@ -13,9 +13,9 @@ import { useDesk } from '@app/stores/desk'
 import { useSwaps } from '@app/stores/swaps'
 import { useLibrary } from '@app/stores/library'
 import { useKeymap } from '@app/ui/keymap'
-import { stepTicks } from '../episode/steps'
 import SwapOffer from '../episode/thumbnail/SwapOffer.vue'
 import { endings, todayKeys } from './keymap'
+import { useEndings } from './ending'
 import { useOpenStep } from './open-step'
 import AfterRelease from './parts/AfterRelease.vue'
 import DayBar from './parts/DayBar.vue'
@@ -75,6 +75,7 @@ const askedToRemind = computed(() => desk.mayRemind && cards.coming.length > 0 &
 /** What a key acts on: what runs, else what is next. */
 const here = computed(() => today.value.running ?? today.value.first)
 
+const { endHere } = useEndings()
 const pulling = ref<number>()
 function pull({ step, from, minutes }: { step: string; from: string; minutes: number }) {
   pulling.value = undefined
@@ -106,8 +107,11 @@ useKeymap(todayKeys, {
   },
   end: ({ which }) => {
     const took = endings[which]
-    const step = here.value?.state.step
-    if (took && step && stepTicks(step)) void library.perform(endStep, { step: step.id, took })
+    if (took && here.value) endHere(here.value, took)
+  },
+  all: () => {
+    const { running, first } = today.value
+    if (!running && first && !first.whole) endHere({ ...first, whole: true }, 'as planned')
   },
   out,
 })

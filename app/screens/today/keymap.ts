@@ -8,5 +8,6 @@ export const todayKeys = keymap('Today', {
   open: ['Enter', 'go to the next step'],
   timer: ['T', 'start it, or stop what runs'],
   end: ['- = +', 'done: shorter, as planned, longer'],
+  all: ['A', 'all of a step is done of which only a part is for today'],
   out: ['Y', 'yes, it is out'],
 })

@@ -22,6 +22,7 @@ export const episodeDeeds = {
         step: openStep(x),
         took: one(['shorter', 'as planned', 'longer'] as const, x) ?? 'as planned',
         day: near(x, 1, 1),
+        part: x.n(3) > 0 ? undefined : 30,
       },
       x.c,
     ),

@@ -152,6 +152,25 @@ test('at the end one word says how long it took where nothing was timed; it may 
   )
 })
 
+test('a part that is done is logged and leaves the rest; the end of the rest logs that', () => {
+  const end = (r: Records, part: number | undefined, now = context) =>
+    valueOf(endStep(r, { step: 'a', took: 'as planned', part }, now))
+  const first = end(base, 90)
+  const r = withChanges(base, first.changes)
+  expect(first.sentence).toBe('Done: 1 h 30 of a, as planned')
+  expect(r.steps.get('a')).toMatchObject({ logged: 90, worked: { [today]: 90 } })
+  expect(r.steps.get('a')?.doneAt).toBeUndefined()
+  const next = withChanges(r, end(r, undefined, later(24 * 60)).changes).steps.get('a')
+  expect(next).toMatchObject({ logged: 120, worked: { [today]: 90, '2026-11-25': 30 } })
+  expect(next?.doneAt).toBeDefined()
+})
+
+test('more than the day has had so far is said', () => {
+  const long = { ...base, steps: new Map([['a', exampleStep({ id: 'a', minutes: 600 })]]) }
+  const ended = valueOf(endStep(long, { step: 'a', took: 'as planned' }, context))
+  expect(ended.sentence).toContain('That makes 10 h worked on Tue 24 Nov, more than the day has had')
+})
+
 test('what the timer measured counts, whatever word is said, and ticking stops it', () => {
   const running = after(base, startStep(base, { step: 'a' }, context))
   for (const took of ['shorter', 'as planned', 'longer'] as const) {

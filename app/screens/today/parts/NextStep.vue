@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
-import { endStep, startStep, tickStep } from '@core/commands/work'
-import { addDays, sayAway, sayDay } from '@core/rhythm/days'
+import { startStep } from '@core/commands/work'
+import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import type { TodayStep } from '@core/views/today'
 import { useMoment } from '@app/stores/moment'
@@ -11,7 +11,7 @@ import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
 import KeySign from '@app/ui/KeySign.vue'
 import LampMark from '@app/ui/LampMark.vue'
-import { stepTicks } from '../../episode/steps'
+import { useEndings } from '../ending'
 import { endings, todayKeys, type Ending } from '../keymap'
 import { guidanceOf, stageNameOf, useOpenStep } from '../open-step'
 
@@ -30,13 +30,13 @@ const dialogs = useDialogs()
 const openStep = useOpenStep()
 const guidance = computed(() => guidanceOf(step))
 const outlook = computed(() => desk.outlooks.get(step.card.episode.id))
-/** Ends it as one key says; what was done the day before, back then. */
-function endHere(took: Ending, close: () => void, yesterday = false) {
-  void library.perform(endStep, {
-    step: step.state.step.id,
-    took,
-    day: yesterday ? addDays(moment.today, -1) : undefined,
-  })
+const { endHere, tick } = useEndings()
+function end(took: Ending, close: () => void, yesterday = false) {
+  endHere(step, took, yesterday)
+  close()
+}
+function endAll(close: () => void) {
+  endHere({ ...step, whole: true }, 'as planned')
   close()
 }
 </script>
@@ -86,16 +86,18 @@ function endHere(took: Ending, close: () => void, yesterday = false) {
         {{ guidance }}
       </p>
     </div>
-    <p class="num text-20 text-ink">{{ sayMinutes(step.minutes) }}</p>
+    <p class="text-right">
+      <span class="num text-20 text-ink">{{ sayMinutes(step.minutes) }}</span><span
+        v-if="!step.whole"
+        class="sub block"
+        >part of {{ sayMinutes(step.state.step.minutes) }}</span
+      >
+    </p>
     <button v-if="!running" class="btn" @click="library.perform(startStep, { step: step.state.step.id })">
       Start <KeySign :line="todayKeys.lines.timer" />
     </button>
-    <span v-if="stepTicks(step.state.step)" class="flex"
-      ><button
-        class="btn rounded-r-none"
-        @click="library.perform(tickStep, { step: step.state.step.id, done: true })"
-      >
-        Done</button
+    <span class="flex"
+      ><button class="btn rounded-r-none" @click="tick(step)">Done</button
       ><Drop label="How long it took" right class="-ml-px"
         ><template #default="{ close }"
           ><div class="grid gap-1.5">
@@ -103,13 +105,14 @@ function endHere(took: Ending, close: () => void, yesterday = false) {
               v-for="(t, i) in endings"
               :key="t"
               class="btn btn-small justify-between"
-              @click="endHere(t, close)"
+              @click="end(t, close)"
             >
               Done, {{ t }} <KeySign :line="todayKeys.lines.end" :which="i" /></button
-            ><button class="btn btn-small" @click="endHere('as planned', close, true)">
-              It was done yesterday
-            </button>
-          </div></template
+            ><button class="btn btn-small" @click="end('as planned', close, true)">
+              It was done yesterday</button
+            ><button v-if="!step.whole" class="btn btn-small justify-between" @click="endAll(close)">
+              All of it is done <KeySign :line="todayKeys.lines.all" />
+            </button></div></template
         ><template #label><span class="unseen">How long it took</span></template></Drop
       ></span
     >

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { correctLog, endStep, stopStep } from '@core/commands/work'
+import { correctLog, stopStep } from '@core/commands/work'
 import { ranFor } from '@core/commands/work/logged'
 import { sayMinutes } from '@core/script/timecode'
 import { shareOf, type Today } from '@core/views/today'
@@ -9,8 +9,8 @@ import { useLibrary } from '@app/stores/library'
 import NumberField from '@app/ui/fields/NumberField.vue'
 import KeySign from '@app/ui/KeySign.vue'
 import LampMark from '@app/ui/LampMark.vue'
-import { stepTicks } from '../../episode/steps'
-import { endings, todayKeys, type Ending } from '../keymap'
+import { useEndings } from '../ending'
+import { endings, todayKeys } from '../keymap'
 import { guidanceOf, useOpenStep } from '../open-step'
 
 /** The step whose clock runs. */
@@ -22,9 +22,7 @@ const guidance = computed(() => guidanceOf(step))
 function correct(minutes: number) {
   void library.perform(correctLog, { step: step.state.step.id, minutes }, 'quietly')
 }
-function end(took: Ending) {
-  void library.perform(endStep, { step: step.state.step.id, took })
-}
+const { endHere } = useEndings()
 </script>
 
 <template>
@@ -69,13 +67,9 @@ function end(took: Ending) {
     <button class="btn" @click="library.perform(stopStep, {})">
       Stop <KeySign :line="todayKeys.lines.timer" />
     </button>
-    <span
-      v-if="stepTicks(step.state.step)"
-      class="flex gap-1.5 items-center"
-      role="group"
-      aria-label="Done, and it took"
+    <span class="flex gap-1.5 items-center" role="group" aria-label="Done, and it took"
       ><span class="sub">Done:</span
-      ><button v-for="(t, i) in endings" :key="t" class="btn btn-small" @click="end(t)">
+      ><button v-for="(t, i) in endings" :key="t" class="btn btn-small" @click="endHere(step, t)">
         {{ t }} <KeySign :line="todayKeys.lines.end" :which="i" /></button
     ></span>
   </section>

@@ -37,7 +37,9 @@ const openStep = useOpenStep()
         <div class="flex-1 min-w-0">
           <p class="font-semibold truncate">
             <span v-if="b.at" class="num mr-2">{{ b.at }}</span>{{ b.state.step.name
-            }}<span v-if="!b.whole" class="sub font-normal"> a part of it</span>
+            }}<span v-if="!b.whole" class="sub font-normal"
+              >, part of {{ sayMinutes(b.state.step.minutes) }}</span
+            >
           </p>
           <p class="sub truncate">
             <span class="num">{{ b.card.number }}</span> {{ b.card.title }} ·
