@@ -155,8 +155,15 @@ export const useLibrary = defineStore('library', () => {
   ): Promise<Result<Outcome>> {
     const result = await library.perform(command, wish)
     if (!result.ok) say(result.problem.sentence, 'refused')
-    else if (says === 'aloud')
-      say(result.value.sentence, 'done', result.value.line === undefined ? undefined : [result.value.line])
+    else if (says === 'aloud' || result.value.lit !== undefined)
+      say(
+        [says === 'aloud' ? `${result.value.sentence}.` : '', result.value.lit ?? '']
+          .join(' ')
+          .trim()
+          .replace(/\.$/u, ''),
+        'done',
+        says === 'quietly' || result.value.line === undefined ? undefined : [result.value.line],
+      )
     turns.value++
     return result
   }

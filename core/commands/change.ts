@@ -20,6 +20,8 @@ export interface Outcome {
   about: Id[]
   /** Changes with the same key that follow each other become one step of undo (typing in one field). */
   merge?: string
+  /** The steps that ended by it, with the minutes that were counted: said also of what is done quietly. */
+  lit?: string
   files?: FileRecord[]
   /** Its line in the journal, once it is stored. */
   line?: number | undefined

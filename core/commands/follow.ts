@@ -1,12 +1,11 @@
-import type { Day, Episode, FollowOn, Id, Recipe, Records, Step } from '../records'
+import type { Episode, FollowOn, Id, Recipe, Records, Step } from '../records'
 import { progressOf } from '../recipe/lamps'
 import { type EpisodeProgress } from '../recipe/progress'
-import { dealFor } from '../partners/deal-of'
-import { workingDays } from '../recipe/due'
 import { stepId } from '../recipe/apply'
 import { withChanges, merged, momentOf, putRecord, type Context, type Outcome } from './change'
 import { recipeFor, stepsOf } from './of-episode'
-import { freshSettings } from './settings/fresh-settings'
+import { slicedTo, sourcesOf } from './sources-of'
+import { withLighting } from './lighting'
 import { todayOf } from './step-of'
 
 /** A follow-on as a sentence, by the names of its recipe. */
@@ -46,9 +45,9 @@ function sayThen({ then }: FollowOn, recipe: Recipe): string {
  * Each follow-on happens once per episode and is noted in the episode's log. What follows sets off nothing
  * further.
  */
-export function withFollowOns(records: Records, done: Outcome, context: Context): Outcome {
+export function withFollowOns(records: Records, command: Outcome, context: Context): Outcome {
   const touched = new Set(
-    done.changes.flatMap((c) =>
+    command.changes.flatMap((c) =>
       c.table === 'episodes' || c.table === 'scripts'
         ? [c.id]
         : c.table === 'steps'
@@ -56,12 +55,13 @@ export function withFollowOns(records: Records, done: Outcome, context: Context)
           : [],
     ),
   )
+  const done = withLighting(records, command, touched, context)
   const asked = [...touched].filter((id) => {
     const e = records.episodes.get(id)
     return e?.phase.kind === 'work' && (recipeFor(records, e)?.follow?.length ?? 0) > 0
   })
   if (asked.length === 0) return done
-  const before = sliceOf(records, new Set(asked))
+  const before = slicedTo(records, new Set(asked))
   let next = withChanges(before, done.changes)
   let all = done
   for (const id of asked) {
@@ -86,49 +86,13 @@ export function withFollowOns(records: Records, done: Outcome, context: Context)
   return all
 }
 
-/** The records as far as some episodes go, so that looking ahead copies no thousands of others. */
-function sliceOf(records: Records, ids: ReadonlySet<Id>): Records {
-  const of = <R>(map: ReadonlyMap<Id, R>) =>
-    new Map(
-      [...ids].flatMap((id) => {
-        const one = map.get(id)
-        return one === undefined ? [] : [[id, one] as const]
-      }),
-    )
-  return {
-    ...records,
-    episodes: of(records.episodes),
-    scripts: of(records.scripts),
-    steps: new Map([...records.steps].filter(([, s]) => ids.has(s.episode))),
-  }
-}
-
 function standing(
   records: Records,
   id: Id,
   context: Context,
 ): { episode: Episode; recipe: Recipe; standing: EpisodeProgress } | undefined {
-  const episode = records.episodes.get(id)
-  const show = episode && records.shows.get(episode.show)
-  const recipe = episode && recipeFor(records, episode)
-  if (!episode || !show || !recipe) return undefined
-  const outlets = show.outlets.flatMap((o) => records.outlets.get(o) ?? [])
-  const today: Day = todayOf(records, context)
-  return {
-    episode,
-    recipe,
-    standing: progressOf({
-      episode,
-      show,
-      recipe,
-      outlets,
-      script: records.scripts.get(id),
-      steps: stepsOf(records, id),
-      deal: dealFor(records.deals, episode, show),
-      today,
-      works: workingDays(records.settings.get('settings') ?? freshSettings(momentOf(context))),
-    }),
-  }
+  const sources = sourcesOf(records, id, context)
+  return sources && { episode: sources.episode, recipe: sources.recipe, standing: progressOf(sources) }
 }
 
 function comes({ when }: FollowOn, standing: EpisodeProgress): boolean {

@@ -2,19 +2,20 @@ import type { Day, Id, Step, StepKind, Zone } from '../records'
 import { dayIn } from '../rhythm/creator'
 
 /** What working on a step is known from. */
-export type WorkedOf = Pick<Step, 'worked' | 'doneAt' | 'logged' | 'minutes' | 'kind'>
+export type WorkedOf = Pick<Step, 'worked' | 'doneAt' | 'litAt' | 'logged' | 'minutes' | 'kind'>
 
 /**
  * Minutes that were worked on a step, by day in the creator's zone: what was timed or typed; a step that
- * was ticked and never timed counts with its estimate on the day of its tick, since its time has gone all
+ * was ticked, or ended with its part, and never timed counts with its estimate on that day, since its time has gone all
  * the same.
  */
 export function workedByDay(step: WorkedOf, zone: Zone): ReadonlyMap<Day, number> {
   const days = new Map<Day, number>()
   for (const [day, minutes] of Object.entries(step.worked ?? {})) if (minutes > 0) days.set(day, minutes)
-  if (days.size === 0 && step.doneAt !== undefined) {
+  const ended = step.doneAt ?? step.litAt
+  if (days.size === 0 && ended !== undefined) {
     const minutes = step.logged > 0 ? step.logged : step.minutes
-    if (minutes > 0) days.set(dayIn(step.doneAt, zone), minutes)
+    if (minutes > 0) days.set(dayIn(ended, zone), minutes)
   }
   return days
 }
@@ -29,7 +30,7 @@ export interface Worked {
 export function workedSince(steps: Iterable<WorkedOf>, zone: Zone, from: Day): Worked {
   const worked: Worked = { minutes: new Map(), kinds: new Map() }
   for (const step of steps) {
-    if (step.worked === undefined && step.doneAt === undefined) continue
+    if (step.worked === undefined && (step.doneAt ?? step.litAt) === undefined) continue
     for (const [day, minutes] of workedByDay(step, zone)) {
       if (day < from) continue
       worked.minutes.set(day, (worked.minutes.get(day) ?? 0) + minutes)
@@ -45,7 +46,8 @@ export function workedSince(steps: Iterable<WorkedOf>, zone: Zone, from: Day): W
 export function workedOn(steps: Iterable<WorkedOf & { episode: Id }>, zone: Zone, from: Day): Set<Id> {
   const on = new Set<Id>()
   for (const step of steps) {
-    if ((step.worked === undefined && step.doneAt === undefined) || on.has(step.episode)) continue
+    if ((step.worked === undefined && (step.doneAt ?? step.litAt) === undefined) || on.has(step.episode))
+      continue
     for (const day of workedByDay(step, zone).keys()) if (day >= from) on.add(step.episode)
   }
   return on

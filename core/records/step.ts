@@ -35,6 +35,8 @@ export const Step = z.object({
   /** The part that completes it by being there. */
   part: z.optional(Part),
   doneAt: z.optional(Moment),
+  /** When its part came to be there, where that ended it while it was worked on. */
+  litAt: z.optional(Moment),
   waiting: z.optional(
     z.object({
       who: z.string().check(z.minLength(1, 'Say who it waits on.')),

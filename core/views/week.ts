@@ -166,8 +166,9 @@ function inSessions(row: readonly DayBlock[], day: Day, { sessions }: WeekOf): D
 function workedBlocks({ steps, days, zone, running }: WeekOf): DayBlock[] {
   const [first, last] = [days[0] ?? '', days.at(-1) ?? '']
   return [...steps.values()].flatMap(({ step, needs }) => {
-    if (step.worked === undefined && step.doneAt === undefined) return []
-    const ended = step.doneAt === undefined ? undefined : dayIn(step.doneAt, zone)
+    const endedAt = step.doneAt ?? step.litAt
+    if (step.worked === undefined && endedAt === undefined) return []
+    const ended = endedAt === undefined ? undefined : dayIn(endedAt, zone)
     const all = new Map(workedByDay(step, zone))
     // Where a part ended it without a minute, it is still seen on its day.
     if (ended !== undefined && !all.has(ended)) all.set(ended, 0)
