@@ -46,7 +46,10 @@ export const useWorkload = defineStore('workload', () => {
     ),
   )
   const plan = computed(() =>
-    planOf(cards.withWork, hours.value, moment.today, passed.value, library.tables.launches),
+    planOf(cards.withWork, hours.value, moment.today, passed.value, {
+      launches: library.tables.launches,
+      jobs: library.tables.jobs,
+    }),
   )
   const open = computed(() => plan.value.open)
   const load = computed(() => plan.value.load)

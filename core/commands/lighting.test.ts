@@ -26,7 +26,11 @@ const brief = {
 const written = (records: Records, fields: Partial<typeof brief>, context: Context) =>
   does(
     records,
-    writeEpisode(records, { episode: 'episode', typed: { brief: { ...brief, ...fields } } }, context),
+    writeEpisode(
+      records,
+      { episode: 'episode', what: 'the brief', typed: { brief: { ...brief, ...fields } } },
+      context,
+    ),
     context,
   )
 const step = (records: Records) => records.steps.get('episode/brief')

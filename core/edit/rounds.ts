@@ -54,3 +54,8 @@ export function usualRounds(
   const usual = rounds.size < enough ? undefined : median(rounds.values())
   return usual === undefined ? undefined : Math.round(usual)
 }
+
+/** The id of the step by which a cut that came back from a helper is looked at. */
+export const lookId = (episode: Id, number: number): Id => `${episode}/look-${number}`
+/** Whether a step is a look at what came back. */
+export const isLook = (id: Id): boolean => id.includes('/look-')

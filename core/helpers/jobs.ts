@@ -18,3 +18,21 @@ export function openJobs(jobs: Iterable<Job>): Job[] {
 export function jobOf(jobs: Iterable<Job>, episode: Id, kind: Job['kind']): Job | undefined {
   return openJobs(jobs).find((j) => j.episode === episode && j.kind === kind)
 }
+
+/** The times that a job came back, with when it was given each time; the first first. */
+export function turnsOf({ turns = [], given, back }: Pick<Job, 'turns' | 'given' | 'back'>) {
+  return back === undefined ? turns : [...turns, { given, back }]
+}
+
+/** The usual days in which somebody brings back what lies with them: the middle of what came back, from three on. */
+export function usualDays(jobs: readonly Job[]): { days: number; of: number } | undefined {
+  const taken = jobs
+    .flatMap(turnsOf)
+    .map((t) => (Date.parse(t.back) - Date.parse(t.given)) / 86_400_000)
+    .sort(ascending)
+  const middle = taken[Math.floor((taken.length - 1) / 2)]
+  const other = taken[Math.ceil((taken.length - 1) / 2)]
+  return taken.length < 3 || middle === undefined || other === undefined
+    ? undefined
+    : { days: Math.round(((middle + other) / 2) * 10) / 10, of: taken.length }
+}

@@ -68,7 +68,8 @@ function materialOf({ job, card, cut, rate }: PageSources, parts: ReadonlySet<Pa
   const all = numberedCues(card.script)
   const lists = parts.has('lists') ? listKinds : []
   return {
-    toDo: parts.has('notes') ? toDoOf(cut, rate) : [],
+    // What is noted on a cut that came back is work only when another is asked for.
+    toDo: parts.has('notes') && job.back === undefined ? toDoOf(cut, rate) : [],
     needs: parts.has('lists')
       ? editNeeds(card.script).map((n) => `${n.name}: ${n.there} of ${n.of} there`)
       : [],

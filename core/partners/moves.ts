@@ -144,15 +144,3 @@ export function sayWhen({ by, since }: Pick<PersonMove, 'by' | 'since'>, today: 
   const days = Math.max(0, daysBetween(since, today))
   return days === 0 ? 'since today' : `waits ${days} d`
 }
-
-/** The usual days in which somebody brings back what lies with them: the middle of what came back, from three on. */
-export function usualDays(jobs: readonly Job[]): { days: number; of: number } | undefined {
-  const taken = jobs
-    .flatMap((j) => (j.back === undefined ? [] : [(Date.parse(j.back) - Date.parse(j.given)) / 86_400_000]))
-    .sort(ascending)
-  const middle = taken[Math.floor((taken.length - 1) / 2)]
-  const other = taken[Math.ceil((taken.length - 1) / 2)]
-  return taken.length < 3 || middle === undefined || other === undefined
-    ? undefined
-    : { days: Math.round(((middle + other) / 2) * 10) / 10, of: taken.length }
-}

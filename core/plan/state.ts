@@ -3,7 +3,6 @@ import type {
   Deal,
   Episode,
   Id,
-  Launch,
   Outlet,
   Part,
   Recipe,
@@ -28,7 +27,7 @@ import type { KindPace } from './accuracy'
 import type { ForecastFor } from './forecast'
 import { layWork, planFor, type HoursOf, type Load } from './load'
 import { takenMinutes } from './standing'
-import { inPlanOrder, openWork, type OpenWork } from './work'
+import { daysOfOthers, inPlanOrder, openWork, type OpenWork } from './work'
 import { workedSince } from './worked'
 
 /** An episode in work with all that is derived of it. */
@@ -101,9 +100,9 @@ export function planOf(
   hours: HoursOf,
   today: Day,
   now: number,
-  launches: ReadonlyMap<Id, Launch>,
+  { launches, jobs }: Pick<Records, 'launches' | 'jobs'>,
 ): Plan {
-  const open = openWork(work, today, now, launches)
+  const open = openWork(work, today, now, launches, daysOfOthers(jobs.values()))
   return { open, load: layWork(planFor(open.tasks, open.laid, hours, today)) }
 }
 
@@ -184,6 +183,6 @@ export function stateOf(
     hours,
     working,
     following,
-    ...planOf([...working, ...following], hours, today, now, records.launches),
+    ...planOf([...working, ...following], hours, today, now, records),
   }
 }

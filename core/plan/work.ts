@@ -1,7 +1,9 @@
 import { sum } from 'd3-array'
-import type { Day, Episode, Id, Launch, StepKind } from '../records'
+import { isLook } from '../edit/rounds'
+import { usualDays } from '../helpers/jobs'
+import type { Day, Episode, Id, Job, Launch, StepKind } from '../records'
 import type { EpisodeProgress, StepState } from '../recipe/progress'
-import { addDays, sayDay, weekday, weekdayName } from '../rhythm/days'
+import { addDays, daysBetween, sayDay, weekday, weekdayName } from '../rhythm/days'
 import { sayMinutes } from '../script/timecode'
 import type { WorkBlock, Pinned, PlanFor, PlanCost, Task } from './task'
 import { importanceOf } from './importance'
@@ -16,6 +18,25 @@ export interface InWork {
 
 /** Days that someone waited for usually takes still. */
 export const usualWait = 4
+
+/** Days that somebody else may still take for a step, from a day on. */
+export type OthersDays = (step: StepState['step'], today: Day) => number
+
+/**
+ * What others still take, by what their jobs took so far: the usual days of the person, less those since it lies with
+ * them, at least one. What came back and is looked at takes them no more days.
+ */
+export function daysOfOthers(jobs: Iterable<Job>): OthersDays {
+  const by = new Map<string, Job[]>()
+  for (const job of jobs) by.set(job.who, [...(by.get(job.who) ?? []), job])
+  return ({ owner, waiting, needs }, today) => {
+    if (!waiting && needs.some(isLook)) return 0
+    const usual = usualDays(by.get(waiting?.who ?? owner) ?? [])?.days
+    if (usual === undefined) return usualWait
+    const gone = waiting ? daysBetween(waiting.since, today) : 0
+    return Math.max(1, Math.ceil(usual) - gone)
+  }
+}
 
 /** All work that is open, and what of it lies in the week. */
 export interface OpenWork {
@@ -46,6 +67,7 @@ export function openWork(
   today: Day,
   now: number,
   launches: ReadonlyMap<Id, Launch>,
+  takes: OthersDays = () => usualWait,
 ): OpenWork {
   const open: OpenWork = { tasks: [], waits: new Map(), laid: [] }
   for (const { episode, standing } of work) {
@@ -60,7 +82,8 @@ export function openWork(
       const { step } = state
       if (wanted && !wanted.has(step.id)) continue
       const others = isOthers(step)
-      if (others) open.waits.set(step.id, usualWait)
+      const hold = others ? takes(step, today) : undefined
+      if (hold !== undefined) open.waits.set(step.id, hold)
       const laid = others ? [] : laidOf(state, today)
       open.laid.push(...laid)
       const lies = sum(laid, (b) => b.minutes)
@@ -77,7 +100,7 @@ export function openWork(
         split: step.kind !== 'film' && step.kind !== 'record',
         release: step.required && step.lead.kind !== 'after' ? out : undefined,
         weight,
-        ...(others ? { hold: usualWait } : {}),
+        ...(hold === undefined ? {} : { hold }),
       })
     }
   }

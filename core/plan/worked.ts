@@ -2,18 +2,18 @@ import type { Day, Id, Step, StepKind, Zone } from '../records'
 import { dayIn } from '../rhythm/creator'
 
 /** What working on a step is known from. */
-export type WorkedOf = Pick<Step, 'worked' | 'doneAt' | 'litAt' | 'logged' | 'minutes' | 'kind'>
+export type WorkedOf = Pick<Step, 'worked' | 'doneAt' | 'litAt' | 'logged' | 'minutes' | 'kind' | 'owner'>
 
 /**
  * Minutes that were worked on a step, by day in the creator's zone: what was timed or typed; a step that
  * was ticked, or ended with its part, and never timed counts with its estimate on that day, since its time has gone all
- * the same.
+ * the same; what another did takes none of the creator's.
  */
 export function workedByDay(step: WorkedOf, zone: Zone): ReadonlyMap<Day, number> {
   const days = new Map<Day, number>()
   for (const [day, minutes] of Object.entries(step.worked ?? {})) if (minutes > 0) days.set(day, minutes)
   const ended = step.doneAt ?? step.litAt
-  if (days.size === 0 && ended !== undefined) {
+  if (days.size === 0 && ended !== undefined && step.owner === 'me') {
     const minutes = step.logged > 0 ? step.logged : step.minutes
     if (minutes > 0) days.set(dayIn(ended, zone), minutes)
   }

@@ -147,11 +147,11 @@ export function progressOf(given: StandingOf): EpisodeProgress {
 }
 
 /**
- * The step that is next: the one due first of those that can be begun and wait on nobody; else what is
- * waited for; else the first of all.
+ * The step that is next: the one due first of those that the creator can begin now; else what others have; else the first
+ * of all.
  */
 function nextOf(undone: readonly StepState[]): StepState | undefined {
-  const begun = undone.filter((s) => s.free && !s.step.waiting)
+  const begun = undone.filter((s) => s.free && !s.step.waiting && s.step.owner === 'me')
   const dueFirst = (row: readonly StepState[]) =>
     row.reduce<StepState | undefined>(
       (first, s) => (first === undefined || (s.due ?? '') < (first.due ?? '') ? s : first),

@@ -29,6 +29,8 @@ export const Job = z.object({
   /** When it came back: a cut, or that its reviewer is through. */
   back: z.optional(Moment),
   ended: z.optional(Moment),
+  /** Earlier times that it lay with them and came back. */
+  turns: z.optional(z.array(z.object({ given: Moment, back: Moment }))),
   asked: z.array(HelperQuestion),
   ...stamps,
 })

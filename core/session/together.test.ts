@@ -109,7 +109,14 @@ test('what waits for something required that comes later is not filmed before it
 
 test('the day that is kept for it is taken, weekly or once a month, unless something would come late', () => {
   const preferred = { film: [2] }
-  const records = world(['e1', 'e2'])
+  const shooting = world(['e1', 'e2'])
+  // Of what is due already none is put off to that day.
+  const records = {
+    ...shooting,
+    steps: new Map(
+      [...shooting.steps].map(([id, s]) => [id, { ...s, lead: { kind: 'before' as const, days: 3 } }]),
+    ),
+  }
   const weekly = togetherFor('film', of(records, { settings: { setup: { film: 45 }, preferred } }))
   expect(weekly).toMatchObject({ day: '2026-11-25', standing: true })
   expect(isKeptFor('film', '2026-12-02', { preferred, monthly: { film: 1 } })).toBe(true)

@@ -36,8 +36,8 @@ test('whose move it is: mine, of whom it waits on, or of who does the next step'
   expect(move(world)).toEqual({ who: 'me', waits: false })
   // Something else can be done meanwhile.
   expect(move(waits)).toEqual({ who: 'me', waits: false })
-  expect(move(handed)).toEqual({ who: 'Bo', waits: false })
-  expect(peopleOf(viewOf(waits).cards)).toEqual({ movers: [], waited: ['Ines'] })
+  expect(move(handed)).toEqual({ who: 'me', waits: false })
+  expect(peopleOf(viewOf(waits).cards)).toEqual({ movers: ['Ines'], waited: ['Ines'] })
   expect(peopleOf(viewOf(handed).cards)).toEqual({ movers: ['Bo'], waited: [] })
 })
 

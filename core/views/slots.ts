@@ -20,6 +20,18 @@ export function moveOf(card: Card): { who: string; waits: boolean } | undefined 
   return waited !== undefined && !next.free ? { who: waited, waits: true } : { who: 'me', waits: false }
 }
 
+/**
+ * Everyone who can move an episode on now: oneself as `me`, whom it waits on, and who does one of its steps; none once it
+ * is ready.
+ */
+export function moversOf(card: Card): string[] {
+  const move = moveOf(card)
+  if (!move) return []
+  const free = card.standing.steps.filter((s) => s.left && (s.free || s.step.waiting))
+  const who = free.map(({ step }) => step.waiting?.who ?? step.owner)
+  return [...new Set([...(who.includes('me') ? ['me'] : []), move.who, ...who])]
+}
+
 /** What the rows of Slots are narrowed to. */
 export type Narrowing =
   | { kind: 'all' | 'ready' | 'work' | 'late' | 'open' }
@@ -43,7 +55,7 @@ export function fits(row: SlotRow, by: Narrowing): boolean {
     case 'waits':
       return card !== undefined && waitsOn(card).includes(by.who)
     case 'move':
-      return card !== undefined && moveOf(card)?.who === by.who
+      return card !== undefined && moversOf(card).includes(by.who)
   }
 }
 
@@ -51,7 +63,7 @@ export function fits(row: SlotRow, by: Narrowing): boolean {
 export function peopleOf(cards: readonly Card[]): { movers: string[]; waited: string[] } {
   const named = (names: string[]) => [...new Set(names)].sort()
   return {
-    movers: named(cards.flatMap((c) => moveOf(c)?.who ?? []).filter((w) => w !== 'me')),
+    movers: named(cards.flatMap(moversOf).filter((w) => w !== 'me')),
     waited: named(cards.flatMap(waitsOn)),
   }
 }

@@ -137,7 +137,9 @@ function jobsOf({ working, jobs, cuts }: TodayOf): Today['jobs'] {
   const all = [...cuts]
   return openJobs(jobs).flatMap((job) => {
     const card = working.find((c) => c.episode.id === job.episode)
-    if (!card) return []
+    const question = job.asked.findLast((q) => (q.answer ?? '') === '')?.text ?? ''
+    // What came back is work of one's own, and stands in the order of the day.
+    if (!card || (job.kind === 'cut' && job.back !== undefined && question === '')) return []
     const cut = all.filter((c) => c.episode === job.episode).sort((a, b) => b.number - a.number)[0]
     const theirs = job.kind === 'cut' ? (cut?.notes.filter((n) => n.kind === 'to do' && !n.mine) ?? []) : []
     const done = theirs.filter((n) => n.done !== undefined).length
@@ -147,13 +149,13 @@ function jobsOf({ working, jobs, cuts }: TodayOf): Today['jobs'] {
         card,
         stage: card.standing.stages.find((s) => s.stage.kind === 'edit')?.stage.id ?? '',
         says: [
-          job.opened === undefined ? 'not opened yet' : '',
+          job.opened === undefined && job.back === undefined ? 'not opened yet' : '',
           theirs.length > 0 ? `${done} of ${theirs.length} ticked` : '',
           job.back === undefined ? '' : job.kind === 'review' ? 'through' : 'handed back',
         ]
           .filter(Boolean)
           .join(', '),
-        question: job.asked.findLast((q) => (q.answer ?? '') === '')?.text ?? '',
+        question,
       },
     ]
   })

@@ -4,7 +4,7 @@ import type { Day, WorkGroup } from '../records'
 import { monthName, sayDay } from '../rhythm/days'
 import { sayMinutes } from '../script/timecode'
 import type { Card } from './card'
-import { lampKinds, moveOf } from './slots'
+import { lampKinds, moversOf } from './slots'
 
 /** Some of the work under one heading. */
 export interface WorkRows {
@@ -39,7 +39,7 @@ export function minutesLeft({ standing }: Card): number {
   return sum(standing.steps, (s) => (s.left ? s.minutesLeft : 0))
 }
 
-/** Under which headings an episode stands: one, but for topics, of which it may have several. */
+/** Under which headings an episode stands: one, but for topics and moves, of which it may have several. */
 function headingsOf(
   card: Card,
   by: WorkGroup,
@@ -71,12 +71,10 @@ function headingsOf(
       return month === undefined ? one('', 'Without a date', '~') : one(month, monthName(`${month}-01`))
     }
     case 'move': {
-      const who = moveOf(card)?.who
-      return who === undefined
+      const who = moversOf(card)
+      return who.length === 0
         ? one('', 'Nobody’s move', '~')
-        : who === 'me'
-          ? one('me', 'My move', ' ')
-          : one(who, `${who}’s move`)
+        : who.flatMap((w) => (w === 'me' ? one('me', 'My move', ' ') : one(w, `${w}’s move`)))
     }
   }
 }

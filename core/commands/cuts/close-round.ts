@@ -1,9 +1,10 @@
 import { median } from 'd3-array'
-import type { Id, Records, Step } from '../../records'
+import type { Cut, Id, Records, Step } from '../../records'
 import { ok, refused } from '../../result'
-import { type Change, type Command, momentOf, putRecord, removeRecord } from '../change'
+import { type Change, type Command, type Context, merged, momentOf, putRecord, removeRecord } from '../change'
 import { recipeFor, stepsOf } from '../of-episode'
 import { settingsOf } from '../work/logged'
+import { madeByHelper, roundEnded, roundOpened } from './helper-round'
 import { isRound, nameOf, openCut, roundId } from './of-cut'
 
 /** Minutes that a round of changes takes where none was logged yet. */
@@ -16,11 +17,8 @@ function roundMinutes({ steps }: Pick<Records, 'steps'>): number {
 }
 
 /** The step that a further round brings, before what is left of the edit; nothing where its recipe has none. */
-function roundStep(
-  records: Records,
-  cut: { episode: Id; number: number; from: string },
-  at: string,
-): Change[] {
+function roundStep(records: Records, cut: Cut, context: Context): Change[] {
+  const at = momentOf(context)
   const episode = records.episodes.get(cut.episode)
   const recipe = episode && recipeFor(records, episode)
   const stage = recipe?.stages.find((s) => s.kind === 'edit')
@@ -47,7 +45,7 @@ function roundStep(
     createdAt: at,
     updatedAt: at,
   }
-  return [putRecord(records, 'steps', step)]
+  return [putRecord(records, 'steps', madeByHelper(records, step, cut, context))]
 }
 
 /**
@@ -70,7 +68,10 @@ export const closeRound: Command<{ cut: Id; as: 'approved' | 'another' }> = (
   const closed = putRecord(records, 'cuts', { ...cut.value, closed: { kind: as, at }, updatedAt: at })
   if (as === 'another')
     return ok({
-      changes: [closed, ...roundStep(records, cut.value, at)],
+      changes: merged(
+        [closed, ...roundStep(records, cut.value, context)],
+        roundEnded(records, cut.value, as, context),
+      ),
       sentence: `Asked for another round after ${nameOf(records, cut.value)}`,
       about: [of],
     })
@@ -88,6 +89,7 @@ export const closeRound: Command<{ cut: Id; as: 'approved' | 'another' }> = (
             }),
           ]
         : []),
+      ...roundEnded(records, cut.value, as, context),
     ],
     sentence: `Approved ${nameOf(records, cut.value)}`,
     about: [of],
@@ -120,6 +122,7 @@ export const reopenRound: Command<{ cut: Id }> = (records, { cut: id }, context)
     changes: [
       putRecord(records, 'cuts', { ...rest, updatedAt: momentOf(context) }),
       ...(isUntouched ? [removeRecord(records, 'steps', round.id)] : []),
+      ...roundOpened(records, cut, context),
     ],
     sentence: `Opened ${nameOf(records, cut)} again`,
     about: [cut.episode],

@@ -1,6 +1,8 @@
 import type { Cut, Id } from '../../records'
 import { ok, refused } from '../../result'
 import { type Command, momentOf, putRecord, removeRecord } from '../change'
+import { lookId } from '../../edit/rounds'
+import { lookMinutes } from './helper-round'
 import { nameOf, roundId, written } from './of-cut'
 
 /**
@@ -18,7 +20,20 @@ export const keepCut: Command<{ cut: Id; to: Partial<Pick<Cut, 'length' | 'from'
   const cut = records.cuts.get(id)
   if (!cut) return refused('This cut is no longer there.', 'cuts')
   const sentence = `Changed what is known of ${nameOf(records, cut)}`
-  const kept = written(records, { ...cut, ...to }, { sentence, merge: `cut ${id}` }, context)
+  const only = written(records, { ...cut, ...to }, { sentence, merge: `cut ${id}` }, context)
+  const look = records.steps.get(lookId(cut.episode, cut.number))
+  const minutes = lookMinutes(records, { ...cut, ...to })
+  const isLonger = to.length !== undefined && look?.doneAt === undefined && look?.minutes !== minutes
+  const kept =
+    look && isLonger
+      ? {
+          ...only,
+          changes: [
+            ...only.changes,
+            putRecord(records, 'steps', { ...look, minutes, updatedAt: momentOf(context) }),
+          ],
+        }
+      : only
   const episode = records.episodes.get(cut.episode)
   const isOfEdit =
     cut.closed?.kind === 'approved' &&

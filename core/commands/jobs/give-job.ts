@@ -13,19 +13,22 @@ function editStep(records: Records, episode: Id): Step | undefined {
   return stage && stepsOf(records, episode).find((s) => s.stage === stage.id && s.doneAt === undefined)
 }
 
-/** The steps that wait for what lies with a helper, waiting no longer. */
-export function waitingEnded(records: Records, job: Job, at: string): Change[] {
+/** The steps that wait for what lies with a helper, waiting no longer, and one's own again. */
+function waitingEnded(records: Records, job: Job, at: string): Change[] {
   return stepsOf(records, job.episode)
-    .filter((s) => waitsFor(job, s.waiting))
+    .filter(
+      (s) =>
+        s.doneAt === undefined && (waitsFor(job, s.waiting) || (job.kind === 'cut' && s.owner === job.who)),
+    )
     .map((s) => {
       const { waiting: _ended, ...rest } = s
-      return putRecord(records, 'steps', { ...rest, updatedAt: at })
+      return putRecord(records, 'steps', { ...rest, owner: 'me', updatedAt: at })
     })
 }
 
 /**
- * Gives a job to a helper: it lies on their desk from now on, with a page of its own, and the next step of the edit waits
- * on them. `id` is the job's.
+ * Gives a job to a helper: it lies on their desk from now on, with a page of its own, and the next step of the edit is
+ * theirs and waits on them. `id` is the job's.
  *
  * Refused:
  * - “This episode is no longer there.”
@@ -57,6 +60,7 @@ export const giveJob: Command<Pick<Job, 'id' | 'episode' | 'kind' | 'who' | 'par
         ? [
             putRecord(records, 'steps', {
               ...step,
+              owner: name,
               waiting: { who: name, what, since: todayOf(records, context) },
               updatedAt: at,
             }),

@@ -8,10 +8,10 @@ import { ok, refused } from '../../result'
 import { thingsOf } from '../../release/when'
 import { type Change, type Command, type Context, merged, momentOf, putRecord, withChanges } from '../change'
 import { beginCut } from '../cuts/begin-cut'
+import { lookStep } from '../cuts/helper-round'
 import { changeNote, noteOnCut } from '../cuts/note-on-cut'
 import { handOver } from '../release/hand-over'
 import { scheduleRelease } from '../release/schedule-release'
-import { waitingEnded } from './give-job'
 
 /** What a letter came to: its changes and a sentence, or why the desk's own word stood. */
 type Came = { changes: Change[]; sentence: string } | { over: string }
@@ -125,7 +125,7 @@ function noted(records: Records, job: Job, { text }: Deed<'note'>, context: Cont
     : { over: came.problem.sentence }
 }
 
-/** The next cut is there: its round begins, and nothing waits on its maker any more. */
+/** The next cut is there: its round begins, and looking at it is a step of one's own. */
 function cameBack(
   records: Records,
   job: Job,
@@ -149,10 +149,17 @@ function cameBack(
   const at = momentOf(context)
   const asked = says.trim() === '' ? [] : [{ id: letter, text: says.trim(), at }]
   const after = withChanges(records, came.value.changes)
+  const cut = cutsOf(after, job.episode).at(-1)
   return {
     changes: merged(came.value.changes, [
-      putRecord(after, 'jobs', { ...job, back: at, asked: [...job.asked, ...asked], updatedAt: at }),
-      ...waitingEnded(after, job, at),
+      putRecord(after, 'jobs', {
+        ...job,
+        opened: job.opened ?? at,
+        back: at,
+        asked: [...job.asked, ...asked],
+        updatedAt: at,
+      }),
+      ...(cut ? lookStep(after, job, cut, context) : []),
     ]),
     sentence: `${job.who} handed back cut ${cutsOf(after, job.episode).length}`,
   }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { sayWhen, usualDays, type PersonMove } from '@core/partners/moves'
+import { usualDays } from '@core/helpers/jobs'
+import { sayWhen, type PersonMove } from '@core/partners/moves'
 import { sayDay } from '@core/rhythm/days'
 import { useLibrary } from '@app/stores/library'
 import { useMoment } from '@app/stores/moment'
