@@ -1,3 +1,4 @@
+import { max } from 'd3-array'
 import { isOthers } from '../plan/work'
 import { ranFor } from '../commands/work/logged'
 import type { Task, WorkBlock } from '../plan/task'
@@ -198,10 +199,7 @@ export function todayOf(of: TodayOf): Today {
       today: of.today,
       dated: of.dated,
       on: new Set([...named, ...following.map((f) => f.state.step.id)]),
-      latest: [...rest, ...(first ? [first] : [])].reduce(
-        (d, r) => ((r.state.due ?? '') > d ? (r.state.due ?? '') : d),
-        '',
-      ),
+      latest: max([running, first, ...blocks], (r) => r?.state.due) ?? '',
       figures: of.minutes,
     }),
     jobs,

@@ -1,3 +1,4 @@
+import { isLook } from '../../edit/rounds'
 import { workedSince } from '../../plan/worked'
 import type { Day, Id, Records, Step } from '../../records'
 import { ok, refused } from '../../result'
@@ -6,7 +7,7 @@ import { momentAt } from '../../rhythm/zone'
 import { sayMinutes } from '../../script/timecode'
 import { type Command, type Context, momentOf, putRecord } from '../change'
 import { stepOf, todayOf, zoneOf } from '../step-of'
-import { timed, withMinutes } from './logged'
+import { endsWithRound, timed, withMinutes } from './logged'
 
 /**
  * Where a step that was not timed is said to have taken less or more than planned: the share of its
@@ -35,6 +36,7 @@ function clockOf(
  * timer on it stops. More than the day has had so far is said. Refused for a day to come.
  *
  * Refused:
+ * - “… ends when you approve the cut or ask for another.”
  * - “That day is still to come. Choose one that has passed.”
  * - and what `stepOf` refuses
  */
@@ -46,6 +48,7 @@ export const endStep: Command<{
 }> = (records, { step: id, took, day, part }, context) => {
   const read = stepOf(records, id, context)
   if (!read.ok) return read
+  if (part === undefined && isLook(id)) return refused(endsWithRound(read.value), 'steps.doneAt')
   const today = todayOf(records, context)
   if (day !== undefined && day > today)
     return refused('That day is still to come. Choose one that has passed.', 'steps.doneAt')

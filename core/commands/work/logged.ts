@@ -46,3 +46,7 @@ export function timed(
     ],
   }
 }
+
+/** Why a look at what came back is not ended by a tick. */
+export const endsWithRound = ({ name }: Pick<Step, 'name'>): string =>
+  `${name} ends when you approve the cut or ask for another.`
