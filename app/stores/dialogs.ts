@@ -17,6 +17,8 @@ export type Dialog =
   | { kind: 'missed'; episode: Id }
   /** When and where an episode went out. */
   | { kind: 'released'; episode: Id }
+  /** An episode is to be scheduled though things are missing. */
+  | { kind: 'schedule'; episode: Id }
   | { kind: 'park'; episode: Id }
   | { kind: 'forecast'; episode: Id }
   | { kind: 'history'; episode: Id }

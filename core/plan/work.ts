@@ -77,7 +77,9 @@ export function openWork(
     if (wanted?.size === 0) continue
     const ids = new Set(undone.map((s) => s.step.id))
     const { weight } = importanceOf(episode, launches.values())
-    const out = standing.release && standing.release.at > now ? standing.release.day : undefined
+    // What is scheduled comes out by itself, and waits for nothing.
+    const waits = standing.release && standing.release.at > now && !standing.scheduled
+    const out = waits ? standing.release?.day : undefined
     for (const state of undone) {
       const { step } = state
       if (wanted && !wanted.has(step.id)) continue

@@ -1,6 +1,5 @@
 import type { Part, Recipe, Step } from '../records'
 import { partState, type PartState } from '../release/parts'
-import { isScheduled } from '../release/scheduled'
 import { partStep } from './part-steps'
 import type { StandingOf } from './progress'
 
@@ -37,7 +36,7 @@ function partsOf(recipe: Recipe): readonly Part[] {
  */
 export function bringing(of: StandingOf, required: readonly Part[], part: (p: Part) => PartState): Step[] {
   const { episode, recipe, steps } = of
-  if (episode.phase.kind !== 'work' || isScheduled(episode, of.show)) return []
+  if (episode.phase.kind !== 'work') return []
   return [...new Set([...required, ...partsOf(recipe)])].flatMap((p) => {
     const { state } = part(p)
     if (state === 'there') return []

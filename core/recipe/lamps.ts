@@ -30,8 +30,6 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   const release = releaseOf(episode, show)
   const isOut = episode.phase.kind === 'released'
   const scheduled = isScheduled(episode, show)
-  // Uploaded and scheduled is as good as out for all that comes before it.
-  const gone = isOut || scheduled
   const required = requiredParts(outlets)
   const seen = new Map<Part, PartState>()
   const part = (p: Part): PartState => {
@@ -65,8 +63,8 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   const follows = new Set(recipe.stages.filter((s) => s.kind === 'after').map((s) => s.id))
   const patience = episode.phase.kind === 'released' && episode.phase.planned ? followDays : followDaysOnce
   const isLong = isOut && release !== undefined && daysBetween(release.day, today) > patience
-  const letBe = (step: Step) => gone && (isLong || !(follows.has(step.stage) || step.spin !== undefined))
-  const moot = new Set(gone ? sorted.filter(letBe).map((s) => s.id) : [])
+  const letBe = (step: Step) => isOut && (isLong || !(follows.has(step.stage) || step.spin !== undefined))
+  const moot = new Set(isOut ? sorted.filter(letBe).map((s) => s.id) : [])
   const steps = row.map(({ step, needs }): StepState => {
     const isDone = done.get(step.id) ?? false
     const before = early.get(step.stage)
@@ -108,7 +106,7 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     ]
     const begun = stage.after.every((id) => lit.get(id) ?? true) && open.length === 0
     const lamp =
-      gone && stage.kind !== 'after'
+      isOut && stage.kind !== 'after'
         ? { state: 'lit' as const, share: 1 }
         : stage.kind === 'after' && !begun
           ? { state: 'dark' as const, share: 0 }
@@ -125,15 +123,14 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   })
   const before = stages.filter((s) => s.stage.kind !== 'after')
   const asked = required.map(part)
-  const missing = scheduled ? [] : missingOf(before, asked)
+  const missing = missingOf(before, asked)
   const next = nextOf(steps.filter((s) => s.left))
   const where = stages.find((s) => s.lamp.state !== 'lit')
   const late = Math.max(0, ...before.flatMap((s) => s.lamp.late ?? 0))
   return {
     stages,
     steps,
-    ready:
-      scheduled || (before.every((s) => s.lamp.state === 'lit') && asked.every((p) => p.state === 'there')),
+    ready: before.every((s) => s.lamp.state === 'lit') && asked.every((p) => p.state === 'there'),
     scheduled,
     missing,
     live: early.size > 0,

@@ -79,7 +79,7 @@ export interface EpisodeProgress {
   ready: boolean
   /** It was put on a slot that is nearer than its work usually takes. */
   notice?: Notice
-  /** Uploaded, and comes out by itself: nothing before the release is left to do. */
+  /** Uploaded, and comes out by itself, whatever is still missing. */
   scheduled: boolean
   missing: Missing[]
   /** Days late of the most overdue required step before release. */

@@ -13,7 +13,8 @@ import { tickStep } from '../commands/work/tick-step'
 import { stateOf } from '../plan/state'
 import { followDays } from '../recipe/progress'
 import type { Records } from '../records'
-import { lateBy, onTimeOf } from '../results/on-time'
+import { likelyOut } from './likely-out'
+import { lateBy, onTimeOf, sayOnTime } from '../results/on-time'
 import { sayState } from '../views/state-words'
 import { addressOf, readAddress } from './address'
 
@@ -71,18 +72,45 @@ test('two days late is kept as two days late, a quarter past is on time, and bot
   expect(refusalOf(correctRelease(placed, { ...soon, addresses: {} }, saturday))).toMatch(/Only what is out/)
 })
 
-test('scheduled, nothing before the release is left to do, until it is moved', () => {
+test('scheduled, it waits for nothing, and what is missing stays listed and left to do', () => {
   const scheduled = after(placed, scheduleRelease(placed, { episode: 'e0', scheduled: true }, context))
   const standing = (r: Records) => stateOf(r, context.now).working[0]?.standing
-  expect(standing(placed)).toMatchObject({ scheduled: false, ready: false })
-  expect(standing(placed)?.late).toBeGreaterThan(0)
-  expect(standing(scheduled)).toMatchObject({ scheduled: true, ready: true, missing: [] })
-  expect(standing(scheduled)?.late).toBeUndefined()
-  const left = standing(scheduled)?.steps.filter((s) => s.left) ?? []
-  expect(left.map((s) => s.step.name)).toEqual(['Answer the first letters'])
+  const [was, is] = [standing(placed), standing(scheduled)]
+  expect(was).toMatchObject({ scheduled: false, ready: false })
+  expect(is).toMatchObject({ scheduled: true, ready: false, late: was?.late })
+  expect(is?.missing).toEqual(was?.missing)
+  expect(is?.stages.map((s) => s.lamp)).toEqual(was?.stages.map((s) => s.lamp))
+  expect(is?.steps.filter((s) => s.left)).toEqual(was?.steps.filter((s) => s.left))
+  expect(stateOf(scheduled, context.now).open.tasks.flatMap((t) => t.release ?? [])).not.toContain(
+    is?.release?.day,
+  )
   const moved = after(scheduled, placeOnSlot(scheduled, { episode: 'e0', day: '2026-12-03' }, context))
   expect(standing(moved)?.scheduled).toBe(false)
   expect(refusalOf(scheduleRelease(bare, { episode: 'e0', scheduled: true }, context))).toMatch(/in work/)
+})
+
+test('it was most likely out at its time, but for what was ended after it', () => {
+  const standing = (r: Records) => {
+    const found = stateOf(r, context.now).working[0]?.standing
+    if (!found) throw new Error('not in work')
+    return found
+  }
+  const saturday = at('2026-11-28T10:00:00Z')
+  const slot = standing(placed).release?.at
+  expect(likelyOut(standing(placed), context.now)).toBe(context.now)
+  expect(likelyOut(standing(placed), saturday.now)).toBe(slot)
+  const [step] = standing(placed).steps.filter((s) => s.left && s.step.part === undefined)
+  const later = after(placed, tickStep(placed, { step: step?.step.id ?? '', done: true }, saturday))
+  expect(likelyOut(standing(later), saturday.now)).toBe(saturday.now)
+  const scheduled = after(later, scheduleRelease(later, { episode: 'e0', scheduled: true }, context))
+  expect(likelyOut(standing(scheduled), saturday.now)).toBe(slot)
+})
+
+test('what goes out before its day is early, and is not counted as on time', () => {
+  const early = after(placed, markReleased(placed, { episode: 'e0' }, context))
+  expect(lateBy(episodeOf(early), zone)).toBe(-2)
+  expect(onTimeOf([{ episode: episodeOf(early), zone }])).toEqual({ known: 1, onTime: 0 })
+  expect([sayOnTime(-1), sayOnTime(0), sayOnTime(2)]).toEqual([', 1 day early', ', on time', ', 2 days late'])
 })
 
 test('what follows a release is work until it is done, or some months have passed', () => {

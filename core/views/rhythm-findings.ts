@@ -53,6 +53,7 @@ export function promised(
 ): Finding {
   const known = frames.filter((f) => f.late !== undefined)
   const late = known.filter((f) => (f.late ?? 0) > 0)
+  const early = known.filter((f) => (f.late ?? 0) < 0)
   const next = coming.find((c) => c.standing.late !== undefined)
   const more = [
     late.length > 0
@@ -62,6 +63,7 @@ export function promised(
           .join(', ')}.`
       : '',
     next ? `${next.number} may be ${late.length === 0 ? 'the first' : 'next'}.` : '',
+    early.length > 0 ? `${early.map((f) => f.number).join(', ')} went out early.` : '',
     skipped.length > 0 ? `${skipped.length} skipped.` : '',
   ].filter(Boolean)
   return {
@@ -69,7 +71,7 @@ export function promised(
     says:
       known.length === 0
         ? 'Nothing went out in this time.'
-        : `${known.length - late.length} of ${known.length} went out on their day.`,
+        : `${known.length - late.length - early.length} of ${known.length} went out on time.`,
     more: more.join(' '),
     deed: next && {
       label: `See what mends ${next.number}`,

@@ -60,7 +60,7 @@ const view = (of: readonly Made[] = made) =>
 
 test('every sentence says what the figures hold, with the number of its cases', () => {
   const { promise, lead, worth, path, estimates } = view().findings
-  expect(promise.says).toBe('11 of 12 went out on their day.')
+  expect(promise.says).toBe('11 of 12 went out on time.')
   expect(promise.more).toBe('#5 was 2 d late.')
   expect(lead.says).toBe('Ready 3.2 days ahead.')
   expect(worth.says).toBe('One beat the usual by half or more, on no more hours than most.')

@@ -9,6 +9,7 @@ import { spinName } from '@core/release/spin-offs'
 import { inItsWords } from '@core/release/spin-parts'
 import { frameOf } from '@core/pictures/frame'
 import { strictest } from '@core/release/parts'
+import { likelyOut } from '@core/release/likely-out'
 import { scheduledSince } from '@core/release/when'
 import { isSeen, leadOf, releaseView } from '@core/views/release'
 import { useCards } from '@app/stores/cards'
@@ -52,12 +53,16 @@ export function useRelease() {
   function say(t: Going, state: HandState) {
     const on = since(t, state) === undefined
     const episode = t.card.episode.id
-    if (isMain(t) && state === 'scheduled') void library.perform(scheduleRelease, { episode, scheduled: on })
+    if (isMain(t) && state === 'scheduled' && on && t.card.standing.missing.length > 0)
+      dialogs.show({ kind: 'schedule', episode })
+    else if (isMain(t) && state === 'scheduled')
+      void library.perform(scheduleRelease, { episode, scheduled: on })
     else if (isMain(t) && state === 'live') {
       const { taken } = t.handed
       if (on && t.at <= moment.now)
         void library.perform(markReleased, {
           episode,
+          at: likelyOut(t.card.standing, moment.now),
           ...(taken ? { addresses: { [t.key]: taken.address } } : {}),
         })
       else dialogs.show({ kind: 'released', episode })

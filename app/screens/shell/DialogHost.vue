@@ -11,6 +11,7 @@ const FillSlot = defineAsyncComponent(() => import('../schedule/FillSlot.vue'))
 const KeepSlot = defineAsyncComponent(() => import('../schedule/KeepSlot.vue'))
 const MissedSlot = defineAsyncComponent(() => import('../schedule/MissedSlot.vue'))
 const ReleasedSheet = defineAsyncComponent(() => import('../schedule/ReleasedSheet.vue'))
+const ScheduleSheet = defineAsyncComponent(() => import('../schedule/ScheduleSheet.vue'))
 const ParkEpisode = defineAsyncComponent(() => import('../schedule/ParkEpisode.vue'))
 const ForecastPanel = defineAsyncComponent(() => import('../week/ForecastPanel.vue'))
 const HistoryPanel = defineAsyncComponent(() => import('../episode/HistoryPanel.vue'))
@@ -34,6 +35,7 @@ onMounted(() => {
     <KeepSlot v-else-if="dialogs.open.kind === 'keep'" :vacant="dialogs.open.slot" />
     <MissedSlot v-else-if="dialogs.open.kind === 'missed'" :id="dialogs.open.episode" />
     <ReleasedSheet v-else-if="dialogs.open.kind === 'released'" :id="dialogs.open.episode" />
+    <ScheduleSheet v-else-if="dialogs.open.kind === 'schedule'" :id="dialogs.open.episode" />
     <ParkEpisode v-else-if="dialogs.open.kind === 'park'" :id="dialogs.open.episode" />
     <ForecastPanel
       v-else-if="dialogs.open.kind === 'forecast'"

@@ -4,6 +4,7 @@ import { useTimeout } from '@vueuse/core'
 import { markReleased } from '@core/commands/release'
 import { startStep, stopStep } from '@core/commands/work'
 import { layOnDay } from '@core/commands/week'
+import { likelyOut } from '@core/release/likely-out'
 import { toLookBack } from '@core/views/looking-back'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
@@ -83,14 +84,17 @@ function pull({ step, from, minutes }: { step: string; from: string; minutes: nu
   void library.perform(layOnDay, { step, day: moment.today, from: laid ? from : undefined, minutes })
 }
 const several = useTemplateRef<InstanceType<typeof WereTheyOut>>('several')
-async function out() {
+/** Says that it is out, at a moment or when it most likely was. */
+async function out(said?: number) {
   if (several.value) {
     await several.value.answer()
     return
   }
   if (!overdue.value) return
   const first = cards.released.length === 0
-  const done = await library.perform(markReleased, { episode: overdue.value.episode.id })
+  const { episode, standing } = overdue.value
+  const at = said ?? likelyOut(standing, moment.now)
+  const done = await library.perform(markReleased, { episode: episode.id, at })
   if (done.ok && first)
     library.say('The Catalogue has joined the bar: what has gone out is kept there.', 'done', [
       done.value.line ?? 0,
@@ -113,7 +117,9 @@ useKeymap(todayKeys, {
     const { running, first } = today.value
     if (!running && first && !first.whole) endHere({ ...first, whole: true }, 'as planned')
   },
-  out,
+  out: () => {
+    void out()
+  },
 })
 </script>
 
@@ -123,7 +129,7 @@ useKeymap(todayKeys, {
       ><DayBar :blocks="today.blocks" @pull="pulling = workload.figuresOf(moment.today).free"
     /></template>
     <WereTheyOut v-if="cards.overdue.length > 1" ref="several" />
-    <IsItOut v-else-if="overdue" :card="overdue" @out="out" />
+    <IsItOut v-else-if="overdue" :card="overdue" @out="out($event)" />
     <RunningStep v-if="today.running" :step="today.running" />
     <LeftOver v-if="workload.leftOver.length > 0" />
     <SessionToday v-for="s in today.sessions" :key="s.id" :session="s" :quiet="today.running !== undefined" />

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { Download } from '@lucide/vue'
 import { chartCsv } from '@core/formats/chart-csv'
+import { sayOnTime } from '@core/results/on-time'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
 import { catalogueTable, type CatalogueRow } from '@core/views/catalogue'
@@ -53,8 +54,7 @@ const lead = computed(() => {
     : `${rows.value.length} of ${all.value.length}`
 })
 function when(r: CatalogueRow): string {
-  const late = r.late === undefined ? '' : r.late === 0 ? ', on time' : `, ${r.late} d late`
-  return `${sayDay(r.day, moment.today)}, ${sayAway(r.day, moment.today)}${late}`
+  return `${sayDay(r.day, moment.today)}, ${sayAway(r.day, moment.today)}${sayOnTime(r.late)}`
 }
 function save() {
   const { columns, rows: cells } = catalogueTable(sorted.value)

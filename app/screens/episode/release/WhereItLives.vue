@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { CalendarCheck } from '@lucide/vue'
 import { scheduleRelease } from '@core/commands/release'
 import type { Card } from '@core/views/card'
-import { lateBy } from '@core/results/on-time'
+import { lateBy, sayOnTime } from '@core/results/on-time'
 import { sayDay } from '@core/rhythm/days'
 import { useAddresses } from '@app/stores/addresses'
 import { useDialogs } from '@app/stores/dialogs'
@@ -29,11 +29,12 @@ const isStale = computed(
 const out = computed(() => {
   const { release } = card.standing
   const late = lateBy(card.episode, card.show.zone)
-  const punctual = late === undefined ? '' : late === 0 ? ', on time' : `, ${late} d late`
-  return release ? `${sayDay(release.day, moment.today)} ${release.time}${punctual}` : ''
+  return release ? `${sayDay(release.day, moment.today)} ${release.time}${sayOnTime(late)}` : ''
 })
 function schedule(scheduled: boolean) {
-  void library.perform(scheduleRelease, { episode: card.episode.id, scheduled })
+  if (scheduled && card.standing.missing.length > 0)
+    dialogs.show({ kind: 'schedule', episode: card.episode.id })
+  else void library.perform(scheduleRelease, { episode: card.episode.id, scheduled })
 }
 </script>
 
@@ -58,8 +59,10 @@ function schedule(scheduled: boolean) {
       </button>
       <p v-else class="flex items-center gap-2">
         <span class="sub flex-1"
-          >It comes out by itself, {{ sayDay(card.standing.release.day) }}
-          {{ card.standing.release.time }}.</span
+          >Scheduled for {{ sayDay(card.standing.release.day) }} {{ card.standing.release.time
+          }}<template v-if="card.standing.missing.length > 0"
+            >, with {{ card.standing.missing.length }} still missing</template
+          >.</span
         ><button class="btn btn-small" @click="schedule(false)">Not after all</button>
       </p>
     </template>

@@ -69,7 +69,9 @@ const says = computed(() => {
           ><strong class="font-semibold">{{ outlook }}</strong
           >: {{ reason }}</span
         ><span v-else class="truncate">{{
-          card.standing.scheduled ? 'scheduled' : (card.standing.next?.step.name ?? sayState(card.standing))
+          card.standing.scheduled
+            ? sayState(card.standing)
+            : (card.standing.next?.step.name ?? sayState(card.standing))
         }}</span></span
       ></template
     >

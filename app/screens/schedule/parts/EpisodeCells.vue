@@ -124,7 +124,7 @@ const keyed = keysOn(slotsKeys, {
     <span v-else-if="s.lamp?.state === 'waiting'" class="note text-sea">waits</span>
   </td>
   <td class="pl-4">
-    <template v-if="card.standing.next && !card.standing.scheduled"
+    <template v-if="card.standing.next"
       ><span class="block font-medium leading-[18px]">{{ card.standing.next.step.name }}</span
       ><span class="sub"
         ><template v-if="card.standing.next.late"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { likelyOut } from '@core/release/likely-out'
 import { sayDay } from '@core/rhythm/days'
 import { sayLeft } from '@core/rhythm/zone'
 import type { Card } from '@core/views/card'
@@ -10,9 +12,19 @@ import { todayKeys } from '../keymap'
 
 /** A release whose moment has passed: has it gone out? */
 const { card } = defineProps<{ card: Card }>()
-const emit = defineEmits<{ out: [] }>()
+const emit = defineEmits<{ out: [at: number] }>()
 const moment = useMoment()
 const dialogs = useDialogs()
+/** The two answers, what is more likely first. */
+const answers = computed(() => {
+  const planned = card.standing.release?.at ?? moment.now
+  const isPlanned = likelyOut(card.standing, moment.now) === planned
+  const all = [
+    { name: `Yes, at ${card.standing.release?.time ?? 'its time'}`, at: planned },
+    { name: 'Yes, just now', at: moment.now },
+  ]
+  return isPlanned ? all : all.reverse()
+})
 </script>
 
 <template>
@@ -35,8 +47,14 @@ const dialogs = useDialogs()
     <button class="btn" @click="dialogs.show({ kind: 'released', episode: card.episode.id })">
       When and where…
     </button>
-    <button class="btn btn-main" @click="emit('out')">
-      Yes, it is out <KeySign :line="todayKeys.lines.out" />
+    <button
+      v-for="(a, i) in answers.toReversed()"
+      :key="a.name"
+      class="btn"
+      :class="i === 1 ? 'btn-main' : ''"
+      @click="emit('out', a.at)"
+    >
+      {{ a.name }} <KeySign v-if="i === 1" :line="todayKeys.lines.out" />
     </button>
   </section>
 </template>
