@@ -9,6 +9,14 @@ export function waitsFor(job: Job, waiting: Step['waiting']): boolean {
   return job.kind === 'cut' && waiting?.who === job.who && waiting.what === cutWait
 }
 
+/** Whether a step is what a job is about: its own move is the job's. */
+export function isOfJob(job: Job, { episode, owner, waiting, kind }: Step): boolean {
+  return (
+    job.episode === episode &&
+    (waitsFor(job, waiting) || (job.kind === 'cut' && kind === 'edit' && owner === job.who))
+  )
+}
+
 /** The jobs that lie with helpers now, the first given first. */
 export function openJobs(jobs: Iterable<Job>): Job[] {
   return [...jobs].filter((j) => j.ended === undefined).sort((a, b) => ascending(a.given, b.given))

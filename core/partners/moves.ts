@@ -1,6 +1,7 @@
 import { ascending } from 'd3-array'
 import type { Day, Episode, Id, Job, Records, Step } from '../records'
 import { daysBetween, sayDay } from '../rhythm/days'
+import { isOfJob, openJobs } from '../helpers/jobs'
 import { dealMoves, type DealMove } from './deal-next'
 import type { DealView } from './deal-view'
 import { folded } from './names'
@@ -41,7 +42,9 @@ export function movesOfPerson(
   const moves: PersonMove[] = [
     ...known.guestOf.flatMap((e) => guestMoves(records, known, e, today, released)),
     ...known.jobs.flatMap((j) => jobMoves(records, j)),
-    ...[...known.holds, ...known.owns].flatMap((s) => stepMoves(records, s)),
+    ...[...new Set([...known.holds, ...known.owns])]
+      .filter((s) => !openJobs(known.jobs).some((j) => isOfJob(j, s)))
+      .flatMap((s) => stepMoves(records, s)),
     ...deals.flatMap((view) =>
       dealMoves(records, view, today).map((move): PersonMove => ({
         ...{ who: move.who, what: move.what },

@@ -64,16 +64,15 @@ export function documentOf(sections: readonly Section[], newId: () => string): J
     ...(beats.length > 0
       ? beats
       : [{ id: newId(), delivery: 'camera' as const, text: '', hold: 0, cues: [] }]
-    ).map((beat) => ({
-      type: 'beat',
-      attrs: {
-        id: beat.id,
-        delivery: beat.delivery,
-        hold: beat.hold,
-        loose: beat.cues.filter((c) => !isAnchored(c, beat.text)),
-      },
-      content: pieces(beat),
-    })),
+    ).map((beat) => {
+      // Whatever else a beat says of itself stands in its attributes, so that nothing of it is left out.
+      const { text, cues, emphasis: _inMarks, ...attrs } = beat
+      return {
+        type: 'beat',
+        attrs: { ...attrs, loose: cues.filter((c) => !isAnchored(c, text)) },
+        content: pieces(beat),
+      }
+    }),
   ])
   return { type: 'doc', content }
 }
@@ -119,8 +118,9 @@ export function beatOf(node: Node): Beat {
       const { name } = mark.type
       return name === 'bold' || name === 'italic' ? [{ kind: name, from, to }] : []
     })
+    const given = Object.entries(node.attrs).filter(([, v]) => v !== undefined && v !== null)
     beat = Beat.parse({
-      ...node.attrs,
+      ...Object.fromEntries(given),
       text,
       cues: [...cues, ...looseIn(node.attrs['loose'])],
       ...(emphasis.length > 0 ? { emphasis } : {}),

@@ -261,3 +261,92 @@ test('takes, how a shot is filmed and where a remark was noted go through the ed
   const doc = schema.nodeFromJSON(documentOf(kept, newId))
   expect(sectionsOf(doc)).toEqual(kept)
 })
+
+describe('whatever a script holds', () => {
+  const promised = fc.option(
+    fc.constantFrom({ kind: 'read' as const }, { kind: 'offer' as const, offer: 'drawings', wording: 'w1' }),
+    { nil: undefined },
+  )
+  const someCue = (id: string) =>
+    fc.record({
+      id: fc.constant(id),
+      kind: fc.constantFrom('shot' as const, 'graphic' as const, 'find' as const),
+      text: fc.constantFrom('', 'adze'),
+      got: fc.boolean(),
+      source: fc.constantFrom(undefined, 'the archive'),
+      takes: fc.constantFrom<Cue['takes'][]>(undefined, [
+        { id: `${id} take`, at: '2026-11-24T09:00:00.000Z', seconds: 12, kept: true, reason: '' },
+      ]),
+      range: fc.constantFrom(undefined, { from: 0, to: 2 }, { from: 1, to: 4 }),
+    })
+  const someBeat = (id: string) =>
+    fc
+      .record({
+        text: fc.constantFrom('', 'Tarred rope.', 'Two\nlines of it'),
+        delivery: fc.constantFrom('camera' as const, 'voice' as const),
+        hold: fc.constantFrom(0, 2.5),
+        promised,
+        bold: fc.boolean(),
+        cues: fc.tuple(someCue(`${id} a`), someCue(`${id} b`)),
+        many: fc.nat(2),
+      })
+      .map(({ bold, cues, many, text, promised: said, ...rest }) => ({
+        id,
+        ...rest,
+        text,
+        ...(said ? { promised: said } : {}),
+        ...(bold && text !== '' ? { emphasis: [{ kind: 'bold' as const, from: 0, to: 3 }] } : {}),
+        cues: cues.slice(0, many).map(({ range, source, takes, ...c }): Cue => ({
+          ...c,
+          ...(source === undefined ? {} : { source }),
+          ...(takes ? { takes } : {}),
+          ...(range && text !== '' ? range : {}),
+        })),
+      }))
+  const someScript = fc
+    .tuple(
+      someBeat('b1'),
+      someBeat('b2'),
+      someBeat('b3'),
+      fc.constantFrom<Section['serves'][]>(undefined, [0, 1]),
+    )
+    .map(([a, b, c, serves]): Section[] => [
+      { id: 's1', title: 'Opening', beats: [a, b], ...(serves ? { serves } : {}) },
+      { id: 's2', title: 'Close', beats: [c] },
+    ])
+  /** The same whatever the order of its cues. */
+  const sorted = (sections: readonly Section[]) =>
+    sections.map((s) => ({
+      ...s,
+      beats: s.beats.map((b) => ({ ...b, cues: [...b.cues].sort((x, y) => (x.id < y.id ? -1 : 1)) })),
+    }))
+
+  test('comes back from its document as it was: reads, offers, cues, takes and emphasis', () => {
+    fc.assert(
+      fc.property(someScript, (sections) => {
+        expect(sorted(sectionsOf(began(sections).doc))).toEqual(sorted(sections))
+      }),
+    )
+  })
+
+  test('outlives typing elsewhere, and coming back to the page', () => {
+    fc.assert(
+      fc.property(someScript, fc.constantFrom('b1', 'b2', 'b3'), (sections, where) => {
+        const typed = (from: readonly Section[]) => {
+          const state = at(began(from), where, 0)
+          return sectionsOf(state.apply(state.tr.insertText('So. ')).doc)
+        }
+        const twice = typed(typed(sections))
+        for (const [i, section] of sorted(twice).entries())
+          for (const [j, b] of section.beats.entries()) {
+            const before = sorted(sections)[i]?.beats[j]
+            if (b.id !== where) expect(b).toEqual(before)
+            expect([b.promised, b.cues.map((c) => c.id)]).toEqual([
+              before?.promised,
+              before?.cues.map((c) => c.id),
+            ])
+          }
+      }),
+    )
+  })
+})
