@@ -152,7 +152,7 @@ test('a diary of four weeks in Chicago, over the clock change: its days end with
     await page.clock.setSystemTime(at(day, 20))
     await comeBack(page, day % 7 === 0)
     await expect(page.getByRole('heading', { level: 1, name: headings(day) })).toBeVisible()
-    const out = page.getByRole('button', { name: /^Yes/ })
+    const out = page.getByRole('button', { name: /^Yes/ }).first()
     if (await out.isVisible()) await page.keyboard.press('y')
     if (day === 8) {
       await visit(page, '/week')

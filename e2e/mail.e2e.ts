@@ -117,7 +117,7 @@ test('a wish from the audience arrives as text, and whoever asked is listed when
   await desk.clock.setSystemTime(new Date('2026-11-26T18:00:00Z'))
   await look(desk)
   await desk.keyboard.press('1')
-  await desk.getByRole('button', { name: /Yes, it is out/ }).click()
+  await desk.getByRole('button', { name: /^Yes, at/ }).click()
   const told = desk.getByRole('region', { name: /Who wanted to be told/ })
   await expect(told).toContainText('mara@post.example')
   await told.getByRole('button', { name: 'Copy the message' }).click()

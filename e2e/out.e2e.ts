@@ -16,7 +16,7 @@ test('after “it is out” the letters to answer stand on Today and in the Week
   // A demo in which something was done is kept over midnight.
   await jot(page, 'A mast from a fallen larch')
   await later(page, '2026-11-26T18:00:00Z', '/today')
-  await page.getByRole('button', { name: /Yes, it is out/ }).click()
+  await page.getByRole('button', { name: /^Yes, at/ }).click()
   await expect(page.getByRole('heading', { name: 'Is it out?' })).toHaveCount(0)
 
   // On the next day they stand there, and later, while nothing else of it is asked for.
@@ -46,11 +46,16 @@ test('scheduled on Wednesday, answered for on Saturday, it was on time and its a
   await demo(page)
   await later(page, '2026-11-25T10:00:00Z', '/episode/ULP6/release')
   await page.getByRole('button', { name: 'Uploaded and scheduled' }).click()
-  await expect(page.getByText('It comes out by itself')).toBeVisible()
+  // What is missing is named once, and stays on the list.
+  const asked = page.getByRole('dialog', { name: 'Some things are still missing' })
+  await expect(asked.getByRole('list', { name: 'Still missing' })).toContainText('Watch it once, whole')
+  await asked.getByRole('button', { name: 'Schedule it anyway' }).click()
+  await expect(page.getByText(/^Scheduled for .*still missing\.$/)).toBeVisible()
   await stored(page)
   await visit(page, '/schedule')
   await expect(page.getByRole('button', { name: /#42 .*scheduled/ })).toBeVisible()
-  await expect(page.getByText('nothing left to do')).toBeVisible()
+  await expect(page.getByText('nothing left to do')).toHaveCount(0)
+  await expect(page.getByRole('row').filter({ hasText: 'Steaming oak ribs' })).toContainText(/due \w{3} \d+/)
 
   await later(page, '2026-11-28T10:00:00Z', '/today')
   await page.getByRole('button', { name: 'When and where…' }).click()

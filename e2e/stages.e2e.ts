@@ -68,7 +68,7 @@ test('a month is read as it stands, and narrowed to one kind', async ({ desk: pa
   await expect(november).toContainText(/\d+ h of all work in \d+ h/)
   // What a day lists of one show, it sums up of that show.
   await page.getByLabel('Which show or kind').selectOption({ label: 'Tern & Tiller' })
-  await expect(november.getByRole('listitem', { name: 'Wed 25 Nov' })).toContainText(/more, 5 h 40 in all/)
+  await expect(november.getByRole('listitem', { name: 'Wed 25 Nov' })).toContainText(/more, 4 h 40 in all/)
   await page.getByLabel('Which show or kind').selectOption('talk')
   await expect(
     november.getByRole('button', { name: /^HH 18 The lock at low water, talk, out/ }),

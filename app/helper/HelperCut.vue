@@ -56,7 +56,7 @@ const lead = computed(() =>
     <form class="panel p-4 grid gap-3" aria-labelledby="back" @submit.prevent="back">
       <h2 id="back">{{ page.back ? 'Handed back' : 'Hand back the cut' }}</h2>
       <p v-if="page.back" class="sub" role="status">
-        {{ here.waiting.value > 0 ? 'It is on its way to the desk.' : 'It has arrived.' }} If there is a newer
+        {{ here.isOnItsWay.value ? 'It is on its way to the desk.' : 'It has arrived.' }} If there is a newer
         one, hand that back the same way.
       </p>
       <div class="grid gap-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto] sm:items-end">

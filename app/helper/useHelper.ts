@@ -93,6 +93,8 @@ export function useHelper() {
         : undefined,
     ),
     waiting: computed(() => deeds.value.filter((d) => !d.sent).length),
+    /** A cut that was handed back here, and that the desk has not taken yet. */
+    isOnItsWay: computed(() => deeds.value.some((d) => d.deed.kind === 'back')),
     state,
     trouble,
     over,
