@@ -95,6 +95,6 @@ test('scheduled on Wednesday, answered for on Saturday, it was on time and its a
   await corrected.getByRole('textbox', { name: 'Day' }).fill('28 nov')
   await corrected.getByLabel('Time').fill('09:00')
   await corrected.getByRole('button', { name: 'Keep it' }).click()
-  await expect(page.getByText('Sat 28 Nov 09:00, 2 d late')).toBeVisible()
+  await expect(page.getByText('Sat 28 Nov 09:00, 2 days late')).toBeVisible()
   expect(context.pages()).toHaveLength(1)
 })
