@@ -15,7 +15,7 @@ export interface AlwaysLate {
 const same = 1
 
 /**
- * Stages of a recipe whose last step was done late by the same days in the releases given: of at least eight, three quarters a day late or
+ * Stages of a recipe whose last step was done late by the same days in the releases given: of at least ten, three quarters a day late or
  * more, and the middle half within a day of each other. Days late are those between its due day, by its lead, and the day it was done.
  */
 export function alwaysLate(made: readonly Made[], show: Pick<Show, 'recipe'>, recipe: Recipe): AlwaysLate[] {

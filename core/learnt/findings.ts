@@ -1,25 +1,56 @@
 import { group, max, median, quantile, sum } from 'd3-array'
 import type { Id, StageKind, StepKind } from '../records'
 import type { AgainstUsual } from '../results/usual'
-import { differ, differsFrom, enough } from './claims'
+import { claimsOf, enough, type Comparison } from './claims'
 import type { Made, StageSpan } from './made'
 
-/** How far ahead releases were ready: the middle of all, of the first ten and of the last ten. */
+/** How far ahead releases were ready, days: medians. */
 export interface LeadTime {
   cases: number
   all: number | undefined
-  first: number | undefined
-  last: number | undefined
-  /** The last ten differ from the first ten. */
-  isOther: boolean
-  /** The middle of those filmed on a day with another, and of those filmed alone; where they differ. */
+  /** Of the first ten and of the last ten, where they differ. */
+  rise: { first: number; last: number } | undefined
+  /** Of those filmed on a day with another, and of those filmed alone; where they differ. */
   together: { several: number; alone: number } | undefined
 }
 
 const ten = 10
 
-/** Lead times of releases in their order. */
-export function leadTime(made: readonly Made[]): LeadTime {
+/** Something of which it is not yet said whether it differs, and what it is compared with. */
+type Compared<T> = Omit<T, 'isOther'> & Comparison
+
+/** What a page of findings looks at, and which of its differences may be said. */
+export interface Findings {
+  lead: LeadTime
+  times: KindTimes[]
+  groups: GroupTimes[]
+}
+
+/** Lead times, estimates and groups of some releases in their order, judged together as one page. */
+export function findingsOf(
+  made: readonly Made[],
+  usual: ReadonlyMap<Id, AgainstUsual>,
+  names: GroupNames,
+): Findings {
+  const [lead, times, groups] = [leadTime(made), kindTimes(made), groupTimes(made, usual, names)]
+  const page: Comparison[] = [lead.rise, lead.together, ...times, ...groups].filter((c) => c !== undefined)
+  const said = claimsOf(page)
+  const judged = <T extends Comparison>(all: readonly T[]) => all.map((c) => ({ ...c, isOther: said.has(c) }))
+  const { rise, together } = lead
+  return {
+    lead: {
+      cases: lead.cases,
+      all: lead.all,
+      rise: rise && said.has(rise) ? { first: rise.first, last: rise.last } : undefined,
+      together: said.has(together) ? { several: together.several, alone: together.alone } : undefined,
+    },
+    times: judged(times),
+    groups: judged(groups),
+  }
+}
+
+/** Lead times of releases in their order, with what is compared. */
+function leadTime(made: readonly Made[]) {
   const known = made.flatMap((m) => (m.lead === undefined ? [] : [m.lead]))
   const [first, last] = [known.slice(0, ten), known.slice(-ten)]
   const isApart = known.length >= 2 * enough && known.length >= first.length + last.length
@@ -34,15 +65,16 @@ export function leadTime(made: readonly Made[]): LeadTime {
         : [],
     )
   const [several, alone] = [leads(true), leads(false)]
+  const all = median(known)
+  const usual = all ?? 0
+  const [middle, middleAlone] = [median(several) ?? 0, median(alone) ?? 0]
   return {
     cases: known.length,
-    all: median(known),
-    first: isApart ? median(first) : undefined,
-    last: isApart ? median(last) : undefined,
-    isOther: isApart && differ(first, last),
-    together: differ(several, alone)
-      ? { several: median(several) ?? 0, alone: median(alone) ?? 0 }
+    all,
+    rise: isApart
+      ? { mine: first, others: last, usual, first: median(first) ?? 0, last: median(last) ?? 0 }
       : undefined,
+    together: { mine: several, others: alone, usual, several: middle, alone: middleAlone },
   }
 }
 
@@ -107,31 +139,34 @@ export interface KindTimes {
   over: number
   /** Its share of all minutes. */
   share: number
-  /** Minutes taken of each, in the order of release. */
-  each: number[]
+  /** Minutes taken by each, in the order of release. */
+  mine: readonly number[]
   /** It can be said that it takes other than planned. */
   isOther: boolean
 }
 
 /** Planned against taken by kind, what takes most first. */
-export function kindTimes(made: readonly Made[]): KindTimes[] {
+function kindTimes(made: readonly Made[]): Compared<KindTimes>[] {
   const kinds = new Set(made.flatMap((m) => [...m.kinds.keys()]))
   const whole = sum(made, (m) => sum(m.kinds.values(), (k) => k.taken))
   return [...kinds]
-    .map((kind): KindTimes => {
+    .map((kind): Compared<KindTimes> => {
       const all = made.flatMap((m) => m.kinds.get(kind) ?? [])
+      const planned = median(all, (k) => k.planned) ?? 0
       const ratios = all.map((k) => k.taken / k.planned).sort((a, b) => a - b)
       return {
         kind,
         cases: all.length,
-        planned: median(all, (k) => k.planned) ?? 0,
+        planned,
+        usual: planned,
         taken: median(all, (k) => k.taken) ?? 0,
         times: median(ratios) ?? 1,
         spread: [quantile(ratios, 0.25) ?? 1, quantile(ratios, 0.75) ?? 1],
         over: all.filter((k) => k.taken > k.planned).length,
         share: whole === 0 ? 0 : sum(all, (k) => k.taken) / whole,
-        each: all.map((k) => k.taken),
-        isOther: differsFrom(ratios, 1),
+        mine: all.map((k) => k.taken),
+        others: all.map((k) => k.planned),
+        isPaired: true,
       }
     })
     .sort((a, b) => b.share - a.share)
@@ -140,7 +175,7 @@ export function kindTimes(made: readonly Made[]): KindTimes[] {
 /** The kind whose estimate is furthest off, where that can be said. */
 export function furthestOff(times: readonly KindTimes[]): KindTimes | undefined {
   return times
-    .filter((t) => t.isOther && Math.abs(Math.log(t.times)) >= Math.log(1.1))
+    .filter((t) => t.isOther)
     .sort((a, b) => Math.abs(Math.log(b.times)) * b.share - Math.abs(Math.log(a.times)) * a.share)[0]
 }
 
@@ -167,26 +202,35 @@ export interface GroupTimes {
   name: string
   cases: number
   times: number
+  /** Of each of its episodes. */
+  mine: readonly number[]
   /** It can be said that it does other than the rest. */
   isOther: boolean
 }
 
+/** How the groups of a release are named: '' where it is in none. */
+export interface GroupNames {
+  weekday: (day: string) => string
+  kind: (m: Made) => string
+  length: (m: Made) => string
+}
+
 /** How topics, weekdays, lengths and kinds did against the usual: middles, the most cases first in each. */
-export function groupTimes(
+function groupTimes(
   made: readonly Made[],
   usual: ReadonlyMap<Id, AgainstUsual>,
-  names: { weekday: (day: string) => string; kind: (m: Made) => string; length: (m: Made) => string },
-): GroupTimes[] {
+  names: GroupNames,
+): Compared<GroupTimes>[] {
   const rows = made.flatMap((m) => {
     const times = usual.get(m.episode.id)?.times
     return times === undefined ? [] : [{ m, times }]
   })
-  const groupsBy = (by: GroupTimes['by'], of: (m: Made) => readonly string[]): GroupTimes[] => {
+  const groupsBy = (by: GroupTimes['by'], of: (m: Made) => readonly string[]) => {
     const all = new Set(rows.flatMap((r) => of(r.m)))
-    const groups = [...all].map((name): GroupTimes => {
+    const groups = [...all].map((name) => {
       const mine = rows.filter((r) => of(r.m).includes(name)).map((r) => r.times)
       const rest = rows.filter((r) => !of(r.m).includes(name)).map((r) => r.times)
-      return { by, name, cases: mine.length, times: median(mine) ?? 1, isOther: differ(mine, rest) }
+      return { by, name, cases: mine.length, times: median(mine) ?? 1, mine, others: rest, usual: 1 }
     })
     // One group alone has nothing to be compared with.
     return groups.length < 2 ? [] : groups.sort((a, b) => b.cases - a.cases || (a.name < b.name ? -1 : 1))

@@ -8,7 +8,7 @@ export type Unused =
   | { kind: 'field'; id: string; name: string; cases: number }
 
 /**
- * What was never used by the last releases of a show, at least eight: steps of the recipe that were never done, own fields
+ * What was never used by the last releases of a show, at least ten: steps of the recipe that were never done, own fields
  * that nobody filled in.
  */
 export function unusedOf(made: readonly Made[], show: Show, recipe: Recipe): Unused[] {

@@ -1,15 +1,17 @@
+const { imul } = Math
+
 /** A 32-bit hash of a text (FNV-1a), for seeds. */
 export function seedOf(text: string): number {
   let hash = 2166136261
-  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 16777619) >>> 0
+  for (let i = 0; i < text.length; i++) hash = imul(hash ^ text.charCodeAt(i), 16777619) >>> 0
   return hash
 }
 
 /** The next state of a generator, and the number from 0 to 1 that a state gives (mulberry32); all in 32 bits. */
 const step = 0x6d2b79f5
 function numberOf(state: number): number {
-  let t = Math.imul(state ^ (state >>> 15), state | 1)
-  t ^= (t + Math.imul(t ^ (t >>> 7), t | 61)) | 0
+  let t = imul(state ^ (state >>> 15), state | 1)
+  t ^= (t + imul(t ^ (t >>> 7), t | 61)) | 0
   return ((t ^ (t >>> 14)) >>> 0) / 4294967296
 }
 

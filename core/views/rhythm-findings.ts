@@ -82,19 +82,23 @@ export function promised(
 
 /** How far ahead releases were ready. */
 export function ahead(lead: LeadTime): Finding {
-  const { all, first, last, isOther, together, cases } = lead
+  const { all, rise, together, cases } = lead
   const says =
     all === undefined
       ? 'No step says yet when an episode was ready.'
-      : isOther && first !== undefined && last !== undefined
-        ? `Ready ${days(last)} days ahead, ${last > first ? 'up' : 'down'} from ${days(first)}.`
+      : rise
+        ? `Ready ${days(rise.last)} days ahead, ${rise.last > rise.first ? 'up' : 'down'} from ${days(rise.first)}.`
         : `Ready ${days(all)} days ahead${cases < enough ? ' so far' : ''}.`
   return {
     id: 'lead',
     says,
     more: together
       ? `Filmed in one go ${days(together.several)} d, alone ${days(together.alone)} d.`
-      : `The middle of ${many(cases, 'release')}.`,
+      : cases === 0
+        ? ''
+        : cases === 1
+          ? 'From one release.'
+          : `Median of ${many(cases, 'release')}.`,
     deed: cases === 0 ? undefined : { label: 'Plan a day for several', does: { kind: 'session' } },
   }
 }

@@ -1,8 +1,6 @@
 import { median } from 'd3-array'
 import {
-  groupTimes,
-  kindTimes,
-  leadTime,
+  findingsOf,
   pathOf,
   worthMore,
   type GroupTimes,
@@ -81,7 +79,12 @@ export function rhythmView(of: RhythmSources): RhythmView {
     late: lateBy(m.episode, show.zone),
     usual: usual.get(m.episode.id),
   }))
-  const [lead, path, times] = [leadTime(made), pathOf(made), kindTimes(made)]
+  const path = pathOf(made)
+  const { lead, times, groups } = findingsOf(made, usual, {
+    weekday: (day) => weekdayName(weekday(day)),
+    kind: (m) => show.forms?.find((f) => f.id === m.episode.form)?.name ?? '',
+    length: (m) => lengthName(m.episode),
+  })
   const first = frames[0]?.made.day
   const skipped = show.skipped.filter((d) => d >= from && d < today).sort()
   const view = {
@@ -95,11 +98,7 @@ export function rhythmView(of: RhythmSources): RhythmView {
       path,
       times,
     },
-    groups: groupTimes(made, usual, {
-      weekday: (day) => weekdayName(weekday(day)),
-      kind: (m) => show.forms?.find((f) => f.id === m.episode.form)?.name ?? '',
-      length: (m) => lengthName(m.episode),
-    }),
+    groups,
     minutes: median(
       made.filter((m) => m.minutes > 0),
       (m) => m.minutes,

@@ -17,7 +17,7 @@ const wide = computed(() => Math.max(340, width.value))
 const right = computed(() => wide.value - 190)
 const x = computed(() =>
   scaleLinear()
-    .domain([0, Math.max(30, ...times.flatMap((t) => [t.planned, t.taken, ...t.each]))])
+    .domain([0, Math.max(30, ...times.flatMap((t) => [t.planned, t.taken, ...t.mine]))])
     .range([left, right.value]),
 )
 const rows = computed(() =>
@@ -64,7 +64,7 @@ const height = computed(() => 20 + times.length * row + 28)
         <rect v-if="r.over > 1" :x="x(r.planned)" :y="r.y + 3" :width="r.over" height="12" class="over" />
         <rect v-if="r.spare > 1" :x="x(r.taken)" :y="r.y + 3" :width="r.spare" height="12" class="spare" />
         <line
-          v-for="(m, i) in r.each"
+          v-for="(m, i) in r.mine"
           :key="i"
           :x1="x(m)"
           :x2="x(m)"

@@ -9,28 +9,31 @@ import ChartFrame from './ChartFrame.vue'
 const { groups } = defineProps<{ groups: readonly GroupTimes[] }>()
 const names = { topic: 'Topics', kind: 'Kinds', weekday: 'Weekdays', length: 'Lengths' } as const
 const by = computed(() => [...group(groups, (g) => g.by)])
-const most = computed(() => Math.max(2, ...groups.map((g) => g.times)))
+/** What may be said of one: too few cases to tell, no clear difference, or that it differs. */
+const says = (g: GroupTimes) =>
+  g.isOther ? 'differs' : g.cases < enough ? 'too few to tell' : 'no clear difference'
+const most = computed(() => Math.max(2, ...groups.flatMap((g) => g.mine)))
 const other = computed(() => groups.filter((g) => g.isOther))
 const lead = computed(() => {
   const [first] = [...other.value].sort((a, b) => Math.abs(Math.log(b.times)) - Math.abs(Math.log(a.times)))
   return first
-    ? `${first.name} does ${first.times.toFixed(1)} times the usual, over ${first.cases} episodes.`
-    : 'No topic, kind, day or length stands out.'
+    ? `${first.name} does ${first.times.toFixed(1)} times your usual, over ${first.cases} episodes.`
+    : 'No topic, kind, day or length clearly stands out.'
 })
-const rows = computed(() => groups.map((g) => [names[g.by], g.name, g.cases, g.times]))
+const rows = computed(() => groups.map((g) => [names[g.by], g.name, g.cases, g.times, says(g)]))
 </script>
 
 <template>
   <details>
     <summary class="cursor-pointer font-title font-semibold text-16">{{ lead }}</summary>
     <p class="text-12 text-ink-2 mt-1 mb-3">
-      The middle of each against the usual. Nothing is said of fewer than {{ enough }}, nor where chance alone
-      could make the difference.
+      Each mark is an episode against your usual; the ring is the median. Groups of fewer than
+      {{ enough }} episodes are too few to tell.
     </p>
     <ChartFrame
       :picture="false"
       name="What did how"
-      :columns="['By', 'Which', 'Episodes', 'Times usual']"
+      :columns="['By', 'Which', 'Episodes', 'Times usual', 'Difference']"
       :rows="rows"
     >
       <div class="grid grid-cols-1 gap-x-8 gap-y-4 md:grid-cols-2 xl:grid-cols-4">
@@ -45,13 +48,19 @@ const rows = computed(() => groups.map((g) => [names[g.by], g.name, g.cases, g.t
               <span class="truncate" :class="g.isOther ? 'font-semibold' : ''">{{ g.name }}</span><span
                 class="scale"
                 aria-hidden="true"
-                ><span class="one" :style="{ left: `${100 / most}%` }" /><span
+                ><span
+                  v-for="(m, i) in g.mine"
+                  :key="i"
+                  class="case"
+                  :style="{ left: `${(100 * m) / most}%` }" /><span
+                  class="one"
+                  :style="{ left: `${100 / most}%` }" /><span
                   class="dot"
                   :class="g.isOther ? 'sure' : ''"
                   :style="{ left: `${(100 * g.times) / most}%` }" /></span
               ><span class="num text-right" :class="g.cases < enough ? 'text-ink-3' : ''"
                 >{{ g.times.toFixed(1) }}× <span class="text-ink-3">{{ g.cases }}</span></span
-              >
+              ><span v-if="!g.isOther" class="col-span-3 text-12 text-ink-3 -mt-0.5">{{ says(g) }}</span>
             </li>
           </ul>
         </section>
@@ -65,6 +74,12 @@ const rows = computed(() => groups.map((g) => [names[g.by], g.name, g.cases, g.t
   position: relative;
   height: 10px;
   border-bottom: 1px solid var(--line);
+}
+.case {
+  position: absolute;
+  bottom: 0;
+  height: 5px;
+  border-left: 1px solid var(--ink-3);
 }
 .one,
 .dot {

@@ -120,8 +120,9 @@ export function useYearFilm(view: () => RhythmView, width: Readonly<Ref<number>>
     return shown.filter((_, i) => i % each === 0).map((d) => ({ x: at(d), says: sayMonth(d) }))
   })
   const middles = computed(() => {
-    const { first, last, isOther } = view().lead
-    if (!isOther || first === undefined || last === undefined) return []
+    const { rise } = view().lead
+    if (!rise) return []
+    const { first, last } = rise
     const [a, b] = [frames.value.slice(0, ten), frames.value.slice(-ten)]
     return [
       { frames: a, lead: first, says: `${first.toFixed(1)} d first ten` },
