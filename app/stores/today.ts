@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { todayOf } from '@core/views/today'
+import { localAt } from '@core/rhythm/zone'
 import { useCards } from './cards'
 import { useSessions } from './sessions'
 import { useMoment } from './moment'
@@ -14,9 +15,12 @@ export const useToday = defineStore('today', () => {
   const workload = useWorkload()
   const library = useLibrary()
   const sessions = useSessions()
+  const quarter = computed(() => Math.floor(moment.minute / 900_000) * 900_000)
+  const clock = computed(() => localAt(quarter.value, moment.zone).time)
   const day = computed(() =>
     todayOf({
       today: moment.today,
+      clock: clock.value,
       working: cards.withWork,
       dated: [...cards.placed, ...cards.following],
       unplaced: cards.unplaced,

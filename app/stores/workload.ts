@@ -8,7 +8,9 @@ import type { Day, Id } from '@core/records'
 import { daysBetween } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
 import { dayFigures, type DayFigures } from '@core/views/day'
+import { sayDecides, verdictOf, type Verdict } from '@core/views/verdict'
 import { useCards } from './cards'
+import { useDesk } from './desk'
 import { useLibrary } from './library'
 import { useMoment } from './moment'
 
@@ -17,6 +19,7 @@ export const useWorkload = defineStore('workload', () => {
   const library = useLibrary()
   const moment = useMoment()
   const cards = useCards()
+  const desk = useDesk()
   /** The hours of days, less what standing work, busy time and what was worked take of them. */
   const standing = computed(() => library.tables.standing)
   const busy = computed(() => library.tables.busy)
@@ -87,11 +90,19 @@ export const useWorkload = defineStore('workload', () => {
 
   /** The one reason that an outlook gives: who is waited on, or the step that most often decides. */
   function reasonOf(outlook: Outlook | undefined): string {
-    if (outlook?.is === 'too far ahead') return `only ${horizon / 7} weeks are looked at`
-    const last = outlook?.last
-    const step = cards.stepIn.get(last ?? '')?.state.step
-    return step === undefined ? '' : step.waiting ? `waits on ${step.waiting.who}` : step.name
+    if (outlook?.is === 'too far ahead') return `only the next ${horizon / 7} weeks are forecast`
+    return sayDecides(cards.stepIn.get(outlook?.last ?? '')?.state)
+  }
+  /** Whether a release goes out on time, and why: what every screen says of it. */
+  function verdict(card: Card): Verdict {
+    const outlook = desk.outlooks.get(card.episode.id)
+    return verdictOf({
+      standing: card.standing,
+      outlook,
+      days: inHandOf(card)?.days,
+      decides: outlook?.is === 'too far ahead' ? '' : reasonOf(outlook),
+    })
   }
 
-  return { hours, load, open, planned, figuresOf, firstDayOf, leftOver, inHandOf, reasonOf }
+  return { hours, load, open, planned, figuresOf, firstDayOf, leftOver, inHandOf, reasonOf, verdict }
 })

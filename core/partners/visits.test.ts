@@ -136,3 +136,32 @@ test('the usual days of a helper are the middle of what came back, from three on
   expect(usualDays([2, 9, 3, undefined].map(job))).toEqual({ days: 3, of: 3 })
   expect(usualDays([2, 9, 3, 4].map(job))).toEqual({ days: 3.5, of: 4 })
 })
+
+test('what is agreed is due on its day, takes the time agreed, and says with whom', () => {
+  let r = after(world(), placeOnSlot(world(), { episode: 'e', day: '2026-12-10' }, c))
+  r = after(r, bookGuest(r, { ...who, day: '2026-12-05', at: '15:00', minutes: 75 }, c))
+  const id = r.episodes.get('e')?.visits?.[0]?.step ?? ''
+  const standing = viewOf(r).cards.find((k) => k.episode.id === 'e')?.standing
+  const state = standing?.steps.find((s) => s.step.id === id)
+  expect(state).toMatchObject({
+    ...{ due: '2026-12-05', minutesLeft: 75 },
+    agreed: { day: '2026-12-05', at: '15:00', guest: who.guest },
+  })
+  // What it needs is due by then; nothing makes the agreed day itself earlier.
+  for (const need of state?.needs ?? [])
+    expect((standing?.steps.find((s) => s.step.id === need)?.due ?? '') <= '2026-12-05').toBe(true)
+  // The whole of it is laid on that day, at no second set-up.
+  expect(viewOf(r).state.load.blocks.filter((b) => b.id === id)).toMatchObject([
+    { day: '2026-12-05', minutes: 75 },
+  ])
+})
+
+test('a time after the release is said when it is agreed', () => {
+  const placed = after(world(), placeOnSlot(world(), { episode: 'e', day: '2026-12-10' }, c))
+  const says = (day: string) => {
+    const done = bookGuest(placed, { ...who, day, at: '15:00', minutes: 75 }, c)
+    return done.ok ? done.value.sentence : done.problem.sentence
+  }
+  expect(says('2026-12-12')).toMatch(/That is after its release on Thu 10 Dec$/)
+  expect(says('2026-12-10')).not.toMatch(/after its release/)
+})

@@ -50,6 +50,32 @@ export function visitState(episode: Episode, guest: string, steps: ReadonlyMap<s
   return { kind: 'wished for' }
 }
 
+/** A day and clock time that were agreed with a guest for a step. */
+export interface AgreedTime {
+  day: Day
+  at: ClockTime
+  guest: string
+}
+
+/** What is agreed with an episode's guests, by the step at which they are recorded; what is recorded stays agreed. */
+export function agreedTimes(
+  episode: Pick<Episode, 'visits'>,
+  steps: readonly Step[],
+): ReadonlyMap<string, AgreedTime> {
+  const visits = episode.visits ?? []
+  if (visits.every((v) => v.step === undefined)) return none
+  const byId = new Map(steps.map((s) => [s.id, s]))
+  return new Map(
+    visits.flatMap((visit) => {
+      const booking = bookingOf(visit, byId)
+      return booking
+        ? [[booking.step.id, { day: booking.day, at: booking.at, guest: visit.guest }] as const]
+        : []
+    }),
+  )
+}
+const none: ReadonlyMap<string, AgreedTime> = new Map()
+
 /** A time that was agreed with a guest, and for which episode. */
 export interface Agreed extends Booking {
   guest: string

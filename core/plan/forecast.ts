@@ -4,7 +4,7 @@ import { prior, type KindPace } from './accuracy'
 import { drawsOf, seedOf } from './chance'
 import { losing, normalsOf } from './kept-draws'
 import { outlookOf, type Outlook } from './outlook'
-import type { WorkBlock, Task } from './task'
+import { short, type Task, type WorkBlock } from './task'
 
 /**
  * What a forecast looks at: the open work in the order of the plan, minutes per day from `first` on, paces
@@ -35,7 +35,7 @@ const nothing = 1e-6
 
 /**
  * Forecasts releases by seeded draws (Monte Carlo, `engine` 5): each draw stretches every task by a
- * log-normal ratio of its kind and loses some days; the work is pushed through the days' minutes in the
+ * log-normal ratio of its kind, whose median is drawn as well, and loses some days; the work is pushed through the days' minutes in the
  * plan's order. What is laid on a day is not done before it, and what is not laid flows round its room;
  * what a lost day, a slow draw or a late need leaves of it comes next, and pushes what lies behind it. A
  * task's numbers depend on the seed and its id alone, a day's on the seed and its date, so that the same
@@ -192,12 +192,21 @@ class Run {
       end = n
     }
     if (rest > nothing) return days
-    let left = 0
-    let from = start
-    for (const b of this.laid[i] ?? []) {
+    const laid = this.laid[i] ?? []
+    // What it takes longer than was laid for it comes behind its first block.
+    let left = Math.max(0, ratio - 1) * this.laidMinutes(i)
+    let from = Math.max(start, laid[0]?.n ?? 0)
+    for (const b of laid) {
+      // What was not done by then comes next, wherever there is room.
+      for (; left > nothing && from < b.n; from++) {
+        const piece = this.worked(i, from, Math.min(left, this.free(i, from) - (kept[from] ?? 0)))
+        if (piece <= 0) continue
+        left -= piece
+        end = Math.max(end, from)
+      }
       // Its room is given back; what is not done in it flows on.
       kept[b.n] = (kept[b.n] ?? 0) - b.minutes
-      left += b.minutes * ratio
+      left += b.minutes * Math.min(1, ratio)
       from = Math.max(from, b.n)
       if (b.n < start) continue
       const piece = this.worked(i, b.n, Math.min(left, b.minutes, this.free(i, b.n)))
@@ -212,6 +221,11 @@ class Run {
       end = Math.max(end, n)
     }
     return left > nothing ? days : end
+  }
+
+  /** Minutes of a task that lie on days. */
+  private laidMinutes(i: number): number {
+    return (this.of.tasks[i]?.minutes ?? 0) - (this.loose[i] ?? 0)
   }
 
   /** What setting up for a task still costs on a day. */
@@ -232,6 +246,11 @@ class Run {
     return piece
   }
 
+  /** Whether a task can be what decides: a few minutes are none's reason to be late. */
+  private isWorthNaming(i: number): boolean {
+    return this.waits[i] !== undefined || (this.of.tasks[i]?.minutes ?? 0) >= short
+  }
+
   outlooks(): Outlook[] {
     const { draws } = this.of
     return [...this.releases].map(([episode, row]) => {
@@ -243,7 +262,7 @@ class Run {
         const off = Math.max(-28, Math.min(28, n - row.release))
         spread.set(off, (spread.get(off) ?? 0) + 1)
       }
-      const most = [...row.lasts].sort((a, b) => b[1] - a[1])[0]
+      const most = [...row.lasts].filter(([i]) => this.isWorthNaming(i)).sort((a, b) => b[1] - a[1])[0]
       return {
         episode,
         release: row.day,
@@ -258,11 +277,17 @@ class Run {
   }
 }
 
+/**
+ * How many times its minutes a task takes, by draw: its own luck about the pace of its kind. That pace is itself drawn,
+ * once per draw for all tasks of the kind, as far apart as the steps it was learnt from leave it open.
+ */
 function ratiosOf(task: Task, of: ForecastFor): Float32Array {
-  const pace = of.paces.get(task.kind) ?? prior
-  const normals = normalsOf(task.id, of)
-  const ratios = new Float32Array(normals.length)
-  for (let d = 0; d < ratios.length; d++) ratios[d] = pace.median * Math.exp(pace.sigma * (normals[d] ?? 0))
+  const { median, sigma, seen } = of.paces.get(task.kind) ?? { ...prior, seen: 0 }
+  const open = sigma / Math.sqrt(prior.worth + seen)
+  const [own, ofKind] = [normalsOf(task.id, of), normalsOf(`pace of ${task.kind}`, of)]
+  const ratios = new Float32Array(own.length)
+  for (let d = 0; d < ratios.length; d++)
+    ratios[d] = median * Math.exp(open * (ofKind[d] ?? 0) + sigma * (own[d] ?? 0))
   return ratios
 }
 

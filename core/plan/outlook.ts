@@ -11,8 +11,8 @@ export interface Outlook {
   p50: number
   p90: number
   /**
-   * The step that most often decides: the one that ends last, or what it waited for until that same day.
-   * The reason.
+   * The step that most often decides: the one that ends last, or what it waited for until that same day; none that
+   * is left of a few minutes. The reason.
    */
   last: Id | undefined
   /**

@@ -1,4 +1,5 @@
-import type { Day, Id, Lead, Recipe, Stage, Step } from '../records'
+import type { Day, Episode, Id, Lead, Recipe, Stage, Step } from '../records'
+import { agreedTimes, type AgreedTime } from '../partners/visits'
 import { dayAt } from '../rhythm/zone'
 import { noticeOf, type Notice } from './due'
 import { inOrder, needsByStages, type Needing } from './needs'
@@ -10,13 +11,15 @@ export interface Dated extends Needing {
   /** It has a moment of its own, which short notice does not press. */
   fixed: boolean
   step: Step
+  agreed: AgreedTime | undefined
 }
 
 /**
  * Steps in an order that their needs allow: their own, those of stages, and parts that must be settled
  * before a stage begins.
  */
-export function dated(steps: readonly Step[], recipe: Recipe): Dated[] {
+export function dated(steps: readonly Step[], recipe: Recipe, visits: Pick<Episode, 'visits'>): Dated[] {
+  const agreed = agreedTimes(visits, steps)
   const byStages = needsByStages(steps, recipe.stages)
   const settled = new Map(recipe.stages.map((s) => [s.id, s.settled ?? []]))
   const full = steps.map((step): Dated => {
@@ -33,7 +36,11 @@ export function dated(steps: readonly Step[], recipe: Recipe): Dated[] {
         : bring.length === 0
           ? staged
           : [...new Set([...staged, ...bring.map((s) => s.id)])]
-    return { id: step.id, name: step.name, needs, lead: step.lead, fixed: step.spin !== undefined, step }
+    const on = agreed.get(step.id)
+    return {
+      ...{ id: step.id, name: step.name, needs, lead: step.lead, step },
+      ...{ fixed: step.spin !== undefined || on !== undefined, on: on?.day, agreed: on },
+    }
   })
   const ordered = inOrder(full)
   if (ordered.ok) return ordered.value

@@ -59,6 +59,8 @@ export interface Dated extends Needing {
   lead: Lead
   /** It has a moment of its own, which short notice does not press. */
   fixed?: boolean
+  /** The day that was agreed for it with others: it is due then, whatever its lead and what needs it say. */
+  on?: Day | undefined
 }
 
 /** The days there are for a release from the day on which it was put there, and those that its work takes. */
@@ -106,7 +108,7 @@ export function noticeOf(steps: readonly Dated[], open: ReadonlySet<Id>, from: D
  * refer to another step; then, in reverse order of needs, a step is due no later than any that depends on
  * it. Steps after release press on nobody before it. A lead on another step that is missing, or that refers
  * in a circle, counts from the release itself. On short notice the leads before the release are pressed together in
- * proportion, and none is due before the day on which it was put there.
+ * proportion, and none is due before the day on which it was put there. What is agreed with others is due on its day.
  */
 export function dueDates(
   steps: readonly Dated[],
@@ -125,6 +127,10 @@ export function dueDates(
     if (known !== undefined) return known
     const { lead } = step
     let due: number
+    if (step.on !== undefined) {
+      own.set(step.id, dayNumber(step.on))
+      return dayNumber(step.on)
+    }
     if (lead.kind === 'after') due = workingDayAfter(out + lead.days, works)
     else if (notice && isShort(notice) && step.fixed !== true) {
       const pressed = Math.floor(((throughLead(step, byId) ?? 0) * notice.days) / notice.usual + 0.5)
@@ -148,6 +154,7 @@ export function dueDates(
     const mine = due.get(step.id) ?? out
     for (const need of step.needs) {
       const before = due.get(need)
+      if (byId.get(need)?.on !== undefined) continue
       if (before !== undefined && byId.get(need)?.lead.kind !== 'after' && mine < before) due.set(need, mine)
     }
   }

@@ -39,7 +39,7 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   }
   const brought = bringing(of, required, part)
   const sorted = [...of.steps, ...brought].sort((a, b) => a.order - b.order)
-  const row = dated(sorted, recipe)
+  const row = dated(sorted, recipe, episode)
   const notice = release && noticeFor(row, of, release.day)
   const due = release ? dueDates(row, release.day, of.works, notice) : new Map<Id, Day>()
   const done = new Map<Id, boolean>()
@@ -65,7 +65,7 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   const isLong = isOut && release !== undefined && daysBetween(release.day, today) > patience
   const letBe = (step: Step) => isOut && (isLong || !(follows.has(step.stage) || step.spin !== undefined))
   const moot = new Set(isOut ? sorted.filter(letBe).map((s) => s.id) : [])
-  const steps = row.map(({ step, needs }): StepState => {
+  const steps = row.map(({ step, needs, agreed }): StepState => {
     const isDone = done.get(step.id) ?? false
     const before = early.get(step.stage)
     const bound =
@@ -75,7 +75,10 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     const earliest = bound !== undefined && bound > (step.earliest ?? '') ? bound : step.earliest
     const counted = due.get(step.id)
     // What cannot be begun earlier is not due earlier.
-    const day = counted !== undefined && bound !== undefined && counted < bound ? bound : counted
+    const day =
+      agreed === undefined && counted !== undefined && bound !== undefined && counted < bound
+        ? bound
+        : counted
     const left = !isDone && !letBe(step)
     const late = day !== undefined && left ? daysBetween(day, today) : 0
     const free =
@@ -87,6 +90,7 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     if (brought.includes(step)) state.derived = true
     if (day !== undefined) state.due = day
     if (late > 0) state.late = late
+    if (agreed) state.agreed = agreed
     if (earliest !== undefined) state.earliest = earliest
     return state
   })
@@ -125,7 +129,8 @@ export function progressOf(given: StandingOf): EpisodeProgress {
   const asked = required.map(part)
   const missing = missingOf(before, asked)
   const next = nextOf(steps.filter((s) => s.left))
-  const where = stages.find((s) => s.lamp.state !== 'lit')
+  const where =
+    stages.find((s) => s.stage.id === next?.step.stage) ?? stages.find((s) => s.lamp.state !== 'lit')
   const late = Math.max(0, ...before.flatMap((s) => s.lamp.late ?? 0))
   return {
     stages,

@@ -1,5 +1,6 @@
 import type { Day, Deal, Id, Part, Stage, Step } from '../records'
 import { type PartSources, type PartState } from '../release/parts'
+import type { AgreedTime } from '../partners/visits'
 import type { Notice, WorkingDays } from './due'
 
 /**
@@ -34,6 +35,8 @@ export interface StepState {
   /** Everything it needs is done. */
   free: boolean
   due?: Day
+  /** When it was agreed with a guest. */
+  agreed?: AgreedTime
   /** Days late: due is past and it isn't done. */
   late?: number
   minutesLeft: number
@@ -74,7 +77,7 @@ export interface EpisodeProgress {
   steps: StepState[]
   /** The step that is next, the same on every screen; none when all is done. */
   next?: StepState
-  /** First stage in order that isn't lit. */
+  /** The stage of the step that is next; where none is, the first that isn't lit. */
   where?: StageState
   ready: boolean
   /** It was put on a slot that is nearer than its work usually takes. */

@@ -2,6 +2,8 @@ import { minutesByDay } from '../plan/load'
 import type { Records } from '../records'
 import { dayFigures, type DayFigures } from '../views/day'
 import { viewOf, type ExampleView } from '../views/example-cards'
+import { creatorZone } from '../rhythm/creator'
+import { localAt } from '../rhythm/zone'
 import { todayOf, type Today } from '../views/today'
 
 /** What Today says of records at a moment, with all that it is derived from. */
@@ -17,6 +19,7 @@ export function todayIn(records: Records, now: number): TodayIn {
   const figures = dayFigures(state.hours, minutesByDay(state.load), state.today)
   const day = todayOf({
     today: state.today,
+    clock: localAt(now, creatorZone([...records.shows.values()], 'UTC')).time,
     working: cards,
     dated: cards.filter((c) => c.standing.release),
     unplaced: cards.filter((c) => !c.standing.release),

@@ -65,3 +65,27 @@ test('what was parked until after another can be taken up once that is out', () 
   const out = after(parked, markReleased(parked, { episode: 'e0' }, context))
   expect(todayIn(out, context.now).takenUp.map((e) => e.title)).toEqual(['Spar'])
 })
+
+test('what is agreed for later today waits for its hour, and something else is done until then', () => {
+  const world = exampleWorld()
+  const blocks = todayIn(world).blocks
+  const [first] = blocks
+  const second = blocks
+    .slice(1)
+    .find((b) => !b.state.needs.some((n) => blocks.some((x) => x.state.step.id === n)))
+  if (!first || !second) throw new Error('too little on Today')
+  const { step } = second.state
+  const at = (time: string) =>
+    todayIn({
+      ...world,
+      steps: new Map(world.steps).set(step.id, {
+        ...step,
+        blocks: [{ day: '2026-11-24', minutes: second.minutes, pinned: true, at: time }],
+      }),
+    })
+  const late = at('23:30')
+  expect(late.blocks[0]?.state.step.id).toBe(step.id)
+  expect(late.first?.state.step.id).toBe(first.state.step.id)
+  expect(late.rest.map((r) => r.state.step.id)).toContain(step.id)
+  expect(at('00:15').first?.state.step.id).toBe(step.id)
+})

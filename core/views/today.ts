@@ -3,7 +3,7 @@ import { isOthers } from '../plan/work'
 import { ranFor } from '../commands/work/logged'
 import type { Task, WorkBlock } from '../plan/task'
 import { openJobs, waitsFor } from '../helpers/jobs'
-import type { Cut, Day, Episode, Id, Job, Session } from '../records'
+import type { ClockTime, Cut, Day, Episode, Id, Job, Session } from '../records'
 import { daysBetween } from '../rhythm/days'
 import { filmingDay, lateMaterials, type LateMaterial } from '../recipe/materials'
 import { scriptFigures, type ScriptFigures } from '../script/timing'
@@ -22,6 +22,8 @@ export interface TodayStep extends StepIn {
 /** What Today is made from; released episodes latest first. */
 export interface TodayOf {
   today: Day
+  /** The clock in the zone of `today`, to a quarter of an hour or finer. */
+  clock: ClockTime
   /** Everything with work in it, before its release or after. */
   working: readonly Card[]
   /** Of these, what has a date, and what is out. */
@@ -179,8 +181,10 @@ export function todayOf(of: TodayOf): Today {
   const soonest = of.dated
     .flatMap((card) => nextOf(card).filter((n) => !n.state.step.waiting && !together.has(n.state.step.id)))
     .sort((a, b) => ((a.state.due ?? '') < (b.state.due ?? '') ? -1 : 1))[0]
-  const first = upcoming[0] ?? (running ? undefined : (soonest ?? undated[0]))
-  const rest = upcoming.slice(1)
+  // What was agreed for later today waits for its hour.
+  const now = upcoming.find((b) => b.at === undefined || b.at <= of.clock) ?? upcoming[0]
+  const first = now ?? (running ? undefined : (soonest ?? undated[0]))
+  const rest = upcoming.filter((b) => b !== first)
   const named = new Set([...together, ...[running, first, ...rest].map((x) => x?.state.step.id)])
   const following = of.dated
     .filter((card) => card.episode.phase.kind === 'released')

@@ -5,7 +5,7 @@ import { History, NotebookPen } from '@lucide/vue'
 import { startWork } from '@core/commands/schedule'
 import { sayNotice } from '@core/recipe/due'
 import { sixLamps } from '@core/recipe/progress'
-import { sayAway, sayDay } from '@core/rhythm/days'
+import { daysBetween, sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import { useCards } from '@app/stores/cards'
 import { useDesk } from '@app/stores/desk'
@@ -68,12 +68,6 @@ watch(
   },
   { immediate: true },
 )
-const due = computed(
-  () =>
-    here.value?.steps
-      .filter((s) => s.left && s.due)
-      .sort((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1))[0],
-)
 watch(
   [here, card],
   () => {
@@ -83,6 +77,11 @@ watch(
   { immediate: true },
 )
 
+/** It was put on a slot nearer than usual: said while that is news. */
+const notice = computed(() => {
+  const known = card.value?.standing.notice
+  return known && daysBetween(known.from, moment.today) < 3 ? known : undefined
+})
 useTabMark(() => card.value && sixLamps(card.value.standing))
 
 function to(step: number) {
@@ -145,10 +144,8 @@ const joined = (i: number) =>
               put it on one
             </button></template
           >
-          <template v-if="card.standing.notice && card.episode.phase.kind === 'work'"
-            >· {{ sayNotice(card.standing.notice) }}</template
-          >
-          <NextDue v-if="due" :step="due" />
+          <template v-if="notice && card.episode.phase.kind === 'work'">· {{ sayNotice(notice) }}</template>
+          <NextDue v-if="card.standing.next" :step="card.standing.next" />
         </p>
       </div>
       <nav aria-label="Stages of the episode" class="flex flex-wrap items-center">

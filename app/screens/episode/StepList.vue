@@ -3,6 +3,8 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { Plus } from '@lucide/vue'
 import { addStep } from '@core/commands/work'
+import { sayDay } from '@core/rhythm/days'
+import { sayMinutes } from '@core/script/timecode'
 import type { StageState, StepState } from '@core/recipe/progress'
 import type { Card } from '@core/views/card'
 import { useLibrary } from '@app/stores/library'
@@ -36,6 +38,8 @@ async function add() {
   fresh.value = ''
 }
 const router = useRouter()
+/** The work of bringing required parts that no step of the recipe brings; Today plans it like any other. */
+const brought = computed(() => card.standing.steps.filter((s) => s.derived && s.step.stage === here.stage.id))
 const handing = ref<StepState>()
 </script>
 
@@ -77,7 +81,9 @@ const handing = ref<StepState>()
     <p v-if="here.stage.earliest !== undefined && here.lamp.state !== 'lit'" class="sub mb-2">
       Not earlier than {{ here.stage.earliest }} d before release.
     </p>
-    <p v-if="here.steps.length === 0 && !adding" class="sub">None here. Its parts light the lamp.</p>
+    <p v-if="here.steps.length === 0 && brought.length === 0 && !adding" class="sub">
+      No steps. This completes when its parts are filled in.
+    </p>
     <ul class="grid">
       <StepRow
         v-for="s in here.steps"
@@ -87,6 +93,19 @@ const handing = ref<StepState>()
         @hand="handing = s"
         @ask="asking = s"
       />
+      <li
+        v-for="s in brought"
+        :key="s.step.id"
+        class="flex items-baseline gap-2 border-t border-faint py-1.5"
+        :class="s.done ? 'text-ink-2' : ''"
+      >
+        <span class="flex-1 min-w-0"
+          >{{ s.step.name
+          }}<span class="sub block">{{
+            s.done ? 'done' : `done when it is there${s.due ? `; due ${sayDay(s.due)}` : ''}`
+          }}</span></span
+        ><span class="num">{{ sayMinutes(s.step.minutes) }}</span>
+      </li>
     </ul>
     <AtHand :card="card" :here="here" />
     <StepChecklists :card="card" :stage="here.stage.id" />

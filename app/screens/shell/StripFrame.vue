@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Show } from '@core/records'
+import { sayVerdict } from '@core/views/verdict'
 import { sixLamps } from '@core/recipe/progress'
 import { sayDay } from '@core/rhythm/days'
 import type { Frame } from '@core/rhythm/film'
@@ -90,9 +91,8 @@ const label = computed(() => {
 /** What stands in the way of the release, or that nothing does any more. */
 const trouble = computed(() => {
   if (isScheduled.value) return 'scheduled'
-  if (late.value) return `late ${late.value} d`
-  const reason = () => workload.reasonOf(frame.episode && desk.outlooks.get(frame.episode.id))
-  return outlook.value ? `${outlook.value}: ${reason()}` : undefined
+  if (!card.value || (!outlook.value && !late.value)) return undefined
+  return sayVerdict(workload.verdict(card.value))
 })
 </script>
 

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { dayOf, sayDay } from '@core/rhythm/days'
+import { sayVerdict } from '@core/views/verdict'
 import { whyLate } from '@core/views/lateness'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
@@ -30,6 +31,7 @@ const plan = usePlan()
 const router = useRouter()
 const card = computed(() => cards.card(id))
 const outlook = computed(() => plan.outlooks.get(id))
+const verdict = computed(() => (card.value ? sayVerdict(workload.verdict(card.value)) : ''))
 const step = computed(() => cards.stepIn.get(outlook.value?.last ?? '')?.state.step)
 const chance = useChance()
 const pace = computed(() => (step.value ? plan.paces.get(step.value.kind) : undefined))
@@ -60,17 +62,10 @@ const nextLate = useNextLate()
     <p v-if="!outlook">Its forecast is being made.</p>
     <template v-else-if="card">
       <p class="text-16">
-        <strong class="inline-block first-letter:uppercase">{{ outlook.is }}</strong> for
+        <strong class="inline-block first-letter:uppercase">{{ verdict }}</strong>, for
         {{ sayDay(outlook.release, moment.today)
         }}<template v-if="chance.say(outlook)">, {{ chance.say(outlook) }}</template
         >.
-        <template v-if="outlook.chance < 0.995 && step"
-          >{{
-            step.waiting
-              ? `It waits on ${step.waiting.who} for “${step.name}”`
-              : `“${step.name}” most often ends last`
-          }}.</template
-        >
       </p>
       <p class="sub mb-3">
         Half of the {{ outlook.spread.size > 0 ? '2,000' : '' }} draws are ready by
@@ -87,7 +82,7 @@ const nextLate = useNextLate()
       </p>
       <Spread :outlook="outlook" />
       <WhyLate v-if="why.length > 0" :why="why" @go="go" />
-      <h3 class="text-14 mb-1">{{ why.length > 0 ? 'What would mend it' : 'What if' }}</h3>
+      <h3 class="text-14 mb-1">{{ why.length > 0 ? 'What would help' : 'What if' }}</h3>
       <WhatIfTable :remedies="remedies" :outlook="outlook" @take="take" />
       <OtherRemedies :remedies="remedies" :step="step" />
       <p v-if="cards.late.length > 1 && why.length > 0" class="mt-3">

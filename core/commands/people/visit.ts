@@ -1,6 +1,7 @@
 import { folded } from '../../partners/names'
 import { visitOf } from '../../partners/visits'
 import { sayDay } from '../../rhythm/days'
+import { releaseOf } from '../../rhythm/slots'
 import { titleOf } from '../../release/parts'
 import type { ClockTime, Day, Episode, Id, Records, Step, Visit } from '../../records'
 import { ok, refused, type Result } from '../../result'
@@ -81,6 +82,12 @@ export const noteVisit: Command<{ episode: Id; guest: string; note: VisitNote }>
   })
 }
 
+function releaseDay(records: Records, id: Id): Day | undefined {
+  const episode = records.episodes.get(id)
+  const show = records.shows.get(episode?.show ?? '')
+  return episode && show && releaseOf(episode, show)?.day
+}
+
 /** The step at which a guest is recorded: the one it was booked on, else the first open recording that no other guest has and that is ticked by hand, else a new one. */
 function stepFor(
   records: Records,
@@ -131,7 +138,7 @@ function stepFor(
 
 /**
  * Books a guest for a day and a clock time, in the zone of the episode's show: the step at which they are recorded is pinned there, and so
- * stands in the week and in the calendar. Of an idea the work begins with it. A booking that is there is moved.
+ * stands in the week and in the calendar; what was agreed is what it takes. A day after the release is said. Of an idea the work begins with it. A booking that is there is moved.
  *
  * Refused:
  * - “This episode is no longer there.” and “… is not a guest of it. Add them first.”
@@ -171,6 +178,7 @@ export const bookGuest: Command<{ episode: Id; guest: string; day: Day; at: Cloc
     step: step.id,
   }
   const untimed = step.blocks.filter((b) => b.at === undefined && b.day !== day)
+  const release = releaseDay(now, id)
   const blocks = [...untimed, { day, minutes, pinned: true, at: time }]
   const begunEpisode = now.episodes.get(id) ?? episode
   const changed = [
@@ -178,11 +186,15 @@ export const bookGuest: Command<{ episode: Id; guest: string; day: Day; at: Cloc
       (c) => !(c.table === 'episodes' && c.id === id) && !(c.table === 'steps' && c.id === step.id),
     ),
     putRecord(records, 'episodes', { ...noted(begunEpisode, booked), updatedAt: at }),
-    putRecord(records, 'steps', { ...step, blocks, updatedAt: at }),
+    putRecord(records, 'steps', { ...step, minutes: step.logged + minutes, blocks, updatedAt: at }),
   ]
+  const says = `${visit.guest} on ${sayDay(day)} at ${time}: “${titleOf(episode)}”`
   return ok({
     changes: changed,
-    sentence: `${visit.guest} on ${sayDay(day)} at ${time}: “${titleOf(episode)}”`,
+    sentence:
+      release !== undefined && day > release
+        ? `${says}. That is after its release on ${sayDay(release)}`
+        : says,
     about: [id],
   })
 }

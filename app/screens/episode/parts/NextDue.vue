@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import type { StepState } from '@core/recipe/progress'
+import { sayAgreed } from '@core/views/state-words'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { useMoment } from '@app/stores/moment'
 import Flag from '@app/ui/Flag.vue'
 
-/** What is due next in the stage that is open, and when. */
+/** The step that is next, the same as on every screen, and when it is due. */
 const { step } = defineProps<{ step: StepState }>()
 const moment = useMoment()
 </script>
 
 <template>
-  <template v-if="step.due">
-    {{ ` · ${step.step.name.toLowerCase()} ` }}
+  {{ ` · next: ${step.step.name}` }}<template v-if="step.agreed">{{ ` ${sayAgreed(step.agreed)}` }}</template
+  ><template v-else-if="step.due"
+    >,
     <template v-if="step.late"
       ><Flag /><span class="late">late {{ step.late }} d</span></template
     ><template v-else

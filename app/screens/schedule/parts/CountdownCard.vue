@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { sayState } from '@core/views/state-words'
 import { sixLamps } from '@core/recipe/progress'
 import { sayDay } from '@core/rhythm/days'
+import { sayVerdict } from '@core/views/verdict'
 import type { Put } from '@core/views/countdown'
 import { useCards } from '@app/stores/cards'
 import { useWorkload } from '@app/stores/workload'
@@ -30,12 +31,12 @@ const depth = computed(() => seen.depth(put.row))
 const lamp = computed(() => sixLamps(put.card.standing)[put.row])
 /** Said on a card only where it is not on track. */
 const outlook = computed(() => desk.doubtOf(put.card.episode.id))
-const reason = computed(() => workload.reasonOf(desk.outlooks.get(put.card.episode.id)))
+const verdict = computed(() => sayVerdict(workload.verdict(put.card)))
 const says = computed(() => {
   const { number, title, standing } = put.card
-  const late = put.late ? `, late ${put.late} d` : ''
-  const why = outlook.value ? `, ${outlook.value}: ${reason.value}` : ''
-  return `${number} ${title}, out ${sayDay(standing.release?.day ?? '')}, ${put.days} d, at ${standing.where?.stage.name ?? 'ready'}${form.value ? `, ${form.value}` : ''}${late}${why}. Arrows move it, Enter says why`
+  const why = verdict.value && (outlook.value || put.late) ? `, ${verdict.value}` : ''
+  const next = standing.next ? `next: ${standing.next.step.name}` : sayState(standing)
+  return `${number} ${title}, out ${sayDay(standing.release?.day ?? '')}, ${put.days} d, ${next}${form.value ? `, ${form.value}` : ''}${why}. Arrows move it, Enter says why`
 })
 </script>
 
@@ -65,9 +66,7 @@ const says = computed(() => {
       ><span v-if="depth === 1" class="flex items-center gap-1.5 text-12 truncate"
         ><LampMark v-if="lamp" :lamp="lamp" :size="13" hidden /><template v-if="put.late"
           ><Flag :size="9" /><span class="late">late {{ put.late }} d</span></template
-        ><span v-else-if="outlook" class="truncate"
-          ><strong class="font-semibold">{{ outlook }}</strong
-          >: {{ reason }}</span
+        ><span v-else-if="outlook" class="truncate font-semibold">{{ verdict }}</span
         ><span v-else class="truncate">{{
           card.standing.scheduled
             ? sayState(card.standing)

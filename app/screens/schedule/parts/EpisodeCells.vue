@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { sayNotice } from '@core/recipe/due'
-import { sayState } from '@core/views/state-words'
+import { sayAgreed, sayState } from '@core/views/state-words'
 import { outOfWindow } from '@core/ideas/usable'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { honours } from '@core/rhythm/reserve'
 import type { Card } from '@core/views/card'
 import { lampColumns } from '@core/views/slots'
+import { sayVerdict } from '@core/views/verdict'
 import { useMoment } from '@app/stores/moment'
 import { usePromises } from '@app/stores/promises'
 import { useWorkload } from '@app/stores/workload'
@@ -23,7 +23,6 @@ import { useForms } from '@app/stores/forms'
 import { useImportance } from '@app/stores/importance'
 import { keysOn } from '@app/ui/keymap'
 import LampMark from '@app/ui/LampMark.vue'
-import { sayInHand } from '../in-hand'
 import { slotsKeys } from '../keymap'
 
 /** The cells of a row of Slots that has an episode: picture, title, lamps, next step, whether it goes out on time. */
@@ -51,7 +50,7 @@ const breaks = computed(() =>
 )
 const stale = computed(() => outOfWindow(card.episode.nature, day))
 const outlook = computed(() => desk.outlooks.get(card.episode.id))
-const inHand = computed(() => workload.inHandOf(card))
+const verdict = computed(() => workload.verdict(card))
 /** Stages of the creator's own, which have no column. */
 const ownStages = computed(() => card.standing.stages.filter((s) => s.stage.kind === 'own'))
 function open(stage: string) {
@@ -129,6 +128,7 @@ const keyed = keysOn(slotsKeys, {
       ><span class="sub"
         ><template v-if="card.standing.next.late"
           ><Flag />was due {{ sayDay(card.standing.next.due ?? '') }}</template
+        ><template v-else-if="card.standing.next.agreed">{{ sayAgreed(card.standing.next.agreed) }}</template
         ><template v-else-if="card.standing.next.due"
           >due {{ sayDay(card.standing.next.due) }},
           {{ sayAway(card.standing.next.due, moment.today) }}</template
@@ -140,23 +140,16 @@ const keyed = keysOn(slotsKeys, {
     <button
       v-if="outlook"
       class="block text-left font-medium first-letter:uppercase rounded-control hover:underline"
-      :aria-label="`${card.number}: ${outlook?.is}. Open its forecast`"
+      :aria-label="`${card.number}: ${sayVerdict(verdict)}. Open its forecast`"
       @click="dialogs.show({ kind: 'forecast', episode: card.episode.id })"
     >
-      {{ outlook?.is }}</button><span
-      v-if="outlook?.is !== 'on track'"
-      class="block text-11 leading-[14px]"
-      >{{ workload.reasonOf(outlook) }}</span
-    ><span v-if="card.standing.ready" class="sub">{{
-      card.standing.scheduled ? 'nothing left to do' : 'ready now'
-    }}</span
-    ><template v-else-if="inHand"
-      ><span class="block" :class="outlook ? 'sub' : 'font-medium'">{{ sayInHand(inHand.days) }}</span
-      ><span v-if="card.standing.notice" class="sub block">{{ sayNotice(card.standing.notice) }}</span
-      ><span v-else-if="!outlook" class="sub whitespace-nowrap">{{
-        `ready ${sayDay(inHand.ready)}`
-      }}</span></template
-    ><span v-else class="sub">more than the hours</span>
+      {{ verdict.word }}</button><span
+      v-else-if="verdict.word"
+      class="block font-medium first-letter:uppercase"
+      >{{ verdict.word }}</span
+    ><span v-if="verdict.why" class="block text-11 leading-[14px] first-letter:uppercase">{{
+      verdict.why
+    }}</span>
   </td>
 </template>
 

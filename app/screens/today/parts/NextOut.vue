@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { sayState } from '@core/views/state-words'
+import { sayVerdict } from '@core/views/verdict'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import { useCards } from '@app/stores/cards'
-import { useDesk } from '@app/stores/desk'
 import { useMoment } from '@app/stores/moment'
 import { useWorkload } from '@app/stores/workload'
 import type { Card } from '@core/views/card'
@@ -15,13 +14,11 @@ import Chalk from '@app/ui/Chalk.vue'
 import Flag from '@app/ui/Flag.vue'
 import StageLine from '@app/ui/StageLine.vue'
 import { mend, mendLabel } from '../../episode/mend'
-import { sayInHand } from '../../schedule/in-hand'
 
 /** The next release: its pictures, its lamps, and what is still missing, each with what mends it. */
 const { card } = defineProps<{ card: Card }>()
 const library = useLibrary()
 const cards = useCards()
-const desk = useDesk()
 const moment = useMoment()
 const workload = useWorkload()
 const pictures = usePictures()
@@ -32,12 +29,9 @@ const shown = computed(() => {
   return [...all].sort((a, b) => Number(b.id === chosenPicture) - Number(a.id === chosenPicture)).slice(0, 3)
 })
 const release = computed(() => card.standing.release)
-const inHand = computed(() => workload.inHandOf(card))
-const doubt = computed(() => desk.doubtOf(card.episode.id))
+const verdict = computed(() => sayVerdict(workload.verdict(card)))
 const then = computed(() =>
-  cards.coming
-    .slice(1, 4)
-    .map((c) => ({ card: c, inHand: workload.inHandOf(c), doubt: desk.doubtOf(c.episode.id) })),
+  cards.coming.slice(1, 4).map((c) => ({ card: c, verdict: sayVerdict(workload.verdict(c)) })),
 )
 const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !== 'after'))
 </script>
@@ -75,20 +69,8 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
     >
     <p class="sub mb-3">
       <span class="num">{{ card.number }}</span> {{ card.show.title
-      }}<template v-if="card.standing.late">
-        · <Flag /><span class="late">late {{ card.standing.late }} d</span></template
-      ><template v-else-if="card.standing.ready">
-        · <strong class="text-ink">{{ sayState(card.standing) }}</strong></template
-      ><template v-else-if="inHand">
-        ·
-        <template v-if="doubt"
-          ><strong class="text-ink">{{ doubt }}</strong
-          >, </template
-        >{{
-          inHand.days >= 0
-            ? `ready by ${sayDay(inHand.ready)} as it stands`
-            : `${-inHand.days} d short as it stands`
-        }}</template
+      }}<template v-if="verdict">
+        · <Flag v-if="card.standing.late" /><strong class="text-ink">{{ verdict }}</strong></template
       >
     </p>
     <StageLine :stages="stages" :parts="card.standing.parts" />
@@ -136,13 +118,7 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
         <dd class="truncate text-ink-2">
           <span class="num text-11">{{ t.card.number }}</span> {{ t.card.title }}
         </dd>
-        <dd class="font-semibold whitespace-nowrap">
-          <template v-if="t.card.standing.late"
-            ><Flag /><span class="late">late {{ t.card.standing.late }} d</span></template
-          ><template v-else-if="t.card.standing.ready">{{ sayState(t.card.standing) }}</template
-          ><template v-else-if="t.doubt">{{ t.doubt }}</template
-          ><template v-else-if="t.inHand">{{ sayInHand(t.inHand.days) }}</template>
-        </dd>
+        <dd class="font-semibold whitespace-nowrap"><Flag v-if="t.card.standing.late" />{{ t.verdict }}</dd>
       </template>
     </dl>
   </aside>

@@ -3,9 +3,10 @@ import { computed, defineAsyncComponent } from 'vue'
 import { startStep } from '@core/commands/work'
 import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayMinutes } from '@core/script/timecode'
+import { sayAgreed } from '@core/views/state-words'
 import type { TodayStep } from '@core/views/today'
 import { useMoment } from '@app/stores/moment'
-import { useDesk } from '@app/stores/desk'
+import { useWorkload } from '@app/stores/workload'
 import { useDialogs } from '@app/stores/dialogs'
 import { useLibrary } from '@app/stores/library'
 import Flag from '@app/ui/Flag.vue'
@@ -25,11 +26,11 @@ const { step, running, quiet } = defineProps<{
 const Drop = defineAsyncComponent(() => import('@app/ui/Drop.vue'))
 const library = useLibrary()
 const moment = useMoment()
-const desk = useDesk()
+const workload = useWorkload()
 const dialogs = useDialogs()
 const openStep = useOpenStep()
 const guidance = computed(() => guidanceOf(step))
-const outlook = computed(() => desk.outlooks.get(step.card.episode.id))
+const verdict = computed(() => workload.verdict(step.card))
 const { endHere, tick } = useEndings()
 function end(took: Ending, close: () => void, yesterday = false) {
   endHere(step, took, yesterday)
@@ -64,15 +65,16 @@ function endAll(close: () => void) {
           <template v-if="step.state.late"
             ><Flag /><span class="late">late {{ step.state.late }} d</span>, was due
             {{ sayDay(step.state.due)
-            }}<template v-if="outlook"
-              >; its release is
+            }}<template v-if="verdict.word"
+              >; the release is
               <button
                 class="underline underline-offset-2"
                 @click="dialogs.show({ kind: 'forecast', episode: step.card.episode.id })"
               >
-                {{ outlook.is === 'on track' ? 'still on track' : outlook.is }}
+                {{ verdict.word }}
               </button></template
             ></template
+          ><template v-else-if="step.state.agreed">{{ sayAgreed(step.state.agreed) }}</template
           ><template v-else
             >due {{ sayDay(step.state.due) }}, {{ sayAway(step.state.due, moment.today) }}</template
           ></template

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { editMaterials } from '@core/commands/episode'
 import { sayDay } from '@core/rhythm/days'
+import { sayToSpare } from '@core/views/verdict'
 import type { Today } from '@core/views/today'
 import { useLibrary } from '@app/stores/library'
 import { useMoment } from '@app/stores/moment'
@@ -20,7 +21,7 @@ function effect({ card, late }: Lacking): string {
   const hand = workload.inHandOf(card)
   if (!hand || !card.standing.release) return 'filming waits for it'
   return hand.days >= late.days
-    ? `filming waits; ${hand.days} d in hand`
+    ? `filming waits; ${sayToSpare(hand.days)}`
     : `filming waits; the release on ${sayDay(card.standing.release.day, moment.today)} is at risk`
 }
 function here({ card, late }: Lacking) {

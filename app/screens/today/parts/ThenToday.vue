@@ -42,8 +42,8 @@ const openStep = useOpenStep()
             >
           </p>
           <p class="sub truncate">
-            <span class="num">{{ b.card.number }}</span> {{ b.card.title }} ·
-            {{ stageNameOf(b) }}
+            <span class="num">{{ b.card.number }}</span> {{ b.card.title }} · {{ stageNameOf(b)
+            }}<template v-if="b.state.agreed"> · with {{ b.state.agreed.guest }}</template>
           </p>
         </div>
         <p class="sub max-sm:hidden">

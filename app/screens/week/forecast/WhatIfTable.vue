@@ -21,7 +21,7 @@ const chance = useChance()
       </tr>
     </thead>
     <tbody>
-      <template v-for="c in remedies.choices.value" :key="c.name"
+      <template v-for="c in remedies.offered.value" :key="c.name"
         ><tr class="border-t border-faint">
           <th scope="row" class="text-left font-normal py-1">
             <button

@@ -1,5 +1,6 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Change, Command } from '@core/commands/change'
+import { bookGuest } from '@core/commands/people'
 import { placeOnSlot, pushEpisode, skipMissed, swapInSpare } from '@core/commands/schedule'
 import { pushed } from '@core/commands/schedule/moved'
 import { moreOnDays } from '@core/commands/week'
@@ -12,6 +13,7 @@ import type { Card } from '@core/views/card'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
 import { useSchedule } from '@app/stores/schedule'
+import { useWorkload } from '@app/stores/workload'
 import { useLibrary } from '@app/stores/library'
 import { usePlan } from '@app/stores/plan'
 
@@ -34,6 +36,7 @@ export function useRemedies(
   const moment = useMoment()
   const schedule = useSchedule()
   const plan = usePlan()
+  const workload = useWorkload()
   /** More hours, on days of one's own choosing. */
   const more = ref<{ hours: number; days: Day[] }>({ hours: 2, days: [] })
   const nearDays = computed(() =>
@@ -66,7 +69,22 @@ export function useRemedies(
     const name = `${hours === 2 ? 'Two' : hours} more ${hours === 1 ? 'hour' : 'hours'} on ${on.map((d) => sayDay(d)).join(', ')}`
     return way(name, moreOnDays, { days: on, minutes: Math.round(hours * 60) })
   }
+  /** What is agreed with a guest, on the last day with the hours for it before the one agreed on. */
+  function sooner({ standing, episode }: Card, release: Day): Choice[] {
+    return standing.steps.flatMap(({ step, agreed, left }) => {
+      if (!agreed || !left || agreed.day <= moment.today) return []
+      const before = Array.from({ length: 14 }, (_, n) => addDays(agreed.day, -1 - n)).find(
+        (d) => d > moment.today && d < release && workload.figuresOf(d).free >= step.minutes,
+      )
+      const to = { episode: episode.id, guest: agreed.guest, at: agreed.at, minutes: step.minutes }
+      return before
+        ? way(`${agreed.guest} already on ${sayDay(before)} (ask first)`, bookGuest, { ...to, day: before })
+        : []
+    })
+  }
   function lessWork({ id: step, name, minutes, part }: Step): Choice[] {
+    // What is agreed with somebody is neither halved nor handed on.
+    if (card.value?.standing.steps.some((s) => s.step.id === step && s.agreed)) return []
     const half = Math.max(5, Math.round(minutes / 2))
     return [
       ...way(`Half the time for “${name}”`, estimateStep, { step, minutes: half }),
@@ -103,6 +121,7 @@ export function useRemedies(
     const { release } = outlook.value
     return [
       ...moreHours(release),
+      ...sooner(card.value, release),
       ...(changing.value ? lessWork(changing.value) : []),
       ...elsewhere(card.value, release),
     ]
@@ -158,6 +177,13 @@ export function useRemedies(
       }
     )
   }
+  /** The ways out that are offered: none that makes this release less likely. */
+  const offered = computed(() =>
+    choices.value.filter(({ name }) => {
+      const next = own(name)?.next
+      return next === undefined || next.chance >= (outlook.value?.chance ?? 0)
+    }),
+  )
   /** Unfolds one way out, or folds it again. */
   function unfold(name: string) {
     opened.value = opened.value === name ? '' : name
@@ -178,6 +204,7 @@ export function useRemedies(
     other,
     openSteps,
     choices,
+    offered,
     opened,
     tried,
     moved,

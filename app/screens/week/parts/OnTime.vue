@@ -24,9 +24,12 @@ const chance = useChance()
 const out = computed(() =>
   cards.coming.slice(0, 9).map((card) => ({ card, outlook: plan.outlooks.get(card.episode.id) })),
 )
+/** The first that is not likely to make it. */
+const doubtful = computed(() => out.value.find((o) => o.outlook?.is === 'unlikely'))
 /** The step that decides, who it waits on, or how far the release is. */
 function why({ card, outlook }: { card: Card; outlook: Outlook | undefined }): string {
-  if (outlook?.last && outlook.chance < 0.995) return workload.reasonOf(outlook)
+  const verdict = workload.verdict(card)
+  if (outlook && outlook.chance < 0.995 && verdict.why) return verdict.why
   return sayAway(card.standing.release?.day ?? moment.today, moment.today)
 }
 </script>
@@ -56,6 +59,13 @@ function why({ card, outlook }: { card: Card; outlook: Outlook | undefined }): s
         </button>
       </li>
     </ul>
+    <button
+      v-if="doubtful"
+      class="btn btn-small mt-2"
+      @click="dialogs.show({ kind: 'forecast', episode: doubtful.card.episode.id })"
+    >
+      See what would help {{ doubtful.card.number }}
+    </button>
   </section>
 </template>
 
