@@ -276,7 +276,7 @@ export class Ground {
 
   /**
    * Where the minutes of one task go, as early as can be; nothing where they find no room. A sitting goes
-   * whole onto a day, unless no day in sight (four weeks, or up to its release) could take it even when
+   * whole onto a day, unless no day up to its release (or in four weeks, where none presses) could take it even when
    * empty. Pieces are of half an hour at least, of a quarter where the days leave no other way, shorter only
    * where no day has a quarter of an hour, and never so that what is left could not be laid any more.
    */
@@ -288,8 +288,9 @@ export class Ground {
   ): { n: number; minutes: number }[] | undefined {
     const task = this.of.tasks[i]
     if (!task) return undefined
-    const release = this.release[i] ?? Infinity
-    const last = Math.min(this.days - 1, Math.max(start + sight, release === Infinity ? 0 : release))
+    // A longer day behind its release, or behind a block that needs it, is none that could take it.
+    const bound = Math.min(this.release[i] ?? Infinity, this.latest[i] ?? Infinity)
+    const last = Math.min(this.days - 1, bound === Infinity || bound < start ? start + sight : bound)
     let largest = this.capacity(task.kind, start, last)
     if (largest <= 0) largest = this.capacity(task.kind, start, this.days - 1)
     if (largest <= 0) return undefined
