@@ -24,7 +24,7 @@ test('what is needed holds filming back until it is here; it comes from a table 
 
   await test.step('Today says so, with what it does to the release; the steps of Film can’t be begun', async () => {
     await page.getByRole('link', { name: 'Today', exact: true }).click()
-    const lacking = page.getByRole('region', { name: 'Still lacking' }).getByRole('listitem')
+    const lacking = page.getByRole('region', { name: 'Still missing for filming' }).getByRole('listitem')
     await expect(lacking.filter({ hasText: 'A longer rope' })).toContainText('filming waits')
     await lacking.filter({ hasText: 'A longer rope' }).getByRole('link').click()
     await page.getByRole('link', { name: /^Release:/ }).click()

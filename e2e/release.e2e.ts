@@ -29,7 +29,7 @@ test('what goes out at five outlets: the best move is done, fields are copied by
       page.getByText('Write the description next: 3 of the 6 unready things need it.'),
     ).toBeVisible()
     await expect(
-      thing(page, /^#42 Steaming oak ribs .* at Own site, Wed 25 Nov 21:00: lacks description$/),
+      thing(page, /^#42 Steaming oak ribs .* at Own site, Wed 25 Nov 21:00: missing description$/),
     ).toBeVisible()
   })
 

@@ -3,11 +3,7 @@ import type { StageState } from '@core/recipe/progress'
 import LampMark from './LampMark.vue'
 
 /** An episode's stages as lamps on a line, joined where they are lit. */
-const {
-  stages,
-  parts,
-  names = true,
-} = defineProps<{ stages: StageState[]; parts?: { there: number; needed: number }; names?: boolean }>()
+const { stages, names = true } = defineProps<{ stages: StageState[]; names?: boolean }>()
 const joined = (i: number) => stages[i]?.lamp.state === 'lit' && stages[i + 1]?.lamp.state === 'lit'
 </script>
 
@@ -20,12 +16,9 @@ const joined = (i: number) => stages[i]?.lamp.state === 'lit' && stages[i + 1]?.
         aria-hidden="true"
       />
       <LampMark :lamp="s.lamp" :name="s.stage.name" class="relative inline-block" :size="24" />
-      <span v-if="names" class="block text-11 text-ink-2 truncate" aria-hidden="true"
-        >{{ s.stage.name
-        }}<template v-if="s.stage.kind === 'release' && parts && s.lamp.state !== 'lit'"
-          >&nbsp;{{ parts.there }}/{{ parts.needed }}</template
-        ></span
-      >
+      <span v-if="names" class="block text-11 text-ink-2 truncate" aria-hidden="true">{{
+        s.stage.name
+      }}</span>
     </li>
   </ol>
 </template>

@@ -16,6 +16,7 @@ import { creatorZone } from '../rhythm/creator'
 import { momentAt } from '../rhythm/zone'
 import { dayFigures } from '../views/day'
 import { weekRows, type WeekStep } from '../views/week'
+import type { StepState } from '../recipe/progress'
 import { forecast } from './forecast'
 import { hoursOn, minutesByDay, minutesOn } from './load'
 import { occurrencesOf } from './standing'
@@ -124,7 +125,10 @@ function agree(records: Records, now: number): State {
   for (const { standing, episode } of working) {
     const undone = standing.steps.filter((s) => s.left)
     expect([episode.id, standing.next === undefined]).toEqual([episode.id, undone.length === 0])
-    const free = undone.filter((s) => s.free && !s.step.waiting)
+    // One's own moves come before those of others.
+    const isMine = (s: StepState) => s.free && s.step.owner === 'me' && !s.step.waiting
+    const mine = undone.filter(isMine)
+    const free = mine.length > 0 ? mine : undone.filter((s) => s.free)
     if (standing.next && free.length > 0) {
       expect(standing.next.free).toBe(true)
       expect(free.every((s) => (s.due ?? '') >= (standing.next?.due ?? ''))).toBe(true)

@@ -139,7 +139,6 @@ export function progressOf(given: StandingOf): EpisodeProgress {
     scheduled,
     missing,
     live: early.size > 0,
-    parts: { there: asked.filter((p) => p.state === 'there').length, needed: asked.length },
     ...(release ? { release } : {}),
     ...(notice && isShort(notice) ? { notice } : {}),
     ...(next ? { next } : {}),

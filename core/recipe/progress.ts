@@ -89,8 +89,6 @@ export interface EpisodeProgress {
   late?: number
   /** Parts of its work can't be made early (news, live): its slot doesn't count against ready ahead. */
   live: boolean
-  /** How many of the parts required by outlets pass, and how many there are. */
-  parts: { there: number; needed: number }
 }
 
 /** All that a standing is derived from. `steps` are the episode's own, in any order. */

@@ -32,6 +32,16 @@ export function going(card: Card, thing: Thing): Going {
   return { ...thing, card, parts, lacking, isReady: lacking.length === 0 }
 }
 
+/**
+ * How many things are still missing of one thing that goes out: of the episode itself, at its show's first outlet, all that
+ * every other screen counts as well; elsewhere its fields.
+ */
+export function missingAt({ card, outlet, spin, lacking }: Going): number {
+  return spin === undefined && outlet.id === card.show.outlets[0]
+    ? card.standing.missing.length
+    : lacking.length
+}
+
 /** What mends a part of an episode, wherever it goes out. */
 export interface Move {
   key: string

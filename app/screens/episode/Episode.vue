@@ -155,12 +155,9 @@ const joined = (i: number) =>
             class="stage"
             :class="{ here: s.stage.id === here.stage.id }"
             :aria-current="s.stage.id === here.stage.id ? 'step' : undefined"
-            ><LampMark :lamp="s.lamp" :size="20" :name="s.stage.name" /><span aria-hidden="true"
-              >{{ s.stage.name
-              }}<span v-if="s.stage.kind === 'release' && s.lamp.state !== 'lit'" class="num text-11 ml-1"
-                >{{ card.standing.parts.there }}/{{ card.standing.parts.needed }}</span
-              ></span
-            ></RouterLink
+            ><LampMark :lamp="s.lamp" :size="20" :name="s.stage.name" /><span aria-hidden="true">{{
+              s.stage.name
+            }}</span></RouterLink
           >
           <span v-if="joined(i)" class="w-2.5 h-[2px] bg-lamp-line -mx-0.5" aria-hidden="true" />
         </template>

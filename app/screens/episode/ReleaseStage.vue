@@ -151,9 +151,7 @@ async function kit() {
                 : card.standing.ready
                   ? 'Ready'
                   : `${card.standing.missing.length} still missing`
-          }}</strong><span class="sub"
-            >{{ card.standing.parts.there }} of {{ card.standing.parts.needed }} parts</span
-          >
+          }}</strong>
         </p>
         <ul v-if="!released" class="mb-3">
           <li

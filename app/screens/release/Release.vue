@@ -7,7 +7,7 @@ import ReleaseFilm from './parts/ReleaseFilm.vue'
 import ThisWeek from './parts/ThisWeek.vue'
 import { useRelease } from './useRelease'
 
-/** What goes out in the next two weeks, at every outlet: what it lacks, what mends most, and the handing over. */
+/** What goes out in the next two weeks, at every outlet: what is missing, what helps most, and the handing over. */
 const of = useRelease()
 const { lead, here, view } = of
 const legend = [

@@ -62,7 +62,7 @@ watch(
         ><template v-else-if="taken"
           >Taken {{ when(taken.at) }}; it goes out {{ when(taken.going) }}.</template
         ><template v-else-if="thing.isReady">Everything that it asks for is there.</template
-        ><template v-else>It will say what it lacks.</template>
+        ><template v-else>It will say what is missing.</template>
       </span>
       <button
         class="btn"

@@ -2,7 +2,7 @@
 import { computed, useTemplateRef } from 'vue'
 import { scaleTime } from 'd3-scale'
 import { titleAt } from '@core/release/at-outlet'
-import type { Going } from '@core/release/moves'
+import { missingAt, type Going } from '@core/release/moves'
 import { thingName } from '@core/release/when'
 import { addDays, sayDay } from '@core/rhythm/days'
 import { dayAt, localAt, momentAt, sayLeft } from '@core/rhythm/zone'
@@ -73,9 +73,9 @@ const lines = computed(() => {
 const name = (t: Going) => thingName(t) || (titleAt(t.outlet, t.card.episode, t.card.title) ?? t.card.title)
 const when = (t: Going) =>
   `${sayDay(dayAt(t.at, moment.zone), moment.today)} ${localAt(t.at, moment.zone).time}`
-const says = (t: Going) => (t.isReady ? 'ready' : `${t.lacking.length} lacking`)
+const says = (t: Going) => (missingAt(t) === 0 ? 'ready' : `${missingAt(t)} missing`)
 const label = (t: Going) =>
-  `${t.card.number} ${name(t)} at ${t.outlet.name}, ${when(t)}: ${t.isReady ? 'ready' : `lacks ${t.lacking.map((p) => p.name.toLowerCase()).join(', ')}`}`
+  `${t.card.number} ${name(t)} at ${t.outlet.name}, ${when(t)}: ${t.isReady ? 'ready' : `missing ${t.lacking.map((p) => p.name.toLowerCase()).join(', ')}`}`
 </script>
 
 <template>

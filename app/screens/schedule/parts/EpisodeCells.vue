@@ -117,9 +117,6 @@ const keyed = keysOn(slotsKeys, {
       <LampMark :lamp="s.lamp" :size="27" hidden />
     </button>
     <span v-if="s.lamp?.late" class="note late">late {{ s.lamp.late }} d</span>
-    <span v-else-if="s.kind === 'release' && s.lamp && s.lamp.state === 'working'" class="note"
-      >{{ card.standing.parts.there }}/{{ card.standing.parts.needed }}</span
-    >
     <span v-else-if="s.lamp?.state === 'waiting'" class="note text-sea">waits</span>
   </td>
   <td class="pl-4">

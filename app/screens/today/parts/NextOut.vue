@@ -73,16 +73,14 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
         · <Flag v-if="card.standing.late" /><strong class="text-ink">{{ verdict }}</strong></template
       >
     </p>
-    <StageLine :stages="stages" :parts="card.standing.parts" />
+    <StageLine :stages="stages" />
     <div class="mt-4 border-t border-faint">
-      <p class="flex justify-between py-2.5">
+      <p class="py-2.5">
         <strong class="font-semibold">{{
           card.standing.missing.length === 0
             ? 'Nothing is missing'
             : `${card.standing.missing.length} still missing`
-        }}</strong><span class="sub"
-          >{{ card.standing.parts.there }} of {{ card.standing.parts.needed }} parts are there</span
-        >
+        }}</strong>
       </p>
       <ul>
         <li

@@ -32,7 +32,7 @@ function here({ card, late }: Lacking) {
 
 <template>
   <section aria-labelledby="lacking">
-    <h2 id="lacking" class="mb-2">Still lacking</h2>
+    <h2 id="lacking" class="mb-2">Still missing for filming</h2>
     <ul class="panel divide-y divide-faint">
       <li v-for="l in lacking" :key="l.late.material.id" class="flex items-center gap-3 px-4 py-2">
         <RouterLink
