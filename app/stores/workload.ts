@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Outlook } from '@core/plan/outlook'
 import { horizon, minutesByDay } from '@core/plan/load'
 import { hoursIn, planOf } from '@core/plan/state'
-import { readyDays } from '@core/plan/work'
+import { isReadId, readyDays } from '@core/plan/work'
 import type { Day, Id } from '@core/records'
 import { daysBetween } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
@@ -91,6 +91,7 @@ export const useWorkload = defineStore('workload', () => {
   /** The one reason that an outlook gives: who is waited on, or the step that most often decides. */
   function reasonOf(outlook: Outlook | undefined): string {
     if (outlook?.is === 'too far ahead') return `only the next ${horizon / 7} weeks are forecast`
+    if (isReadId(outlook?.last)) return 'the sponsor’s read'
     return sayDecides(cards.stepIn.get(outlook?.last ?? '')?.state)
   }
   /** Whether a release goes out on time, and why: what every screen says of it. */

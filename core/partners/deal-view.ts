@@ -96,12 +96,10 @@ export function dealView(
     ...{ deal, show, reads, toFill, delivered, failed, coming, toFind, dates: near },
     later: Math.min(toFind, free.length) - near.length,
     tooMany: Math.max(0, toFind - free.length),
-    datesBy: first && later(today, addDays(first.day, -reach(records, show) - (deal.shownBefore ?? 0))),
+    datesBy: first && addDays(first.day, -reach(records, show) - (deal.shownBefore ?? 0)),
     money: moneyOf(deal, reads),
   }
 }
-
-const later = (a: Day, b: Day) => (a > b ? a : b)
 
 /** The longest lead of a show's recipe, days. */
 function reach({ recipes }: Pick<Records, 'recipes'>, show: Show): number {

@@ -120,7 +120,7 @@ export const draws = 2000
 export function forecastOf({ open, load }: Plan, hours: HoursOf, today: Day, learnt: Learnt): ForecastFor {
   const { minutes, setup, begun } = planFor([], [], hours, today)
   return {
-    tasks: inPlanOrder(open.tasks, load),
+    tasks: inPlanOrder([...open.tasks, ...open.reads], load),
     waits: open.waits,
     laid: load.blocks.filter((b) => b.fixed),
     first: today,

@@ -1,10 +1,11 @@
-import { exampleEpisode, exampleRecords, exampleStep } from '../examples'
+import { exampleAt, exampleEpisode, exampleRecords, exampleStep } from '../examples'
+import { exampleDeal } from '../partners/example-deal'
 import type { Step } from '../records'
 import { progressOf } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
 import { minutesAhead, planFor } from './load'
 import { outlookOf, type Outlook } from './outlook'
-import { explain, gains, inPlanOrder, openWork, turnOf, type Shift } from './work'
+import { explain, gains, inPlanOrder, isReadId, openWork, turnOf, type Shift } from './work'
 
 const records = exampleRecords()
 const [show, recipe, settings] = [
@@ -51,6 +52,17 @@ const now = Date.parse('2026-11-24T09:00:00.000Z')
 const open = openWork([{ episode, standing }], '2026-11-24', now, new Map())
 const { waits } = open
 const tasks = open.tasks.filter((t) => !t.id.includes('/part/'))
+
+test('a sponsor’s read that is missing is work of the forecast, due three days before the release, and lies on no day', () => {
+  const deal = { ...exampleDeal, id: 'deal', noted: {}, createdAt: exampleAt, updatedAt: exampleAt }
+  const works = workingDays(settings)
+  const of = { episode, show, recipe, script: undefined, outlets: [], steps, today: '2026-11-24', works }
+  const owed = openWork([{ episode, standing: progressOf({ ...of, deal }) }], '2026-11-24', now, new Map())
+  expect(open.reads).toEqual([])
+  expect(owed.reads).toMatchObject([{ episode: episode.id, due: '2026-12-07', release: '2026-12-10' }])
+  expect(owed.tasks).toEqual(open.tasks)
+  expect(owed.reads.every((r) => isReadId(r.id))).toBe(true)
+})
 
 test('open steps become tasks: what waits takes no minutes, what comes after the release misses none, a sponsor weighs', () => {
   expect(tasks.map((t) => [t.id, t.minutes, t.release, t.needs, t.split])).toEqual([

@@ -48,7 +48,20 @@ export interface OpenWork {
    * rest is planned anew.
    */
   laid: (Pinned & { pinned: boolean })[]
+  /**
+   * Sponsors’ reads that are missing or not as agreed, one an episode. They are written in the script and lie on no day;
+   * a forecast counts them, since no release goes out without.
+   */
+  reads: Task[]
 }
+
+/** What writing a sponsor’s read, or mending one, usually takes: minutes. */
+const readMinutes = 20
+/** How many days before its release a read should be written. */
+const readBefore = 3
+/** The id of the work on an episode’s read, and whether an id is one. */
+const readId = (episode: Id) => `${episode}/read`
+export const isReadId = (id: Id | undefined) => id?.endsWith('/read') === true
 
 /** Whether a step is somebody else's move: handed to them, or waiting on them. */
 export function isOthers(step: StepState['step']): boolean {
@@ -69,7 +82,7 @@ export function openWork(
   launches: ReadonlyMap<Id, Launch>,
   takes: OthersDays = () => usualWait,
 ): OpenWork {
-  const open: OpenWork = { tasks: [], waits: new Map(), laid: [] }
+  const open: OpenWork = { tasks: [], waits: new Map(), laid: [], reads: [] }
   for (const { episode, standing } of work) {
     const undone = standing.steps.filter((s) => s.left)
     const dated = standing.release !== undefined
@@ -80,6 +93,11 @@ export function openWork(
     // What is scheduled comes out by itself, and waits for nothing.
     const waits = standing.release && standing.release.at > now && !standing.scheduled
     const out = waits ? standing.release?.day : undefined
+    if (out !== undefined && standing.missing.some((m) => m.kind === 'read'))
+      open.reads.push({
+        ...{ id: readId(episode.id), episode: episode.id, kind: 'write', minutes: readMinutes, needs: [] },
+        ...{ due: addDays(out, -readBefore), split: false, release: out, weight },
+      })
     for (const state of undone) {
       const { step } = state
       if (wanted && !wanted.has(step.id)) continue

@@ -96,7 +96,8 @@ function sums(move: PersonMove): string {
   <section class="grid gap-3 content-start" aria-label="Next">
     <template v-if="view.dates.length > 0">
       <p v-if="view.datesBy" class="sub">
-        Next, by {{ sayDay(view.datesBy, moment.today) }}, {{ sayAway(view.datesBy, moment.today) }}
+        {{ view.datesBy < moment.today ? 'Due' : 'Next, by' }} {{ sayDay(view.datesBy, moment.today) }},
+        {{ sayAway(view.datesBy, moment.today) }}
       </p>
       <h3 class="font-title font-semibold text-16">
         Keep {{ view.dates.length === 1 ? 'a date' : `${countWord(view.dates.length)} dates` }} for them
