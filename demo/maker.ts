@@ -98,7 +98,7 @@ export class Maker {
     withGuests(this.episodes, this.steps, this.today)
     const thursday = this.next(3, '17:00')
     lookedBackOn(this.episodes)
-    const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120] }
+    const settings = { ...freshSettings(this.at), hours: [180, 180, 360, 180, 180, 0, 120], currency: '€' }
     return {
       tables: {
         ...rowsFrom(() => []),

@@ -8,12 +8,12 @@ test('what is needed holds filming back until it is here; it comes from a table 
   await page.locator('tbody a', { hasText: 'Cutting a spar' }).first().click()
   await page.getByRole('link', { name: /^Film/ }).click()
   const list = page.getByRole('region', { name: 'Materials' })
-  await expect(list.getByText('81.2 €')).toBeVisible()
+  await expect(list.getByText('81.20 €')).toBeVisible()
 
   await test.step('a line is typed with its price; filming waits for it', async () => {
     await list.getByLabel('Something that is needed').fill('A longer rope 22')
     await page.keyboard.press('Enter')
-    await expect(list.getByText('103.2 €')).toBeVisible()
+    await expect(list.getByText('103.20 €')).toBeVisible()
     await list.getByRole('button', { name: /^A longer rope/ }).click()
     await list.getByLabel('Filming waits for it').check()
     await list.getByLabel('Expected').fill('+4w')

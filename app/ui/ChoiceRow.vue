@@ -9,6 +9,7 @@ const chosen = defineModel<T>({ required: true })
     <button
       v-for="[value, says] in of"
       :key="value"
+      type="button"
       role="radio"
       class="choice"
       :aria-checked="chosen === value"

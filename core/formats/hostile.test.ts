@@ -25,7 +25,7 @@ describe('names that every object has', () => {
     expect(unknownWords('{toString}')).toEqual(['toString'])
     const names = { number: '#1', title: 'T', code: 'C', date: '', show: 'S' }
     expect(folderName('{constructor} {title}', names)).toBe('{constructor} T')
-    expect(refusalOf(readRhythm('constructor thursday'))).toMatch(/was not understood/)
+    expect(refusalOf(readRhythm('constructor thursday', '2026-11-24'))).toMatch(/was not understood/)
     const show = exampleRecords().shows.get('show')
     if (!show) throw new Error('no show')
     expect(

@@ -1,3 +1,4 @@
+import { inCents, sayMoney } from '../partners/money'
 import type { DealView } from '../partners/deal-view'
 import { statementSums, type StatementRow } from '../partners/statement'
 import { sayDay } from '../rhythm/days'
@@ -49,7 +50,7 @@ export function statementPage(
   today: string,
 ): string {
   const { deal, show, delivered } = view
-  const money = (n: number) => (n === 0 ? '' : `${n} ${currency}`.trim())
+  const money = (n: number) => (inCents(n) === 0 ? '' : sayMoney(n, currency))
   const reads = rows.map((r) => [
     r.number,
     r.title,

@@ -1,5 +1,5 @@
 import type { Day, Episode, Nature, Recipe, Show } from '../records'
-import { addDays, dayNumber, monthName, sayDay } from '../rhythm/days'
+import { addDays, dayNumber, daysBetween, monthName, sayDay } from '../rhythm/days'
 import { slotsOf } from '../rhythm/slots'
 
 /** Whether an idea is put away on a date. */
@@ -55,6 +55,8 @@ export interface Backlog {
   /** Weeks until an open slot finds no idea; nothing for a rhythm without slots in the next 26 weeks. */
   weeks: number | undefined
   thin: boolean
+  /** The first slot for which there is no idea, within 26 weeks. */
+  without?: Day
 }
 
 /** Under so many weeks the backlog is thin. */
@@ -80,8 +82,9 @@ export function backlogOf(show: Show, episodes: Iterable<Episode>, today: Day): 
   }
   const slots = slotsOf(show, today, addDays(today, 26 * 7)).filter((s) => !s.skipped)
   if (slots.length === 0) return { ideas, weeks: undefined, thin: false }
-  const weeks = Math.floor((ideas + filled) / (slots.length / 26))
-  return { ideas, weeks, thin: weeks < thinWeeks }
+  const without = slots[ideas + filled]?.day
+  const weeks = without === undefined ? 26 : Math.floor(daysBetween(today, without) / 7)
+  return { ideas, weeks, thin: weeks < thinWeeks, ...(without === undefined ? {} : { without }) }
 }
 
 /**

@@ -1,3 +1,4 @@
+import { inCents, sayMoney } from './money'
 import { sum } from 'd3-array'
 import type { Campaign, Day } from '../records'
 
@@ -13,8 +14,8 @@ export interface CampaignSums {
 export function campaignSums(campaigns: readonly Campaign[]): CampaignSums {
   const posts = campaigns.flatMap((c) => (c.state === 'called off' ? c.posts.filter((p) => p.out) : c.posts))
   return {
-    budget: sum(campaigns, (c) => (c.state === 'called off' ? 0 : (c.budget ?? 0))),
-    spent: sum(campaigns, (c) => c.spent ?? 0),
+    budget: inCents(sum(campaigns, (c) => (c.state === 'called off' ? 0 : (c.budget ?? 0)))),
+    spent: inCents(sum(campaigns, (c) => c.spent ?? 0)),
     posts: posts.length,
     out: posts.filter((p) => p.out === true).length,
   }
@@ -27,7 +28,7 @@ export function campaignFaults(campaign: Campaign, today: Day): string[] {
   const outside = posts.filter((p) => p.on < from || p.on > to)
   return [
     ...(budget !== undefined && spent !== undefined && spent > budget
-      ? [`${spent - budget} over its budget`]
+      ? [`${sayMoney(spent - budget, '')} over its budget`]
       : []),
     ...(state === 'running' && to < today ? ['its dates are over'] : []),
     ...(state === 'planned' && from <= today && to >= today ? ['it should be running'] : []),

@@ -1,3 +1,4 @@
+import { inCents } from './money'
 import { ascending } from 'd3-array'
 import type { Day, Deal, Episode, Id, Records, Show } from '../records'
 import { reservedBetween } from '../commands/schedule/kept'
@@ -153,7 +154,7 @@ function mostOften(numbers: readonly number[]): number {
 
 function moneyOf(deal: Deal, reads: readonly DealRead[]): Money {
   const each = deal.fee ?? 0
-  const times = (fee: DealRead['fee']) => reads.filter((r) => r.fee === fee).length * each
+  const times = (fee: DealRead['fee']) => inCents(reads.filter((r) => r.fee === fee).length * each)
   const [paid, due, invoiced] = [times('paid'), times('due'), times('on an invoice')]
-  return { paid, due, invoiced, toCome: Math.max(0, deal.reads * each - paid - due - invoiced) }
+  return { paid, due, invoiced, toCome: inCents(Math.max(0, deal.reads * each - paid - due - invoiced)) }
 }

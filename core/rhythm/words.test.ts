@@ -3,6 +3,7 @@ import { refusalOf, valueOf } from '../examples'
 import { ruleOf, sayRhythm, wishOf, type RhythmWish } from './rule'
 import { readRhythm } from './words'
 
+const today = '2026-11-24'
 const week = (every: number, ...weekdays: number[]): RhythmWish => ({ kind: 'week', every, weekdays })
 
 describe('a rhythm in words', () => {
@@ -31,29 +32,51 @@ describe('a rhythm in words', () => {
     ['every Friday, seasons of eight', { ...week(1, 4), season: 8 }, undefined],
     ['every Friday 17:00, 12 times', { ...week(1, 4), season: 12 }, '17:00'],
   ])('%s', (words, wish, time) => {
-    expect(valueOf(readRhythm(words))).toEqual({ wish, time })
+    expect(valueOf(readRhythm(words, today))).toEqual({ wish, time })
   })
 
   test('what is not understood is said, with an example or what is missing', () => {
-    expect(refusalOf(readRhythm('every Blursday'))).toMatch(
+    expect(refusalOf(readRhythm('every Blursday', today))).toMatch(
       /“blursday” was not understood\. Write it like “every Thursday 17:00”/,
     )
-    expect(refusalOf(readRhythm('twice a week'))).toMatch(
+    expect(refusalOf(readRhythm('twice a week', today))).toMatch(
       /on which 2 days: for example “twice a week on Tuesday and Friday”/,
     )
-    expect(refusalOf(readRhythm('twice a week on Tuesday'))).toMatch(/2 times a week, but 1 day is named/)
-    expect(refusalOf(readRhythm('every Thursday 25:00'))).toMatch(/“25:00” is not a time of day/)
-    expect(refusalOf(readRhythm('first Monday and Friday'))).toMatch(
+    expect(refusalOf(readRhythm('twice a week on Tuesday', today))).toMatch(
+      /2 times a week, but 1 day is named/,
+    )
+    expect(refusalOf(readRhythm('every Thursday 25:00', today))).toMatch(/“25:00” is not a time of day/)
+    expect(refusalOf(readRhythm('first Monday and Friday', today))).toMatch(
       /one weekday can be chosen.*second rhythm/,
     )
-    expect(refusalOf(readRhythm('17:00'))).toMatch(/No weekday was found/)
-    expect(refusalOf(readRhythm('weekly'))).toMatch(/on which day/)
-    expect(refusalOf(readRhythm('fifth friday of the month'))).toMatch(/Not every month has a fifth/)
-    expect(refusalOf(readRhythm('every thursday and every second tuesday'))).toMatch(/two rhythms/)
-    expect(refusalOf(readRhythm('monthly on sunday'))).toMatch(/which of the month/)
-    expect(refusalOf(readRhythm('every 10 on saturday'))).toMatch(/“10” was not understood/)
-    expect(refusalOf(readRhythm('every mon at 27'))).toMatch(/“at 27” is not a time of day/)
-    expect(refusalOf(readRhythm('fortnightly every 3 weeks on monday'))).toMatch(/Two different distances/)
+    expect(refusalOf(readRhythm('17:00', today))).toMatch(/No weekday was found/)
+    expect(refusalOf(readRhythm('weekly', today))).toMatch(/on which day/)
+    expect(refusalOf(readRhythm('fifth friday of the month', today))).toMatch(/Not every month has a fifth/)
+    expect(refusalOf(readRhythm('every thursday and every second tuesday', today))).toMatch(/two rhythms/)
+    expect(refusalOf(readRhythm('monthly on sunday', today))).toMatch(/which of the month/)
+    expect(refusalOf(readRhythm('every 10 on saturday', today))).toMatch(/“10” was not understood/)
+    expect(refusalOf(readRhythm('every mon at 27', today))).toMatch(/“at 27” is not a time of day/)
+    expect(refusalOf(readRhythm('fortnightly every 3 weeks on monday', today))).toMatch(
+      /Two different distances/,
+    )
+  })
+
+  test.each([
+    ['every Friday 17:00 from 9 apr', '2027-04-09', '17:00'],
+    ['every Friday, starting April 9th', '2027-04-09', undefined],
+    ['every Friday from 4 dec', '2026-12-04', undefined],
+    ['every Friday from 2027-01-08 at 9:30', '2027-01-08', '09:30'],
+    ['every Friday from 4 December 2027', '2027-12-04', undefined],
+  ])('%s', (words, from, time) => {
+    expect(valueOf(readRhythm(words, today))).toEqual({ wish: week(1, 4), time, from })
+  })
+
+  test('what is only half understood is refused, not dropped', () => {
+    expect(refusalOf(readRhythm('every friday from 31 feb', today))).toMatch(/“from 31 feb” is not a date/)
+    expect(refusalOf(readRhythm('every friday seasons of many', today))).toMatch(/“many” is no number/)
+    expect(refusalOf(readRhythm('every tuesday and second thursday', today))).toMatch(
+      /“second thursday” goes out at another distance/,
+    )
   })
 
   test('what the program itself says of a rhythm is understood by it', () => {
@@ -78,7 +101,9 @@ describe('a rhythm in words', () => {
     fc.assert(
       fc.property(wish, fc.integer({ min: 0, max: 23 }), (w, hour) => {
         const time = `${String(hour).padStart(2, '0')}:30`
-        const read = valueOf(readRhythm(sayRhythm({ rule: valueOf(ruleOf(w)), start: '2026-11-05', time })))
+        const read = valueOf(
+          readRhythm(sayRhythm({ rule: valueOf(ruleOf(w)), start: '2026-11-05', time }), today),
+        )
         expect(read).toEqual({ wish: wishOf(valueOf(ruleOf(w))), time })
       }),
     )

@@ -1,5 +1,6 @@
-import type { ClockTime } from '../records'
+import type { ClockTime, Day } from '../records'
 import { heldBy } from '../named'
+import { addDays } from './days'
 import { ok, refused, type Result } from '../result'
 import type { RhythmWish } from './rule'
 
@@ -7,6 +8,8 @@ import type { RhythmWish } from './rule'
 export interface ReadRhythm {
   wish: RhythmWish
   time: ClockTime | undefined
+  /** The first day, where one was named. */
+  from?: Day
 }
 
 const weekdays = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday']
@@ -85,14 +88,45 @@ function timeIn(text: string): { time: ClockTime | undefined; rest: string; faul
   }
 }
 
+const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec']
+
+/** The first day that is named in words: `from 9 apr`, `starting April 9`, `from 2027-04-09`; without a year the next such day. */
+function startIn(
+  text: string,
+  today: Day,
+): { from: Day | undefined; rest: string; fault: string | undefined } {
+  const found =
+    /,?\s*\b(?:from|starting|beginning)(?: on)?\s+(?:(\d{4}-\d\d-\d\d)|(\d{1,2})(?:st|nd|rd|th)?(?: of)? ([a-z]{3,9})|([a-z]{3,9}) (\d{1,2})(?:st|nd|rd|th)?)(?:,? (\d{4}))?/.exec(
+      text,
+    )
+  if (!found) return { from: undefined, rest: text, fault: undefined }
+  const rest = `${text.slice(0, found.index)} ${text.slice(found.index + found[0].length)}`
+  const month = months.findIndex((m) => (found[3] ?? found[4])?.startsWith(m)) + 1
+  const on = (year: number) =>
+    found[1] ?? `${year}-${String(month).padStart(2, '0')}-${String(found[2] ?? found[5]).padStart(2, '0')}`
+  const year = Number(found[6] ?? today.slice(0, 4))
+  const from = found[6] === undefined && on(year) < today ? on(year + 1) : on(year)
+  const isDay = !Number.isNaN(Date.parse(from)) && addDays(from, 0) === from
+  return isDay
+    ? { from, rest, fault: undefined }
+    : { from: undefined, rest, fault: `“${found[0].trim()}” is not a date. Write it like “from 9 April”.` }
+}
+
 /**
  * Reads a rhythm from words as people say it: `every Thursday 17:00`, `every second Tuesday`, `first and
  * third Saturday`, `twice a week on Tuesday and Friday`,
- * `every other day`, `weekdays at 7 am`, `every Friday, seasons of 8`. What is not said is left out.
- * Refused with what was not understood and an example.
+ * `every other day`, `weekdays at 7 am`, `every Friday, seasons of 8`, `every Friday from 9 April`. What is not said is left
+ * out; `today` tells which year a day without one is of. Refused with what was not understood and an example.
  */
-export function readRhythm(words: string): Result<ReadRhythm> {
-  const { time, rest, fault } = timeIn(words.toLowerCase())
+export function readRhythm(words: string, today: Day): Result<ReadRhythm> {
+  const begin = startIn(words.toLowerCase(), today)
+  if (begin.fault !== undefined) return refused(begin.fault, 'rhythm.start')
+  const read = readDays(begin.rest)
+  return read.ok && begin.from !== undefined ? ok({ ...read.value, from: begin.from }) : read
+}
+
+function readDays(words: string): Result<ReadRhythm> {
+  const { time, rest, fault } = timeIn(words)
   if (fault !== undefined) return refused(fault, 'rhythm.time')
   const season =
     /(?:,\s*)?(?:in\s+)?seasons? of (\w+)(?: episodes)?|(?:,\s*)?(\d+) (?:times|episodes)(?! (?:a|per|each|every) )/.exec(
@@ -100,6 +134,11 @@ export function readRhythm(words: string): Result<ReadRhythm> {
     )
   const many =
     numberOf(season?.[1] ?? season?.[2]) ?? (season?.[2] === undefined ? undefined : Number(season[2]))
+  if (season && many === undefined)
+    return refused(
+      `“${season[1] ?? ''}” is no number of episodes. Write it like “seasons of 8”.`,
+      'rhythm.season',
+    )
   const text = season ? `${rest.slice(0, season.index)} ${rest.slice(season.index + season[0].length)}` : rest
   const ended = many === undefined ? {} : { season: many }
   if ((text.match(/\bevery\b/g) ?? []).length > 1)
@@ -158,6 +197,15 @@ export function readRhythm(words: string): Result<ReadRhythm> {
     'Write it like “every Thursday 17:00”, “every second Tuesday”, “first and third Saturday” or “every other day”.'
   if (unknown.length > 0) return refused(`“${unknown[0] ?? ''}” was not understood. ${example}`, 'rhythm')
   if (distance.twice) return refused(`Two different distances are named. ${example}`, 'rhythm.every')
+  // “Tuesday and second Thursday”: the distance is said of one of them alone.
+  const [nth] = tokens.flatMap((t, i) =>
+    numberOf(t) !== undefined && weekdayOf(tokens[i + 1] ?? '') >= 0 ? [i] : [],
+  )
+  if (nth !== undefined && tokens.slice(0, nth).some((t) => weekdayOf(t) >= 0))
+    return refused(
+      `“${tokens[nth] ?? ''} ${tokens[nth + 1] ?? ''}” goes out at another distance than what stands before it. Type one of them here, and add the other as a further rhythm of the show.`,
+      'rhythm',
+    )
   const row = [...new Set(days)].sort((a, b) => a - b)
   if (unit === 'day' && row.length === 0)
     return ok({ wish: { kind: 'day', every: found[0] ?? every ?? 1, ...ended }, time })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { sayDay } from '@core/rhythm/days'
 import { useMoment } from '@app/stores/moment'
 import { useIdeas } from '@app/stores/ideas'
 import { useRanking } from '@app/stores/ranking'
@@ -18,7 +19,7 @@ const parts = computed(() => [
 const thin = computed(() =>
   moment.shows.flatMap((s) => {
     const b = ranking.backlog(s)
-    return b.thin ? [`${s.title} has ideas for ${b.weeks} ${b.weeks === 1 ? 'week' : 'weeks'}`] : []
+    return b.thin && b.without ? [`${s.title} has no idea for ${sayDay(b.without, moment.today)}`] : []
   }),
 )
 </script>

@@ -92,10 +92,11 @@ function entered() {
 <template>
   <Sheet :open="true" :title="`${sayDay(vacant.day, moment.today)}, ${vacant.time}`" wide @close="close">
     <p class="sub mb-3">
-      {{ show?.title }}, {{ sayAway(vacant.day, moment.today) }}, open<template v-if="backlog?.thin"
+      {{ show?.title }}, {{ sayAway(vacant.day, moment.today) }}, open<template
+        v-if="backlog?.thin && backlog.without"
         >.
         <strong class="text-ink font-semibold"
-          >Ideas for {{ backlog.weeks }} {{ backlog.weeks === 1 ? 'week' : 'weeks' }} are left.</strong
+          >There is no idea for {{ sayDay(backlog.without, moment.today) }} yet.</strong
         ></template
       >
     </p>

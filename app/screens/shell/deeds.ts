@@ -133,6 +133,27 @@ export function useDeeds(go: (to: Target) => () => void): ComputedRef<Entry[]> {
       words: 'mailbox audience wishes qr code',
       act: go('/ideas/mailbox'),
     },
+    {
+      key: 'sponsor',
+      text: 'A sponsor, and what was agreed',
+      note: 'People',
+      words: 'deal read fee invoice partner guest helper add someone',
+      act: go('/shows/partners'),
+    },
+    {
+      key: 'copy',
+      text: 'Copy an episode as a pattern',
+      note: 'Slots, then Details of the episode',
+      words: 'duplicate template pattern again like',
+      act: go('/schedule'),
+    },
+    {
+      key: 'patterns',
+      text: 'Patterns of descriptions and titles',
+      note: 'Shows',
+      words: 'template outlet boilerplate texts thumbnail recipe',
+      act: go('/shows'),
+    },
     { key: 'sort', text: 'Sort ideas', note: 'Ideas', words: 'triage rank', act: go('/ideas/sort') },
     {
       key: 'now',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import type { Show } from '@core/records'
 import { addDays, sayAway, sayDay, weekdayName } from '@core/rhythm/days'
 import { datesOf, ruleOf, sayRhythm, type RhythmWish } from '@core/rhythm/rule'
@@ -74,18 +74,27 @@ function season(count: number | undefined) {
 /** The rhythm as a sentence that can be typed over; the clicks below follow it while it is typed. */
 const typed = ref<string>()
 const read = computed(() =>
-  typed.value === undefined || typed.value.trim() === '' ? undefined : readRhythm(typed.value),
+  typed.value === undefined || typed.value.trim() === '' ? undefined : readRhythm(typed.value, moment.today),
 )
 const sentence = computed(
   () =>
     typed.value ??
     (rule.value.ok ? sayRhythm({ rule: rule.value.value, start: start.value, time: time.value }) : ''),
 )
-function say(event: Event) {
+async function say(event: Event) {
   typed.value = typedIn(event)
   if (!read.value?.ok) return
-  wish.value = read.value.value.wish
-  if (read.value.value.time !== undefined) time.value = read.value.value.time
+  const { wish: days, time: at, from } = read.value.value
+  wish.value = days
+  // One after the other: who holds both in one record takes each into what is there by then.
+  if (at !== undefined) {
+    await nextTick()
+    time.value = at
+  }
+  if (from !== undefined) {
+    await nextTick()
+    start.value = from
+  }
 }
 function said() {
   if (!read.value || read.value.ok) typed.value = undefined

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayMoney } from '@core/partners/money'
 import { computed, watchEffect } from 'vue'
 import { writeEpisode } from '@core/commands/episode'
 import { readIn } from '@core/partners/deal-next'
@@ -27,16 +28,16 @@ const read = computed(() =>
     : partners.deals.map((v) => readIn(v, row.episode.id)).find((r) => r !== undefined),
 )
 const worth = computed(() => worthOf(row.episode, row.show, library.tables.deals, read.value, minutes.value))
-const currency = computed(() => library.settings.currency ?? '€')
+const currency = computed(() => library.settings.currency ?? '')
 const says = computed(() => {
   const { fees, typed, anHour } = worth.value
   if (fees + typed === 0)
     return minutes.value === 0 ? '' : `${sayMinutes(minutes.value)} of work, nothing brought in`
-  const all = `${(fees + typed).toLocaleString('en')} ${currency.value}`
-  const from = fees > 0 ? ` (${fees.toLocaleString('en')} from ${row.episode.sponsor ?? 'a sponsor'})` : ''
+  const all = sayMoney(fees + typed, currency.value)
+  const from = fees > 0 ? ` (${sayMoney(fees, '')} from ${row.episode.sponsor ?? 'a sponsor'})` : ''
   return anHour === undefined
     ? `${all}${from}`
-    : `${all}${from} for ${sayMinutes(minutes.value)}: ${Math.round(anHour).toLocaleString('en')} ${currency.value} an hour`
+    : `${all}${from} for ${sayMinutes(minutes.value)}: ${sayMoney(Math.round(anHour), currency.value)} an hour`
 })
 function write(income: number | undefined) {
   void library.perform(

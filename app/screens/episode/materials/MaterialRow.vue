@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayMoney } from '@core/partners/money'
 import { ref, watch } from 'vue'
 import { ExternalLink } from '@lucide/vue'
 import { MaterialStand, type Material } from '@core/records'
@@ -55,7 +56,7 @@ const day = (text: string) => (text === '' ? undefined : text)
       ><span v-else-if="material.expected && material.stand !== 'here'" class="sub">{{
         sayDay(material.expected, moment.today)
       }}</span
-      ><span v-if="material.price !== undefined" class="num">{{ material.price }} {{ currency }}</span
+      ><span v-if="material.price !== undefined" class="num">{{ sayMoney(material.price, currency) }}</span
       ><a
         v-if="material.link && isWeb(material.link)"
         :href="material.link"
@@ -75,7 +76,7 @@ const day = (text: string) => (text === '' ? undefined : text)
     </div>
     <div v-if="isOpen" class="grid grid-cols-2 md:grid-cols-4 gap-2 py-2 items-end">
       <OptionalNumberField
-        :label="`Price, ${currency}`"
+        :label="currency ? `Price, ${currency}` : 'Price'"
         :model-value="material.price"
         :min="0"
         :step="0.01"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayMoney } from '@core/partners/money'
 import { computed, ref } from 'vue'
 import { editMaterials, type MaterialWish } from '@core/commands/episode'
 import { editSettings } from '@core/commands/settings'
@@ -30,8 +31,7 @@ const cost = computed(() => costOf(card.episode))
 const over = computed(() =>
   card.episode.budget === undefined ? 0 : Math.max(0, cost.value.sum - card.episode.budget),
 )
-const currency = computed(() => library.settings.currency ?? '€')
-const rounded = (n: number) => String(Math.round(n * 100) / 100)
+const currency = computed(() => library.settings.currency ?? '')
 function act(wish: MaterialWish) {
   return library.perform(editMaterials, { episode: card.episode.id, wish }, 'quietly')
 }
@@ -65,9 +65,11 @@ async function save() {
     <div class="flex flex-wrap items-center gap-x-3 gap-y-1 mb-2">
       <h2 id="materials">Materials</h2>
       <p v-if="materials.length > 0" class="sub">
-        <span class="num">{{ rounded(cost.sum) }} {{ currency }}</span
-        ><template v-if="card.episode.budget !== undefined"> of {{ card.episode.budget }}</template
-        ><span v-if="over > 0" class="late">, {{ rounded(over) }} over</span
+        <span class="num">{{ sayMoney(cost.sum, currency) }}</span><template
+          v-if="card.episode.budget !== undefined"
+        >
+          of {{ card.episode.budget }}</template
+        ><span v-if="over > 0" class="late">, {{ sayMoney(over, currency) }} over</span
         ><template v-if="filming">, for filming on {{ sayDay(filming, moment.today) }}</template>
       </p>
       <span class="flex-1" /><Drop label="More" small right>

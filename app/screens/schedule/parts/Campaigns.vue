@@ -16,7 +16,7 @@ const all = computed(() => [...library.tables.campaigns.values()].sort((a, b) =>
 const sums = computed(() => campaignSums(all.value))
 const editing = ref<{ of?: Campaign }>()
 const money = (n: number | undefined) => (n === undefined || n === 0 ? '' : n.toLocaleString('en'))
-const currency = computed(() => library.settings.currency ?? '€')
+const currency = computed(() => library.settings.currency ?? '')
 const launchOf = (c: Campaign) => library.tables.launches.get(c.launch ?? '')?.name
 async function save() {
   const { campaignsCsv } = await import('@core/formats/campaign-table')
@@ -47,8 +47,10 @@ function edit(of?: Campaign) {
             <th scope="col" class="text-left font-normal">Where and when</th>
             <th scope="col" class="text-left font-normal">State</th>
             <th scope="col" class="text-right font-normal">Posts out</th>
-            <th scope="col" class="text-right font-normal">Budget, {{ currency }}</th>
-            <th scope="col" class="text-right font-normal pr-4">Spent, {{ currency }}</th>
+            <th scope="col" class="text-right font-normal">Budget{{ currency ? `, ${currency}` : '' }}</th>
+            <th scope="col" class="text-right font-normal pr-4">
+              Spent{{ currency ? `, ${currency}` : '' }}
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayMoney } from '@core/partners/money'
 import { sum } from 'd3-array'
 import { computed } from 'vue'
 import { supportLaunch } from '@core/commands/schedule'
@@ -40,7 +41,7 @@ function share(day: string): number {
   const { from, to } = standing.window
   return Math.max(0, Math.min(100, (100 * daysBetween(from, day)) / Math.max(1, daysBetween(from, to))))
 }
-const currency = computed(() => library.settings.currency ?? '€')
+const currency = computed(() => library.settings.currency ?? '')
 const minutes = computed(() =>
   sum(mine, ({ episode }) => {
     const past = made.all.find((m) => m.episode.id === episode.id)
@@ -51,7 +52,7 @@ const campaigns = computed(() => [...library.tables.campaigns.values()].filter((
 const cost = computed(() => (launch.cost ?? 0) + campaignSums(campaigns.value).spent)
 const money = computed(() => {
   const { earned } = launch
-  const say = (n: number) => `${n.toLocaleString('en')} ${currency.value}`
+  const say = (n: number) => sayMoney(n, currency.value)
   return [
     cost.value > 0 ? `cost ${say(cost.value)}` : '',
     earned === undefined ? '' : `brought ${say(earned)}`,

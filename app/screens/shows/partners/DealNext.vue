@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayMoney } from '@core/partners/money'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { keepDates, noteRead } from '@core/commands/deals'
@@ -88,7 +89,7 @@ function sums(move: PersonMove): string {
   if (note !== 'invoiced' && note !== 'paid') return ''
   const until =
     note === 'paid' && move.since ? `, until ${sayDay(payBy(move.since, view.deal.payWithin))}` : ''
-  return ` ${view.deal.fee ?? 0} ${currency}${until}`
+  return ` ${sayMoney(view.deal.fee ?? 0, currency)}${until}`
 }
 </script>
 

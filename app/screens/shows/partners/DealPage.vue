@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayMoney } from '@core/partners/money'
 import { computed, ref } from 'vue'
 import { removeReservation } from '@core/commands/schedule'
 import { isWith } from '@core/partners/deal-of'
@@ -28,13 +29,13 @@ const read = computed(() => {
   return reads.find((r) => r.episode.id === looked.value) ?? view.value?.coming[0] ?? reads.at(-1)
 })
 const writing = ref<'new' | 'this'>()
-const currency = computed(() => library.settings.currency ?? '€')
+const currency = computed(() => library.settings.currency ?? '')
 const money = computed(() => {
   const v = view.value
   if (!v || (v.deal.fee ?? 0) === 0) return []
   const { paid, due, invoiced, toCome } = v.money
   return [
-    [`${v.deal.fee ?? 0} ${currency.value} each:`, ''],
+    [`${sayMoney(v.deal.fee ?? 0, currency.value)} each:`, ''],
     ...(
       [
         ['paid', paid],
@@ -42,9 +43,7 @@ const money = computed(() => {
         ['on an invoice', invoiced],
         ['to come', toCome],
       ] as const
-    ).flatMap(([name, sum]) =>
-      sum === 0 ? [] : [[`${sum.toLocaleString('en')} ${currency.value}`, name] as const],
-    ),
+    ).flatMap(([name, sum]) => (sum === 0 ? [] : [[sayMoney(sum, currency.value), name] as const])),
   ]
 })
 /** Slots that are kept month by month with nothing written down. */

@@ -34,8 +34,8 @@ const money = (n: number) => (n === 0 ? '' : n.toLocaleString('en'))
             <th scope="col" class="text-left font-normal">Month</th>
             <th scope="col" class="text-right font-normal">Reads</th>
             <th scope="col" class="text-right font-normal">Delivered</th>
-            <th scope="col" class="text-right font-normal">Paid, {{ currency }}</th>
-            <th scope="col" class="text-right font-normal">Open, {{ currency }}</th>
+            <th scope="col" class="text-right font-normal">Paid{{ currency ? `, ${currency}` : '' }}</th>
+            <th scope="col" class="text-right font-normal">Open{{ currency ? `, ${currency}` : '' }}</th>
           </tr>
         </thead>
         <tbody>

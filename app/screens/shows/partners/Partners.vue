@@ -13,6 +13,7 @@ import PersonFields from './PersonFields.vue'
 import PersonMoves from './PersonMoves.vue'
 import PersonRow from './PersonRow.vue'
 import TakeCards from './TakeCards.vue'
+import type { PersonHere } from '@app/stores/partners'
 import { usePartnersHere } from './usePartners'
 import VisitsHere from './VisitsHere.vue'
 
@@ -27,6 +28,8 @@ const lead = computed(() => {
   if (yours + theirs === 0) return 'Nobody waits for you, and you for nobody.'
   return `Your move with ${yours}, theirs with ${theirs}`
 })
+/** Guests come, and whoever is nothing yet; who edits or pays is not asked which episode they are a guest of. */
+const mayVisit = ({ known: { roles } }: PersonHere) => roles.size === 0 || roles.has('guest')
 const deal = computed(() => here.value?.deals.find((v) => v.dates.length > 0))
 useKeymap(partnersKeys, {
   go: ({ which }) => {
@@ -97,7 +100,7 @@ useKeymap(partnersKeys, {
           <p class="sub">{{ here.known.person?.work }}</p>
         </header>
         <VisitsHere v-if="here.known.guestOf.length > 0" :of="here" :here="of" />
-        <InviteTo v-if="!here.known.roles.has('sponsor')" :of="here" />
+        <InviteTo v-if="mayVisit(here)" :of="here" />
         <PersonMoves v-if="!here.known.roles.has('sponsor')" :of="here" />
         <PersonFields :of="here" />
       </div>

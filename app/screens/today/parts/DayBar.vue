@@ -59,7 +59,9 @@ const share = (minutes: number) => {
           : figures.free > 0
             ? `${sayMinutes(figures.free)} free`
             : figures.whole === 0
-              ? 'a day off'
+              ? moment.settings.lostOn?.[moment.today]
+                ? 'this day is lost'
+                : 'a day off'
               : 'full'
       }}</span>
     </p>
