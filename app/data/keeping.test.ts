@@ -10,7 +10,7 @@ import type { Problem } from '@core/result'
 import { addDays, dayOf } from '@core/rhythm/days'
 import { datesOf } from '@core/rhythm/rule'
 import { Library } from './library'
-import { backupOf, backupOfMemory, mendAside, putBack, restoreInto } from './whole'
+import { backupOf, backupOfMemory, mendAside, putBack, restoreInto, sayPutBack } from './whole'
 
 const today = dayOf(Math.floor(Date.now() / 86_400_000))
 const open: Library[] = []
@@ -266,7 +266,47 @@ test('a store that was emptied under the page is noticed; what the page holds is
   const other = await page(`keeping ${++n}`, true)
   valueOf(await restoreInto(other.library, await backupOfMemory(library)))
   expect(other.library.records.episodes.size).toBe(3)
-  valueOf(await putBack(library))
+  expect(valueOf(await putBack(library))).toEqual({ episodes: 3, withoutWork: 0, files: 0 })
   expect(await (await library.store()).rows('episodes').count()).toBe(3)
   expect(library.records.steps.size).toBe(9)
 })
+
+test('nothing is put back over a store that has records, and what was not held is said', async () => {
+  const { library } = await begun()
+  expect(refusalOf(await putBack(library))).toMatch(/has records again, so nothing was written over them/)
+  expect(await (await library.store()).rows('episodes').count()).toBe(3)
+  expect(sayPutBack({ episodes: 134, withoutWork: 60, files: 1 })).toBe(
+    '134 episodes are back in the store. This page did not hold the steps and scripts of 60 of them and 1 file: restore your last back-up to have them again.',
+  )
+  expect(sayPutBack({ episodes: 1, withoutWork: 0, files: 0 })).toBe('1 episode is back in the store.')
+})
+
+test.each([1, 7])(
+  'a store that the browser counts %i versions on is opened with all its records, never called gone',
+  async (by) => {
+    const { library, ids } = await begun()
+    const { name } = await library.store()
+    library.close()
+    const now = (await indexedDB.databases()).find((d) => d.name === name)?.version ?? 0
+    // As a page of another version of the program leaves it: looked at, nothing taken away.
+    await new Promise<void>((done) => {
+      const request = indexedDB.open(name, now + by)
+      request.onsuccess = () => {
+        request.result.close()
+        done()
+      }
+    })
+    const again = await page(name, true)
+    expect(again.library.records.episodes.size).toBe(3)
+    valueOf(
+      await again.library.perform(writeEpisode, {
+        episode: at(ids, 0),
+        typed: { tags: ['b'] },
+        what: 'tags',
+      }),
+    )
+    again.library.close()
+    expect((await page(name, true)).library.records.episodes.get(at(ids, 0))?.tags).toEqual(['b'])
+    expect(again.troubles.filter((t) => t.path === 'gone')).toEqual([])
+  },
+)

@@ -13,7 +13,7 @@ import type { Store } from './database'
 import { changesSince } from './journal'
 import { checkedRows, readStore, readerOf, setAside, settledRows } from './reading'
 import type { LateStore } from './late-store'
-import { Gone, revisionOf } from './revision'
+import { Gone, holdsRecords, revisionOf } from './revision'
 import type { Snapshot } from './snapshot'
 import type { Watcher } from './watcher'
 
@@ -39,9 +39,11 @@ export class Memory {
     private readonly watcher: Watcher,
   ) {}
 
-  /** Reads the store anew. Throws `Gone` where there is none, or it is not ours any more. */
+  /** Reads the store anew. Throws `Gone` where there is none, or it is empty; what is there of another version is not gone. */
   async load(): Promise<void> {
-    if (!(await this.loadIfThere())) throw new Gone()
+    if (await this.loadIfThere()) return
+    if (await holdsRecords(await this.store.get())) throw new Error('The store is of another version.')
+    throw new Gone()
   }
 
   /** The same, and says whether there is a store of this program's version. */

@@ -3,7 +3,6 @@ import type { Aside } from '@core/formats/backup'
 import { tableNames, type Id, type TableName } from '@core/records'
 import { schemaVersion } from '@core/records/version'
 import type { Meta } from './database'
-import { versionInBrowser } from './store-shape'
 
 /** Tables that are read with their episodes. */
 export const ofEpisodes: ReadonlySet<TableName> = new Set<TableName>(['steps', 'scripts'])
@@ -17,6 +16,7 @@ interface Kept extends DBSchema, RowsOf {
   aside: { key: string; value: Aside }
 }
 type Name = TableName | 'meta' | 'aside'
+const all: readonly Name[] = [...tableNames, 'meta', 'aside']
 
 /** What a store holds at one moment, as it is stored and not yet looked at. */
 export interface Snapshot {
@@ -31,7 +31,7 @@ export interface Snapshot {
   workOf: (episodes: readonly Id[]) => Promise<{ steps: unknown[]; scripts: unknown[] }>
 }
 
-/** Opens a store to read it; nothing where there is none of this program's version. */
+/** Opens a store to read it; nothing where there is none with all tables of this program. */
 async function openToRead(name: string): Promise<IDBPDatabase<Kept> | undefined> {
   const found = { isMissing: false }
   try {
@@ -46,7 +46,8 @@ async function openToRead(name: string): Promise<IDBPDatabase<Kept> | undefined>
         open.close()
       },
     })
-    if (open.version === versionInBrowser) return open
+    // Another version of the program that looked at it may have counted it up; what it holds says whose it is.
+    if (all.every((table) => open.objectStoreNames.contains(table))) return open
     open.close()
     return undefined
   } catch (error) {
@@ -103,7 +104,7 @@ export async function readSnapshot<T>(
   const open = await openToRead(name)
   if (!open) return undefined
   try {
-    const snapshot = await snapshotIn(open.transaction([...tableNames, 'meta', 'aside'], 'readonly'))
+    const snapshot = await snapshotIn(open.transaction([...all], 'readonly'))
     return snapshot && (await work(snapshot))
   } finally {
     open.close()

@@ -11,12 +11,13 @@ import {
   type TableName,
 } from '@core/records'
 import { schemaVersion } from '@core/records/version'
-import { ok, type Result } from '@core/result'
+import { ok, refused, type Result } from '@core/result'
 import { now } from './clock'
 import type { Store } from './database'
 import type { Library } from './library'
 import { asideOf, checkedRows, readerOf } from './reading'
 import { problemOf } from './problems'
+import { holdsRecords } from './revision'
 
 /** The rows of every table of a store. */
 async function tablesIn(store: Store): Promise<Rows> {
@@ -86,18 +87,51 @@ export function memoryOf({ records }: Library): WholeStore {
   }
 }
 
-/** Puts back into the store what this page still holds. */
-export async function putBack(library: Library): Promise<Result<number>> {
+/** What was put back, and what this page did not hold: the work of episodes that were not looked at, and files. */
+export interface PutBack {
+  episodes: number
+  withoutWork: number
+  files: number
+}
+
+/** What was put back, in words, with what was not. */
+export function sayPutBack({ episodes, withoutWork, files }: PutBack): string {
+  const not = [
+    withoutWork > 0 ? `the steps and scripts of ${withoutWork} of them` : '',
+    files > 0 ? `${files} ${files === 1 ? 'file' : 'files'}` : '',
+  ].filter(Boolean)
+  const back = `${episodes} ${episodes === 1 ? 'episode is' : 'episodes are'} back in the store.`
+  return not.length === 0
+    ? back
+    : `${back} This page did not hold ${not.join(' and ')}: restore your last back-up to have them again.`
+}
+
+/**
+ * Puts back into the store what this page still holds, and says what it did not hold. Refused where the store has records:
+ * nothing is written over what was not read.
+ */
+export async function putBack(library: Library): Promise<Result<PutBack>> {
   const whole = restorable(memoryOf(library))
+  const { episodes } = whole.tables
+  const told: PutBack = {
+    episodes: episodes.length,
+    withoutWork: episodes.filter((e) => e.phase.kind !== 'idea' && !library.isLoaded(e.id)).length,
+    files: new Set(episodes.flatMap((e) => e.pictures.map((p) => p.id))).size,
+  }
   try {
     const store = await library.store()
     if (!store.isOpen()) await store.open()
+    if (await holdsRecords(store))
+      return refused(
+        'The store has records again, so nothing was written over them. Reload this page to open them; download what is on screen first if you miss something.',
+        'store',
+      )
     await replaceWhole(store, whole)
   } catch (error) {
     return { ok: false, problem: problemOf(error) }
   }
   await library.reloaded()
-  return ok(whole.tables.episodes.length)
+  return ok(told)
 }
 
 /**

@@ -4,7 +4,7 @@ import { withChanges, type Change, type Command, type Outcome } from '@core/comm
 import { freshSettings } from '@core/commands/settings/fresh-settings'
 import type { Aside } from '@core/formats/backup'
 import { emptyRecords, type Id, type JournalLine, type Records, type Step } from '@core/records'
-import type { Problem, Result } from '@core/result'
+import { ok, type Problem, type Result } from '@core/result'
 import { newId, now } from '@app/data/clock'
 import { Library } from '@app/data/library'
 import { chosenWorld, chooseWorld, servedStart, storeName, type World } from '@app/data/worlds'
@@ -203,10 +203,12 @@ export const useLibrary = defineStore('library', () => {
   const isLoaded = (id: Id): boolean => library.isLoaded(id)
   const check = (): Promise<void> => library.check()
   /** Puts back into an emptied store what this page still holds. */
-  async function restoreMemory(): Promise<Result<number>> {
-    const done = await (await whole()).putBack(library)
-    if (done.ok) trouble.value = undefined
-    return done
+  async function restoreMemory(): Promise<Result<string>> {
+    const { putBack, sayPutBack } = await whole()
+    const done = await putBack(library)
+    if (!done.ok) return done
+    trouble.value = undefined
+    return ok(sayPutBack(done.value))
   }
   const memoryBackup = (): Promise<Uint8Array> =>
     whole().then(({ backupOfMemory }) => backupOfMemory(library))

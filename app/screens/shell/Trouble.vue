@@ -9,14 +9,15 @@ const failed = ref(false)
 const isGone = computed(() => library.trouble?.path === 'gone')
 async function putBack() {
   const done = await library.restoreMemory()
-  if (done.ok) library.say('It is back in the store.')
+  if (done.ok) library.say(done.value)
   else library.trouble = done.problem
 }
 
 async function save() {
   try {
     const bytes = await (isGone.value ? library.memoryBackup() : library.backup())
-    download('lamp-reel-back-up.zip', bytes, 'application/zip')
+    const name = isGone.value ? 'lamp-reel-what-was-on-screen.zip' : 'lamp-reel-back-up.zip'
+    download(name, bytes, 'application/zip')
   } catch {
     failed.value = true
   }
