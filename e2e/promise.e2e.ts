@@ -11,7 +11,7 @@ test('a slot is kept for a sponsor: it shows on the open frame, and what doesnâ€
     page.getByRole('button', { name: /^#46 open, Thu 24 Dec.*kept for Kelpline Rope/ }),
   ).toBeVisible()
   await page.getByRole('button', { name: 'Keep Thu 31 Dec for somebody or something' }).click()
-  await page.getByLabel('The sponsor').fill('Brightwork Varnish')
+  await page.getByRole('combobox', { name: 'The sponsor' }).fill('Brightwork Varnish')
   await page.getByRole('textbox', { name: 'Note' }).fill('Forty seconds')
   await page.getByRole('button', { name: 'Keep it', exact: true }).click()
   const row = page.getByRole('row', { name: /Thu 31 Dec/ })
@@ -112,7 +112,9 @@ test('L opens the next late thing: why, and what would mend it, with before and 
   desk: page,
 }) => {
   await demo(page)
-  await expect(page.getByRole('button', { name: /still on track/ })).toBeVisible()
+  await expect(
+    page.getByRole('region', { name: 'Next step' }).getByRole('button', { name: 'still on track' }),
+  ).toBeVisible()
   await page.keyboard.press('l')
   const why = page.getByRole('region', { name: 'Why it is late' })
   await expect(why).toContainText(/Film the shots late 2 d, was due Sun 22 Nov: nothing holds it/)

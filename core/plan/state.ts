@@ -27,6 +27,7 @@ import type { KindPace } from './accuracy'
 import type { ForecastFor } from './forecast'
 import { layWork, planFor, type HoursOf, type Load } from './load'
 import { takenMinutes } from './standing'
+import type { Task } from './task'
 import { daysOfOthers, inPlanOrder, openWork, type OpenWork } from './work'
 import { workedSince } from './worked'
 
@@ -113,6 +114,17 @@ export interface Learnt {
   lost: number
 }
 
+/** Tasks with the reads of sponsors, each before all other work of its episode: it is written in the script. */
+function withReads(tasks: readonly Task[], reads: readonly Task[]): Task[] {
+  const left = new Map(reads.map((r) => [r.episode, r]))
+  const row = tasks.flatMap((task) => {
+    const read = left.get(task.episode)
+    left.delete(task.episode)
+    return read ? [read, task] : [task]
+  })
+  return [...left.values(), ...row]
+}
+
 /** How many draws a forecast takes. */
 export const draws = 2000
 
@@ -120,7 +132,7 @@ export const draws = 2000
 export function forecastOf({ open, load }: Plan, hours: HoursOf, today: Day, learnt: Learnt): ForecastFor {
   const { minutes, setup, begun } = planFor([], [], hours, today)
   return {
-    tasks: inPlanOrder([...open.tasks, ...open.reads], load),
+    tasks: withReads(inPlanOrder(open.tasks, load), open.reads),
     waits: open.waits,
     laid: load.blocks.filter((b) => b.fixed),
     first: today,

@@ -1,6 +1,8 @@
 import { short } from '../plan/task'
 import type { Outlook } from '../plan/outlook'
-import type { Stage } from '../records'
+import type { Day, Stage } from '../records'
+import { sayNotice } from '../recipe/due'
+import { daysBetween } from '../rhythm/days'
 import type { EpisodeProgress, Lamp, StepState } from '../recipe/progress'
 import { sayState } from './state-words'
 
@@ -48,6 +50,11 @@ export function verdictOf({ standing, outlook, days, decides }: VerdictOf): Verd
 export function sayVerdict({ word, why }: Verdict): string {
   if (word === 'still on track') return `${why}, ${word}`
   return [word, why].filter(Boolean).join(word === 'on track' ? ', ' : ': ')
+}
+
+/** A slot that is nearer than its work usually takes, in words, in the first days after it was chosen; '' when that is no news any more. */
+export function sayFreshNotice({ notice }: Pick<EpisodeProgress, 'notice'>, today: Day): string {
+  return notice && daysBetween(notice.from, today) < 3 ? sayNotice(notice) : ''
 }
 
 /** Days between being ready and the release: to spare, or short. */

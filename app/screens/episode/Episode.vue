@@ -3,9 +3,9 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { History, NotebookPen } from '@lucide/vue'
 import { startWork } from '@core/commands/schedule'
-import { sayNotice } from '@core/recipe/due'
+import { sayFreshNotice } from '@core/views/verdict'
 import { sixLamps } from '@core/recipe/progress'
-import { daysBetween, sayAway, sayDay } from '@core/rhythm/days'
+import { sayAway, sayDay } from '@core/rhythm/days'
 import { sayUntil } from '@core/rhythm/zone'
 import { useCards } from '@app/stores/cards'
 import { useDesk } from '@app/stores/desk'
@@ -78,10 +78,7 @@ watch(
 )
 
 /** It was put on a slot nearer than usual: said while that is news. */
-const notice = computed(() => {
-  const known = card.value?.standing.notice
-  return known && daysBetween(known.from, moment.today) < 3 ? known : undefined
-})
+const notice = computed(() => (card.value ? sayFreshNotice(card.value.standing, moment.today) : ''))
 useTabMark(() => card.value && sixLamps(card.value.standing))
 
 function to(step: number) {
@@ -144,7 +141,7 @@ const joined = (i: number) =>
               put it on one
             </button></template
           >
-          <template v-if="notice && card.episode.phase.kind === 'work'">· {{ sayNotice(notice) }}</template>
+          <template v-if="notice && card.episode.phase.kind === 'work'">· {{ notice }}</template>
           <NextDue v-if="card.standing.next" :step="card.standing.next" />
         </p>
       </div>

@@ -35,7 +35,9 @@ const verdict = computed(() => sayVerdict(workload.verdict(put.card)))
 const says = computed(() => {
   const { number, title, standing } = put.card
   const why = verdict.value && (outlook.value || put.late) ? `, ${verdict.value}` : ''
-  const next = standing.next ? `next: ${standing.next.step.name}` : sayState(standing)
+  const next = standing.next
+    ? `at ${standing.where?.stage.name ?? ''}, next: ${standing.next.step.name}`
+    : sayState(standing)
   return `${number} ${title}, out ${sayDay(standing.release?.day ?? '')}, ${put.days} d, ${next}${form.value ? `, ${form.value}` : ''}${why}. Arrows move it, Enter says why`
 })
 </script>

@@ -7,7 +7,7 @@ import { sayAway, sayDay } from '@core/rhythm/days'
 import { honours } from '@core/rhythm/reserve'
 import type { Card } from '@core/views/card'
 import { lampColumns } from '@core/views/slots'
-import { sayVerdict } from '@core/views/verdict'
+import { sayFreshNotice, sayVerdict } from '@core/views/verdict'
 import { useMoment } from '@app/stores/moment'
 import { usePromises } from '@app/stores/promises'
 import { useWorkload } from '@app/stores/workload'
@@ -51,6 +51,7 @@ const breaks = computed(() =>
 const stale = computed(() => outOfWindow(card.episode.nature, day))
 const outlook = computed(() => desk.outlooks.get(card.episode.id))
 const verdict = computed(() => workload.verdict(card))
+const notice = computed(() => sayFreshNotice(card.standing, moment.today))
 /** Stages of the creator's own, which have no column. */
 const ownStages = computed(() => card.standing.stages.filter((s) => s.stage.kind === 'own'))
 function open(stage: string) {
@@ -146,7 +147,8 @@ const keyed = keysOn(slotsKeys, {
       >{{ verdict.word }}</span
     ><span v-if="verdict.why" class="block text-11 leading-[14px] first-letter:uppercase">{{
       verdict.why
-    }}</span>
+    }}</span
+    ><span v-if="notice" class="sub block">{{ notice }}</span>
   </td>
 </template>
 
