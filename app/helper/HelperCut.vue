@@ -22,8 +22,10 @@ const lead = computed(() =>
       ? `Nothing was noted on cut ${page.cut.number}.`
       : 'The first cut is yours to make.'
     : open.value === 0
-      ? `All ${page.toDo.length} things are done.`
-      : `${open.value}${open.value < page.toDo.length ? ` of ${page.toDo.length}` : ''} things to do on cut ${page.cut?.number ?? 1}.`,
+      ? page.toDo.length === 1
+        ? 'The one thing to do is done.'
+        : `All ${page.toDo.length} things are done.`
+      : `${open.value}${open.value < page.toDo.length ? ` of ${page.toDo.length}` : ''} ${page.toDo.length === 1 ? 'thing' : 'things'} to do on cut ${page.cut?.number ?? 1}.`,
 )
 </script>
 

@@ -1,10 +1,19 @@
-import { after, exampleAt, exampleContext, exampleEpisode, exampleRecords, refusalOf } from '../examples'
+import {
+  after,
+  exampleAt,
+  exampleContext,
+  exampleEpisode,
+  exampleRecords,
+  exampleStep,
+  refusalOf,
+} from '../examples'
 import { editMaterials, type MaterialWish } from '../commands/episode/edit-materials'
 import { materialCsv, readLine, readMaterials, readPrice } from '../formats/material-table'
 import { readTable } from '../formats/tables'
 import type { Material, Records } from '../records'
-import { costOf, lateMaterials, sayMaterial } from './materials'
+import { costOf, filmingDay, lateMaterials, sayMaterial } from './materials'
 import { progressOf } from './lamps'
+import { fullRecipe } from './starters'
 
 const today = '2026-11-24'
 const plank: Material = {
@@ -127,4 +136,26 @@ describe('the list', () => {
     )
     expect(refusalOf(gone)).toMatch(/no longer on the list/)
   })
+})
+
+test('materials are needed for filming, not for what is prepared for it', () => {
+  const step = (id: string, kind: 'prepare' | 'film', due: string) => ({
+    ...{ step: exampleStep({ id, kind, stage: 'film' }), done: false, left: true, needs: [], free: true },
+    ...{ due, minutesLeft: 60 },
+  })
+  const standing = (...steps: ReturnType<typeof step>[]) => {
+    const [stage] = fullRecipe('recipe', 'video', '').stages.filter((s) => s.kind === 'film')
+    if (!stage) throw new Error('no stage')
+    return {
+      stages: [
+        { stage, lamp: { state: 'open' as const, share: 0 }, steps, parts: [], items: [], unsettled: [] },
+      ],
+    }
+  }
+  const [bench, film] = [step('bench', 'prepare', '2026-11-25'), step('film', 'film', '2026-11-29')]
+  expect(filmingDay(standing(bench, film), () => undefined)).toBe('2026-11-29')
+  expect(filmingDay(standing(bench, film), (id) => (id === 'bench' ? '2026-11-25' : '2026-11-28'))).toBe(
+    '2026-11-28',
+  )
+  expect(filmingDay(standing(bench), () => undefined)).toBe('2026-11-25')
 })

@@ -14,7 +14,10 @@ export function filmingDay(
   { stages }: Pick<EpisodeProgress, 'stages'>,
   laid: (step: string) => Day | undefined,
 ): Day | undefined {
-  const steps = stages.find((s) => s.stage.kind === 'film')?.steps.filter((s) => s.left) ?? []
+  const all = stages.find((s) => s.stage.kind === 'film')?.steps.filter((s) => s.left) ?? []
+  // What is prepared for it is not yet filming.
+  const shooting = all.filter(({ step: { kind } }) => kind === 'film' || kind === 'record')
+  const steps = shooting.length > 0 ? shooting : all
   const days = steps.flatMap((s) => laid(s.step.id) ?? [])
   const due = steps.flatMap((s) => s.due ?? [])
   return [...(days.length > 0 ? days : due)].sort()[0]

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayToSpare } from '@core/views/verdict'
 import { computed, shallowRef } from 'vue'
 import { watchDebounced } from '@vueuse/core'
 import { closeRound } from '@core/commands/cuts'
@@ -58,7 +59,9 @@ watchDebounced([() => cut.id, () => cut.closed, () => workload.load], look, {
 const sayReady = (at: Ready) =>
   at === undefined
     ? 'finds no room before the release'
-    : `ready ${sayDay(at.day, moment.today)}, ${at.left < 0 ? `${-at.left} d late` : `${at.left} d in hand`}`
+    : at.left < 0
+      ? `ready ${sayDay(at.day, moment.today)}, ${sayToSpare(at.left)}`
+      : `planned to be ready ${sayDay(at.day, moment.today)}`
 </script>
 
 <template>

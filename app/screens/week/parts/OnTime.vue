@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { CalendarPlus } from '@lucide/vue'
-import type { Outlook } from '@core/plan/outlook'
 import { sayAway } from '@core/rhythm/days'
+import { sayVerdict } from '@core/views/verdict'
 import type { Card } from '@core/views/card'
 import { useCards } from '@app/stores/cards'
 import { useMoment } from '@app/stores/moment'
@@ -26,12 +26,10 @@ const out = computed(() =>
 )
 /** The first that is not likely to make it. */
 const doubtful = computed(() => out.value.find((o) => o.outlook?.is === 'unlikely'))
-/** The step that decides, who it waits on, or how far the release is. */
-function why({ card, outlook }: { card: Card; outlook: Outlook | undefined }): string {
-  const verdict = workload.verdict(card)
-  if (outlook && outlook.chance < 0.995 && verdict.why) return verdict.why
-  return sayAway(card.standing.release?.day ?? moment.today, moment.today)
-}
+const said = (card: Card) => workload.verdict(card)
+/** The reason, or how far the release is. */
+const why = (card: Card): string =>
+  said(card).why || sayAway(card.standing.release?.day ?? moment.today, moment.today)
 </script>
 
 <template>
@@ -41,14 +39,14 @@ function why({ card, outlook }: { card: Card; outlook: Outlook | undefined }): s
       <li v-for="o in out" :key="o.card.episode.id" v-carries="carriedEpisode(o.card)" class="relative">
         <button
           class="w-full text-left py-1.5 grid grid-cols-[52px_1fr_auto] gap-x-2 items-baseline border-b border-faint hover:bg-raised"
-          :aria-label="`${o.card.number} ${o.card.title}: ${o.outlook?.is ?? (o.card.standing.ready ? 'ready' : 'not forecast yet')}. Open its forecast`"
+          :aria-label="`${o.card.number} ${o.card.title}: ${sayVerdict(said(o.card)) || 'not forecast yet'}. Open its forecast`"
           @click="dialogs.show({ kind: 'forecast', episode: o.card.episode.id })"
         >
           <span class="num">{{ o.card.number }}</span><strong class="font-semibold">{{
-            o.outlook?.is ?? (o.card.standing.ready ? 'ready' : '…')
+            said(o.card).word || '…'
           }}</strong
           ><span class="num text-11">{{ chance.say(o.outlook) }}</span
-          ><span class="sub col-start-2 col-span-2 truncate">{{ why(o) }}</span></button
+          ><span class="sub col-start-2 col-span-2 truncate">{{ why(o.card) }}</span></button
         ><button
           class="lay"
           :aria-label="`Lay all of ${o.card.number} on this week`"

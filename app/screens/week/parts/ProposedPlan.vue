@@ -11,7 +11,7 @@ const { proposal, planning } = defineProps<{ proposal: Proposal; planning: Plann
 const cards = useCards()
 const plan = usePlan()
 const sayInHand = ([had, has]: readonly [number | undefined, number | undefined]) =>
-  `${had ?? 'no'} → ${has ?? 'no'} d in hand`
+  `${had ?? 'no'} → ${has ?? 'no'} days to spare`
 </script>
 
 <template>
