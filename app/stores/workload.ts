@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import type { Outlook } from '@core/plan/outlook'
 import { horizon, minutesByDay } from '@core/plan/load'
 import { hoursIn, planOf } from '@core/plan/state'
-import { isReadId, readyDays } from '@core/plan/work'
+import { isReadId } from '@core/plan/reads'
+import { readyDays } from '@core/plan/work'
 import type { Day, Id } from '@core/records'
 import { daysBetween } from '@core/rhythm/days'
 import type { Card } from '@core/views/card'
@@ -91,7 +92,7 @@ export const useWorkload = defineStore('workload', () => {
   /** The one reason that an outlook gives: who is waited on, or the step that most often decides. */
   function reasonOf(outlook: Outlook | undefined): string {
     if (outlook?.is === 'too far ahead') return `only the next ${horizon / 7} weeks are forecast`
-    if (isReadId(outlook?.last)) return 'the sponsor’s read'
+    if (isReadId(outlook?.last)) return 'depends on the sponsor’s read'
     return sayDecides(cards.stepIn.get(outlook?.last ?? '')?.state)
   }
   /** Whether a release goes out on time, and why: what every screen says of it. */
@@ -101,9 +102,9 @@ export const useWorkload = defineStore('workload', () => {
       standing: card.standing,
       outlook,
       days: inHandOf(card)?.days,
-      decides: outlook?.is === 'too far ahead' ? '' : reasonOf(outlook),
+      decides: reasonOf(outlook),
     })
   }
 
-  return { hours, load, open, planned, figuresOf, firstDayOf, leftOver, inHandOf, reasonOf, verdict }
+  return { hours, load, open, planned, figuresOf, firstDayOf, leftOver, inHandOf, verdict }
 })

@@ -1,6 +1,6 @@
-import { inCents, sayMoney } from './money'
 import { sum } from 'd3-array'
 import type { Campaign, Day } from '../records'
+import { inCents, sayMoney } from './money'
 
 /** Sums of campaigns: money budgeted and spent, posts and how many of them are out. */
 export interface CampaignSums {

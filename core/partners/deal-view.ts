@@ -1,10 +1,10 @@
-import { inCents } from './money'
 import { ascending } from 'd3-array'
 import type { Day, Deal, Episode, Id, Records, Show } from '../records'
 import { reservedBetween } from '../commands/schedule/kept'
 import { addDays } from '../rhythm/days'
 import { slotsOf, type Slot } from '../rhythm/slots'
 import { dealReads, keptForDeal, type DealRead } from './deal-reads'
+import { inCents } from './money'
 
 /** A slot that is kept for a deal and has no read yet; `episode` is what stands on it, if anything does. */
 export interface KeptSlot {

@@ -35,8 +35,8 @@ const nothing = 1e-6
 
 /**
  * Forecasts releases by seeded draws (Monte Carlo, `engine` 5): each draw stretches every task by a
- * log-normal ratio of its kind, whose median is drawn as well, and loses some days; the work is pushed through the days' minutes in the
- * plan's order. What is laid on a day is not done before it, and what is not laid flows round its room;
+ * log-normal ratio of its kind, whose median is drawn as well, and loses some days; the work is pushed
+ * through the days' minutes in the plan's order. What is laid on a day is not done before it, and what is not laid flows round its room;
  * what a lost day, a slow draw or a late need leaves of it comes next, and pushes what lies behind it. A
  * task's numbers depend on the seed and its id alone, a day's on the seed and its date, so that the same
  * draws serve every "what if" and differences are real. `tell` hears the share done and may stop it.
@@ -193,7 +193,7 @@ class Run {
     }
     if (rest > nothing) return days
     const laid = this.laid[i] ?? []
-    // What it takes longer than was laid for it comes behind its first block.
+    // What it takes beyond the minutes laid for it is done from its first block on.
     let left = Math.max(0, ratio - 1) * this.laidMinutes(i)
     let from = Math.max(start, laid[0]?.n ?? 0)
     for (const b of laid) {
@@ -246,7 +246,7 @@ class Run {
     return piece
   }
 
-  /** Whether a task can be what decides: a few minutes are none's reason to be late. */
+  /** Whether a task may be named as what decides; a few minutes of work are no reason to be late. */
   private isWorthNaming(i: number): boolean {
     return this.waits[i] !== undefined || (this.of.tasks[i]?.minutes ?? 0) >= short
   }

@@ -1,4 +1,4 @@
-import { capacityOf, chunk, cutTo, pieceOf, shortest, sight } from './pieces'
+import { capacityOf, chunk, cutTo, inOneSitting, inPieces, shortest, sight, type Piece } from './pieces'
 import type { Day, Id, StepKind } from '../records'
 import { dayNumber, dayOf, weekday } from '../rhythm/days'
 import { scored } from './scored'
@@ -280,12 +280,7 @@ export class Ground {
    * empty. Pieces are of half an hour at least, of a quarter where the days leave no other way, shorter only
    * where no day has a quarter of an hour, and never so that what is left could not be laid any more.
    */
-  private piecesOf(
-    i: number,
-    start: number,
-    rest: number,
-    free: (n: number) => number,
-  ): { n: number; minutes: number }[] | undefined {
+  private piecesOf(i: number, start: number, rest: number, free: (n: number) => number): Piece[] | undefined {
     const task = this.of.tasks[i]
     if (!task) return undefined
     // A longer day behind its release, or behind a block that needs it, is none that could take it.
@@ -294,21 +289,9 @@ export class Ground {
     let largest = this.capacity(task.kind, start, last)
     if (largest <= 0) largest = this.capacity(task.kind, start, this.days - 1)
     if (largest <= 0) return undefined
-    const sitting = (!task.split || rest < 2 * chunk) && rest <= largest
-    if (sitting) {
-      for (let n = start; n < this.days; n++) if (free(n) >= rest) return [{ n, minutes: rest }]
-      return undefined
-    }
-    const even = Math.floor(rest / Math.ceil(rest / largest))
-    const least = largest < shortest ? even : Math.min(chunk, Math.max(shortest, even))
-    const pieces: { n: number; minutes: number }[] = []
-    let left = rest
-    for (let n = start; n < this.days && left > 0; n++) {
-      const piece = pieceOf(left, Math.min(free(n), largest), least, largest)
-      if (piece === 0) continue
-      pieces.push({ n, minutes: piece })
-      left -= piece
-    }
-    return left > 0 ? undefined : pieces
+    const isSitting = (!task.split || rest < 2 * chunk) && rest <= largest
+    return isSitting
+      ? inOneSitting(rest, start, this.days, free)
+      : inPieces(rest, start, this.days, free, largest)
   }
 }

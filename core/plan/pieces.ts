@@ -36,13 +36,53 @@ export function capacityOf(of: PlanFor): (kind: StepKind, from: number, to: numb
  * The most of some minutes that a day's room takes so that the rest can still be cut into pieces between
  * `least` and `most`; 0 where none.
  */
-export function pieceOf(left: number, room: number, least: number, most: number): number {
+function pieceOf(left: number, room: number, least: number, most: number): number {
   if (left <= room) return left
   if (room < least) return 0
   const rest = left - room
   const short = Math.ceil(rest / most) * least - rest
   const piece = room - Math.max(0, short)
   return piece >= least ? piece : 0
+}
+
+/** Minutes of a task on a day, counted from the first. */
+export interface Piece {
+  n: number
+  minutes: number
+}
+
+/** All minutes on the first day from `start` on that has room for them; nothing where none has. */
+export function inOneSitting(
+  minutes: number,
+  start: number,
+  days: number,
+  free: (n: number) => number,
+): Piece[] | undefined {
+  for (let n = start; n < days; n++) if (free(n) >= minutes) return [{ n, minutes }]
+  return undefined
+}
+
+/**
+ * Minutes in pieces, as early as can be from `start` on, none longer than `largest`; nothing where they find no room.
+ */
+export function inPieces(
+  minutes: number,
+  start: number,
+  days: number,
+  free: (n: number) => number,
+  largest: number,
+): Piece[] | undefined {
+  const even = Math.floor(minutes / Math.ceil(minutes / largest))
+  const least = largest < shortest ? even : Math.min(chunk, Math.max(shortest, even))
+  const pieces: Piece[] = []
+  let left = minutes
+  for (let n = start; n < days && left > 0; n++) {
+    const piece = pieceOf(left, Math.min(free(n), largest), least, largest)
+    if (piece === 0) continue
+    pieces.push({ n, minutes: piece })
+    left -= piece
+  }
+  return left > 0 ? undefined : pieces
 }
 
 /** Blocks of a task, the earliest first, as far as there are minutes of it: no more is laid than is left to do. */

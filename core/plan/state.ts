@@ -26,8 +26,8 @@ import { dayAt } from '../rhythm/zone'
 import type { KindPace } from './accuracy'
 import type { ForecastFor } from './forecast'
 import { layWork, planFor, type HoursOf, type Load } from './load'
+import { withReads } from './reads'
 import { takenMinutes } from './standing'
-import type { Task } from './task'
 import { daysOfOthers, inPlanOrder, openWork, type OpenWork } from './work'
 import { workedSince } from './worked'
 
@@ -112,17 +112,6 @@ export interface Learnt {
   paces: ReadonlyMap<StepKind, KindPace>
   /** Share of days that are lost. */
   lost: number
-}
-
-/** Tasks with the reads of sponsors, each before all other work of its episode: it is written in the script. */
-function withReads(tasks: readonly Task[], reads: readonly Task[]): Task[] {
-  const left = new Map(reads.map((r) => [r.episode, r]))
-  const row = tasks.flatMap((task) => {
-    const read = left.get(task.episode)
-    left.delete(task.episode)
-    return read ? [read, task] : [task]
-  })
-  return [...left.values(), ...row]
 }
 
 /** How many draws a forecast takes. */

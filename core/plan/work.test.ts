@@ -4,8 +4,9 @@ import type { Step } from '../records'
 import { progressOf } from '../recipe/lamps'
 import { workingDays } from '../recipe/due'
 import { minutesAhead, planFor } from './load'
+import { isReadId } from './reads'
 import { outlookOf, type Outlook } from './outlook'
-import { explain, gains, inPlanOrder, isReadId, openWork, turnOf, type Shift } from './work'
+import { explain, gains, inPlanOrder, openWork, turnOf, type Shift } from './work'
 
 const records = exampleRecords()
 const [show, recipe, settings] = [

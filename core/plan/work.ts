@@ -8,6 +8,7 @@ import { sayMinutes } from '../script/timecode'
 import type { WorkBlock, Pinned, PlanFor, PlanCost, Task } from './task'
 import { importanceOf } from './importance'
 import type { Outlook } from './outlook'
+import { readTask } from './reads'
 import type { Load } from './load'
 
 /** An episode with work in it, before its release or after, as planning sees it. */
@@ -55,14 +56,6 @@ export interface OpenWork {
   reads: Task[]
 }
 
-/** What writing a sponsor’s read, or mending one, usually takes: minutes. */
-const readMinutes = 20
-/** How many days before its release a read should be written. */
-const readBefore = 3
-/** The id of the work on an episode’s read, and whether an id is one. */
-const readId = (episode: Id) => `${episode}/read`
-export const isReadId = (id: Id | undefined) => id?.endsWith('/read') === true
-
 /** Whether a step is somebody else's move: handed to them, or waiting on them. */
 export function isOthers(step: StepState['step']): boolean {
   return step.waiting !== undefined || step.owner !== 'me'
@@ -94,10 +87,7 @@ export function openWork(
     const waits = standing.release && standing.release.at > now && !standing.scheduled
     const out = waits ? standing.release?.day : undefined
     if (out !== undefined && standing.missing.some((m) => m.kind === 'read'))
-      open.reads.push({
-        ...{ id: readId(episode.id), episode: episode.id, kind: 'write', minutes: readMinutes, needs: [] },
-        ...{ due: addDays(out, -readBefore), split: false, release: out, weight },
-      })
+      open.reads.push(readTask(episode.id, out, weight))
     for (const state of undone) {
       const { step } = state
       if (wanted && !wanted.has(step.id)) continue

@@ -90,15 +90,23 @@ function timeIn(text: string): { time: ClockTime | undefined; rest: string; faul
 
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec']
 
-/** The first day that is named in words: `from 9 apr`, `starting April 9`, `from 2027-04-09`; without a year the next such day. */
+const ordinal = String.raw`(\d{1,2})(?:st|nd|rd|th)?`
+const monthWord = '([a-z]{3,9})'
+/** Groups: an ISO date; day and month; month and day; a year. */
+const startPattern = new RegExp(
+  String.raw`,?\s*\b(?:from|starting|beginning)(?: on)?\s+` +
+    String.raw`(?:(\d{4}-\d\d-\d\d)|${ordinal}(?: of)? ${monthWord}|${monthWord} ${ordinal})(?:,? (\d{4}))?`,
+)
+
+/**
+ * The first day that is named in words: `from 9 apr`, `starting April 9`, `from 2027-04-09`; without a year the next such
+ * day.
+ */
 function startIn(
   text: string,
   today: Day,
 ): { from: Day | undefined; rest: string; fault: string | undefined } {
-  const found =
-    /,?\s*\b(?:from|starting|beginning)(?: on)?\s+(?:(\d{4}-\d\d-\d\d)|(\d{1,2})(?:st|nd|rd|th)?(?: of)? ([a-z]{3,9})|([a-z]{3,9}) (\d{1,2})(?:st|nd|rd|th)?)(?:,? (\d{4}))?/.exec(
-      text,
-    )
+  const found = startPattern.exec(text)
   if (!found) return { from: undefined, rest: text, fault: undefined }
   const rest = `${text.slice(0, found.index)} ${text.slice(found.index + found[0].length)}`
   const month = months.findIndex((m) => (found[3] ?? found[4])?.startsWith(m)) + 1
@@ -203,7 +211,8 @@ function readDays(words: string): Result<ReadRhythm> {
   )
   if (nth !== undefined && tokens.slice(0, nth).some((t) => weekdayOf(t) >= 0))
     return refused(
-      `“${tokens[nth] ?? ''} ${tokens[nth + 1] ?? ''}” goes out at another distance than what stands before it. Type one of them here, and add the other as a further rhythm of the show.`,
+      `“${tokens[nth] ?? ''} ${tokens[nth + 1] ?? ''}” comes round less often than the day before it. ` +
+        'Type one of them here, and add the other as a further rhythm of the show.',
       'rhythm',
     )
   const row = [...new Set(days)].sort((a, b) => a - b)

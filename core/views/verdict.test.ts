@@ -10,16 +10,20 @@ const standing = (late?: number): VerdictOf['standing'] => ({
   ...{ ready: false, scheduled: false, missing: [], stages: [stage('Script'), stage('Film', late)] },
   ...(late ? { late } : {}),
 })
-const of = (is: Outlook['is'] | undefined, days?: number, late?: number, decides = 'First cut') =>
-  sayVerdict(verdictOf({ standing: standing(late), outlook: is && { is }, days, decides }))
+const of = (
+  is: Outlook['is'] | undefined,
+  days?: number,
+  late?: number,
+  decides = 'depends on “First cut”',
+) => sayVerdict(verdictOf({ standing: standing(late), outlook: is && { is }, days, decides }))
 
 test('one sentence reconciles what is late, the days there are, and the chance', () => {
   expect(of('on track', 6)).toBe('on track, 6 days to spare')
   expect(of('on track', 6, 2)).toBe('late on Film, still on track')
-  expect(of('tight', 0)).toBe('tight: First cut')
-  expect(of('unlikely', -1, 2)).toBe('unlikely: 1 day short: First cut')
-  expect(of('unlikely', 3)).toBe('unlikely: First cut')
-  expect(of('unlikely', 3, 2)).toBe('unlikely: late on Film: First cut')
+  expect(of('tight', 0)).toBe('tight: depends on “First cut”')
+  expect(of('unlikely', -1, 2)).toBe('unlikely: 1 day short, depends on “First cut”')
+  expect(of('unlikely', 3)).toBe('unlikely: depends on “First cut”')
+  expect(of('unlikely', 3, 2)).toBe('unlikely: late on Film, depends on “First cut”')
   expect(of('unlikely', undefined, undefined, '')).toBe('unlikely')
   expect(of(undefined, 0)).toBe('ready on the day')
   expect(of(undefined, -2)).toBe('2 days short')

@@ -35,24 +35,28 @@ export function verdictOf({ standing, outlook, days, decides }: VerdictOf): Verd
   if (!outlook) return { word: '', why: isLate || (days === undefined ? '' : sayToSpare(days)) }
   switch (outlook.is) {
     case 'too far ahead':
-      return { word: outlook.is, why: '' }
+      return { word: outlook.is, why: decides }
     case 'on track':
       return isLate ? { word: 'still on track', why: isLate } : { word: 'on track', why: toSpare }
     case 'tight':
     case 'unlikely': {
-      const short = days !== undefined && days < 0 ? sayToSpare(days) : isLate
-      return { word: outlook.is, why: [short, decides].filter(Boolean).join(': ') }
+      const behind = days !== undefined && days < 0 ? sayToSpare(days) : isLate
+      return { word: outlook.is, why: [behind, decides].filter(Boolean).join(', ') }
     }
   }
 }
 
-/** A verdict in one sentence, without a capital: `late on Film, still on track`, `unlikely: 2 days short: First cut`. */
+/** A verdict in one sentence, without a capital: `late on Film, still on track`,
+ * `unlikely: 2 days short, depends on “First cut”`. */
 export function sayVerdict({ word, why }: Verdict): string {
   if (word === 'still on track') return `${why}, ${word}`
   return [word, why].filter(Boolean).join(word === 'on track' ? ', ' : ': ')
 }
 
-/** A slot that is nearer than its work usually takes, in words, in the first days after it was chosen; '' when that is no news any more. */
+/**
+ * A slot that is nearer than its work usually takes, in words, in the first days after it was chosen; '' when that is no
+ * news any more.
+ */
 export function sayFreshNotice({ notice }: Pick<EpisodeProgress, 'notice'>, today: Day): string {
   return notice && daysBetween(notice.from, today) < 3 ? sayNotice(notice) : ''
 }
@@ -69,11 +73,11 @@ function lateWhere({ late, stages }: VerdictOf['standing']): string {
   return late === undefined ? '' : (stages.find((s) => s.lamp.late === late)?.stage.name ?? '')
 }
 
-/** What most often decides, in words: who it waits on, with whom it is agreed, or the step itself where it is work worth naming. */
+/** What most often decides, in words: who it waits on, with whom it is agreed, or the step where it is work worth naming. */
 export function sayDecides(state: StepState | undefined): string {
   if (!state) return ''
   const { step, agreed, minutesLeft } = state
   if (step.waiting) return `waits on ${step.waiting.who}`
-  if (agreed) return `${step.name} with ${agreed.guest}`
-  return step.owner === 'me' && minutesLeft < short ? '' : step.name
+  if (agreed) return `depends on “${step.name}” with ${agreed.guest}`
+  return step.owner === 'me' && minutesLeft < short ? '' : `depends on “${step.name}”`
 }

@@ -143,7 +143,7 @@ export function useDeeds(go: (to: Target) => () => void): ComputedRef<Entry[]> {
     {
       key: 'copy',
       text: 'Copy an episode as a pattern',
-      note: 'Slots, then Details of the episode',
+      note: 'in an episode, under Kind and dates',
       words: 'duplicate template pattern again like',
       act: go('/schedule'),
     },

@@ -62,21 +62,20 @@ const nextLate = useNextLate()
     <p v-if="!outlook">Its forecast is being made.</p>
     <template v-else-if="card">
       <p class="text-16">
-        <strong class="inline-block first-letter:uppercase">{{ verdict }}</strong>, for
+        <strong class="inline-block first-letter:uppercase">{{ verdict }}.</strong> Goes out
         {{ sayDay(outlook.release, moment.today)
-        }}<template v-if="chance.say(outlook)">, {{ chance.say(outlook) }}</template
-        >.
+        }}<template v-if="chance.say(outlook)">; {{ chance.say(outlook) }} on time</template>.
       </p>
       <p class="sub mb-3">
-        Half of the {{ outlook.spread.size > 0 ? '2,000' : '' }} draws are ready by
-        {{ sayDay(dayOf(outlook.p50), moment.today) }}, nine in ten by
+        In half of 2,000 simulations it is ready by
+        {{ sayDay(dayOf(outlook.p50), moment.today) }}, in nine of ten by
         {{ sayDay(dayOf(outlook.p90), moment.today) }}.<template v-if="plan.lost.seen >= 20">
           You lost {{ plan.lost.lost }} of the last {{ plan.lost.seen }} days with work on them.</template
         ><template v-if="pace && step && paceTells">
           You plan {{ step.minutes }} min for it; work of this kind takes about
           {{ Math.round(step.minutes * pace.median) }}.</template
         ><template v-if="!chance.known.value && inFigures(outlook)">
-          {{ inFigures(outlook) }} of draws make it; the figure is young until eight releases are
+          {{ inFigures(outlook) }} of them make it; the figure is young until eight releases are
           out.</template
         >
       </p>

@@ -138,7 +138,8 @@ function stepFor(
 
 /**
  * Books a guest for a day and a clock time, in the zone of the episode's show: the step at which they are recorded is pinned there, and so
- * stands in the week and in the calendar; what was agreed is what it takes. A day after the release is said. Of an idea the work begins with it. A booking that is there is moved.
+ * stands in the week and in the calendar; it takes as long as was agreed. A day after the release is taken, and said. Of an idea
+ * the work begins with it. A booking that is there is moved.
  *
  * Refused:
  * - “This episode is no longer there.” and “… is not a guest of it. Add them first.”

@@ -31,7 +31,10 @@ const shown = computed(() => {
 const release = computed(() => card.standing.release)
 const verdict = computed(() => sayVerdict(workload.verdict(card)))
 const then = computed(() =>
-  cards.coming.slice(1, 4).map((c) => ({ card: c, verdict: sayVerdict(workload.verdict(c)) })),
+  cards.coming.slice(1, 4).map((c) => {
+    const verdict = workload.verdict(c)
+    return { card: c, says: verdict.word || verdict.why, whole: sayVerdict(verdict) }
+  }),
 )
 const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !== 'after'))
 </script>
@@ -116,7 +119,9 @@ const stages = computed(() => card.standing.stages.filter((s) => s.stage.kind !=
         <dd class="truncate text-ink-2">
           <span class="num text-11">{{ t.card.number }}</span> {{ t.card.title }}
         </dd>
-        <dd class="font-semibold whitespace-nowrap"><Flag v-if="t.card.standing.late" />{{ t.verdict }}</dd>
+        <dd class="font-semibold whitespace-nowrap" :title="t.whole">
+          <Flag v-if="t.card.standing.late" />{{ t.says }}
+        </dd>
       </template>
     </dl>
   </aside>

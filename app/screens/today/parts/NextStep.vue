@@ -71,7 +71,7 @@ function endAll(close: () => void) {
                 class="underline underline-offset-2"
                 @click="dialogs.show({ kind: 'forecast', episode: step.card.episode.id })"
               >
-                {{ verdict.word }}
+                {{ verdict.word === 'unlikely' ? 'unlikely to be on time' : verdict.word }}
               </button></template
             ></template
           ><template v-else-if="step.state.agreed">{{ sayAgreed(step.state.agreed) }}</template
