@@ -26,7 +26,7 @@ export interface Comparison {
  */
 export function claimsOf<C extends Comparison>(page: readonly C[]): ReadonlySet<C> {
   const tested = page
-    .filter((c) => min(c.mine.length, c.others.length) >= enough)
+    .filter(hasEnough)
     .map((c) => ({ c, p: c.isPaired ? chanceOfPairs(c.mine, c.others) : chanceOfRanks(c.mine, c.others) }))
     .sort((a, b) => a.p - b.p)
   const last = tested.findLastIndex(({ p }, i) => p <= ((i + 1) / tested.length) * falseShare)
@@ -37,6 +37,9 @@ export function claimsOf<C extends Comparison>(page: readonly C[]): ReadonlySet<
       .filter((c) => apart(c) >= worthSaying * Math.abs(c.usual)),
   )
 }
+
+/** Whether either side has the cases for a claim. */
+export const hasEnough = ({ mine, others }: Comparison) => min(mine.length, others.length) >= enough
 
 const apart = ({ mine, others }: Comparison) => Math.abs((median(mine) ?? 0) - (median(others) ?? 0))
 

@@ -1,7 +1,7 @@
 import { group, max, median, quantile, sum } from 'd3-array'
 import type { Id, StageKind, StepKind } from '../records'
 import type { AgainstUsual } from '../results/usual'
-import { claimsOf, enough, type Comparison } from './claims'
+import { claimsOf, enough, hasEnough, type Comparison } from './claims'
 import type { Made, StageSpan } from './made'
 
 /** How far ahead releases were ready, days: medians. */
@@ -17,7 +17,7 @@ export interface LeadTime {
 const ten = 10
 
 /** Something of which it is not yet said whether it differs, and what it is compared with. */
-type Compared<T> = Omit<T, 'isOther'> & Comparison
+type Compared<T> = Omit<T, 'isOther' | 'isEnough'> & Comparison
 
 /** What a page of findings looks at, and which of its differences may be said. */
 export interface Findings {
@@ -45,7 +45,7 @@ export function findingsOf(
       together: said.has(together) ? { several: together.several, alone: together.alone } : undefined,
     },
     times: judged(times),
-    groups: judged(groups),
+    groups: judged(groups).map((g) => ({ ...g, isEnough: hasEnough(g) })),
   }
 }
 
@@ -204,6 +204,8 @@ export interface GroupTimes {
   times: number
   /** Of each of its episodes. */
   mine: readonly number[]
+  /** There are cases enough, in it and outside, to tell. */
+  isEnough: boolean
   /** It can be said that it does other than the rest. */
   isOther: boolean
 }

@@ -137,9 +137,18 @@ test('worth more: well above the usual on no more hours than most; topics compar
   const usual = againstUsual(all.map((m) => m.episode))
   expect(worthMore(all, usual).map((w) => w.made.episode.id)).toEqual(['e23'])
   const { groups } = found(all, usual)
-  expect(groups.map((g) => [g.by, g.name, g.isOther])).toEqual([
-    ['topic', 'Oak', true],
-    ['topic', 'Rope', true],
+  expect(groups.map((g) => [g.by, g.name, g.isOther, g.isEnough])).toEqual([
+    ['topic', 'Oak', true, true],
+    ['topic', 'Rope', true, true],
+  ])
+  // Many in a group are too few as well where hardly any are outside it.
+  const rare = all.map((m, i) => ({
+    ...m,
+    episode: { ...m.episode, topics: [i % 5 === 0 ? 'Rope' : 'Oak'] },
+  }))
+  expect(found(rare, usual).groups.map((g) => [g.name, g.cases >= 10, g.isOther, g.isEnough])).toEqual([
+    ['Oak', true, false, false],
+    ['Rope', false, false, false],
   ])
 })
 

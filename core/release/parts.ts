@@ -199,7 +199,7 @@ export function partState(part: Part, of: PartSources): PartState {
     case 'description': {
       const written =
         episode.brief.description.trim() !== '' || isSaidOtherwise(outlets, episode, 'description')
-      if (!written) return say('Description', 'missing', 'your own words are missing', 'Write it', 'brief')
+      if (!written) return say('Description', 'missing', 'your words are missing', 'Write it', 'brief')
       const everywhere = episodeDescription(of)
       const textAt = (o: Outlet) => descriptionAt(o, episode, everywhere)
       const long = outlets.find((o) => takesPart(o, 'description') && isLonger(textAt(o), o.descriptionLimit))

@@ -11,7 +11,7 @@ const names = { topic: 'Topics', kind: 'Kinds', weekday: 'Weekdays', length: 'Le
 const by = computed(() => [...group(groups, (g) => g.by)])
 /** What may be said of one: too few cases to tell, no clear difference, or that it differs. */
 const says = (g: GroupTimes) =>
-  g.isOther ? 'differs' : g.cases < enough ? 'too few to tell' : 'no clear difference'
+  g.isOther ? 'differs from the rest' : !g.isEnough ? 'too few to tell' : 'no clear difference'
 const most = computed(() => Math.max(2, ...groups.flatMap((g) => g.mine)))
 const other = computed(() => groups.filter((g) => g.isOther))
 const lead = computed(() => {
@@ -27,8 +27,8 @@ const rows = computed(() => groups.map((g) => [names[g.by], g.name, g.cases, g.t
   <details>
     <summary class="cursor-pointer font-title font-semibold text-16">{{ lead }}</summary>
     <p class="text-12 text-ink-2 mt-1 mb-3">
-      Each mark is an episode against your usual; the ring is the median. Groups of fewer than
-      {{ enough }} episodes are too few to tell.
+      Each mark is an episode against your usual; the ring is the median. With fewer than
+      {{ enough }} episodes in a group, or outside it, there are too few to tell.
     </p>
     <ChartFrame
       :picture="false"
@@ -38,19 +38,24 @@ const rows = computed(() => groups.map((g) => [names[g.by], g.name, g.cases, g.t
     >
       <div class="grid grid-cols-1 gap-x-8 gap-y-4 md:grid-cols-2 xl:grid-cols-4">
         <section v-for="[name, all] in by" :key="name" :aria-label="names[name]">
-          <h3 class="text-12 text-ink-2 mb-1">{{ names[name] }}</h3>
+          <h3 class="text-12 font-semibold mb-1">{{ names[name] }}</h3>
           <ul>
             <li
-              v-for="g in all"
+              v-for="(g, i) in all"
               :key="g.name"
               class="grid grid-cols-[minmax(0,1fr)_90px_64px] items-center gap-2 py-0.5"
             >
+              <span
+                v-if="i === 0 || says(g) !== says(all[i - 1] ?? g)"
+                class="col-span-3 text-12 text-ink-2 pt-1"
+                >{{ says(g) }}</span
+              >
               <span class="truncate" :class="g.isOther ? 'font-semibold' : ''">{{ g.name }}</span><span
                 class="scale"
                 aria-hidden="true"
                 ><span
-                  v-for="(m, i) in g.mine"
-                  :key="i"
+                  v-for="(m, n) in g.mine"
+                  :key="n"
                   class="case"
                   :style="{ left: `${(100 * m) / most}%` }" /><span
                   class="one"
@@ -58,9 +63,9 @@ const rows = computed(() => groups.map((g) => [names[g.by], g.name, g.cases, g.t
                   class="dot"
                   :class="g.isOther ? 'sure' : ''"
                   :style="{ left: `${(100 * g.times) / most}%` }" /></span
-              ><span class="num text-right" :class="g.cases < enough ? 'text-ink-3' : ''"
+              ><span class="num text-right" :class="g.isEnough ? '' : 'text-ink-3'"
                 >{{ g.times.toFixed(1) }}× <span class="text-ink-3">{{ g.cases }}</span></span
-              ><span v-if="!g.isOther" class="col-span-3 text-12 text-ink-3 -mt-0.5">{{ says(g) }}</span>
+              >
             </li>
           </ul>
         </section>

@@ -68,7 +68,7 @@ const says = computed(() => {
       ><span v-if="depth === 1" class="flex items-center gap-1.5 text-12 truncate"
         ><LampMark v-if="lamp" :lamp="lamp" :size="13" hidden /><template v-if="put.late"
           ><Flag :size="9" /><span class="late">late {{ put.late }} d</span></template
-        ><span v-else-if="outlook" class="truncate font-semibold">{{ verdict }}</span
+        ><span v-else-if="outlook" class="truncate font-semibold">{{ outlook }}</span
         ><span v-else class="truncate">{{
           card.standing.scheduled
             ? sayState(card.standing)
