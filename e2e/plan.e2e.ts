@@ -65,7 +65,7 @@ test('days that are lost are marked together, with what breaks, and the plan fol
   await expect(day(page, 'Wed 25 Nov').locator('.stint')).toHaveCount(0)
   await expect(page.getByRole('button', { name: /^#43 .*: unlikely/ })).toBeVisible()
   await page.keyboard.press('Control+z')
-  await expect(page.getByRole('button', { name: /^#43 .*: on track/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^#43 .*still on track\. Open its forecast$/ })).toBeVisible()
 })
 
 test('a step runs across a reload, stops by a key, and what was logged is corrected by hand', async ({
